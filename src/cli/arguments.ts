@@ -1,0 +1,59 @@
+import 'reflect-metadata';
+import { parseArgs, type ParseArgsConfig } from 'node:util';
+import { ArrayMaxSize, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
+import type { ClassConstructor } from 'class-transformer';
+import { rules } from '../core/rules/index';
+import type { Depth } from '../core/evidence/requests';
+import { errorsInWords, parse } from '../input/parse';
+
+/** What somebody typed is not what the command takes. */
+export class UsageError extends Error {
+  override readonly name = 'UsageError';
+}
+
+export class SurveyArguments {
+  @IsString() @MinLength(1) url!: string;
+  @IsString() @MinLength(1) json!: string;
+  @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
+  @IsString({ each: true }) @ArrayMaxSize(1000) schema: string[] = [];
+}
+
+export class ScriptArguments {
+  @IsString() @MinLength(1) file!: string;
+  @IsString() @MinLength(1) out!: string;
+  @IsIn(rules.map((rule) => rule.id), { each: true }) only: string[] = [];
+  @IsOptional() @IsNumber() @Min(0) @Max(1) minConfidence?: number;
+}
+
+/** Parses options and checks them against a class. Throws UsageError. */
+export async function readArguments<T extends object>(
+  Shape: ClassConstructor<T>,
+  args: readonly string[],
+  options: NonNullable<ParseArgsConfig['options']>,
+  shape: (values: Record<string, unknown>, positionals: readonly string[]) => object,
+): Promise<T> {
+  let parsed;
+  try {
+    parsed = parseArgs({ args: [...args], options, allowPositionals: true });
+  } catch (cause) {
+    throw new UsageError(cause instanceof Error ? cause.message : String(cause), { cause });
+  }
+  const checked = await parse(Shape, shape(parsed.values, parsed.positionals));
+  if (!checked.ok) throw new UsageError(errorsInWords(checked.errors));
+  return checked.value;
+}
+
+/** Options may take several values after them (`--schema a b`), as well as be repeated. */
+export function gather(args: readonly string[], option: string): readonly string[] {
+  const spread: string[] = [];
+  let within = false;
+  for (const arg of args) {
+    if (arg === option) within = true;
+    else if (within && !arg.startsWith('-')) spread.push(option, arg);
+    else {
+      within = false;
+      spread.push(arg);
+    }
+  }
+  return spread;
+}

@@ -1,0 +1,40 @@
+// The terminal commands. Exit codes: 0 done, 2 wrong usage, 3 cannot connect or read.
+
+import { SurveyFileError } from '../input/surveyDocument';
+import { SourceError } from '../sources/SourceError';
+import { UsageError } from './arguments';
+import * as script from './commands/script';
+import * as survey from './commands/survey';
+
+const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<void> }>> = { survey, script };
+const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
+
+process.exitCode = await main(process.argv.slice(2));
+
+async function main([name, ...rest]: readonly string[]): Promise<number> {
+  if (name === undefined || name === 'help' || name === '--help') {
+    process.stdout.write(help);
+    return name === undefined ? 2 : 0;
+  }
+  const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
+  if (!command) return say(`There is no command ${name}.\n${help}`, 2);
+  try {
+    await command.run(rest);
+    return 0;
+  } catch (error) {
+    if (error instanceof UsageError) return say(`${error.message}\nUsage: ${command.usage}`, 2);
+    if (error instanceof SourceError) return say(error.message, error.reason === 'misspelt' ? 2 : 3);
+    if (error instanceof SurveyFileError) return say(error.message, 3);
+    if (isFileError(error)) return say(`${error.path ?? 'A file'} cannot be used: ${error.code}.`, 3);
+    throw error;
+  }
+}
+
+function say(message: string, exitCode: number): number {
+  process.stderr.write(`pawl: ${message}\n`);
+  return exitCode;
+}
+
+function isFileError(error: unknown): error is NodeJS.ErrnoException & { code: string } {
+  return error instanceof Error && 'code' in error && ['ENOENT', 'EACCES', 'EISDIR', 'ENOTDIR', 'ENOSPC', 'EROFS'].includes(String(error.code));
+}

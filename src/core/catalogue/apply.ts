@@ -1,0 +1,109 @@
+// The catalogue as it will be after an operation. Any plan can so be checked in memory: forward
+// clears its findings, back restores the original exactly.
+
+import type { Operation } from '../plan/operations';
+import { columnId, constraintId, type TableId } from './identifiers';
+import { getTable } from './lookups';
+import type { Catalogue, Column, Constraint, Index, Table } from './model';
+
+/** Throws when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
+export function apply(operation: Operation, catalogue: Catalogue): Catalogue {
+  const table = getTable(catalogue, operation.table);
+  const next = change(operation, table);
+  return next === table ? catalogue : { ...catalogue, tables: catalogue.tables.map((t) => (t === table ? next : t)) };
+}
+
+export function applyAll(operations: readonly Operation[], catalogue: Catalogue): Catalogue {
+  return operations.reduce((current, operation) => apply(operation, current), catalogue);
+}
+
+function change(operation: Operation, table: Table): Table {
+  switch (operation.kind) {
+    case 'addIdentityColumn':
+      return { ...table, columns: [...table.columns, identityColumn(table.id, operation.column)] };
+    case 'dropColumn':
+      return { ...table, columns: table.columns.filter((c) => c.name !== operation.column) };
+    case 'addPrimaryKey':
+      return withKey(nullability(table, operation.columns, false), {
+        kind: 'primary key', ...base(table, operation.name), columns: operation.columns, index: operation.name,
+      });
+    case 'addUnique':
+      return withKey(table, {
+        kind: 'unique', ...base(table, operation.name), columns: operation.columns, index: operation.name, nullsDistinct: true,
+      });
+    case 'addForeignKey':
+      return withConstraint(table, {
+        kind: 'foreign key', ...base(table, operation.name), validated: false, columns: operation.columns, parent: operation.parent,
+        parentColumns: operation.parentColumns, match: 'simple', onDelete: operation.onDelete, onUpdate: operation.onUpdate, index: null,
+      });
+    case 'validateConstraint':
+      return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
+    case 'dropConstraint':
+      mapConstraint(table, operation.name, (constraint) => constraint);
+      return {
+        ...table,
+        constraints: table.constraints.filter((c) => c.name !== operation.name),
+        indexes: table.indexes.filter((index) => index.constraint !== operation.name),
+      };
+    case 'createIndex':
+      return { ...table, indexes: [...table.indexes, indexOf(operation.name, operation.columns, false, null)] };
+    case 'dropIndex':
+      return { ...table, indexes: table.indexes.filter((index) => index.name !== operation.name) };
+    case 'setNotNull':
+      return nullability(table, [operation.column], false);
+    case 'dropNotNull':
+      return nullability(table, [operation.column], true);
+    case 'renameConstraint':
+      return rename(table, operation.from, operation.to);
+    case 'setAsideOrphans':
+    case 'bringBackOrphans':
+      // Rows change, not the structure; the side table is ours and comes and goes with the docket.
+      return table;
+  }
+}
+
+function identityColumn(table: TableId, name: string): Column {
+  return {
+    id: columnId(table, name), name, declaredType: 'bigint', family: 'integer', length: null, precision: null, scale: null, collation: null,
+    nullable: false, default: null, identity: 'by default', generated: null, comment: null, statistics: null,
+  };
+}
+
+function base(table: Table, name: string) {
+  return { id: constraintId(table.id, name), name, validated: true, deferrable: 'no' } as const;
+}
+
+function withConstraint(table: Table, constraint: Constraint): Table {
+  if (table.constraints.some((c) => c.name === constraint.name)) throw new Error(`${table.id} already has a constraint ${constraint.name}.`);
+  return { ...table, constraints: [...table.constraints, constraint] };
+}
+
+function withKey(table: Table, key: Extract<Constraint, { kind: 'primary key' | 'unique' }>): Table {
+  const keyed = withConstraint(table, key);
+  return { ...keyed, indexes: [...keyed.indexes, indexOf(key.name, key.columns, true, key.name)] };
+}
+
+function indexOf(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
+  return { name, method: 'btree', unique, valid: true, columns, included: [], predicate: null, nullsDistinct: true, constraint };
+}
+
+function nullability(table: Table, names: readonly string[], nullable: boolean): Table {
+  return { ...table, columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)) };
+}
+
+function mapConstraint(table: Table, name: string, map: (constraint: Constraint) => Constraint): Table {
+  if (!table.constraints.some((c) => c.name === name)) throw new Error(`${table.id} has no constraint ${name}.`);
+  return { ...table, constraints: table.constraints.map((c) => (c.name === name ? map(c) : c)) };
+}
+
+// The index behind a key bears the key's name and is renamed with it.
+function rename(table: Table, from: string, to: string): Table {
+  const renamed = mapConstraint(table, from, (constraint) => {
+    const named = { ...constraint, id: constraintId(table.id, to), name: to };
+    return 'index' in named && named.index === from && named.kind !== 'foreign key' ? { ...named, index: to } : named;
+  });
+  return {
+    ...renamed,
+    indexes: renamed.indexes.map((index) => (index.constraint === from ? { ...index, constraint: to, name: index.name === from ? to : index.name } : index)),
+  };
+}

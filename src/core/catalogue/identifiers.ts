@@ -1,0 +1,42 @@
+// Identities of database objects. An id is made of the object's own names, each quoted where it
+// would be ambiguous, so that any identifier (dots, quotes, spaces, reserved words) keeps its
+// place: `port.vessel`, `port."odd.name".id`. It is for looking up and for reading, never for SQL.
+
+declare const kind: unique symbol;
+type Id<Kind extends string> = string & { readonly [kind]: Kind };
+
+export type TableId = Id<'table'>;
+export type ColumnId = Id<'column'>;
+export type ConstraintId = Id<'constraint'>;
+
+export function tableId(schema: string, table: string): TableId {
+  return join([schema, table]) as TableId;
+}
+
+export function columnId(table: TableId, column: string): ColumnId {
+  return `${table}.${part(column)}` as ColumnId;
+}
+
+/** Constraints share a name space with others of the same table only, so the table is part of it. */
+export function constraintId(table: TableId, constraint: string): ConstraintId {
+  return `${table}#${part(constraint)}` as ConstraintId;
+}
+
+/** `port.vessel(imo_no, name)`: a table with some of its columns, as findings are known by. */
+export function columnsId(table: TableId, columns: readonly string[]): string {
+  return columns.length === 0 ? table : `${table}(${columns.map(part).join(', ')})`;
+}
+
+function join(parts: readonly string[]): string {
+  return parts.map(part).join('.');
+}
+
+function part(name: string): string {
+  return /^[\p{L}_][\p{L}\p{N}_$-]*$/u.test(name) ? name : `"${name.replaceAll('"', '""')}"`;
+}
+
+/** The schema and the name that a table's id was made of. */
+export function tableNames(id: TableId): { readonly schema: string; readonly table: string } {
+  const parts = [...id.matchAll(/"((?:[^"]|"")*)"|([^."]+)/g)].map(([, quoted, plain]) => quoted?.replaceAll('""', '"') ?? plain ?? '');
+  return { schema: parts[0] ?? '', table: parts[1] ?? '' };
+}

@@ -1,0 +1,119 @@
+// Looking things up in a catalogue by key. The maps are built once for each catalogue and kept
+// as long as it lives, so asking is cheap and no caller scans a list.
+
+import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
+import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Table } from './model';
+
+interface Lookups {
+  readonly tables: ReadonlyMap<string, Table>;
+  readonly columns: ReadonlyMap<string, Column>;
+  readonly references: ReadonlyMap<TableId, readonly Reference[]>;
+}
+
+/** A declared foreign key together with the table that declares it. */
+export interface Reference {
+  readonly child: Table;
+  readonly key: ForeignKey;
+}
+
+const kept = new WeakMap<Catalogue, Lookups>();
+
+export function findTable(catalogue: Catalogue, id: TableId): Table | null {
+  return lookups(catalogue).tables.get(id) ?? null;
+}
+
+/** Throws when the catalogue has no such table. */
+export function getTable(catalogue: Catalogue, id: TableId): Table {
+  const table = findTable(catalogue, id);
+  if (!table) throw new Error(`No table ${id} in the catalogue of ${catalogue.database}.`);
+  return table;
+}
+
+export function findTableNamed(catalogue: Catalogue, schema: string, name: string): Table | null {
+  return findTable(catalogue, tableId(schema, name));
+}
+
+export function findColumn(catalogue: Catalogue, table: TableId, column: string): Column | null {
+  return lookups(catalogue).columns.get(columnId(table, column)) ?? null;
+}
+
+/** Throws when the catalogue has no such column. */
+export function getColumn(catalogue: Catalogue, table: TableId, column: string): Column {
+  const found = findColumn(catalogue, table, column);
+  if (!found) throw new Error(`No column ${column} in ${table}.`);
+  return found;
+}
+
+export function findColumnById(catalogue: Catalogue, id: ColumnId): Column | null {
+  return lookups(catalogue).columns.get(id) ?? null;
+}
+
+/** The foreign keys that point to a table. */
+export function referencesTo(catalogue: Catalogue, parent: TableId): readonly Reference[] {
+  return lookups(catalogue).references.get(parent) ?? [];
+}
+
+export function primaryKeyOf(table: Table): PrimaryKey | null {
+  return table.constraints.find((c) => c.kind === 'primary key') ?? null;
+}
+
+export function foreignKeysOf(table: Table): readonly ForeignKey[] {
+  return table.constraints.filter((c) => c.kind === 'foreign key');
+}
+
+export function findConstraint(table: Table, name: string): Constraint | null {
+  return table.constraints.find((c) => c.name === name) ?? null;
+}
+
+/** Every column set that the database already refuses to repeat: keys and complete unique indexes. */
+export function declaredUniques(table: Table): readonly (readonly string[])[] {
+  const keys = table.constraints.flatMap((c) => (c.kind === 'primary key' || c.kind === 'unique' ? [c.columns] : []));
+  const indexes = table.indexes
+    .filter((index) => index.unique && index.valid && index.predicate === null && !index.constraint)
+    .flatMap((index) => (index.columns.every((c) => c !== null) ? [index.columns] : []));
+  return [...keys, ...indexes];
+}
+
+/** The key columns of a table: its primary key, else none. */
+export function keyColumnsOf(table: Table): readonly string[] {
+  return primaryKeyOf(table)?.columns ?? [];
+}
+
+/** Tables that hold rows of their own, which constraints can be put on. */
+export function baseTables(catalogue: Catalogue): readonly Table[] {
+  return catalogue.tables.filter((t) => (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary');
+}
+
+export function sameColumns(a: readonly (string | null)[], b: readonly (string | null)[]): boolean {
+  return a.length === b.length && a.every((column, i) => column === b[i]);
+}
+
+export function sameColumnSet(a: readonly string[], b: readonly string[]): boolean {
+  return a.length === b.length && a.every((column) => b.includes(column));
+}
+
+export function includesColumns(whole: readonly string[], part: readonly string[]): boolean {
+  return part.every((column) => whole.includes(column));
+}
+
+function lookups(catalogue: Catalogue): Lookups {
+  let found = kept.get(catalogue);
+  if (!found) kept.set(catalogue, (found = build(catalogue)));
+  return found;
+}
+
+function build(catalogue: Catalogue): Lookups {
+  const tables = new Map<string, Table>();
+  const columns = new Map<string, Column>();
+  const references = new Map<TableId, Reference[]>();
+  for (const table of catalogue.tables) {
+    tables.set(table.id, table);
+    for (const column of table.columns) columns.set(column.id, column);
+    for (const key of foreignKeysOf(table)) {
+      const others = references.get(key.parent);
+      if (others) others.push({ child: table, key });
+      else references.set(key.parent, [{ child: table, key }]);
+    }
+  }
+  return { tables, columns, references };
+}

@@ -1,0 +1,174 @@
+// The neutral catalogue: what a source declares, at one moment, in terms that all engines share.
+// It is immutable plain data (it could be written as JSON, and is: a snapshot for each survey).
+// Facts that only one engine has stand beside the neutral ones under `engine`.
+
+import type { ColumnId, ConstraintId, TableId } from './identifiers';
+
+export interface Catalogue {
+  readonly engine: Engine;
+  readonly database: string;
+  readonly schemas: readonly Schema[];
+  readonly tables: readonly Table[];
+  readonly sequences: readonly Sequence[];
+}
+
+export interface Engine {
+  readonly name: 'postgresql';
+  /** As the server spells it, e.g. `15.18`. */
+  readonly version: string;
+}
+
+export interface Schema {
+  readonly name: string;
+  /** False when the reading role may not look inside. */
+  readonly readable: boolean;
+}
+
+export type TableKind = 'table' | 'partitioned' | 'partition' | 'foreign' | 'view' | 'materialized view';
+
+export interface Table {
+  readonly id: TableId;
+  readonly schema: string;
+  readonly name: string;
+  readonly kind: TableKind;
+  readonly persistence: 'permanent' | 'unlogged' | 'temporary';
+  /** Tables this one inherits from, or is a partition of. */
+  readonly inherits: readonly TableId[];
+  readonly comment: string | null;
+  /** The server's estimate; null when it never counted. */
+  readonly estimatedRows: number | null;
+  /** Table, indexes and out-of-line values, in bytes. */
+  readonly bytes: number;
+  /** False when the reading role may not select from it: it is then reported as not measured. */
+  readonly readable: boolean;
+  readonly owner: string;
+  /** In the table's own order. */
+  readonly columns: readonly Column[];
+  readonly constraints: readonly Constraint[];
+  readonly indexes: readonly Index[];
+  readonly triggers: readonly Trigger[];
+  readonly privileges: readonly Privilege[];
+}
+
+/** A column as its source declares it. */
+export interface Column {
+  readonly id: ColumnId;
+  readonly name: string;
+  /** The type as the source spells it, e.g. `character varying(40)`. */
+  readonly declaredType: string;
+  readonly family: TypeFamily;
+  /** In characters, for text with a limit. */
+  readonly length: number | null;
+  readonly precision: number | null;
+  readonly scale: number | null;
+  /** Null for the type's usual collation. */
+  readonly collation: string | null;
+  readonly nullable: boolean;
+  /** The default's expression as the source spells it. */
+  readonly default: string | null;
+  readonly identity: 'always' | 'by default' | null;
+  readonly generated: string | null;
+  readonly comment: string | null;
+  readonly statistics: ColumnStatistics | null;
+}
+
+/** What the server itself believes of a column: a hint, possibly stale, never a proof. */
+export interface ColumnStatistics {
+  readonly nullFraction: number;
+  /** Estimated number of distinct values. */
+  readonly distinct: number;
+}
+
+export type TypeFamily =
+  | 'integer' | 'decimal' | 'float' | 'text' | 'boolean' | 'date' | 'timestamp' | 'time' | 'uuid' | 'binary' | 'json' | 'other';
+
+export type Constraint = PrimaryKey | UniqueKey | ForeignKey | Check | Exclusion;
+
+interface ConstraintBase {
+  readonly id: ConstraintId;
+  readonly name: string;
+  /** False when existing rows were not checked (NOT VALID). */
+  readonly validated: boolean;
+  readonly deferrable: 'no' | 'initially immediate' | 'initially deferred';
+}
+
+export interface PrimaryKey extends ConstraintBase {
+  readonly kind: 'primary key';
+  readonly columns: readonly string[];
+  readonly index: string;
+}
+
+export interface UniqueKey extends ConstraintBase {
+  readonly kind: 'unique';
+  readonly columns: readonly string[];
+  readonly index: string;
+  readonly nullsDistinct: boolean;
+}
+
+export interface ForeignKey extends ConstraintBase {
+  readonly kind: 'foreign key';
+  readonly columns: readonly string[];
+  readonly parent: TableId;
+  readonly parentColumns: readonly string[];
+  readonly match: 'simple' | 'full' | 'partial';
+  readonly onDelete: ReferentialAction;
+  readonly onUpdate: ReferentialAction;
+  /** The parent's index that the reference rests on. */
+  readonly index: string | null;
+}
+
+export interface Check extends ConstraintBase {
+  readonly kind: 'check';
+  readonly columns: readonly string[];
+  readonly expression: string;
+}
+
+export interface Exclusion extends ConstraintBase {
+  readonly kind: 'exclusion';
+  readonly columns: readonly string[];
+  readonly index: string;
+}
+
+export type ReferentialAction = 'no action' | 'restrict' | 'cascade' | 'set null' | 'set default';
+
+export interface Index {
+  readonly name: string;
+  readonly method: string;
+  readonly unique: boolean;
+  /** False after an interrupted concurrent build: the server does not use it. */
+  readonly valid: boolean;
+  /** Key columns in order; null stands for an expression. */
+  readonly columns: readonly (string | null)[];
+  /** Columns carried along, not part of the key. */
+  readonly included: readonly string[];
+  /** The condition of a partial index; null when it covers every row. */
+  readonly predicate: string | null;
+  readonly nullsDistinct: boolean;
+  /** The constraint it stands behind, by name. */
+  readonly constraint: string | null;
+}
+
+export interface Sequence {
+  readonly schema: string;
+  readonly name: string;
+  readonly ownedBy: ColumnId | null;
+  readonly type: string;
+  /** Whole numbers as text: they may be beyond 2^53. */
+  readonly start: string;
+  readonly increment: string;
+  readonly maximum: string;
+  /** Null when never used, or when the role may not see it. */
+  readonly last: string | null;
+  readonly cycles: boolean;
+}
+
+export interface Trigger {
+  readonly name: string;
+  readonly function: string;
+  readonly enabled: boolean;
+}
+
+export interface Privilege {
+  readonly grantee: string;
+  readonly privilege: string;
+}

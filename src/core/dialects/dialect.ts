@@ -1,0 +1,36 @@
+// What every dialect can write. A new kind of operation does not compile until each dialect can
+// write it. Nothing outside a dialect writes SQL that changes an audited database.
+
+import type { Catalogue } from '../catalogue/model';
+import type { Check } from '../plan/checks';
+import type { Operation } from '../plan/operations';
+import type { Plan } from '../plan/plan';
+import type { Proof } from '../plan/proofs';
+
+export interface Dialect {
+  /** The statements of one operation, without their closing semicolons; they belong in one transaction. */
+  readonly operation: (operation: Operation) => readonly string[];
+  /** A query of one row and one column: a count that is zero when all is well. */
+  readonly check: (check: Check) => string;
+  /** A statement that breaks a rule, built from rows that are there. It changes no row when there are none to build it from. */
+  readonly proof: (proof: Proof, catalogue: Catalogue) => string;
+  readonly scripts: (plan: Plan, heading: Heading) => Scripts;
+}
+
+export interface Heading {
+  /** What the scripts are called in their header: a docket or a survey file. */
+  readonly title: string;
+  readonly source: string;
+  /** ISO 8601. */
+  readonly madeAt: string;
+}
+
+export interface Scripts {
+  readonly forward: string;
+  readonly back: string;
+  readonly before: string;
+  readonly after: string;
+}
+
+export const scriptNames = ['forward', 'back', 'before', 'after'] as const;
+export type ScriptName = (typeof scriptNames)[number];

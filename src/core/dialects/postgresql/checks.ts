@@ -1,0 +1,68 @@
+import type { TableId } from '../../catalogue/identifiers';
+import type { Check } from '../../plan/checks';
+import type { Reference } from '../../plan/operations';
+import { literal, quote, quoteList, quoteTable } from './quote';
+
+export function writeCheck(check: Check): string {
+  switch (check.kind) {
+    case 'nulls':
+      return lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`);
+    case 'repeats':
+      return lines(
+        'select count(*)',
+        'from (',
+        '  select 1',
+        `  from ${quoteTable(check.table)}`,
+        `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
+        `  group by ${quoteList(check.columns)}`,
+        '  having count(*) > 1',
+        ') as repeated',
+      );
+    case 'orphans':
+      return lines('select count(*)', `from ${quoteTable(check.table)} as child`, `where ${orphanCondition(check.reference)}`);
+    case 'constraintMissing':
+      return lines(`select count(*)`, 'from (values (1)) as wanted', `where not exists (${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''})`);
+    case 'constraintPresent':
+      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
+    case 'indexMissing':
+      return lines(
+        'select count(*)',
+        'from (values (1)) as wanted',
+        'where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid',
+        `  where indrelid = ${regclass(check.table)} and relname = ${literal(check.name)} and indisvalid)`,
+      );
+    case 'nullable':
+      return lines(
+        'select count(*)',
+        'from pg_catalog.pg_attribute',
+        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and not attnotnull`,
+      );
+    case 'columnMissing':
+      return lines('select count(*)', 'from (values (1)) as wanted', `where not exists (select 1 ${column(check.table, check.column)})`);
+    case 'columnPresent':
+      return `select count(*) ${column(check.table, check.column)}`;
+  }
+}
+
+/** True of rows `child` that refer to no parent, as MATCH SIMPLE counts them. */
+export function orphanCondition({ columns, parent, parentColumns }: Reference): string {
+  const filled = columns.map((c) => `child.${quote(c)} is not null`).join(' and ');
+  const matching = columns.map((c, i) => `parent.${quote(parentColumns[i] ?? '')} = child.${quote(c)}`).join(' and ');
+  return `${filled}\n    and not exists (select 1 from ${quoteTable(parent)} as parent where ${matching})`;
+}
+
+function constraint(table: TableId, name: string): string {
+  return `select 1 from pg_catalog.pg_constraint where conrelid = ${regclass(table)} and conname = ${literal(name)}`;
+}
+
+function column(table: TableId, name: string): string {
+  return `from pg_catalog.pg_attribute where attrelid = ${regclass(table)} and attname = ${literal(name)} and not attisdropped`;
+}
+
+function regclass(table: TableId): string {
+  return `${literal(quoteTable(table))}::pg_catalog.regclass`;
+}
+
+function lines(...text: readonly string[]): string {
+  return text.join('\n');
+}

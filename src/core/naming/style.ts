@@ -1,0 +1,164 @@
+// The house style for names of constraints and indexes, and what the server would have called
+// them by itself. Templates use {table}, {columns} and {parent}. Where nobody has said what the
+// style is, it is read off the names that are there.
+
+import type { Catalogue, Constraint, Table } from '../catalogue/model';
+import { baseTables, findTable } from '../catalogue/lookups';
+
+export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
+
+export interface HouseStyle {
+  /** A template for each kind of object. */
+  readonly templates: Readonly<Record<NamedKind, string>>;
+}
+
+export interface Named {
+  readonly kind: NamedKind;
+  readonly table: string;
+  readonly columns: readonly string[];
+  readonly parent?: string;
+}
+
+const serverTemplates: Readonly<Record<NamedKind, string>> = {
+  'primary key': '{table}_pkey',
+  unique: '{table}_{columns}_key',
+  'foreign key': '{table}_{columns}_fkey',
+  check: '{table}_{columns}_check',
+  exclusion: '{table}_{columns}_excl',
+  index: '{table}_{columns}_idx',
+};
+
+// Known styles, each tried against the names that are there.
+const customary: Readonly<Record<NamedKind, readonly string[]>> = {
+  'primary key': ['pk_{table}', '{table}_pk'],
+  unique: ['uq_{table}_{columns}', 'uk_{table}_{columns}', '{table}_{columns}_uq', '{table}_{columns}_uk'],
+  'foreign key': ['fk_{table}_{parent}', 'fk_{table}_{columns}', '{table}_{parent}_fk', '{table}_{columns}_fk'],
+  check: ['ck_{table}_{columns}', 'chk_{table}_{columns}', '{table}_{columns}_ck'],
+  exclusion: ['ex_{table}_{columns}'],
+  index: ['ix_{table}_{columns}', 'idx_{table}_{columns}', '{table}_{columns}_ix'],
+};
+
+/** PostgreSQL's limit: NAMEDATALEN - 1 bytes. */
+const longestName = 63;
+
+/** The style that most names follow already; the server's own where no other prevails. */
+export function inferStyle(catalogue: Catalogue): HouseStyle {
+  const names = namesByKind(catalogue);
+  const templates = Object.fromEntries(
+    Object.entries(customary).map(([kind, choices]) => [kind, prevailing(kind as NamedKind, choices, names)]),
+  ) as Record<NamedKind, string>;
+  return { templates: agree(templates) };
+}
+
+/** The name that a style gives an object, shortened to what the server can keep. */
+export function nameFor(style: HouseStyle, named: Named): string {
+  return shorten(fill(style.templates[named.kind], named));
+}
+
+/** A name that no other object of the schema bears: numbered when taken. */
+export function freeName(style: HouseStyle, named: Named, taken: ReadonlySet<string>): string {
+  const name = nameFor(style, named);
+  if (!taken.has(name)) return name;
+  const longer = shorten(`${name}_${named.columns.join('_')}`);
+  if (named.columns.length > 0 && !taken.has(longer)) return longer;
+  let n = 2;
+  while (taken.has(numbered(name, n))) n++;
+  return numbered(name, n);
+}
+
+/**
+ * True when a name was made by a server and not by a person: the server's own pattern with a
+ * number behind it, or one that is only a number (`$1`, `sys_c00123`).
+ */
+export function isMadeBySystem(name: string, named: Named): boolean {
+  if (/^(\$\d+|sys_c\d+|con\d+|constraint_?\d+|[a-z]{2}__.*__[0-9a-f]{8})$/i.test(name)) return true;
+  return name.replace(/\d+$/, '') === fill(serverTemplates[named.kind], named) || name === fill(serverTemplates[named.kind], named);
+}
+
+/** True when a style keeps the server's own names, so that only numbered ones stand out. */
+export function keepsServerNames(style: HouseStyle, kind: NamedKind): boolean {
+  return style.templates[kind] === serverTemplates[kind];
+}
+
+export function isServerName(name: string, named: Named): boolean {
+  return name === shorten(fill(serverTemplates[named.kind], named));
+}
+
+export function namedConstraint(catalogue: Catalogue, table: Table, constraint: Constraint): Named {
+  const base = { kind: constraint.kind, table: table.name, columns: constraint.kind === 'primary key' ? [] : constraint.columns };
+  return constraint.kind === 'foreign key' ? { ...base, parent: findTable(catalogue, constraint.parent)?.name ?? '' } : base;
+}
+
+/** Every name in a schema that a new constraint or index must not take. */
+export function namesTaken(catalogue: Catalogue, schema: string): Set<string> {
+  const tables = catalogue.tables.filter((table) => table.schema === schema);
+  return new Set([
+    ...tables.flatMap((t) => [t.name, ...t.constraints.map((c) => c.name), ...t.indexes.map((i) => i.name)]),
+    ...catalogue.sequences.filter((s) => s.schema === schema).map((s) => s.name),
+  ]);
+}
+
+function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]> {
+  const found = new Map<NamedKind, (readonly [string, Named])[]>();
+  const add = (name: string, named: Named): void => {
+    found.set(named.kind, [...(found.get(named.kind) ?? []), [name, named]]);
+  };
+  for (const table of baseTables(catalogue)) {
+    for (const constraint of table.constraints) add(constraint.name, namedConstraint(catalogue, table, constraint));
+    for (const index of table.indexes) {
+      if (!index.constraint) add(index.name, { kind: 'index', table: table.name, columns: index.columns.filter((c) => c !== null) });
+    }
+  }
+  return found;
+}
+
+function prevailing(kind: NamedKind, choices: readonly string[], names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>): string {
+  const all = names.get(kind) ?? [];
+  const best = [serverTemplates[kind], ...choices]
+    .map((template) => ({ template, followers: all.filter(([name, named]) => follows(name, template, named)).length }))
+    .sort((a, b) => b.followers - a.followers)[0];
+  return best && best.followers > 0 ? best.template : '';
+}
+
+// A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
+function agree(templates: Record<NamedKind, string>): Readonly<Record<NamedKind, string>> {
+  const known = Object.entries(templates).filter(([, template]) => template !== '');
+  const own = known.filter(([kind, template]) => template !== serverTemplates[kind as NamedKind]);
+  const useOwn = own.length * 2 > known.length;
+  for (const kind of Object.keys(templates) as NamedKind[]) {
+    if (templates[kind] === '') templates[kind] = useOwn ? (customary[kind][0] ?? serverTemplates[kind]) : serverTemplates[kind];
+  }
+  return templates;
+}
+
+// Checks are named for what they mean, so a prefix is all that can be expected of them.
+function follows(name: string, template: string, named: Named): boolean {
+  if (named.kind === 'check' && !template.endsWith('_check')) return name.startsWith(fill(template.replace('{columns}', ''), named));
+  return name === shorten(fill(template, named));
+}
+
+function fill(template: string, named: Named): string {
+  const filled = template
+    .replaceAll('{table}', named.table)
+    .replaceAll('{columns}', named.columns.join('_'))
+    .replaceAll('{parent}', named.parent ?? '');
+  return filled.replaceAll(/__+/g, '_');
+}
+
+function numbered(name: string, n: number): string {
+  const tail = `_${n}`;
+  return shorten(name, longestName - tail.length) + tail;
+}
+
+function shorten(name: string, limit = longestName): string {
+  let kept = name;
+  while (bytesOf(kept) > limit) kept = Array.from(kept).slice(0, -1).join('');
+  return kept;
+}
+
+function bytesOf(text: string): number {
+  return Array.from(text).reduce((total, character) => {
+    const code = character.codePointAt(0) ?? 0;
+    return total + (code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4);
+  }, 0);
+}

@@ -1,0 +1,45 @@
+// Reading identifiers as words: `homeBerthIDs` → home, berth, id. Plurals become singular, so a
+// table `vessels` and a column `vessel_id` meet.
+
+import pluralize from 'pluralize';
+
+/** The words of an identifier in order, lower case and singular. */
+export function wordsOf(identifier: string): readonly string[] {
+  return identifier
+    .replace(/(\p{Ll}|\p{N})(\p{Lu})/gu, '$1 $2')
+    .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((word) => word !== '')
+    .map((word) => singular(word.toLowerCase()));
+}
+
+/** The identifier as people say it: `berth_booking` → `berth booking`. */
+export function spoken(identifier: string): string {
+  const words = wordsOf(identifier);
+  return words.length === 0 ? identifier : words.join(' ');
+}
+
+export function plural(noun: string): string {
+  return pluralize.plural(noun);
+}
+
+/** `a berth`, `an agent`. */
+export function withArticle(noun: string): string {
+  return `${/^[aeio]/i.test(noun) ? 'an' : 'a'} ${noun}`;
+}
+
+/** `1 row`, `2,310 rows`. */
+export function counted(count: number, noun: string): string {
+  return `${count.toLocaleString('en-GB')} ${count === 1 ? noun : plural(noun)}`;
+}
+
+export function endsWith(words: readonly string[], tail: readonly string[]): boolean {
+  return tail.length <= words.length && tail.every((word, i) => word === words[words.length - tail.length + i]);
+}
+
+// Words that end in s without being plurals, and short ones that pluralize would cut.
+const unchanged = new Set(['status', 'address', 'class', 'basis', 'gross', 'gps', 'ais', 'dues', 'radius', 'has', 'is', 'was', 'draughts', 'axis']);
+
+function singular(word: string): string {
+  return word.length <= 2 || unchanged.has(word) ? word : pluralize.singular(word);
+}

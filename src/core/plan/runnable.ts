@@ -1,0 +1,61 @@
+// A plan as it is run: what is in force already is left out, so a run that stopped can go on, and
+// going back undoes only what was done.
+
+import { findTable, findTableNamed } from '../catalogue/lookups';
+import { tableNames } from '../catalogue/identifiers';
+import type { Catalogue } from '../catalogue/model';
+import { type Check, checksAfter, checksBefore } from './checks';
+import type { Operation } from './operations';
+import type { Plan } from './plan';
+
+export type Direction = 'forward' | 'back';
+
+export function operationsOf(plan: Plan, direction: Direction): readonly Operation[] {
+  return direction === 'forward' ? plan.steps.map((step) => step.operation) : plan.back;
+}
+
+/** The checks before what is still to do, given what the catalogue shows to be done. */
+export function checksToStart(plan: Plan, direction: Direction, catalogue: Catalogue): readonly Check[] {
+  if (direction === 'back') return [];
+  return checksBefore(operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue)));
+}
+
+export function checksToEnd(plan: Plan, direction: Direction): readonly Check[] {
+  return direction === 'forward' ? checksAfter(operationsOf(plan, direction)) : [];
+}
+
+/** True when the catalogue shows that an operation has nothing left to do. */
+export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
+  const table = findTable(catalogue, operation.table);
+  if (!table) return false;
+  const constraint = (name: string) => table.constraints.find((c) => c.name === name);
+  const column = (name: string) => table.columns.find((c) => c.name === name);
+  switch (operation.kind) {
+    case 'addIdentityColumn':
+      return column(operation.column) !== undefined;
+    case 'dropColumn':
+      return column(operation.column) === undefined;
+    case 'addPrimaryKey':
+    case 'addUnique':
+    case 'addForeignKey':
+      return constraint(operation.name) !== undefined;
+    case 'validateConstraint':
+      return constraint(operation.name)?.validated === true;
+    case 'dropConstraint':
+      return constraint(operation.name) === undefined;
+    case 'createIndex':
+      return table.indexes.some((index) => index.name === operation.name && index.valid);
+    case 'dropIndex':
+      return !table.indexes.some((index) => index.name === operation.name);
+    case 'setNotNull':
+      return column(operation.column)?.nullable === false;
+    case 'dropNotNull':
+      return column(operation.column)?.nullable === true;
+    case 'renameConstraint':
+      return constraint(operation.from) === undefined && constraint(operation.to) !== undefined;
+    case 'setAsideOrphans':
+      return findTableNamed(catalogue, tableNames(operation.table).schema, operation.sideTable) !== null;
+    case 'bringBackOrphans':
+      return findTableNamed(catalogue, tableNames(operation.table).schema, operation.sideTable) === null;
+  }
+}

@@ -1,0 +1,56 @@
+// What a survey does to the findings that were known before it.
+
+import type { TableId } from '../catalogue/identifiers';
+import type { Catalogue } from '../catalogue/model';
+import type { Depth } from '../evidence/requests';
+import { tableOf } from '../rules/audit';
+import type { Finding, FindingId } from '../rules/rule';
+import { isGone, isMended } from './mended';
+import { type FindingEvent, type FindingState, nextState } from './states';
+
+export interface Standing {
+  readonly finding: Finding;
+  readonly state: FindingState;
+}
+
+export interface Seen {
+  readonly catalogue: Catalogue;
+  readonly depth: Depth;
+  readonly found: ReadonlySet<FindingId>;
+  readonly scope: ReadonlySet<TableId> | null;
+  /** Tables that could not be measured: nothing can be said of what was not found there. */
+  readonly notMeasured: ReadonlySet<TableId>;
+}
+
+export interface Transition {
+  readonly id: FindingId;
+  readonly from: FindingState;
+  readonly to: FindingState;
+  readonly reason: string | null;
+}
+
+/** The changes of state that a survey brings, for findings within its scope. */
+export function transitionsAfter(standing: readonly Standing[], seen: Seen): readonly Transition[] {
+  return standing.flatMap(({ finding, state }) => {
+    if (seen.scope && !seen.scope.has(tableOf(finding.object))) return [];
+    const event = eventFor(finding, seen);
+    if (!event) return [];
+    const to = nextState(state, event.kind);
+    return to === state ? [] : [{ id: finding.id, from: state, to, reason: reasonFor(state, to, event.reason) }];
+  });
+}
+
+function eventFor(finding: Finding, seen: Seen): { readonly kind: FindingEvent; readonly reason: string | null } | null {
+  if (isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
+  if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
+  if (seen.found.has(finding.id)) return { kind: 'seen', reason: null };
+  // Only an exact look can say that the data has stopped speaking for a finding.
+  if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
+  return { kind: 'gone', reason: 'The data no longer speaks for it.' };
+}
+
+function reasonFor(from: FindingState, to: FindingState, reason: string | null): string | null {
+  if (from === 'Applied' && to === 'Open') return 'The docket was run, but the survey after it still finds this.';
+  if (to === 'Slipped') return 'It was held, and the rule is gone again.';
+  return to === 'Lapsed' ? reason : null;
+}

@@ -1,0 +1,117 @@
+// From a finding and what was decided about it to the operations that mend it. Names are given by
+// the house style and never collide with what is there or with another remedy of the same plan.
+
+import { tableId, type TableId } from '../catalogue/identifiers';
+import { getTable, keyColumnsOf } from '../catalogue/lookups';
+import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import type { KeyCandidate } from '../evidence/keys';
+import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
+import type { Operation } from '../plan/operations';
+import { tableOf } from '../rules/audit';
+import type { Finding, Proposal } from '../rules/rule';
+import { completeDecision, type Decision, naturalAnswer, questionsFor } from './questions';
+
+export interface Naming {
+  readonly catalogue: Catalogue;
+  readonly style: HouseStyle;
+  /** Names given so far, by schema; grows as names are given. */
+  readonly taken: Map<string, Set<string>>;
+  /** Ends the names of side tables, to tell dockets apart: `d12`. */
+  readonly label: string;
+}
+
+export function startNaming(catalogue: Catalogue, style: HouseStyle, label: string): Naming {
+  return { catalogue, style, taken: new Map(), label };
+}
+
+/** The operations that mend a finding. Anything not decided is decided as advised. */
+export function operationsFor(finding: Finding, chosen: Decision, naming: Naming): readonly Operation[] {
+  const table = getTable(naming.catalogue, tableOf(finding.object));
+  const decision = completeDecision(questionsFor(finding, naming.catalogue), chosen);
+  const { proposal } = finding;
+  switch (proposal.kind) {
+    case 'primaryKey':
+    case 'surrogateKey':
+      return keyOperations(finding, table, decision, naming);
+    case 'foreignKey':
+      return referenceOperations(proposal, table, decision, naming);
+    case 'unique':
+      return [{ kind: 'addUnique', table: table.id, columns: proposal.columns, name: give(naming, 'unique', table, proposal.columns) }];
+    case 'notNull':
+      return proposal.columns.map((column) => ({ kind: 'setNotNull', table: table.id, column }));
+    case 'rename':
+      return [{ kind: 'renameConstraint', table: table.id, from: proposal.from, to: proposal.to }];
+  }
+}
+
+function keyOperations(finding: Finding, table: Table, decision: Decision, naming: Naming): readonly Operation[] {
+  const { candidates, surrogate } = finding.facts as { candidates: readonly KeyCandidate[]; surrogate: string };
+  const natural = candidates.find((key) => naturalAnswer(key.columns) === decision['key']);
+  const primary = (columns: readonly string[]): Operation => ({
+    kind: 'addPrimaryKey', table: table.id, columns, name: give(naming, 'primary key', table, []),
+    nullableBefore: table.columns.filter((c) => columns.includes(c.name) && c.nullable).map((c) => c.name),
+  });
+  if (natural) return [primary(natural.columns)];
+  const beside = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+  const unique: readonly Operation[] = beside
+    ? [{ kind: 'addUnique', table: table.id, columns: beside.columns, name: give(naming, 'unique', table, beside.columns) }]
+    : [];
+  return [{ kind: 'addIdentityColumn', table: table.id, column: surrogate }, primary([surrogate]), ...unique];
+}
+
+function referenceOperations(
+  proposal: Extract<Proposal, { kind: 'foreignKey' }>,
+  table: Table,
+  decision: Decision,
+  naming: Naming,
+): readonly Operation[] {
+  const parent = tableId(proposal.references.schema, proposal.references.table);
+  const reference = { columns: proposal.columns, parent, parentColumns: proposal.references.columns };
+  const name = give(naming, 'foreign key', table, proposal.columns, proposal.references.table);
+  const operations: Operation[] = [];
+  if (decision['orphans'] === 'empty' || decision['orphans'] === 'remove') {
+    operations.push({
+      kind: 'setAsideOrphans', table: table.id, reference, how: decision['orphans'], rowKey: keyColumnsOf(table),
+      columns: table.columns.filter((c) => c.generated === null).map((c) => c.name), sideTable: sideTable(naming, table),
+    });
+  }
+  if (!isIndexed(table, proposal.columns)) {
+    operations.push({ kind: 'createIndex', table: table.id, columns: proposal.columns, name: give(naming, 'index', table, proposal.columns) });
+  }
+  operations.push({
+    kind: 'addForeignKey', table: table.id, name, ...reference,
+    onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction, onUpdate: 'no action',
+  });
+  if (decision['orphans'] !== 'leave') operations.push({ kind: 'validateConstraint', table: table.id, name, reference });
+  return operations;
+}
+
+/** True when an index starts with these columns, so that a delete of the parent finds its children. */
+function isIndexed(table: Table, columns: readonly string[]): boolean {
+  return table.indexes.some((index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')));
+}
+
+function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {
+  const taken = takenIn(naming, table.schema);
+  const name = freeName(naming.style, { kind, table: table.name, columns, ...(parent !== undefined && { parent }) }, taken);
+  taken.add(name);
+  return name;
+}
+
+function sideTable(naming: Naming, table: Table): string {
+  const taken = takenIn(naming, table.schema);
+  let n = 1;
+  while (taken.has(`pawl_kept_${naming.label}_${n}`)) n++;
+  taken.add(`pawl_kept_${naming.label}_${n}`);
+  return `pawl_kept_${naming.label}_${n}`;
+}
+
+function takenIn(naming: Naming, schema: string): Set<string> {
+  let taken = naming.taken.get(schema);
+  if (!taken) naming.taken.set(schema, (taken = namesTaken(naming.catalogue, schema)));
+  return taken;
+}
+
+export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {
+  return new Set(operations.map((operation) => operation.table));
+}

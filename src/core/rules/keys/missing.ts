@@ -1,0 +1,68 @@
+import { referencesTo } from '../../catalogue/lookups';
+import type { Table } from '../../catalogue/model';
+import { type How, howInWords, profileOf, strengthOf } from '../../evidence/evidence';
+import { candidateKeys, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
+import { counted, spoken } from '../../naming/words';
+import { type Audit, defineRule, type Severity } from '../rule';
+
+interface Facts {
+  readonly rows: number | null;
+  readonly how: How | null;
+  readonly candidates: readonly KeyCandidate[];
+  /** The name for a surrogate key column that the table does not use yet. */
+  readonly surrogate: string;
+}
+
+const manyRows = 1000;
+
+/** A table without a primary key, with the candidate keys that the data supports. */
+export const missingKey = defineRule<Facts>({
+  id: 'keys/missing',
+  concern: 'Keys',
+  *check(audit) {
+    for (const table of audit.tables) {
+      if (!lacksPrimaryKey(table) || table.kind === 'partition') continue;
+      const profile = profileOf(audit.evidence, table.id);
+      const candidates = candidateKeys(table, audit.evidence).slice(0, 5);
+      const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+      const surrogate = surrogateName(table);
+      yield {
+        table: table.id,
+        columns: [],
+        severity: severityOf(audit, table, profile?.result.rows ?? null),
+        confidence: best ? Math.min(0.99, (0.8 + 0.06 * best.score) * strengthOf(best.how)) : 0.95,
+        facts: { rows: profile?.result.rows ?? null, how: profile?.how ?? null, candidates, surrogate },
+        proposal: best ? { kind: 'primaryKey', columns: best.columns } : { kind: 'surrogateKey', columns: [surrogate] },
+      };
+    }
+  },
+
+  words({ rows, how, candidates }, { table }) {
+    const thing = spoken(table);
+    const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+    const size = rows === null ? '' : ` of ${counted(rows, 'row')}`;
+    const found = best
+      ? `${best.columns.join(', ')} ${best.how.kind === 'exact' ? 'is unique and never empty' : `looks unique (${howInWords(best.how)})`}`
+      : 'nothing in it identifies a row, so it needs a surrogate';
+    return {
+      title: 'No primary key',
+      message: `${table}${size} has no primary key; ${found}.`,
+      consequence: `Nothing stops the same ${thing} from being stored twice, and no other table can refer to one ${thing} reliably.`,
+      measured: rows === null ? 'not measured' : `${counted(rows, 'row')}${how && how.kind !== 'exact' ? ' (estimate)' : ''}`,
+    };
+  },
+});
+
+function severityOf(audit: Audit, table: Table, rows: number | null): Severity {
+  const children = audit.references.filter((r) => r.parent === table.id).length + referencesTo(audit.catalogue, table.id).length;
+  if (children > 0 || (rows ?? 0) >= manyRows) return 'Critical';
+  return rows === 0 ? 'Moderate' : 'Serious';
+}
+
+function surrogateName(table: Table): string {
+  const taken = new Set(table.columns.map((column) => column.name));
+  for (const name of ['id', `${table.name.slice(0, 55)}_id`]) if (!taken.has(name)) return name;
+  let n = 2;
+  while (taken.has(`id_${n}`)) n++;
+  return `id_${n}`;
+}

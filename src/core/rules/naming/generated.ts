@@ -1,0 +1,56 @@
+import type { Table } from '../../catalogue/model';
+import { freeName, isMadeBySystem, isServerName, keepsServerNames, type NamedKind, namedConstraint, namesTaken } from '../../naming/style';
+import { type Audit, defineRule } from '../rule';
+
+interface Facts {
+  readonly kind: NamedKind;
+  readonly name: string;
+  readonly suggested: string;
+  readonly template: string;
+  readonly expression: string | null;
+}
+
+/** Constraints whose name the system made, where the house names its own. */
+export const generatedName = defineRule<Facts>({
+  id: 'naming/generated',
+  concern: 'Naming',
+  *check(audit) {
+    for (const table of audit.tables) {
+      if (table.kind === 'foreign') continue;
+      yield* generatedIn(audit, table);
+    }
+  },
+
+  words({ kind, name, template, suggested }, { table }) {
+    return {
+      title: 'Name made by the system',
+      message: `The ${kind} ${name} on ${table} bears a name that the system made; the house style ${template} would call it ${suggested}.`,
+      consequence: `An error that quotes ${name} tells nobody what was broken, and the name can differ from server to server, so scripts cannot rely on it.`,
+      measured: `1 ${kind}`,
+    };
+  },
+});
+
+function* generatedIn({ catalogue, style }: Audit, table: Table) {
+  const taken = namesTaken(catalogue, table.schema);
+  for (const constraint of table.constraints) {
+    const named = namedConstraint(catalogue, table, constraint);
+    const usual = keepsServerNames(style, constraint.kind) && isServerName(constraint.name, named);
+    if (usual || !isMadeBySystem(constraint.name, named)) continue;
+    const suggested = freeName(style, named, taken);
+    if (suggested === constraint.name) continue;
+    taken.add(suggested);
+    yield {
+      table: table.id,
+      columns: constraint.columns,
+      name: constraint.name,
+      severity: 'Minor' as const,
+      confidence: 1,
+      facts: {
+        kind: constraint.kind, name: constraint.name, suggested, template: style.templates[constraint.kind],
+        expression: constraint.kind === 'check' ? constraint.expression : null,
+      },
+      proposal: { kind: 'rename' as const, columns: constraint.columns, from: constraint.name, to: suggested },
+    };
+  }
+}

@@ -1,0 +1,75 @@
+import { columnsId, type TableId } from '../../catalogue/identifiers';
+import { getTable } from '../../catalogue/lookups';
+import { type How, howInWords } from '../../evidence/evidence';
+import { counted, plural, spoken } from '../../naming/words';
+import { defineRule, type ProposedParent, type Severity } from '../rule';
+
+interface Facts {
+  readonly parent: ProposedParent;
+  readonly parentId: TableId;
+  readonly rows: number | null;
+  readonly nullRows: number | null;
+  readonly orphanRows: number | null;
+  readonly orphanValues: number | null;
+  readonly how: How | null;
+  readonly likeness: number;
+  readonly reasons: readonly string[];
+}
+
+const believed = 0.5;
+
+/** Columns that speak of another table's key, which no foreign key holds to it; orphans are counted. */
+export const undeclaredReference = defineRule<Facts>({
+  id: 'references/undeclared',
+  concern: 'References',
+  *check({ catalogue, references, tables }) {
+    const judged = new Set(tables.map((table) => table.id));
+    for (const reference of references) {
+      if (!judged.has(reference.child) || reference.confidence < believed) continue;
+      const { schema, name } = getTable(catalogue, reference.parent);
+      const parent = { schema, table: name, columns: reference.parentColumns };
+      const counts = reference.inclusion;
+      yield {
+        table: reference.child,
+        columns: reference.columns,
+        apart: columnsId(reference.parent, reference.parentColumns),
+        severity: severityOf(counts?.orphanRows ?? null, counts?.rows ?? null),
+        confidence: reference.confidence,
+        facts: {
+          parent, parentId: reference.parent, rows: counts?.rows ?? null, nullRows: counts?.nullRows ?? null,
+          orphanRows: counts?.orphanRows ?? null, orphanValues: counts?.orphanValues ?? null, how: reference.how,
+          likeness: reference.likeness, reasons: reference.reasons,
+        },
+        proposal: { kind: 'foreignKey', columns: reference.columns, references: parent },
+      };
+    }
+  },
+
+  words({ parent, orphanRows, how }, { table, columns }) {
+    const children = plural(spoken(table));
+    const parents = plural(spoken(parent.table));
+    const target = `${parent.schema}.${parent.table}`;
+    if (orphanRows) {
+      const points = orphanRows === 1 ? 'points' : 'point';
+      const some = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? spoken(table) : children}`;
+      return {
+        title: `${orphanRows.toLocaleString('en-GB')} without ${spoken(parent.table)}`,
+        message: `${some} ${points} to ${parents} that do not exist${how?.kind === 'exact' ? '' : ` (${how ? howInWords(how) : 'not measured'})`}; no foreign key ties ${columns.join(', ')} to ${target}.`,
+        consequence: `Whatever is counted or billed by ${spoken(parent.table)} leaves these ${children} out, or fails on them, and more can arrive any day.`,
+        measured: counted(orphanRows, 'orphan'),
+      };
+    }
+    const fits = how === null ? 'The names fit; the data was not measured' : how.kind === 'exact' ? 'Every value has its parent' : `No orphan ${howInWords(how)}`;
+    return {
+      title: `Undeclared reference to ${spoken(parent.table)}`,
+      message: `${columns.join(', ')} refers to ${target}, but no foreign key ties them. ${fits}.`,
+      consequence: `A ${spoken(parent.table)} can be deleted while ${children} still point to it, and nobody will be told.`,
+      measured: how === null ? 'not measured' : how.kind === 'exact' ? 'all match' : 'sample matches',
+    };
+  },
+});
+
+function severityOf(orphans: number | null, rows: number | null): Severity {
+  if (orphans && orphans > 0) return 'Critical';
+  return rows !== null && rows < 50 ? 'Moderate' : 'Serious';
+}

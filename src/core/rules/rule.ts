@@ -1,0 +1,100 @@
+// The shape of a rule and of what it finds. A rule yields facts; its own `words` say them.
+
+import type { TableId } from '../catalogue/identifiers';
+import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import type { Evidence } from '../evidence/evidence';
+import type { WeighedReference } from '../evidence/references';
+import type { HouseStyle } from '../naming/style';
+
+export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
+export type Concern = (typeof concerns)[number];
+
+/** From most to least harm. */
+export const severities = ['Critical', 'Serious', 'Moderate', 'Minor'] as const;
+export type Severity = (typeof severities)[number];
+
+declare const findingId: unique symbol;
+/** Stable from survey to survey: made of the rule and the object, not of what was measured. */
+export type FindingId = string & { readonly [findingId]: true };
+
+export interface FoundObject {
+  readonly schema: string;
+  readonly table: string;
+  readonly columns: readonly string[];
+  /** The constraint or index it is about, where it is about one. */
+  readonly name?: string;
+}
+
+/** The change that would mend a finding, before any decision is taken about how. */
+export type Proposal =
+  | { readonly kind: 'primaryKey'; readonly columns: readonly string[] }
+  | { readonly kind: 'surrogateKey'; readonly columns: readonly string[] }
+  | { readonly kind: 'foreignKey'; readonly columns: readonly string[]; readonly references: ProposedParent }
+  | { readonly kind: 'unique'; readonly columns: readonly string[] }
+  | { readonly kind: 'notNull'; readonly columns: readonly string[] }
+  | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string };
+
+export interface ProposedParent {
+  readonly schema: string;
+  readonly table: string;
+  readonly columns: readonly string[];
+}
+
+/** What a rule yields for one object that breaks it. Facts are JSON. */
+export interface Found<Facts> {
+  readonly table: TableId;
+  readonly columns: readonly string[];
+  readonly name?: string;
+  /** Tells apart two findings of one rule on one object, e.g. the parent of a reference. */
+  readonly apart?: string;
+  readonly severity: Severity;
+  readonly confidence: number;
+  readonly facts: Facts;
+  readonly proposal: Proposal;
+}
+
+/** What a rule may look at. `references` are weighed once for all rules. */
+export interface Audit {
+  readonly catalogue: Catalogue;
+  readonly evidence: Evidence;
+  readonly style: HouseStyle;
+  readonly references: readonly WeighedReference[];
+  /** The tables to judge; parents outside it can still be looked at. */
+  readonly tables: readonly Table[];
+}
+
+export interface Words {
+  /** A few words for a list: `No primary key`. */
+  readonly title: string;
+  /** One sentence that states the finding with its numbers. */
+  readonly message: string;
+  /** One plain sentence: why it matters. */
+  readonly consequence: string;
+  /** What was measured, in a few words: `212 rows`. */
+  readonly measured: string;
+}
+
+export interface Rule<Facts = unknown> {
+  readonly id: string;
+  readonly concern: Concern;
+  check(audit: Audit): Iterable<Found<Facts>>;
+  words(facts: Facts, object: FoundObject): Words;
+}
+
+export function defineRule<Facts>(rule: Rule<Facts>): Rule<Facts> {
+  return rule;
+}
+
+/** A finding carries facts, never prose; `wordsOf` of its rule says them. */
+export interface Finding {
+  readonly id: FindingId;
+  readonly rule: string;
+  readonly concern: Concern;
+  readonly severity: Severity;
+  readonly confidence: number;
+  readonly object: FoundObject;
+  readonly facts: unknown;
+  readonly proposal: Proposal;
+}
+
+export const referentialActions: readonly ReferentialAction[] = ['no action', 'restrict', 'cascade', 'set null', 'set default'];

@@ -1,0 +1,173 @@
+// The shape of a `pawl-survey/1` file as far as scripts are written from it. What it says of names is
+// taken as it is: dialects quote every one.
+
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize, IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsOptional, IsString, Max, Min, MinLength, ValidateNested,
+} from 'class-validator';
+import type { Catalogue } from '../core/catalogue/model';
+import { tableId } from '../core/catalogue/identifiers';
+import { surveyFormat } from '../core/survey/document';
+import { concerns, type Finding, type Proposal, severities } from '../core/rules/rule';
+import { errorsInWords, parse } from './parse';
+
+const most = 1_000_000;
+
+class FoundObjectShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) table!: string;
+  @IsString({ each: true }) @ArrayMaxSize(64) columns!: string[];
+  @IsOptional() @IsString() name?: string;
+}
+
+class ParentShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) table!: string;
+  @IsString({ each: true }) columns!: string[];
+}
+
+class ProposalShape {
+  @IsIn(['primaryKey', 'surrogateKey', 'foreignKey', 'unique', 'notNull', 'rename']) kind!: Proposal['kind'];
+  @IsString({ each: true }) columns!: string[];
+  @IsOptional() @ValidateNested() @Type(() => ParentShape) references?: ParentShape;
+  @IsOptional() @IsString() @MinLength(1) from?: string;
+  @IsOptional() @IsString() @MinLength(1) to?: string;
+}
+
+class FindingShape {
+  @IsString() @MinLength(1) id!: string;
+  @IsString() @MinLength(1) rule!: string;
+  @IsIn(concerns) concern!: (typeof concerns)[number];
+  @IsIn(severities) severity!: (typeof severities)[number];
+  @IsNumber() @Min(0) @Max(1) confidence!: number;
+  @ValidateNested() @Type(() => FoundObjectShape) object!: FoundObjectShape;
+  @IsObject() evidence!: Record<string, unknown>;
+  @ValidateNested() @Type(() => ProposalShape) proposal!: ProposalShape;
+}
+
+class ColumnShape {
+  @IsString() @MinLength(1) name!: string;
+  @IsString() declaredType!: string;
+  @IsString() family!: string;
+  @IsBoolean() nullable!: boolean;
+  @IsOptional() @IsString() generated?: string | null;
+}
+
+class ConstraintShape {
+  @IsIn(['primary key', 'unique', 'foreign key', 'check', 'exclusion']) kind!: string;
+  @IsString() @MinLength(1) name!: string;
+  @IsBoolean() validated!: boolean;
+  @IsString({ each: true }) columns!: string[];
+  @IsOptional() @IsString() parent?: string;
+  @IsOptional() @IsString({ each: true }) parentColumns?: string[];
+}
+
+class IndexShape {
+  @IsString() @MinLength(1) name!: string;
+  @IsBoolean() unique!: boolean;
+  @IsBoolean() valid!: boolean;
+  @IsArray() columns!: (string | null)[];
+  @IsOptional() @IsString() predicate?: string | null;
+  @IsOptional() @IsString() constraint?: string | null;
+}
+
+class TableShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) name!: string;
+  @IsString() kind!: string;
+  @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
+}
+
+class SequenceShape {
+  @IsString() schema!: string;
+  @IsString() name!: string;
+}
+
+class CatalogueShape {
+  @IsObject() engine!: object;
+  @IsString() database!: string;
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => TableShape) tables!: TableShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => SequenceShape) sequences!: SequenceShape[];
+}
+
+class SourceShape {
+  @IsString() engine!: string;
+  @IsString() version!: string;
+  @IsString() database!: string;
+}
+
+class SurveyDocumentShape {
+  @IsIn([surveyFormat]) format!: typeof surveyFormat;
+  @ValidateNested() @Type(() => SourceShape) source!: SourceShape;
+  @IsString() takenAt!: string;
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => FindingShape) findings!: FindingShape[];
+  @ValidateNested() @IsObject() @Type(() => CatalogueShape) catalogue!: CatalogueShape;
+}
+
+export interface ReadSurvey {
+  readonly source: { readonly engine: string; readonly version: string; readonly database: string };
+  readonly takenAt: string;
+  readonly catalogue: Catalogue;
+  readonly findings: readonly Finding[];
+}
+
+/** A survey file that is not what it should be; the message says where. */
+export class SurveyFileError extends Error {
+  override readonly name = 'SurveyFileError';
+}
+
+/** Reads the text of a survey file. Throws SurveyFileError. */
+export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
+  let plain: unknown;
+  try {
+    plain = JSON.parse(text);
+  } catch (cause) {
+    throw new SurveyFileError('The file is not JSON. Write it again with `pawl survey … --json FILE`.', { cause });
+  }
+  const parsed = await parse(SurveyDocumentShape, plain, 'drop');
+  if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
+  const { catalogue } = plain as { catalogue: Catalogue };
+  const known = new Set(catalogue.tables.map((t) => tableId(t.schema, t.name)));
+  return {
+    source: parsed.value.source, takenAt: parsed.value.takenAt,
+    // Ids are made anew: a file could give a table another's.
+    catalogue: { ...catalogue, tables: catalogue.tables.map((t) => ({ ...t, id: tableId(t.schema, t.name) })) },
+    findings: parsed.value.findings.map((finding) => {
+      if (!known.has(tableId(finding.object.schema, finding.object.table))) throw new SurveyFileError(`Finding ${finding.id} is about a table that the file's catalogue does not have.`);
+      return findingFrom(finding);
+    }),
+  };
+}
+
+// Facts that a decision can depend on are rebuilt from the proposal, which was checked.
+function findingFrom(finding: FindingShape): Finding {
+  const proposal = proposalFrom(finding);
+  const columns = proposal.columns;
+  const isKey = proposal.kind === 'primaryKey' || proposal.kind === 'surrogateKey';
+  const orphans = finding.evidence['orphanRows'];
+  const facts = isKey
+    ? {
+        rows: null, surrogate: proposal.kind === 'surrogateKey' ? (columns[0] ?? 'id') : 'id',
+        candidates: proposal.kind === 'primaryKey' ? [{ columns, how: { kind: 'exact' }, nullRows: 0, score: 1, reasons: [] }] : [],
+      }
+    : { orphanRows: typeof orphans === 'number' ? orphans : null, how: null };
+  const { id, rule, concern, severity, confidence, object } = finding;
+  return { id: id as Finding['id'], rule, concern, severity, confidence, object, facts, proposal };
+}
+
+function proposalFrom({ id, proposal }: FindingShape): Proposal {
+  const { kind, columns, references, from, to } = proposal;
+  if (kind === 'foreignKey') {
+    if (!references || references.columns.length !== columns.length) throw new SurveyFileError(`Finding ${id} proposes a reference without as many parent columns as columns.`);
+    return { kind, columns, references };
+  }
+  if (kind === 'rename') {
+    if (from === undefined || to === undefined) throw new SurveyFileError(`Finding ${id} proposes a new name without saying from what to what.`);
+    return { kind, columns, from, to };
+  }
+  if (columns.length === 0) throw new SurveyFileError(`Finding ${id} proposes a change of no column.`);
+  return { kind, columns };
+}

@@ -1,0 +1,99 @@
+import { inTransaction } from '../store/db';
+import type { TableId } from '../core/catalogue/identifiers';
+import { tableId } from '../core/catalogue/identifiers';
+import { transitionsAfter } from '../core/ratchet/afterSurvey';
+import { notMeasured } from '../core/survey/document';
+import { openPostgresql } from '../sources/postgresql/index';
+import { SourceError } from '../sources/SourceError';
+import { survey, type SurveyResult } from '../sources/survey';
+import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
+import { getConnection } from '../store/sources/sources';
+import {
+  findCatalogue, findSurvey, finishSurvey, isCancelRequested, keepCatalogue, keepFact, keepNotMeasured, keepProgress, listFacts, listStranded, requeueSurvey, startSurvey, type SurveyRow,
+} from '../store/surveys/surveys';
+import type { Job, JobContext } from './job';
+import { whileOwning } from './ownership';
+
+const cancelPollMs = 500;
+
+export const surveyJob: Job = {
+  name: 'survey',
+
+  async run(id, context) {
+    await whileOwning(context.store, 'survey', id, async () => {
+      if (!(await startSurvey(context.store, id))) return;
+      const row = await findSurvey(context.store, id);
+      if (row) await carryOut(row, context);
+    });
+  },
+
+  // A survey that claims to run but that nobody holds has lost its worker: it goes on from what it kept.
+  async recover({ store, enqueue }) {
+    for (const { id, state } of await listStranded(store)) {
+      await whileOwning(store, 'survey', id, async () => {
+        if (await requeueSurvey(store, id, [state])) await enqueue('survey', id);
+      });
+    }
+  },
+};
+
+async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promise<void> {
+  const cancelled = new AbortController();
+  const watch = setInterval(() => {
+    void isCancelRequested(store, row.id).then((asked) => asked && cancelled.abort(), () => undefined);
+  }, cancelPollMs);
+  try {
+    const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping]));
+    await keepResult(row, result, store);
+  } catch (error) {
+    if (stopping.aborted && !cancelled.signal.aborted) return void (await requeueSurvey(store, row.id, ['running']));
+    const isCancel = error instanceof SourceError && error.reason === 'cancelled';
+    await finishSurvey(store, row.id, isCancel && cancelled.signal.aborted ? 'cancelled' : 'failed', messageOf(error));
+  } finally {
+    clearInterval(watch);
+  }
+}
+
+async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<SurveyResult> {
+  const source = await openPostgresql(await getConnection(store, row.sourceId));
+  try {
+    const catalogue = await findCatalogue(store, row.id);
+    return await survey(source, {
+      depth: row.depth,
+      tables: row.scope ? new Set(row.scope) : null,
+      known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
+      signal,
+      onCatalogue: (read) => keepCatalogue(store, row.id, read),
+      onFact: (fact) => keepFact(store, row.id, fact),
+      onProgress: (progress) => keepProgress(store, row.id, progress),
+    });
+  } finally {
+    await source.close().catch(() => undefined);
+  }
+}
+
+async function keepResult(row: SurveyRow, { catalogue, evidence, findings, scope }: SurveyResult, store: JobContext['store']): Promise<void> {
+  const unmeasured = notMeasured(catalogue, evidence);
+  await inTransaction(async (db) => {
+    const standing = await listStanding(db, row.sourceId);
+    const ids = new Map(standing.map((finding) => [finding.identity, finding.id]));
+    const moves = transitionsAfter(
+      standing.map((finding) => ({ finding: coreFinding(finding), state: finding.state })),
+      {
+        catalogue, depth: row.depth, scope, found: new Set(findings.map((f) => f.id)),
+        notMeasured: new Set<TableId>(unmeasured.map((t) => tableId(t.schema, t.table))),
+      },
+    );
+    await keepFindings(db, row.sourceId, row.id, findings);
+    await moveFindings(db, moves.flatMap(({ id, from, to, reason }) => {
+      const finding = ids.get(id);
+      return finding === undefined ? [] : [{ finding, from, to, reason }];
+    }), { survey: row.id, docket: row.docketId });
+    await keepNotMeasured(db, row.id, unmeasured);
+    await finishSurvey(db, row.id, 'done');
+  }, store);
+}
+
+export function messageOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

@@ -1,0 +1,40 @@
+// The worker process: takes jobs from the queue until it is told to stop. Several can run at once.
+
+import { db, storeUrl } from '../store/db';
+import { jobs } from './index';
+import type { JobContext } from './job';
+import { openQueue } from './queue';
+
+const recoverEveryMs = 2_000;
+
+const stopping = new AbortController();
+const queue = await openQueue(storeUrl(), jobs.map((job) => job.name), 'worker');
+const context: JobContext = { store: db(), enqueue: (job, id) => queue.enqueue(job, id), stopping: stopping.signal };
+
+for (const job of jobs) {
+  await queue.work(job.name, (id) => job.run(id, context));
+}
+console.log('worker ready');
+
+let recovering = recoverAll();
+const timer = setInterval(() => {
+  recovering = recovering.then(recoverAll);
+}, recoverEveryMs);
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stop());
+
+async function recoverAll(): Promise<void> {
+  for (const job of jobs) {
+    // The store may be away for a moment; the next round tries again.
+    await job.recover(context).catch(() => undefined);
+  }
+}
+
+async function stop(): Promise<void> {
+  clearInterval(timer);
+  stopping.abort();
+  await recovering;
+  await queue.stop().catch(() => undefined);
+  await Promise.race([db().end(), new Promise((resolve) => setTimeout(resolve, 3_000))]);
+  process.exit(0);
+}

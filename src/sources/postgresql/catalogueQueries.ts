@@ -1,0 +1,98 @@
+// The set queries over pg_catalog that a catalogue is made of: one each, however many tables. Rows
+// are joined by oid in the reader. Arrays of rows (rowMode array) keep memory low.
+
+const userSchemas = `nspname not in ('pg_catalog', 'information_schema') and nspname !~ '^pg_(toast|temp_|toast_temp_)'`;
+
+export const schemas = `
+  select n.oid::text, nspname, has_schema_privilege(n.oid, 'usage')
+  from pg_namespace n
+  where ${userSchemas}
+  order by nspname`;
+
+/** Sizes wait for nobody's lock in the `estimated` form: pages as last counted. */
+export function tables(size: 'exact' | 'estimated'): string {
+  const bytes = size === 'exact' ? 'coalesce(pg_total_relation_size(c.oid), 0)' : `c.relpages::bigint * current_setting('block_size')::bigint`;
+  return `
+  select c.oid::text, c.relnamespace::text, relname, relkind, relispartition, relpersistence, reltuples::float8, ${bytes}::float8,
+    has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(relowner), d.description,
+    (select array_agg(inhparent::text order by inhseqno) from pg_inherits where inhrelid = c.oid)
+  from pg_class c
+  join pg_namespace n on n.oid = c.relnamespace
+  left join pg_description d on d.objoid = c.oid and d.classoid = 'pg_class'::regclass and d.objsubid = 0
+  where relkind in ('r', 'p', 'f', 'v', 'm') and ${userSchemas}
+  order by nspname, relname`;
+}
+
+export const columns = `
+  select a.attrelid::text, a.attnum, attname, format_type(atttypid, atttypmod), atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
+    case when a.atthasdef then pg_get_expr(ad.adbin, ad.adrelid) end, d.description,
+    case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end
+  from pg_attribute a
+  join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p', 'f', 'v', 'm')
+  join pg_namespace n on n.oid = c.relnamespace
+  join pg_type t on t.oid = a.atttypid
+  left join pg_attrdef ad on ad.adrelid = a.attrelid and ad.adnum = a.attnum
+  left join pg_description d on d.objoid = a.attrelid and d.classoid = 'pg_class'::regclass and d.objsubid = a.attnum
+  left join pg_collation co on co.oid = a.attcollation
+  where a.attnum > 0 and not a.attisdropped and ${userSchemas}
+  order by a.attrelid, a.attnum`;
+
+export const types = `select oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod from pg_type`;
+
+export const constraints = `
+  select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
+    co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end
+  from pg_constraint co
+  join pg_class c on c.oid = co.conrelid
+  join pg_namespace n on n.oid = c.relnamespace
+  left join pg_class i on i.oid = co.conindid
+  where co.contype in ('p', 'u', 'f', 'c', 'x') and ${userSchemas}
+  order by co.conrelid, co.conname`;
+
+/** NULLS NOT DISTINCT exists from PostgreSQL 15 on. */
+export function indexes(version: number): string {
+  return `
+  select x.indrelid::text, i.relname, am.amname, x.indisunique, x.indisvalid, x.indkey::text, x.indnkeyatts,
+    case when x.indpred is not null then pg_get_expr(x.indpred, x.indrelid) end,
+    ${version >= 150000 ? 'not x.indnullsnotdistinct' : 'true'}
+  from pg_index x
+  join pg_class i on i.oid = x.indexrelid
+  join pg_class c on c.oid = x.indrelid and c.relkind in ('r', 'p', 'm')
+  join pg_namespace n on n.oid = c.relnamespace
+  join pg_am am on am.oid = i.relam
+  where ${userSchemas}
+  order by x.indrelid, i.relname`;
+}
+
+export const sequences = `
+  select s.schemaname, s.sequencename, s.data_type::text, s.start_value::text, s.increment_by::text, s.max_value::text, s.last_value::text, s.cycle,
+    d.refobjid::text, d.refobjsubid
+  from pg_sequences s
+  join pg_namespace n on n.nspname = s.schemaname
+  join pg_class c on c.relnamespace = n.oid and c.relname = s.sequencename and c.relkind = 'S'
+  left join pg_depend d on d.objid = c.oid and d.classid = 'pg_class'::regclass and d.refclassid = 'pg_class'::regclass and d.deptype in ('a', 'i')
+  where ${userSchemas}
+  order by s.schemaname, s.sequencename`;
+
+export const triggers = `
+  select t.tgrelid::text, t.tgname, t.tgfoid::regproc::text, t.tgenabled <> 'D'
+  from pg_trigger t
+  join pg_class c on c.oid = t.tgrelid
+  join pg_namespace n on n.oid = c.relnamespace
+  where not t.tgisinternal and ${userSchemas}
+  order by t.tgrelid, t.tgname`;
+
+export const privileges = `
+  select c.oid::text, coalesce(pg_get_userbyid(nullif(a.grantee, 0)), 'public'), string_agg(a.privilege_type, ', ' order by a.privilege_type)
+  from pg_class c
+  join pg_namespace n on n.oid = c.relnamespace
+  cross join lateral aclexplode(c.relacl) a
+  where c.relkind in ('r', 'p', 'f', 'v', 'm') and c.relacl is not null and ${userSchemas}
+  group by c.oid, a.grantee
+  order by c.oid, a.grantee`;
+
+/** The server's own statistics, of tables that the role may read. */
+export const statistics = `
+  select schemaname, tablename, attname, null_frac::float8, n_distinct::float8
+  from pg_stats
+  where schemaname not in ('pg_catalog', 'information_schema') and not inherited`;

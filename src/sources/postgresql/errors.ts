@@ -1,0 +1,63 @@
+import { SourceError, type SourceProblem } from '../SourceError';
+
+interface Place {
+  readonly host: string;
+  readonly port: number;
+  readonly database: string;
+  readonly user: string;
+}
+
+/** Translates what the driver or the server threw while connecting; `place` says where. */
+export function connectionError(cause: unknown, { host, port, database, user }: Place): SourceError {
+  if (cause instanceof SourceError) return cause;
+  const code = codeOf(cause);
+  const text = textOf(cause);
+  const at = `${host}:${port}`;
+  const say = (message: string, reason: SourceProblem): SourceError => new SourceError(message, reason, { cause });
+  if (code === '28P01' || code === '28000' || /password|SASL|SCRAM/i.test(text)) {
+    return code === '28000' && /pg_hba/.test(text)
+      ? say(`The server at ${at} does not let ${user} in from here${/no encryption/.test(text) ? ' without encryption' : ''}. Ask for an entry in its pg_hba.conf, or try another TLS mode.`, 'notAllowed')
+      : say(`The server at ${at} refused the password of ${user}. Check user and password.`, 'wrongPassword');
+  }
+  if (code === '3D000') return say(`The server at ${at} has no database ${database}. Check the name; upper and lower case matter.`, 'noDatabase');
+  if (code === '42501') return say(`${user} may not connect to database ${database}. Grant CONNECT on it and try again.`, 'notAllowed');
+  if (code === '53300') return say(`The server at ${at} has no connection left. Try again later, or raise its limit for ${user}.`, 'unreachable');
+  if (code === '57P03') return say(`The server at ${at} is starting up or shutting down. Try again in a moment.`, 'unreachable');
+  if (/does not support SSL|certificate|self.signed|TLS|SSL|ERR_TLS|DEPTH_ZERO|UNABLE_TO_VERIFY/i.test(`${text} ${code}`)) {
+    return say(`The server at ${at} and we could not agree on TLS: ${text}. Choose another TLS mode, or mend its certificate.`, 'tlsRefused');
+  }
+  if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return say(`There is no host ${host}. Check its name.`, 'unreachable');
+  if (code === 'ECONNREFUSED') return say(`Nothing answers at ${at}. Check host and port, and that the server runs.`, 'unreachable');
+  if (/timeout|ETIMEDOUT|EHOSTUNREACH|ENETUNREACH/i.test(`${text} ${code}`)) return say(`${at} did not answer in time. Check host, port and firewalls.`, 'unreachable');
+  return say(`Cannot connect to ${database} at ${at}: ${text}.`, 'other');
+}
+
+/** Translates what happened while we were `doing` something on an open connection. */
+export function statementError(cause: unknown, doing: string): SourceError {
+  if (cause instanceof SourceError) return cause;
+  const code = codeOf(cause);
+  const text = textOf(cause);
+  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause });
+  if (code === '42501') return say(`${text}. Grant the right and try again.`, 'notAllowed');
+  if (code === '57014' && /statement timeout/.test(text)) return say('it took longer than allowed and was stopped.', 'timeout');
+  if (code === '57014') return say('it was cancelled.', 'cancelled');
+  if (code === '55P03') return say('somebody else holds a lock on the table. Try again when it is free.', 'locked');
+  if (code.startsWith('23')) return say(`the database refused: ${text}.`, 'refused');
+  if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
+  return say(`${text}.`, 'other');
+}
+
+export function codeOf(error: unknown): string {
+  return typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : '';
+}
+
+function textOf(error: unknown): string {
+  if (error instanceof AggregateError && error.errors.length > 0) return textOf(error.errors[0]);
+  return error instanceof Error ? error.message.replace(/\.$/, '') : 'unknown error';
+}
+
+function isLost(error: unknown): boolean {
+  const code = codeOf(error);
+  return code.startsWith('08') || ['57P01', '57P02', '57P03', 'ECONNRESET', 'EPIPE', 'ECONNREFUSED'].includes(code) ||
+    /Connection terminated|not queryable|connection error|Client was closed/i.test(textOf(error));
+}

@@ -1,0 +1,28 @@
+import type { ConnectionDetails, Source } from '../source';
+import { openReading, readingLimits, type SessionLimits } from './connect';
+import { measure } from './measure';
+import { readOffenders } from './offenders';
+import { readCatalogue } from './readCatalogue';
+
+/** A live PostgreSQL database, over one connection. Throws SourceError when it cannot be reached. */
+export async function openPostgresql(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<Source> {
+  const client = await openReading(details, limits);
+  const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid');
+  const pid = rows[0]?.pid;
+  return {
+    readCatalogue: () => readCatalogue(client),
+    measure: (request, catalogue, depth) => measure(client, request, catalogue, depth),
+    offenders: (question, page) => readOffenders(client, question, page),
+    cancel: () => cancel(details, pid),
+    close: () => client.end(),
+  };
+}
+
+async function cancel(details: ConnectionDetails, pid: number | undefined): Promise<void> {
+  const other = await openReading(details);
+  try {
+    await other.query('select pg_cancel_backend($1)', [pid]);
+  } finally {
+    await other.end();
+  }
+}

@@ -1,0 +1,73 @@
+// What every source can do. All reading is read-only, bounded in time, and gentle.
+
+import type { Catalogue } from '../core/catalogue/model';
+import type { Fact } from '../core/evidence/evidence';
+import type { Depth, EvidenceRequest } from '../core/evidence/requests';
+import type { Proof } from '../core/plan/proofs';
+import type { FoundObject, Proposal } from '../core/rules/rule';
+
+export interface Source {
+  /** Throws SourceError when the catalogue cannot be read. */
+  readCatalogue(): Promise<Catalogue>;
+  /**
+   * Answers a request with its own SQL. What one table refuses (rights, time, locks) is a fact too: not
+   * measured, with the reason. Throws SourceError only when the connection is lost or cancelled.
+   */
+  measure(request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Fact>;
+  /** Rows that speak for a finding, a page at a time. */
+  offenders(question: OffenderQuestion, page: Page): Promise<RowsPage>;
+  /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
+  cancel(): Promise<void>;
+  close(): Promise<void>;
+}
+
+export interface OffenderQuestion {
+  readonly object: FoundObject;
+  readonly proposal: Proposal;
+}
+
+export interface Page {
+  readonly offset: number;
+  readonly limit: number;
+}
+
+export interface RowsPage {
+  /** What these rows are: `orphans by value`, `rows`. */
+  readonly caption: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly (readonly (string | null)[])[];
+  /** True when there are more rows after these. */
+  readonly more: boolean;
+}
+
+export interface ConnectionDetails {
+  readonly host: string;
+  readonly port: number;
+  readonly database: string;
+  readonly user: string;
+  readonly password: string;
+  readonly tls: TlsMode;
+}
+
+/** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */
+export const tlsModes = ['off', 'prefer', 'require', 'verify'] as const;
+export type TlsMode = (typeof tlsModes)[number];
+
+/** A session with a login typed for one run: the only thing in Pawl that changes a source. */
+export interface ChangingSession {
+  readCatalogue(): Promise<Catalogue>;
+  /** The count that a check's query returns; zero means all is well. */
+  check(query: string): Promise<number>;
+  /** Runs statements in one transaction and says how it went. Throws SourceError, with nothing of them done. */
+  change(statements: readonly string[]): Promise<string>;
+  /** Tries to break a rule and rolls back, whatever happens. */
+  prove(proof: Proof, statement: string): Promise<ProofAnswer>;
+  close(): Promise<void>;
+}
+
+export interface ProofAnswer {
+  /** `not provable`: there was no row to build the try from, or something else refused first. */
+  readonly outcome: 'refused' | 'accepted' | 'not provable';
+  /** The database's own words. */
+  readonly answer: string;
+}

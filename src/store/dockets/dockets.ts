@@ -1,0 +1,99 @@
+import type { Catalogue } from '../../core/catalogue/model';
+import type { Plan } from '../../core/plan/plan';
+import type { DocketState } from '../../core/ratchet/states';
+import type { Decision } from '../../core/remedies/questions';
+import { type Db, findRow, getRow, rowsOf } from '../db';
+
+export interface DocketRow {
+  readonly id: number;
+  readonly name: string;
+  readonly state: DocketState;
+  readonly createdAt: string;
+  readonly stateAt: string;
+  readonly remedies: number;
+}
+
+export interface FrozenDocket {
+  readonly plan: Plan | null;
+  readonly catalogue: Catalogue | null;
+}
+
+export interface DocketItem {
+  readonly findingId: number;
+  readonly decision: Decision;
+}
+
+const shown = `id, name, state, created_at as "createdAt", state_at as "stateAt",
+  (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
+
+export function listDockets(db: Db, source: number): Promise<readonly DocketRow[]> {
+  return rowsOf(db, `select ${shown} from dockets where source_id = $1 order by id desc`, [source]);
+}
+
+export function findDocket(db: Db, source: number, id: number): Promise<DocketRow | null> {
+  return findRow(db, `select ${shown} from dockets where source_id = $1 and id = $2`, [source, id]);
+}
+
+export async function addDocket(db: Db, source: number, name: string): Promise<number> {
+  return (await getRow<{ id: number }>(db, 'insert into dockets (source_id, name) values ($1, $2) returning id', [source, name])).id;
+}
+
+export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
+  await db.query('update dockets set name = $2 where id = $1', [id, name]);
+}
+
+export async function removeDocket(db: Db, id: number): Promise<void> {
+  await db.query('delete from dockets where id = $1', [id]);
+}
+
+export function findFrozen(db: Db, id: number): Promise<FrozenDocket | null> {
+  return findRow(db, 'select plan, catalogue from dockets where id = $1', [id]);
+}
+
+/** From here on the docket's plan does not change any more. */
+export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Catalogue): Promise<void> {
+  await db.query('update dockets set plan = $2, catalogue = $3 where id = $1', [id, JSON.stringify(plan), JSON.stringify(catalogue)]);
+}
+
+/** Changes the state, only from one of the states given; false when it was in none of them. */
+export async function moveDocket(db: Db, id: number, from: readonly DocketState[], to: DocketState): Promise<boolean> {
+  const moved = await db.query('update dockets set state = $3, state_at = now() where id = $1 and state = any($2)', [id, from, to]);
+  return moved.rowCount === 1;
+}
+
+export function listItems(db: Db, docket: number): Promise<readonly DocketItem[]> {
+  return rowsOf(db, 'select finding_id as "findingId", decision from docket_items where docket_id = $1 order by added_at, finding_id', [docket]);
+}
+
+/** Adds a remedy, or changes what was decided about it. */
+export async function putItem(db: Db, docket: number, finding: number, decision: Decision): Promise<void> {
+  await db.query(
+    `insert into docket_items (docket_id, finding_id, decision)
+     values ($1, $2, $3)
+     on conflict (docket_id, finding_id) do update set decision = excluded.decision`,
+    [docket, finding, JSON.stringify(decision)],
+  );
+}
+
+export async function removeItem(db: Db, docket: number, finding: number): Promise<void> {
+  await db.query('delete from docket_items where docket_id = $1 and finding_id = $2', [docket, finding]);
+}
+
+/** The docket that a finding is in at present, with its decision: the newest that is not backed out. */
+export function findDocketOf(db: Db, finding: number): Promise<(DocketItem & { readonly docketId: number; readonly name: string; readonly state: DocketState }) | null> {
+  return findRow(
+    db,
+    `select docket_id as "docketId", name, state, finding_id as "findingId", decision
+     from docket_items
+     join dockets on dockets.id = docket_id
+     where finding_id = $1 and state <> 'Backed out'
+     order by docket_id desc
+     limit 1`,
+    [finding],
+  );
+}
+
+/** The id of the source that a docket changes. */
+export async function getSourceOf(db: Db, docket: number): Promise<number> {
+  return (await getRow<{ source: number }>(db, 'select source_id as source from dockets where id = $1', [docket])).source;
+}

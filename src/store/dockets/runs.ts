@@ -1,0 +1,124 @@
+import { type Db, findRow, getRow, rowsOf } from '../db';
+
+export type RunState = 'queued' | 'running' | 'done' | 'stopped';
+
+export interface RunRow {
+  readonly id: number;
+  readonly docketId: number;
+  readonly direction: 'forward' | 'back';
+  readonly elsewhere: boolean;
+  readonly user: string | null;
+  readonly state: RunState;
+  readonly problem: string | null;
+  readonly askedAt: string;
+  readonly finishedAt: string | null;
+}
+
+export interface RunStepRow {
+  readonly position: number;
+  readonly title: string;
+  readonly statement: string;
+  readonly state: 'waiting' | 'running' | 'done' | 'failed';
+  readonly outcome: string | null;
+  readonly startedAt: string | null;
+  readonly finishedAt: string | null;
+}
+
+export interface ProofRow {
+  readonly findingId: number;
+  readonly title: string;
+  readonly statement: string;
+  readonly outcome: 'refused' | 'accepted' | 'not provable';
+  /** The database's own words. */
+  readonly answer: string;
+  readonly at: string;
+}
+
+const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", state, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
+
+export interface AskedRun {
+  readonly docket: number;
+  readonly direction: 'forward' | 'back';
+  /** Null when somebody ran it elsewhere. */
+  readonly user: string | null;
+  readonly steps: readonly { readonly title: string; readonly statement: string }[];
+}
+
+export async function askForRun(db: Db, { docket, direction, user, steps }: AskedRun): Promise<number> {
+  const { id } = await getRow<{ id: number }>(
+    db,
+    `insert into runs (docket_id, direction, user_name, elsewhere, state, finished_at)
+     values ($1, $2, $3, $3::text is null, case when $3::text is null then 'done' else 'queued' end, case when $3::text is null then now() end)
+     returning id`,
+    [docket, direction, user],
+  );
+  await db.query(
+    `insert into run_steps (run_id, position, title, statement)
+     select $1, step.position, step.title, step.statement
+     from unnest($2::text[], $3::text[]) with ordinality as step (title, statement, position)`,
+    [id, steps.map((s) => s.title), steps.map((s) => s.statement)],
+  );
+  return id;
+}
+
+export function findRun(db: Db, id: number): Promise<RunRow | null> {
+  return findRow(db, `select ${shown} from runs where id = $1`, [id]);
+}
+
+export function listRuns(db: Db, docket: number): Promise<readonly RunRow[]> {
+  return rowsOf(db, `select ${shown} from runs where docket_id = $1 order by id desc`, [docket]);
+}
+
+export function listSteps(db: Db, run: number): Promise<readonly RunStepRow[]> {
+  return rowsOf(
+    db,
+    `select position, title, statement, state, outcome, started_at as "startedAt", finished_at as "finishedAt"
+     from run_steps where run_id = $1 order by position`,
+    [run],
+  );
+}
+
+export async function startRun(db: Db, id: number): Promise<boolean> {
+  return (await db.query(`update runs set state = 'running' where id = $1 and state = 'queued'`, [id])).rowCount === 1;
+}
+
+export async function finishRun(db: Db, id: number, state: 'done' | 'stopped', problem: string | null = null): Promise<void> {
+  await db.query('update runs set state = $2, problem = $3, finished_at = now() where id = $1', [id, state, problem]);
+}
+
+export async function startStep(db: Db, run: number, position: number): Promise<void> {
+  await db.query(`update run_steps set state = 'running', started_at = now() where run_id = $1 and position = $2`, [run, position]);
+}
+
+export async function finishStep(db: Db, run: number, position: number, state: 'done' | 'failed', outcome: string): Promise<void> {
+  await db.query('update run_steps set state = $3, outcome = $4, finished_at = now() where run_id = $1 and position = $2', [run, position, state, outcome]);
+}
+
+/** Runs that claim to go on, for the worker to look after. */
+export function listUnfinishedRuns(db: Db): Promise<readonly { readonly id: number; readonly docketId: number; readonly state: RunState; readonly waitedLong: boolean }[]> {
+  return rowsOf(
+    db,
+    `select id, docket_id as "docketId", state, queued_at < now() - interval '15 seconds' as "waitedLong" from runs where state in ('running', 'queued')`,
+  );
+}
+
+export async function keepProof(db: Db, run: number, proof: Omit<ProofRow, 'at'>): Promise<void> {
+  await db.query(
+    'insert into proofs (run_id, finding_id, title, statement, outcome, answer) values ($1, $2, $3, $4, $5, $6)',
+    [run, proof.findingId, proof.title, proof.statement, proof.outcome, proof.answer],
+  );
+}
+
+const shownProof = 'finding_id as "findingId", title, statement, outcome, answer, at';
+
+export function listProofsOfFinding(db: Db, finding: number): Promise<readonly ProofRow[]> {
+  return rowsOf(
+    db,
+    `select ${shownProof} from proofs where finding_id = $1 and run_id = (select max(run_id) from proofs where finding_id = $1) order by id`,
+    [finding],
+  );
+}
+
+export function listProofsOfRun(db: Db, run: number): Promise<readonly ProofRow[]> {
+  return rowsOf(db, `select ${shownProof} from proofs where run_id = $1 order by id`, [run]);
+}

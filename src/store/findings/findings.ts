@@ -1,0 +1,187 @@
+import { openStates, type FindingState } from '../../core/ratchet/states';
+import type { Concern, Finding, FindingId, FoundObject, Proposal, Severity } from '../../core/rules/rule';
+import { tableOf } from '../../core/rules/audit';
+import { type Db, findRow, rowsOf } from '../db';
+
+export interface FindingRow {
+  readonly id: number;
+  readonly identity: FindingId;
+  readonly rule: string;
+  readonly concern: Concern;
+  readonly severity: Severity;
+  readonly confidence: number;
+  readonly tableId: string;
+  readonly object: FoundObject;
+  readonly facts: unknown;
+  readonly proposal: Proposal;
+  readonly state: FindingState;
+  readonly reason: string | null;
+  readonly firstSeenAt: string;
+  readonly stateAt: string;
+  readonly firstSurveyId: number | null;
+}
+
+const shown = `id, identity, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, state, reason,
+  first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId"`;
+
+/** Worst first, then the surest. `states` limits what is listed. */
+export function listFindings(db: Db, source: number, states: readonly FindingState[]): Promise<readonly FindingRow[]> {
+  return rowsOf(
+    db,
+    `select ${shown}
+     from findings
+     where source_id = $1 and state = any($2)
+     order by array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity), confidence desc, table_id, id`,
+    [source, states],
+  );
+}
+
+export function findFinding(db: Db, source: number, id: number): Promise<FindingRow | null> {
+  return findRow(db, `select ${shown} from findings where source_id = $1 and id = $2`, [source, id]);
+}
+
+export function listFindingsById(db: Db, source: number, ids: readonly number[]): Promise<readonly FindingRow[]> {
+  return rowsOf(db, `select ${shown} from findings where source_id = $1 and id = any($2) order by id`, [source, ids]);
+}
+
+export function listByTable(db: Db, source: number, table: string): Promise<readonly FindingRow[]> {
+  return rowsOf(
+    db,
+    `select ${shown}
+     from findings
+     where source_id = $1 and table_id = $2
+     order by array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity), confidence desc, id`,
+    [source, table],
+  );
+}
+
+/** A cell of the coverage board: what is open and what is held for one table and concern. */
+export interface CoverageCell {
+  readonly tableId: string;
+  readonly concern: Concern;
+  readonly open: number;
+  readonly held: number;
+  readonly slipped: number;
+  readonly worst: Severity | null;
+}
+
+export function coverage(db: Db, source: number): Promise<readonly CoverageCell[]> {
+  return rowsOf(
+    db,
+    `select table_id as "tableId", concern,
+       count(*) filter (where state = any($2)) as open,
+       count(*) filter (where state = 'Held') as held,
+       count(*) filter (where state = 'Slipped') as slipped,
+       (array['Critical', 'Serious', 'Moderate', 'Minor'])[
+         min(array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity)) filter (where state = any($2))
+       ] as worst
+     from findings
+     where source_id = $1 and state <> 'Lapsed'
+     group by table_id, concern`,
+    [source, openStates],
+  );
+}
+
+export interface FindingCounts {
+  readonly open: number;
+  readonly held: number;
+  readonly waived: number;
+}
+
+export async function countFindings(db: Db, source: number): Promise<FindingCounts> {
+  const row = await findRow<FindingCounts>(
+    db,
+    `select count(*) filter (where state = any($2)) as open, count(*) filter (where state = 'Held') as held, count(*) filter (where state = 'Waived') as waived
+     from findings
+     where source_id = $1`,
+    [source, openStates],
+  );
+  return row ?? { open: 0, held: 0, waived: 0 };
+}
+
+/** A change of a finding's state, to be recorded. */
+export interface Move {
+  readonly finding: number;
+  readonly from: FindingState;
+  readonly to: FindingState;
+  readonly reason: string | null;
+}
+
+export interface Occasion {
+  readonly survey?: number | null;
+  readonly docket?: number | null;
+}
+
+/** Records changes of state with their occasion. A finding that is no longer in its `from` state is left alone. */
+export async function moveFindings(db: Db, moves: readonly Move[], { survey = null, docket = null }: Occasion): Promise<void> {
+  if (moves.length === 0) return;
+  await db.query(
+    `with moved as (
+       update findings
+       set state = move.to_state, reason = move.reason, state_at = now()
+       from unnest($1::bigint[], $2::text[], $3::text[], $4::text[]) as move (id, from_state, to_state, reason)
+       where findings.id = move.id and findings.state = move.from_state
+       returning findings.id, move.from_state, move.to_state, move.reason
+     )
+     insert into finding_events (finding_id, from_state, to_state, reason, survey_id, docket_id)
+     select id, from_state, to_state, reason, $5, $6
+     from moved`,
+    [moves.map((m) => m.finding), moves.map((m) => m.from), moves.map((m) => m.to), moves.map((m) => m.reason), survey, docket],
+  );
+}
+
+/** Keeps what a survey found: new findings start Open, known ones get the newest facts and keep their state. */
+export async function keepFindings(db: Db, source: number, survey: number, findings: readonly Finding[]): Promise<void> {
+  await db.query(
+    `with kept as (
+       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, state, first_survey_id, last_survey_id)
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, 'Open', $2, $2
+       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[])
+         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal)
+       on conflict (source_id, identity) do update
+         set severity = excluded.severity, confidence = excluded.confidence, object = excluded.object, facts = excluded.facts,
+           proposal = excluded.proposal, last_survey_id = excluded.last_survey_id
+       returning id, (xmax = 0) as is_new
+     )
+     insert into finding_events (finding_id, to_state, survey_id)
+     select id, 'Open', $2
+     from kept
+     where is_new`,
+    [
+      source, survey, findings.map((f) => f.id), findings.map((f) => f.rule), findings.map((f) => f.concern), findings.map((f) => f.severity),
+      findings.map((f) => f.confidence), findings.map((f) => tableOf(f.object)), findings.map((f) => JSON.stringify(f.object)),
+      findings.map((f) => JSON.stringify(f.facts ?? null)), findings.map((f) => JSON.stringify(f.proposal)),
+    ],
+  );
+}
+
+/** Every finding of a source with what is needed to decide what became of it. */
+export function listStanding(db: Db, source: number): Promise<readonly FindingRow[]> {
+  return rowsOf(db, `select ${shown} from findings where source_id = $1`, [source]);
+}
+
+export interface FindingEventRow {
+  readonly at: string;
+  readonly from: FindingState | null;
+  readonly to: FindingState;
+  readonly reason: string | null;
+  readonly surveyId: number | null;
+  readonly docketId: number | null;
+}
+
+export function listEvents(db: Db, finding: number): Promise<readonly FindingEventRow[]> {
+  return rowsOf(
+    db,
+    `select at, from_state as "from", to_state as "to", reason, survey_id as "surveyId", docket_id as "docketId"
+     from finding_events where finding_id = $1 order by id`,
+    [finding],
+  );
+}
+
+/** A finding as the core knows it. */
+export function coreFinding(row: FindingRow): Finding {
+  return {
+    id: row.identity, rule: row.rule, concern: row.concern, severity: row.severity, confidence: row.confidence,
+    object: row.object, facts: row.facts, proposal: row.proposal,
+  };
+}

@@ -1,0 +1,175 @@
+import type { TableId } from '../../core/catalogue/identifiers';
+import type { Catalogue } from '../../core/catalogue/model';
+import type { Evidence, Fact } from '../../core/evidence/evidence';
+import { type Depth, keyOf } from '../../core/evidence/requests';
+import type { SurveyDocument } from '../../core/survey/document';
+import { type Db, findRow, getRow, rowsOf } from '../db';
+
+export type SurveyState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
+
+export interface SurveyRow {
+  readonly id: number;
+  readonly sourceId: number;
+  readonly depth: Depth;
+  readonly scope: readonly TableId[] | null;
+  readonly docketId: number | null;
+  readonly state: SurveyState;
+  readonly doing: string;
+  readonly doneBytes: number;
+  readonly totalBytes: number;
+  readonly cancelRequested: boolean;
+  readonly problem: string | null;
+  readonly askedAt: string;
+  readonly startedAt: string | null;
+  readonly finishedAt: string | null;
+  readonly notMeasured: SurveyDocument['notMeasured'] | null;
+}
+
+const shown = `id, source_id as "sourceId", depth, scope, docket_id as "docketId", state, doing, done_bytes as "doneBytes", total_bytes as "totalBytes",
+  cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured"`;
+
+export interface AskedSurvey {
+  readonly source: number;
+  readonly depth: Depth;
+  readonly scope?: readonly TableId[] | null;
+  readonly docket?: number | null;
+}
+
+export async function askForSurvey(db: Db, { source, depth, scope = null, docket = null }: AskedSurvey): Promise<number> {
+  const { id } = await getRow<{ id: number }>(
+    db,
+    'insert into surveys (source_id, depth, scope, docket_id) values ($1, $2, $3, $4) returning id',
+    [source, depth, scope, docket],
+  );
+  return id;
+}
+
+export function findSurvey(db: Db, id: number): Promise<SurveyRow | null> {
+  return findRow(db, `select ${shown} from surveys where id = $1`, [id]);
+}
+
+export function listSurveys(db: Db, source: number, limit = 30): Promise<readonly SurveyRow[]> {
+  return rowsOf(db, `select ${shown} from surveys where source_id = $1 order by id desc limit $2`, [source, limit]);
+}
+
+/** The survey that runs or waits, if one does. */
+export function findUnfinished(db: Db, source: number): Promise<SurveyRow | null> {
+  return findRow(db, `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running') order by id limit 1`, [source]);
+}
+
+/** The last finished survey of the whole source, which the survey chip speaks of. */
+export function findLastWhole(db: Db, source: number): Promise<SurveyRow | null> {
+  return findRow(db, `select ${shown} from surveys where source_id = $1 and state = 'done' and scope is null order by id desc limit 1`, [source]);
+}
+
+/** Takes a waiting survey; false when another worker was faster or it is no longer wanted. */
+export async function startSurvey(db: Db, id: number): Promise<boolean> {
+  const started = await db.query(
+    `update surveys set state = 'running', doing = 'Connecting', started_at = coalesce(started_at, now()) where id = $1 and state = 'queued'`,
+    [id],
+  );
+  return started.rowCount === 1;
+}
+
+export async function keepCatalogue(db: Db, id: number, catalogue: Catalogue): Promise<void> {
+  await db.query('update surveys set catalogue = $2 where id = $1', [id, JSON.stringify(catalogue)]);
+}
+
+/** The catalogue as a survey read it, null before it has. */
+export async function findCatalogue(db: Db, id: number): Promise<Catalogue | null> {
+  return (await findRow<{ catalogue: Catalogue | null }>(db, 'select catalogue from surveys where id = $1', [id]))?.catalogue ?? null;
+}
+
+/** The catalogue as last read by any finished survey of a source. */
+export async function findLatestCatalogue(db: Db, source: number): Promise<Catalogue | null> {
+  const row = await findRow<{ catalogue: Catalogue }>(
+    db,
+    `select catalogue from surveys where source_id = $1 and state = 'done' and catalogue is not null order by id desc limit 1`,
+    [source],
+  );
+  return row?.catalogue ?? null;
+}
+
+export async function keepFact(db: Db, survey: number, fact: Fact): Promise<void> {
+  await db.query(
+    `insert into evidence (survey_id, request_key, fact)
+     values ($1, $2, $3)
+     on conflict (survey_id, request_key) do update set fact = excluded.fact`,
+    [survey, keyOf(fact.request), JSON.stringify(fact)],
+  );
+}
+
+export async function listFacts(db: Db, survey: number): Promise<readonly Fact[]> {
+  return (await rowsOf<{ fact: Fact }>(db, 'select fact from evidence where survey_id = $1', [survey])).map((row) => row.fact);
+}
+
+/** The facts about one table, as last measured by a finished survey of the source. */
+export async function latestEvidence(db: Db, source: number, table: TableId): Promise<Evidence> {
+  const rows = await rowsOf<{ request_key: string; fact: Fact }>(
+    db,
+    `select distinct on (request_key) request_key, fact
+     from evidence
+     join surveys on surveys.id = survey_id
+     where source_id = $1 and state = 'done' and fact -> 'request' ->> 'table' = $2
+     order by request_key, survey_id desc`,
+    [source, table],
+  );
+  return Object.fromEntries(rows.map((row) => [row.request_key, row.fact]));
+}
+
+export interface SurveyProgress {
+  readonly doing: string;
+  readonly done: number;
+  readonly total: number;
+}
+
+export async function keepProgress(db: Db, id: number, { doing, done, total }: SurveyProgress): Promise<void> {
+  await db.query('update surveys set doing = $2, done_bytes = $3, total_bytes = $4 where id = $1', [id, doing, Math.round(done), Math.round(total)]);
+}
+
+export async function isCancelRequested(db: Db, id: number): Promise<boolean> {
+  const row = await findRow<{ cancelled: boolean }>(db, 'select cancel_requested as cancelled from surveys where id = $1', [id]);
+  return row === null || row.cancelled;
+}
+
+export async function finishSurvey(db: Db, id: number, state: 'done' | 'failed' | 'cancelled', problem: string | null = null): Promise<void> {
+  await db.query('update surveys set state = $2, problem = $3, finished_at = now(), doing = $4 where id = $1', [id, state, problem, doingWhen[state]]);
+}
+
+export async function keepNotMeasured(db: Db, id: number, tables: SurveyDocument['notMeasured']): Promise<void> {
+  await db.query('update surveys set not_measured = $2 where id = $1', [id, JSON.stringify(tables)]);
+}
+
+/** Asks to cancel; one that no worker has taken yet is cancelled at once. */
+export async function cancelSurvey(db: Db, id: number): Promise<void> {
+  await db.query(
+    `update surveys
+     set cancel_requested = true,
+       state = case when state = 'queued' then 'cancelled' else state end,
+       finished_at = case when state = 'queued' then now() else finished_at end,
+       doing = case when state = 'queued' then 'Cancelled' else 'Cancelling' end
+     where id = $1 and state in ('queued', 'running')`,
+    [id],
+  );
+}
+
+/** Puts a stopped survey back in the queue; what it measured is kept and not measured again. */
+export async function requeueSurvey(db: Db, id: number, from: readonly SurveyState[]): Promise<boolean> {
+  const requeued = await db.query(
+    `update surveys
+     set state = 'queued', cancel_requested = false, problem = null, finished_at = null, queued_at = now(), doing = 'Waiting for a worker'
+     where id = $1 and state = any($2)`,
+    [id, from],
+  );
+  return requeued.rowCount === 1;
+}
+
+/** Surveys that claim to run, and those that have waited long: for the worker to look after. */
+export function listStranded(db: Db): Promise<readonly { readonly id: number; readonly state: SurveyState }[]> {
+  return rowsOf(
+    db,
+    `select id, state from surveys where state = 'running' or (state = 'queued' and queued_at < now() - interval '15 seconds') order by id`,
+  );
+}
+
+const doingWhen = { done: 'Done', failed: 'Stopped', cancelled: 'Cancelled' };

@@ -53,7 +53,7 @@ export function harbourRows(seed = 20261124): readonly TableRows[] {
   // Planted: no primary key, and 37 bookings for berths that do not exist.
   fill('port.berth_booking', 12_000, (n) => {
     const starts = moment();
-    const lost = n % 324 === 5;
+    const lost = n > 5 && n % 324 === 5;
     return {
       booking_no: `BK-${padded(n * 7, 7)}`, vessel_id: random.pick(vesselIds), berth_no: lost ? `X${padded(n % 4, 3)}` : random.pick(field(berths, 'berth_no')),
       starts_at: starts, ends_at: laterThan(starts, 60), booked_by: random.pick(['desk', 'agent', 'pilot office']),
@@ -102,7 +102,7 @@ export function harbourRows(seed = 20261124): readonly TableRows[] {
   // Planted: no primary key; manifest_no with release_seq is the natural one.
   fill('cargo.customs_release', 5000, (n) => ({ manifest_no: manifestNos[Math.floor((n - 1) / 2) * 2] ?? '', release_seq: ((n - 1) % 2) + 1, released_at: `${day()}T${padded(random.int(7, 17), 2)}:00:00Z`, officer: random.pick(['Ost', 'Vik', 'Hollen', 'Ramsey']) }));
   const warehouses = fill('cargo.warehouse', 14, (n) => ({ warehouse_code: `W${padded(n, 2)}`, name: `${word()} shed ${n}`, area_code: random.pick(areaCodes) }));
-  const slots = fill('cargo.storage_slot', 602, (n) => ({ warehouse_code: warehouses[(n - 1) % 14]?.['warehouse_code'] ?? '', slot_no: Math.floor((n - 1) / 14) + 1 + ((n - 1) % 14) * 50, heated: random.chance(0.2) }));
+  const slots = fill('cargo.storage_slot', 602, (n) => ({ warehouse_code: warehouses[(n - 1) % 14]?.['warehouse_code'] ?? '', slot_no: Math.floor((n - 1) / 14) + 1, heated: random.chance(0.2) }));
   fill('cargo.storage_stay', 6000, (n) => {
     const slot = random.pick(slots);
     return { stay_id: n, consignment_id: random.pick(consignments)['consignment_id'] ?? 0, warehouse_code: slot['warehouse_code'] ?? '', slot_no: slot['slot_no'] ?? 0, stored_on: day(), released_on: random.chance(0.9) ? day() : null };

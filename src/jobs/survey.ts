@@ -11,6 +11,7 @@ import { getConnection } from '../store/sources/sources';
 import {
   findCatalogue, findSurvey, finishSurvey, isCancelRequested, keepCatalogue, keepFact, keepNotMeasured, keepProgress, listFacts, listStranded, requeueSurvey, startSurvey, type SurveyRow,
 } from '../store/surveys/surveys';
+import { keepTables } from '../store/surveys/surveyedTables';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 
@@ -89,6 +90,7 @@ async function keepResult(row: SurveyRow, { catalogue, evidence, findings, scope
       const finding = ids.get(id);
       return finding === undefined ? [] : [{ finding, from, to, reason }];
     }), { survey: row.id, docket: row.docketId });
+    await keepTables(db, row.sourceId, catalogue, evidence, unmeasured, scope);
     await keepNotMeasured(db, row.id, unmeasured);
     await finishSurvey(db, row.id, 'done');
   }, store);

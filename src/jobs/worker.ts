@@ -31,6 +31,7 @@ async function recoverAll(): Promise<void> {
 }
 
 async function stop(): Promise<void> {
+  if (stopping.signal.aborted) return;
   clearInterval(timer);
   stopping.abort();
   await recovering;

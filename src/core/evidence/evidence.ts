@@ -131,6 +131,11 @@ export function howInWords(how: How): string {
   }
 }
 
+/** The line of evidence that says how many rows were looked at, and how. */
+export function rowsLine(rows: number | null, how: How | null): { readonly label: string; readonly text: string } {
+  return { label: 'rows', text: rows === null || how === null ? 'not measured' : `${rows.toLocaleString('en-GB')}, ${howInWords(how)}` };
+}
+
 /** How much a claim that rests on such a measurement may be believed, 0 to 1. */
 export function strengthOf(how: How): number {
   return { exact: 1, sample: 0.85, statistics: 0.6 }[how.kind];

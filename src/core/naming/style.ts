@@ -114,7 +114,8 @@ function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (rea
 
 function prevailing(kind: NamedKind, choices: readonly string[], names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>): string {
   const all = names.get(kind) ?? [];
-  const best = [serverTemplates[kind], ...choices]
+  // A name that somebody chose says more about the house than one that the server made: ties go to it.
+  const best = [...choices, serverTemplates[kind]]
     .map((template) => ({ template, followers: all.filter(([name, named]) => follows(name, template, named)).length }))
     .sort((a, b) => b.followers - a.followers)[0];
   return best && best.followers > 0 ? best.template : '';
@@ -137,8 +138,10 @@ function follows(name: string, template: string, named: Named): boolean {
   return name === shorten(fill(template, named));
 }
 
+// The server leaves out the columns of a check that covers several.
 function fill(template: string, named: Named): string {
-  const filled = template
+  const several = named.kind === 'check' && named.columns.length !== 1 && template === serverTemplates.check;
+  const filled = (several ? '{table}_check' : template)
     .replaceAll('{table}', named.table)
     .replaceAll('{columns}', named.columns.join('_'))
     .replaceAll('{parent}', named.parent ?? '');

@@ -28,6 +28,10 @@ export function withArticle(noun: string): string {
   return `${/^[aeio]/i.test(noun) ? 'an' : 'a'} ${noun}`;
 }
 
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
 /** `1 row`, `2,310 rows`. */
 export function counted(count: number, noun: string): string {
   return `${count.toLocaleString('en-GB')} ${count === 1 ? noun : plural(noun)}`;

@@ -72,6 +72,17 @@ export interface Words {
   readonly consequence: string;
   /** What was measured, in a few words: `212 rows`. */
   readonly measured: string;
+  /** The numbers that speak for it, a line each. */
+  readonly evidence: readonly EvidenceLine[];
+  /** What made us as sure as we are. */
+  readonly reasons: readonly string[];
+}
+
+export interface EvidenceLine {
+  readonly label: string;
+  readonly text: string;
+  /** True for numbers that are wrong already, not only unprotected. */
+  readonly harm?: boolean;
 }
 
 export interface Rule<Facts = unknown> {

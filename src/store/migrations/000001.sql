@@ -37,6 +37,21 @@ create table surveys (
 create index ix_surveys_source_id on surveys (source_id, id desc);
 create index ix_surveys_unfinished on surveys (state) where state in ('queued', 'running');
 
+-- The tables of a source as last surveyed: what boards and searches read in place of the whole catalogue.
+create table surveyed_tables (
+  source_id bigint not null constraint fk_surveyed_tables_sources references sources on delete cascade,
+  table_id text not null,
+  schema_name text not null,
+  table_name text not null,
+  -- Counted where it was measured, else the server's estimate; null when neither is known.
+  row_count double precision,
+  bytes double precision not null,
+  column_names text[] not null,
+  -- Why it could not be measured; null when it was.
+  not_measured text,
+  constraint pk_surveyed_tables primary key (source_id, table_id)
+);
+
 create table evidence (
   survey_id bigint not null constraint fk_evidence_surveys references surveys on delete cascade,
   request_key text not null,

@@ -80,14 +80,14 @@ export async function findCatalogue(db: Db, id: number): Promise<Catalogue | nul
   return (await findRow<{ catalogue: Catalogue | null }>(db, 'select catalogue from surveys where id = $1', [id]))?.catalogue ?? null;
 }
 
-/** The catalogue as last read by any finished survey of a source. */
-export async function findLatestCatalogue(db: Db, source: number): Promise<Catalogue | null> {
-  const row = await findRow<{ catalogue: Catalogue }>(
+/** The finished survey that read the catalogue last. */
+export async function findLatestCatalogueId(db: Db, source: number): Promise<number | null> {
+  const row = await findRow<{ id: number }>(
     db,
-    `select catalogue from surveys where source_id = $1 and state = 'done' and catalogue is not null order by id desc limit 1`,
+    `select id from surveys where source_id = $1 and state = 'done' and catalogue is not null order by id desc limit 1`,
     [source],
   );
-  return row?.catalogue ?? null;
+  return row?.id ?? null;
 }
 
 export async function keepFact(db: Db, survey: number, fact: Fact): Promise<void> {

@@ -14,9 +14,9 @@ const checksAtOnce = 'Each query below counts what speaks against the change; al
 export function writeScripts(plan: Plan, heading: Heading): Scripts {
   return {
     forward: transaction(header('Forward', plan, heading), [
-      ...section('Checks before: the script stops here, with nothing changed, when one of them fails.', plan.before.map((c) => guard(c, 'Nothing was changed'))),
+      ...section('Checks before: the script stops here, with nothing changed, when one of them fails.', guard(plan.before, 'Nothing was changed')),
       ...plan.steps.flatMap((step, i) => section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, writeOperation(step.operation))),
-      ...section('Checks after: all is rolled back when one of them fails.', plan.after.map((c) => guard(c, 'Everything was rolled back'))),
+      ...section('Checks after: all is rolled back when one of them fails.', guard(plan.after, 'Everything was rolled back')),
     ]),
     back: transaction(header('Back', plan, heading), plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, writeOperation(operation)))),
     before: checks('Checks before', plan.before, plan, heading),
@@ -85,13 +85,17 @@ function checks(title: string, all: readonly Check[], plan: Plan, heading: Headi
 }
 
 // The dollar quote must not occur in what it holds: identifiers can contain anything.
-function guard(check: Check, outcome: string): string {
-  const query = writeCheck(check);
-  const message = `${outcome}: ${describeCheck(check)}.`;
-  const body = [`begin`, `  if (`, indent(query, 4), '  ) > 0 then', `    raise exception using message = ${literal(message)};`, '  end if;', 'end'].join('\n');
+function guard(checks: readonly Check[], outcome: string): readonly string[] {
+  if (checks.length === 0) return [];
+  const body = ['begin', ...checks.flatMap((check) => refuseUnlessZero(check, outcome)), 'end'].join('\n');
   let tag = '$pawl$';
   for (let n = 1; body.includes(tag); n++) tag = `$pawl${n}$`;
-  return `do ${tag}\n${body}\n${tag}`;
+  return [`do ${tag}\n${body}\n${tag}`];
+}
+
+function refuseUnlessZero(check: Check, outcome: string): readonly string[] {
+  const message = literal(`${outcome}: ${describeCheck(check)}.`);
+  return ['  if (', indent(writeCheck(check), 4), '  ) > 0 then', `    raise exception using message = ${message};`, '  end if;'];
 }
 
 function indent(text: string, by: number): string {

@@ -1,6 +1,6 @@
 import { referencesTo } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
-import { type How, howInWords, profileOf, strengthOf } from '../../evidence/evidence';
+import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
 import { candidateKeys, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
 import { type Audit, defineRule, type Severity } from '../rule';
@@ -49,6 +49,14 @@ export const missingKey = defineRule<Facts>({
       message: `${table}${size} has no primary key; ${found}.`,
       consequence: `Nothing stops the same ${thing} from being stored twice, and no other table can refer to one ${thing} reliably.`,
       measured: rows === null ? 'not measured' : `${counted(rows, 'row')}${how && how.kind !== 'exact' ? ' (estimate)' : ''}`,
+      evidence: [
+        rowsLine(rows, how),
+        ...candidates.map((key) => ({
+          label: 'candidate',
+          text: `${key.columns.join(', ')}: unique ${howInWords(key.how)}, ${key.nullRows === 0 ? 'never empty' : `${counted(key.nullRows, 'row')} without it`}`,
+        })),
+      ],
+      reasons: best ? best.reasons : ['no column set that names something identifying is unique'],
     };
   },
 });

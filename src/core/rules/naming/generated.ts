@@ -21,12 +21,18 @@ export const generatedName = defineRule<Facts>({
     }
   },
 
-  words({ kind, name, template, suggested }, { table }) {
+  words({ kind, name, template, suggested, expression }, { table }) {
     return {
       title: 'Name made by the system',
       message: `The ${kind} ${name} on ${table} bears a name that the system made; the house style ${template} would call it ${suggested}.`,
       consequence: `An error that quotes ${name} tells nobody what was broken, and the name can differ from server to server, so scripts cannot rely on it.`,
-      measured: `1 ${kind}`,
+      measured: kind,
+      evidence: [
+        { label: 'name', text: name },
+        { label: 'house style', text: `${template}, as most names here` },
+        ...(expression === null ? [] : [{ label: 'rule', text: expression }]),
+      ],
+      reasons: ['the name is what the server makes up when nobody gives one'],
     };
   },
 });

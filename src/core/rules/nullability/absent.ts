@@ -1,6 +1,6 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
-import { type How, howInWords, profileOf, strengthOf } from '../../evidence/evidence';
+import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
 import { candidateKeys, lacksPrimaryKey } from '../../evidence/keys';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
@@ -47,14 +47,16 @@ export const absentNotNull = defineRule<Facts>({
     }
   },
 
-  words({ rows, how }, { table, columns }) {
+  words({ rows, how, reasons }, { table, columns }) {
     const name = columns.join(', ');
     const claim = how.kind === 'exact' ? 'is never empty' : `is never empty ${howInWords(how)}`;
     return {
-      title: `${name} may be empty but never is`,
+      title: 'Never empty but nullable',
       message: `${name} ${claim} in ${counted(rows, 'row')}, yet the table allows null.`,
       consequence: `Programs count on every ${spoken(table)} having its ${columns.map(spoken).join(' and ')}; the first one without it will go unnoticed until they fail.`,
       measured: '0 empty',
+      evidence: [rowsLine(rows, how), { label: 'empty', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` }],
+      reasons,
     };
   },
 });

@@ -1,7 +1,7 @@
 import { columnsId, type TableId } from '../../catalogue/identifiers';
 import { getTable } from '../../catalogue/lookups';
-import { type How, howInWords } from '../../evidence/evidence';
-import { counted, plural, spoken } from '../../naming/words';
+import { type How, howInWords, rowsLine } from '../../evidence/evidence';
+import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
 import { defineRule, type ProposedParent, type Severity } from '../rule';
 
 interface Facts {
@@ -45,7 +45,14 @@ export const undeclaredReference = defineRule<Facts>({
     }
   },
 
-  words({ parent, orphanRows, how }, { table, columns }) {
+  words({ parent, rows, nullRows, orphanRows, orphanValues, how, reasons }, { table, columns }) {
+    const evidence = [
+      rowsLine(rows, how),
+      ...(nullRows === null ? [] : [{ label: 'empty', text: `${counted(nullRows, 'row')} refer to nothing` }]),
+      ...(orphanRows === null
+        ? []
+        : [{ label: 'orphans', text: orphanRows === 0 ? 'none' : `${counted(orphanRows, 'row')} without a parent, in ${counted(orphanValues ?? 0, 'value')}`, harm: orphanRows > 0 }]),
+    ];
     const children = plural(spoken(table));
     const parents = plural(spoken(parent.table));
     const target = `${parent.schema}.${parent.table}`;
@@ -53,10 +60,12 @@ export const undeclaredReference = defineRule<Facts>({
       const points = orphanRows === 1 ? 'points' : 'point';
       const some = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? spoken(table) : children}`;
       return {
-        title: `${orphanRows.toLocaleString('en-GB')} without ${spoken(parent.table)}`,
+        title: `${capital(children)} without ${withArticle(spoken(parent.table))}`,
         message: `${some} ${points} to ${parents} that do not exist${how?.kind === 'exact' ? '' : ` (${how ? howInWords(how) : 'not measured'})`}; no foreign key ties ${columns.join(', ')} to ${target}.`,
         consequence: `Whatever is counted or billed by ${spoken(parent.table)} leaves these ${children} out, or fails on them, and more can arrive any day.`,
         measured: counted(orphanRows, 'orphan'),
+        evidence,
+        reasons,
       };
     }
     const fits = how === null ? 'The names fit; the data was not measured' : how.kind === 'exact' ? 'Every value has its parent' : `No orphan ${howInWords(how)}`;
@@ -65,6 +74,8 @@ export const undeclaredReference = defineRule<Facts>({
       message: `${columns.join(', ')} refers to ${target}, but no foreign key ties them. ${fits}.`,
       consequence: `A ${spoken(parent.table)} can be deleted while ${children} still point to it, and nobody will be told.`,
       measured: how === null ? 'not measured' : how.kind === 'exact' ? 'all match' : 'sample matches',
+      evidence,
+      reasons,
     };
   },
 });

@@ -1,4 +1,4 @@
-import { findFact, type How, howInWords, profileOf, strengthOf, uniquenessOf } from '../../evidence/evidence';
+import { findFact, type How, howInWords, profileOf, rowsLine, strengthOf, uniquenessOf } from '../../evidence/evidence';
 import { plausibleUniques } from '../../evidence/uniques';
 import { counted, spoken } from '../../naming/words';
 import { defineRule, type Severity } from '../rule';
@@ -39,10 +39,16 @@ export const absentUnique = defineRule<Facts>({
     const claim = how.kind === 'exact' ? 'never repeats' : `does not repeat ${howInWords(how)}`;
     const empties = nullRows > 0 ? `, ${counted(nullRows, 'row')} without it` : '';
     return {
-      title: `${names} is unique but not declared so`,
+      title: 'Unique but not declared so',
       message: `${names} ${claim} in ${counted(rows, 'row')}${empties}, but no constraint keeps it unique.`,
       consequence: `Two ${spoken(table)} rows can take the same ${columns.map(spoken).join(' and ')}, and whoever looks one up will get either.`,
       measured: how.kind === 'exact' ? '0 repeats' : 'no repeats seen',
+      evidence: [
+        rowsLine(rows, how),
+        { label: 'empty', text: nullRows === 0 ? 'none' : counted(nullRows, 'row') },
+        { label: 'repeats', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` },
+      ],
+      reasons: [`${names} is named as something that identifies`, `no repeat among ${counted(rows - nullRows, 'filled row')}`],
     };
   },
 });

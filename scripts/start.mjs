@@ -1,0 +1,147 @@
+// `npm start` and `npm run demo`: from nothing to a running Pawl. Stops all that it started, and
+// nothing else, when it is told to stop.
+
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fail, installNodeModules, root, step } from './packages.mjs';
+import { freePort, startPostgres } from './postgres.mjs';
+
+const flags = new Set(process.argv.slice(2));
+const demo = flags.has('--demo');
+const known = ['--demo', '--fresh'];
+const unknown = [...flags].find((flag) => !known.includes(flag));
+if (unknown) fail(`There is no option ${unknown}. Known: ${known.join(', ')}.`);
+
+const home = process.env.PAWL_HOME ?? join(root, '.pawl');
+const children = new Set();
+let postgres = null;
+let stopping = false;
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+
+process.stdout.write(`Pawl ${demo ? 'with the demo harbour' : ''}\n`);
+mkdirSync(home, { recursive: true });
+refuseSecondStart();
+process.env.PAWL_KEY_FILE ??= join(home, 'key');
+await installNodeModules();
+const store = await openStoreServer();
+await step('Bringing the record up to date', () => node(['--import', 'tsx', 'src/store/prepare.ts'], { DATABASE_URL: store }));
+if (newestSource() !== builtFrom()) await step('Building the screens', build);
+if (demo) await step('Making sure of the demo harbour', () => node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], { DATABASE_URL: store, DEMO_SERVER: postgres?.url() ?? store }));
+
+const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
+const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production' };
+keepRunning('worker', ['--import', 'tsx', 'src/jobs/worker.ts'], environment);
+keepRunning('web', ['src/app/server/main.mjs'], environment);
+await answering(`http://127.0.0.1:${port}/healthz`);
+process.stdout.write(`\n  Open http://127.0.0.1:${port}\n  Ctrl-C stops it.\n`);
+
+/** One Pawl for each home folder: a second would take the first one's server away from it. */
+function refuseSecondStart() {
+  const file = join(home, 'start.pid');
+  const other = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  if (other !== 0 && other !== process.pid && isOurs(other)) fail(`Pawl already runs from this folder, as process ${other}. Stop it with Ctrl-C there, or: kill ${other}`);
+  writeFileSync(file, String(process.pid));
+}
+
+// Process ids are used again: only one that runs this very script counts.
+function isOurs(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('scripts/start.mjs');
+  } catch {
+    return false;
+  }
+}
+
+/** DATABASE_URL when it is given, else a private server whose data stays in the home folder. */
+async function openStoreServer() {
+  if (process.env.DATABASE_URL) return process.env.DATABASE_URL;
+  const folder = join(home, 'postgres');
+  const options = { folder, port: Number(process.env.PAWL_PG_PORT ?? 5610), durable: process.env.PAWL_QUICK !== '1' };
+  postgres = await startPostgres(options);
+  if (flags.has('--fresh')) {
+    postgres.stop();
+    postgres.remove();
+    rmSync(process.env.PAWL_KEY_FILE, { force: true });
+    postgres = await startPostgres(options);
+  }
+  return postgres.url();
+}
+
+async function build() {
+  await node([join(root, 'node_modules/@react-router/dev/bin.js'), 'build'], { NODE_ENV: 'production' });
+  writeFileSync(join(root, 'build', 'built-from'), newestSource());
+}
+
+/** Changes whenever a file that the build reads does. */
+function newestSource() {
+  const parts = [];
+  for (const place of ['src', 'package-lock.json', 'vite.config.ts', 'react-router.config.ts']) visit(join(root, place), parts);
+  return createHash('sha256').update(parts.join('\n')).digest('hex');
+}
+
+function visit(path, parts) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return void parts.push(`${path} ${stat.size} ${stat.mtimeMs}`);
+  for (const name of readdirSync(path).sort()) visit(join(path, name), parts);
+}
+
+function builtFrom() {
+  const file = join(root, 'build', 'built-from');
+  return existsSync(file) ? readFileSync(file, 'utf8') : '';
+}
+
+/** Runs a program to its end; on failure shows what it said and stops. */
+function node(args, extra) {
+  return new Promise((resolve) => {
+    const said = [];
+    const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...extra }, stdio: ['ignore', 'pipe', 'pipe'] });
+    children.add(child);
+    child.stdout.on('data', (text) => said.push(text));
+    child.stderr.on('data', (text) => said.push(text));
+    child.on('exit', (code) => {
+      children.delete(child);
+      if (code === 0) return resolve();
+      if (!stopping) process.stderr.write(`\n${Buffer.concat(said).toString()}\n`);
+      void stop(1);
+    });
+  });
+}
+
+/** Starts a long-running child, and again when it dies by itself. */
+function keepRunning(name, args, extra) {
+  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...extra }, stdio: ['ignore', 'inherit', 'inherit'] });
+  children.add(child);
+  writeFileSync(join(home, `${name}.pid`), String(child.pid));
+  child.on('exit', (code, signal) => {
+    children.delete(child);
+    if (stopping) return;
+    process.stderr.write(`The ${name} process ended (${signal ?? code}) and is started again.\n`);
+    setTimeout(() => !stopping && keepRunning(name, args, extra), 500);
+  });
+}
+
+async function answering(url) {
+  for (let tries = 0; tries < 300; tries++) {
+    const answer = await fetch(url).catch(() => null);
+    if (answer?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  process.stderr.write('The web server does not answer.\n');
+  await stop(1);
+}
+
+async function stop(code) {
+  if (stopping) return;
+  stopping = true;
+  const ended = [...children].map((child) => new Promise((resolve) => child.once('exit', resolve)));
+  for (const child of children) child.kill('SIGTERM');
+  const patience = setTimeout(() => children.forEach((child) => child.kill('SIGKILL')), 8000);
+  await Promise.all(ended);
+  clearTimeout(patience);
+  for (const name of ['worker', 'web', 'start']) rmSync(join(home, `${name}.pid`), { force: true });
+  postgres?.stop();
+  process.exit(code);
+}

@@ -1,0 +1,22 @@
+import { index, prefix, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  index('routes/home/route.tsx'),
+  route('sources', 'routes/sources/route.tsx'),
+  route('sources/new', 'routes/sources/edit/route.tsx', { id: 'new-source' }),
+  route('sources/:source/edit', 'routes/sources/edit/route.tsx', { id: 'edit-source' }),
+  route('s/:source', 'routes/source/route.tsx', [
+    index('routes/source/start.tsx'),
+    route('coverage', 'routes/coverage/route.tsx', [index('routes/coverage/nothing.tsx'), route(':table', 'routes/coverage/table/route.tsx')]),
+    route('findings', 'routes/findings/route.tsx', [index('routes/findings/nothing.tsx'), route(':finding', 'routes/findings/finding/route.tsx')]),
+    route('dockets', 'routes/dockets/route.tsx'),
+    route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
+    route('surveys', 'routes/surveys/route.tsx'),
+    route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
+  ]),
+  ...prefix('s/:source', [
+    route('findings/:finding/rows', 'routes/findings/rows.ts'),
+    route('dockets/:docket/:script', 'routes/dockets/script.ts'),
+    route('jump', 'routes/jump/route.ts'),
+  ]),
+] satisfies RouteConfig;

@@ -1,0 +1,51 @@
+import Button from '@mui/material/Button';
+import { data, Link, redirect } from 'react-router';
+import { addToDocket } from '~/app/server/dockets.server';
+import { idIn, sourceIn } from '~/app/server/ids.server';
+import { Moment } from '~/app/ui/Moment';
+import { counted } from '~/core/naming/words';
+import { db } from '~/store/db';
+import { listDockets } from '~/store/dockets/dockets';
+import type { Route } from './+types/route';
+
+export async function loader({ params }: Route.LoaderArgs) {
+  const source = await sourceIn(params);
+  return { source: source.id, dockets: await listDockets(db(), source.id) };
+}
+
+/** Adds several findings at once, as advised, and opens the docket. */
+export async function action({ params, request }: Route.ActionArgs) {
+  const source = await sourceIn(params);
+  const form = await request.formData();
+  const findings = await Promise.all(form.getAll('finding').slice(0, 5000).map((id) => idIn(String(id), 'finding')));
+  if (findings.length === 0) throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
+  return redirect(`/s/${source.id}/dockets/${await addToDocket(source.id, findings, {})}`);
+}
+
+export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {
+  return (
+    <main className="page" id="content">
+      {dockets.length === 0 ? (
+        <div className="empty">
+          <h1>No docket yet</h1>
+          <p>A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.</p>
+          <Button variant="contained" component={Link} to={`/s/${source}/findings`}>Choose findings</Button>
+        </div>
+      ) : (
+        <div className="narrow">
+          <h1>Dockets</h1>
+          {dockets.map((docket) => (
+            <Link key={docket.id} className="entry" style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/dockets/${docket.id}`}>
+              <span>
+                <span className="title">{docket.name}</span>
+                <span className="small mute">{docket.remedies === 1 ? '1 remedy' : `${docket.remedies} remedies`}, made <Moment at={docket.createdAt} /></span>
+              </span>
+              <span className={`small strong ${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : 'mute'}`}>{docket.state}</span>
+            </Link>
+          ))}
+          <p className="small mute">{counted(dockets.length, 'docket')}.</p>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,81 @@
+// All that a finding's dossier shows, put together from the record and the catalogue.
+
+import { latestCatalogue } from '~/app/server/catalogues.server';
+import { notFound } from '~/app/server/ids.server';
+import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
+import { tableId } from '~/core/catalogue/identifiers';
+import { findConstraint, findTable } from '~/core/catalogue/lookups';
+import type { Catalogue } from '~/core/catalogue/model';
+import { postgresql } from '~/core/dialects/postgresql/index';
+import { operationInWords } from '~/core/dialects/postgresql/scripts';
+import { planFor } from '~/core/plan/plan';
+import { isGone } from '~/core/ratchet/mended';
+import { completeDecision, type Decision, questionsFor } from '~/core/remedies/questions';
+import { tableOf, wordsOf } from '~/core/rules/audit';
+import type { Finding } from '~/core/rules/rule';
+import { db } from '~/store/db';
+import { findDocketOf } from '~/store/dockets/dockets';
+import { listProofsOfFinding } from '~/store/dockets/runs';
+import { coreFinding, findFinding, type FindingRow, listEvents } from '~/store/findings/findings';
+import type { SourceRow } from '~/store/sources/sources';
+
+/** Throws a 404 page when there is no such finding. `answers` are those chosen in the address. */
+export async function dossierOf(source: SourceRow, id: number, answers: Decision) {
+  const row = await findFinding(db(), source.id, id);
+  if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
+  const [catalogue, events, docket, proofs] = await Promise.all([latestCatalogue(source.id), listEvents(db(), id), findDocketOf(db(), id), listProofsOfFinding(db(), id)]);
+  const finding = coreFinding(row);
+  const present = catalogue !== null && !isGone(finding, catalogue);
+  return {
+    id: row.id, rule: row.rule, severity: row.severity, confidence: row.confidence, state: row.state, reason: row.reason, firstSeenAt: row.firstSeenAt, stateAt: row.stateAt,
+    table: row.tableId, source: source.id, proposal: row.proposal.kind,
+    words: wordsOf(finding),
+    declared: present ? declared(finding, catalogue) : [],
+    inWords: present && finding.proposal.kind === 'foreignKey' ? referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table) : null,
+    hasRows: present && finding.proposal.kind !== 'rename',
+    remedy: present && needsRemedy(row) ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue) : null,
+    docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
+    events, proofs,
+  };
+}
+
+function needsRemedy(row: FindingRow): boolean {
+  return ['Open', 'Slipped', 'Docketed'].includes(row.state);
+}
+
+function declared(finding: Finding, catalogue: Catalogue): readonly { readonly label: string; readonly text: string }[] {
+  const table = findTable(catalogue, tableOf(finding.object));
+  if (!table) return [];
+  const own = finding.object.columns.flatMap((name) => {
+    const column = table.columns.find((c) => c.name === name);
+    return column ? [{ label: name, text: columnInWords(column, table) }] : [];
+  });
+  if (finding.object.name !== undefined) {
+    const constraint = findConstraint(table, finding.object.name);
+    return constraint ? [{ label: constraint.name, text: constraintInWords(constraint) }] : own;
+  }
+  if (finding.proposal.kind === 'foreignKey') {
+    const { schema, table: name, columns } = finding.proposal.references;
+    const parent = findTable(catalogue, tableId(schema, name));
+    const target = columns.flatMap((c) => parent?.columns.find((column) => column.name === c) ?? []);
+    return [...own.map((line) => ({ ...line, label: 'child', text: `${line.label} ${line.text}` })), ...target.map((column) => ({ label: 'parent', text: `${schema}.${name}.${column.name} ${parent ? columnInWords(column, parent) : ''}` }))];
+  }
+  if (own.length > 0) return own;
+  return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
+}
+
+function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue) {
+  const questions = questionsFor(finding, catalogue);
+  const decision = completeDecision(questions, chosen);
+  const plan = planFor([{ finding, decision }], catalogue, 'docket');
+  const back = plan.back.flatMap((operation) => postgresql.operation(operation));
+  return {
+    questions, decision,
+    forward: plan.steps.map((step) => `-- ${operationInWords(step.operation)}\n${postgresql.operation(step.operation).join(';\n')};`).join('\n\n'),
+    back: back.map((statement) => `${statement};`).join('\n\n'),
+    problems: plan.problems.map((problem) => problem.message),
+    costs: [...new Set(plan.steps.map(({ cost }) => `${cost.lock.toLowerCase()} lock, blocks ${cost.blocks}; ${cost.work}`))],
+  };
+}
+
+export type Dossier = Awaited<ReturnType<typeof dossierOf>>;

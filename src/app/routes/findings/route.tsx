@@ -1,0 +1,110 @@
+import Button from '@mui/material/Button';
+import { useCallback, useMemo } from 'react';
+import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
+import { sourceIn } from '~/app/server/ids.server';
+import { State } from '~/app/ui/FindingEntry';
+import { Choice, FilterBox } from '~/app/ui/FilterBox';
+import { percent } from '~/app/ui/format';
+import { HeldLine, Teeth } from '~/app/ui/Teeth';
+import { useRowKeys } from '~/app/ui/useRowKeys';
+import { VirtualRows } from '~/app/ui/VirtualRows';
+import { objectInWords } from '~/core/ratchet/mended';
+import { findingStates, openStates } from '~/core/ratchet/states';
+import { wordsOf } from '~/core/rules/audit';
+import { concerns } from '~/core/rules/rule';
+import { db } from '~/store/db';
+import { countFindings, listFindings } from '~/store/findings/findings';
+import type { Route } from './+types/route';
+
+export async function loader({ params, request }: Route.LoaderArgs) {
+  const source = await sourceIn(params);
+  const show = new URL(request.url).searchParams.get('show') ?? '';
+  const states = show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
+  const [findings, counts] = await Promise.all([listFindings(db(), source.id, states), countFindings(db(), source.id)]);
+  return {
+    counts,
+    findings: findings.map((finding) => {
+      const { title, measured } = wordsOf(finding);
+      return { id: finding.id, concern: finding.concern, severity: finding.severity, confidence: finding.confidence, state: finding.state, title, measured, where: objectInWords(finding.object), table: finding.tableId };
+    }),
+  };
+}
+
+/** Choosing another finding, or a filter that the browser applies, does not read the list again. */
+export function shouldRevalidate({ currentUrl, nextUrl, currentParams, nextParams, formMethod }: ShouldRevalidateFunctionArgs) {
+  if (formMethod && formMethod !== 'GET') return true;
+  if (currentUrl.searchParams.get('show') !== nextUrl.searchParams.get('show')) return true;
+  return currentParams['source'] !== nextParams['source'] || currentUrl.href === nextUrl.href;
+}
+
+const template = '30px minmax(150px, 1.25fr) minmax(150px, 1.3fr) minmax(70px, 0.6fr) 46px';
+
+export default function Findings({ loaderData: { findings, counts } }: Route.ComponentProps) {
+  const { source, finding: chosenId } = useParams();
+  const [params] = useSearchParams();
+  const concern = params.get('concern') ?? '';
+  const q = (params.get('q') ?? '').toLowerCase();
+  const rows = useMemo(
+    () => findings.filter((f) => (concern === '' || f.concern === concern) && (q === '' || `${f.title} ${f.where} ${f.table} ${f.severity} ${f.concern}`.toLowerCase().includes(q))),
+    [findings, concern, q],
+  );
+  const chosen = rows.findIndex((row) => String(row.id) === chosenId);
+  const search = params.size > 0 ? `?${listParams(params)}` : '';
+  const to = useCallback((index: number) => `/s/${source}/findings/${rows[index]?.id ?? ''}${search}`, [rows, source, search]);
+  useRowKeys(rows.length, chosen, to);
+
+  return (
+    <div className="desk">
+      <main className="list" id="content" aria-label="Findings">
+        <div className="bar">
+          <FilterBox placeholder="Find in findings" />
+          <Choice name="show" label="State" options={[['', 'Open'], ['Held', 'Held'], ['Slipped', 'Slipped'], ['Docketed', 'Docketed'], ['Lapsed', 'Lapsed'], ['all', 'All']]} />
+          <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.filter((c) => c !== 'Values').map((c) => [c, c] as const)]} />
+        </div>
+        <VirtualRows
+          count={rows.length} label="Findings, worst first" chosen={chosen}
+          head={
+            <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
+              <span role="columnheader"><span className="visually-hidden">Severity</span></span>
+              <span role="columnheader">Finding</span>
+              <span role="columnheader">Where</span>
+              <span role="columnheader">Measured</span>
+              <span role="columnheader" title="How likely it is that the finding is right">Sure</span>
+            </div>
+          }
+        >
+          {(index) => {
+            const row = rows[index];
+            if (!row) return null;
+            return (
+              <Link className={`row${index === chosen ? ' chosen' : ''}`} role="row" aria-selected={index === chosen} to={to(index)} preventScrollReset style={{ gridTemplateColumns: template }}>
+                <span role="cell">{row.state === 'Held' || row.state === 'Lapsed' ? <HeldLine label={row.state} /> : <Teeth severity={row.severity} />}</span>
+                <span role="rowheader">{row.title} {row.state !== 'Open' && <State state={row.state} />}</span>
+                <span role="cell" className="mono" title={row.where}>{row.where}</span>
+                <span role="cell" className="mono mute">{row.measured}</span>
+                <span role="cell" className="mono mute">{percent(row.confidence)}</span>
+              </Link>
+            );
+          }}
+        </VirtualRows>
+        {rows.length === 0 && (
+          <div className="empty">
+            <h1>{findings.length === 0 && counts.open === 0 ? 'Nothing is open' : 'No finding fits this filter'}</h1>
+            <p>{counts.held > 0 ? `${counts.held} held. ` : ''}{findings.length > 0 || counts.open > 0 ? 'Take the filter away to see all.' : 'Survey again to hear of what slips or is new.'}</p>
+            {params.size > 0 && <Button component={Link} to={`/s/${source}/findings`}>Show all open</Button>}
+          </div>
+        )}
+        <div className="foot">
+          <span><kbd>j</kbd> <kbd>k</kbd> move</span> <span><kbd>d</kbd> docket</span> <span><kbd>/</kbd> filter</span> <span><kbd>?</kbd> all keys</span>
+          <span className="end">{counts.open} open, {counts.held} held</span>
+        </div>
+      </main>
+      <Outlet />
+    </div>
+  );
+}
+
+/** What belongs to the list; what was answered in one dossier does not follow to the next. */
+function listParams(params: URLSearchParams): string {
+  return new URLSearchParams([...params].filter(([name]) => ['q', 'show', 'concern'].includes(name))).toString();
+}

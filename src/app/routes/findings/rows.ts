@@ -1,0 +1,41 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { IsInt, Max, Min } from 'class-validator';
+import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { parse } from '~/input/parse';
+import { openPostgresql } from '~/sources/postgresql/index';
+import type { RowsPage } from '~/sources/source';
+import { SourceError } from '~/sources/SourceError';
+import { db } from '~/store/db';
+import { findFinding } from '~/store/findings/findings';
+import { getConnection } from '~/store/sources/sources';
+import type { Route } from './+types/rows';
+
+const atOnce = 8;
+const patience = { statementMs: 20_000, lockMs: 2_000 };
+
+class PageShape {
+  @Type(() => Number) @IsInt() @Min(1) @Max(100_000) page!: number;
+}
+
+export type Offenders = { readonly ok: true; readonly page: number; readonly rows: RowsPage } | { readonly ok: false; readonly message: string };
+
+/** A page of the rows behind a finding, read live. */
+export async function loader({ params, request }: Route.LoaderArgs): Promise<Offenders> {
+  const source = await sourceIn(params);
+  const finding = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
+  if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
+  const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
+  const page = parsed.ok ? parsed.value.page : 1;
+  try {
+    const reader = await openPostgresql(await getConnection(db(), source.id), patience);
+    try {
+      return { ok: true, page, rows: await reader.offenders(finding, { offset: (page - 1) * atOnce, limit: atOnce }) };
+    } finally {
+      await reader.close();
+    }
+  } catch (error) {
+    if (error instanceof SourceError) return { ok: false, message: error.message };
+    throw error;
+  }
+}

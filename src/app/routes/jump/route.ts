@@ -1,0 +1,35 @@
+import { sourceIn } from '~/app/server/ids.server';
+import { findingStates } from '~/core/ratchet/states';
+import { wordsOf } from '~/core/rules/audit';
+import { objectInWords } from '~/core/ratchet/mended';
+import { db } from '~/store/db';
+import { listDockets } from '~/store/dockets/dockets';
+import { listFindings } from '~/store/findings/findings';
+import { searchNames } from '~/store/surveys/surveyedTables';
+import type { Route } from './+types/route';
+
+export interface Landing {
+  readonly kind: 'station' | 'table' | 'column' | 'finding' | 'docket';
+  readonly label: string;
+  readonly to: string;
+}
+
+const most = 8;
+
+/** Where a few letters can lead to. */
+export async function loader({ params, request }: Route.LoaderArgs): Promise<{ landings: readonly Landing[] }> {
+  const source = await sourceIn(params);
+  const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
+  const at = `/s/${source.id}`;
+  const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
+  const stations = ['Coverage', 'Findings', 'Dockets', 'Surveys'].map((name): Landing => ({ kind: 'station', label: name, to: `${at}/${name.toLowerCase()}` }));
+  const [names, findings, dockets] = await Promise.all([searchNames(db(), source.id, text, most), text === '' ? [] : listFindings(db(), source.id, findingStates), listDockets(db(), source.id)]);
+  return {
+    landings: [
+      ...stations.filter((s) => fits(s.label)),
+      ...names.map((name): Landing => ({ kind: name.column === null ? 'table' : 'column', label: name.column === null ? name.id : `${name.id}.${name.column}`, to: `${at}/coverage/${encodeURIComponent(name.id)}` })),
+      ...findings.map((f): Landing => ({ kind: 'finding', label: `${wordsOf(f).title}: ${objectInWords(f.object)}`, to: `${at}/findings/${f.id}?show=all` })).filter((l) => fits(l.label)).slice(0, most),
+      ...dockets.map((d): Landing => ({ kind: 'docket', label: d.name, to: `${at}/dockets/${d.id}` })).filter((l) => fits(l.label)).slice(0, most),
+    ].slice(0, 3 * most),
+  };
+}

@@ -1,0 +1,155 @@
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, NavLink, Outlet, useFetcher, useNavigate, useRevalidator } from 'react-router';
+import { sourceIn } from '~/app/server/ids.server';
+import { loginDesk } from '~/app/server/work.server';
+import { shortCount } from '~/app/ui/format';
+import { JumpBox } from '~/app/ui/JumpBox';
+import { useKeys } from '~/app/ui/keys';
+import { Moment } from '~/app/ui/Moment';
+import { ProblemPage } from '~/app/ui/ProblemPage';
+import { Strip } from '~/app/ui/Strip';
+import { db } from '~/store/db';
+import { listDockets } from '~/store/dockets/dockets';
+import { countFindings } from '~/store/findings/findings';
+import { listSources } from '~/store/sources/sources';
+import { countTables } from '~/store/surveys/surveyedTables';
+import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
+import type { Route } from './+types/route';
+
+export async function loader({ params }: Route.LoaderArgs) {
+  loginDesk();
+  const source = await sourceIn(params);
+  const [sources, tables, counts, dockets, last, unfinished] = await Promise.all([
+    listSources(db()), countTables(db(), source.id), countFindings(db(), source.id), listDockets(db(), source.id), findLastWhole(db(), source.id), findUnfinished(db(), source.id),
+  ]);
+  const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
+  return { source, sources, tables, counts, dockets: dockets.length, openDockets, last, unfinished };
+}
+
+export function meta({ loaderData }: Route.MetaArgs) {
+  return [{ title: loaderData ? `${loaderData.source.name} · Pawl` : 'Pawl' }];
+}
+
+const pollMs = 1200;
+
+export default function SourceFrame({ loaderData }: Route.ComponentProps) {
+  const { source, tables, counts, dockets, unfinished } = loaderData;
+  const { revalidate, state } = useRevalidator();
+  const running = unfinished !== null;
+  useEffect(() => {
+    if (!running || state !== 'idle') return;
+    const timer = setTimeout(() => void revalidate(), pollMs);
+    return () => clearTimeout(timer);
+  }, [running, revalidate, state]);
+  const navigate = useNavigate();
+  useKeys(useMemo(() => [
+    { key: '1', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
+    { key: '2', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
+    { key: '3', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
+  ], [navigate, source.id]));
+  return (
+    <div className="frame">
+      <Strip>
+        <Switcher {...loaderData} />
+        <nav className="track" aria-label="Stations">
+          <Station to={`/s/${source.id}/coverage`} name="Coverage" count={shortCount(tables)} />
+          <Station to={`/s/${source.id}/findings`} name="Findings" count={shortCount(counts.open)} />
+          <Station to={`/s/${source.id}/dockets`} name="Dockets" count={shortCount(dockets)} />
+        </nav>
+        <SurveyChip {...loaderData} />
+      </Strip>
+      <Outlet />
+      <JumpBox source={source.id} />
+    </div>
+  );
+}
+
+function Station({ to, name, count }: { readonly to: string; readonly name: string; readonly count: string }) {
+  return (
+    <NavLink to={to} className={({ isActive }) => `station${isActive ? ' here' : ''}`}>
+      <b>{count}</b>
+      {name}
+    </NavLink>
+  );
+}
+
+type Loaded = Route.ComponentProps['loaderData'];
+
+function Switcher({ source, sources }: Loaded) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => setAnchor(null);
+  return (
+    <>
+      <button type="button" className="switcher" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} title="Switch source">
+        <span className="name">{source.name}</span>
+        <span className={`environment ${source.environment}`}>{source.environment} <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>PostgreSQL</span></span>
+      </button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {sources.map((other) => (
+          <MenuItem key={other.id} component={Link} to={`/s/${other.id}/coverage`} selected={other.id === source.id} onClick={close}>
+            {other.name}&nbsp;<span className={`environment ${other.environment}`}>{other.environment}</span>
+          </MenuItem>
+        ))}
+        <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>Connection of {source.name}…</MenuItem>
+        <MenuItem component={Link} to="/sources" onClick={close}>All sources</MenuItem>
+      </Menu>
+    </>
+  );
+}
+
+const depths = [
+  ['exact', 'exact', 'every claim verified by reading whole tables'],
+  ['sampled', 'sampled', 'block samples of about 25,000 rows a table'],
+  ['catalogue', 'catalogue', 'declarations and the server’s own statistics, no table read'],
+] as const;
+
+function SurveyChip({ source, last, unfinished, tables }: Loaded) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  const fetcher = useFetcher();
+  useKeys(useMemo(() => [{ key: 's', does: 'survey', run: () => setAnchor(button.current) }], []));
+  const close = (): void => setAnchor(null);
+  if (unfinished) {
+    const share = unfinished.totalBytes > 0 ? ` ${Math.floor((100 * unfinished.doneBytes) / unfinished.totalBytes)} %` : '';
+    return (
+      <div className="chip" aria-live="polite">
+        <div>surveying{share}<br />{unfinished.depth}</div>
+        <Button component={Link} to={`/s/${source.id}/surveys/${unfinished.id}`}>Watch</Button>
+      </div>
+    );
+  }
+  const missing = last?.notMeasured?.length ?? 0;
+  return (
+    <div className="chip">
+      <div>
+        {last?.finishedAt ? (
+          <>
+            <Link to={`/s/${source.id}/surveys/${last.id}`}>{last.depth}, <Moment at={last.finishedAt} /></Link>
+            <br />
+            {missing === 0 ? `all ${tables} tables measured` : <span className="brass">{missing} of {tables} not measured</span>}
+          </>
+        ) : 'not surveyed yet'}
+      </div>
+      <Button ref={button} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>Survey</Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {depths.map(([depth, name, words]) => (
+          <MenuItem
+            key={depth}
+            onClick={() => {
+              close();
+              void fetcher.submit({ depth }, { method: 'post', action: `/s/${source.id}/surveys` });
+            }}
+          >
+            <span><b>{name}</b><br /><span className="small mute">{words}</span></span>
+          </MenuItem>
+        ))}
+        <MenuItem component={Link} to={`/s/${source.id}/surveys`} onClick={close}>All surveys</MenuItem>
+      </Menu>
+    </div>
+  );
+}
+
+export { ProblemPage as ErrorBoundary };

@@ -1,0 +1,11 @@
+import 'reflect-metadata';
+import { IsIn } from 'class-validator';
+import type { Depth } from '~/core/evidence/requests';
+
+export class SurveyForm {
+  @IsIn(['catalogue', 'sampled', 'exact']) depth!: Depth;
+}
+
+export class SurveyIntentForm {
+  @IsIn(['cancel', 'resume']) intent!: 'cancel' | 'resume';
+}

@@ -1,0 +1,40 @@
+import { createTheme } from '@mui/material/styles';
+
+const day = { paper: '#F6F2E8', card: '#FFFDF7', line: '#E1DAC8', ink: '#1D2A30', mute: '#5A676B', verd: '#1D6D63', rust: '#A23A1C', brass: '#8A6512' };
+const night: typeof day = { paper: '#10181C', card: '#172227', line: '#2A3940', ink: '#E4EAE8', mute: '#9AA9AB', verd: '#5DB7A8', rust: '#E88D69', brass: '#D9B450' };
+
+function palette({ paper, card, line, ink, mute, verd, rust, brass }: typeof day) {
+  return {
+    primary: { main: verd, contrastText: card },
+    error: { main: rust, contrastText: card },
+    warning: { main: brass, contrastText: card },
+    background: { default: paper, paper: card },
+    text: { primary: ink, secondary: mute },
+    divider: line,
+  };
+}
+
+/** MUI in our own dress: flat, square, quiet. Colours of our own parts are in app.css. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-color-scheme' },
+  colorSchemes: { light: { palette: palette(day) }, dark: { palette: palette(night) } },
+  typography: {
+    fontFamily: '"Atkinson Hyperlegible Next Variable", sans-serif',
+    fontSize: 13.5,
+    body1: { fontSize: 14, lineHeight: 1.4 },
+    button: { textTransform: 'none', fontWeight: 600 },
+  },
+  shape: { borderRadius: 3 },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { size: 'small', variant: 'outlined', disableElevation: true },
+      styleOverrides: { root: { padding: '4px 12px', lineHeight: 1.5, '&.Mui-focusVisible': { outline: '2px solid var(--verd)', outlineOffset: 2 } } },
+    },
+    MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+    MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '0 12px 40px rgba(0, 0, 0, 0.25)' } } },
+    MuiMenu: { styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } } },
+    MuiAlert: { styleOverrides: { root: { padding: '4px 12px', border: '1px solid var(--line)' } } },
+  },
+});

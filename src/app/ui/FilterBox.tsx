@@ -1,0 +1,43 @@
+import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
+
+/** A filter kept in the address under `q`; Escape leaves the field. */
+export function FilterBox({ placeholder }: { readonly placeholder: string }) {
+  const [params, setParams] = useSearchParams();
+  const inUrl = params.get('q') ?? '';
+  const [text, setText] = useState(inUrl);
+  useEffect(() => setText(inUrl), [inUrl]);
+  return (
+    <input
+      type="search" placeholder={`${placeholder}   /`} aria-label={placeholder} value={text}
+      onChange={(event) => {
+        setText(event.target.value);
+        const next = new URLSearchParams(params);
+        if (event.target.value === '') next.delete('q');
+        else next.set('q', event.target.value);
+        setParams(next, { replace: true, preventScrollReset: true });
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+      }}
+    />
+  );
+}
+
+/** One of a few values kept in the address; the empty one is left out of it. */
+export function Choice({ name, label, options }: { readonly name: string; readonly label: string; readonly options: readonly (readonly [string, string])[] }) {
+  const [params, setParams] = useSearchParams();
+  return (
+    <select
+      aria-label={label} value={params.get(name) ?? ''}
+      onChange={(event) => {
+        const next = new URLSearchParams(params);
+        if (event.target.value === '') next.delete(name);
+        else next.set(name, event.target.value);
+        setParams(next, { replace: true, preventScrollReset: true });
+      }}
+    >
+      {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+    </select>
+  );
+}

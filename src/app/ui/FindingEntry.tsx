@@ -1,0 +1,34 @@
+import { Link } from 'react-router';
+import type { FindingState } from '~/core/ratchet/states';
+import { openStates } from '~/core/ratchet/states';
+import type { Severity } from '~/core/rules/rule';
+import { HeldLine, Teeth } from './Teeth';
+
+interface Entry {
+  readonly id: number;
+  readonly severity: Severity;
+  readonly state: FindingState;
+  readonly title: string;
+  readonly message: string;
+}
+
+/** A finding in a few lines, which leads to its dossier. */
+export function FindingEntry({ source, finding }: { readonly source: number; readonly finding: Entry }) {
+  const open = openStates.includes(finding.state);
+  return (
+    <Link className="entry" to={`/s/${source}/findings/${finding.id}${open ? '' : '?show=all'}`}>
+      {open ? <Teeth severity={finding.severity} /> : <HeldLine label={finding.state} />}
+      <span>
+        <span className="title">{finding.title}</span>
+        <span className="small mute">{finding.message}</span>
+      </span>
+      {finding.state !== 'Open' && <State state={finding.state} />}
+    </Link>
+  );
+}
+
+/** A state as a word: green when held, brass when slipped. */
+export function State({ state }: { readonly state: FindingState }) {
+  const tone = state === 'Held' ? 'verd' : state === 'Slipped' ? 'brass' : 'mute';
+  return <span className={`small strong ${tone}`}>{state.toLowerCase()}</span>;
+}

@@ -1,0 +1,21 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { SchemeButton } from './SchemeButton';
+import { Wordmark } from './Wordmark';
+
+/** The strip on top of every page; what stands in it between the wordmark and the end is the page's. */
+export function Strip({ children }: { readonly children?: ReactNode }) {
+  return (
+    <header className="strip">
+      <a href="#content" className="skip">To the content</a>
+      <Link to="/sources" className="wordmark" aria-label="Pawl: all sources">
+        <Wordmark />
+        Pawl
+      </Link>
+      {children}
+      <div style={{ alignSelf: 'center', marginLeft: children ? 0 : 'auto' }}>
+        <SchemeButton />
+      </div>
+    </header>
+  );
+}

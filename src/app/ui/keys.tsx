@@ -1,0 +1,65 @@
+// The keyboard: one listener, to which the screen that is shown adds its keys. They rest while
+// somebody types.
+
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef } from 'react';
+
+export interface Shortcut {
+  readonly key: string;
+  readonly does: string;
+  readonly run: () => void;
+  /** True for keys that work in fields too, like Escape. */
+  readonly always?: boolean;
+}
+
+interface Registry {
+  add(shortcuts: readonly Shortcut[]): () => void;
+  all(): readonly Shortcut[];
+}
+
+const RegistryContext = createContext<Registry | null>(null);
+
+export function KeysProvider({ children }: { readonly children: ReactNode }) {
+  const groups = useRef(new Set<readonly Shortcut[]>());
+  const registry = useMemo<Registry>(
+    () => ({
+      add: (shortcuts) => {
+        groups.current.add(shortcuts);
+        return () => groups.current.delete(shortcuts);
+      },
+      all: () => [...groups.current].flat(),
+    }),
+    [],
+  );
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const wanted = (event.ctrlKey || event.metaKey ? 'ctrl+' : '') + event.key;
+      if (event.altKey || event.defaultPrevented) return;
+      const typing = isTyping(event.target) || document.querySelector('[role=dialog], [role=menu]') !== null;
+      // The newest screen's keys come first.
+      const shortcut = registry.all().toReversed().find((s) => s.key === wanted && (!typing || s.always));
+      if (!shortcut) return;
+      event.preventDefault();
+      shortcut.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [registry]);
+  return <RegistryContext.Provider value={registry}>{children}</RegistryContext.Provider>;
+}
+
+/** Adds keys while the calling screen is shown. */
+export function useKeys(shortcuts: readonly Shortcut[]): void {
+  const registry = useContext(RegistryContext);
+  useEffect(() => registry?.add(shortcuts), [registry, shortcuts]);
+}
+
+export function useAllKeys(): () => readonly Shortcut[] {
+  const registry = useContext(RegistryContext);
+  return () => registry?.all() ?? [];
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement) return !['radio', 'checkbox', 'button', 'submit'].includes(target.type);
+  return target.isContentEditable || ['TEXTAREA', 'SELECT'].includes(target.tagName);
+}

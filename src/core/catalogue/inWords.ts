@@ -1,0 +1,59 @@
+// Relationships and declarations in words: for people who read before they decide.
+
+import { capital, plural, spoken, withArticle } from '../naming/words';
+import { declaredUniques, findTable, foreignKeysOf, getTable, referencesTo, sameColumnSet } from './lookups';
+import type { Catalogue, Column, Constraint, Table } from './model';
+
+/** `A vessel has many port calls; a port call belongs to exactly one vessel.`, for each reference of a table. */
+export function relationshipsInWords(catalogue: Catalogue, table: Table): readonly string[] {
+  const up = foreignKeysOf(table).map((key) => {
+    const parent = findTable(catalogue, key.parent);
+    return sentence(table, key.columns, parent?.name ?? key.parent);
+  });
+  const down = referencesTo(catalogue, table.id)
+    .filter(({ child }) => child.id !== table.id)
+    .map(({ child, key }) => {
+      const single = declaredUniques(child).some((unique) => sameColumnSet(unique, key.columns));
+      return `${capital(withArticle(spoken(table.name)))} has ${single ? `at most one ${spoken(child.name)}` : `many ${plural(spoken(child.name))}`}.`;
+    });
+  return [...new Set([...up, ...down])];
+}
+
+/** What a reference from these columns would say of a child and its parent. */
+export function referenceInWords(catalogue: Catalogue, childId: Table['id'], columns: readonly string[], parent: string): string {
+  const child = getTable(catalogue, childId);
+  return `${capital(withArticle(spoken(parent)))} has many ${plural(spoken(child.name))}; ${lower(sentence(child, columns, parent))}`;
+}
+
+export function columnInWords(column: Column, table: Table): string {
+  const parts = [column.declaredType, column.nullable ? 'nullable' : 'not null'];
+  if (column.identity) parts.push(`identity ${column.identity}`);
+  if (column.default !== null) parts.push(`default ${column.default}`);
+  if (column.generated !== null) parts.push('generated');
+  if (declaredUniques(table).some((unique) => sameColumnSet(unique, [column.name]))) parts.push('unique');
+  else if (!table.indexes.some((index) => index.columns[0] === column.name)) parts.push('no index');
+  return parts.join(', ');
+}
+
+/** A constraint as SQL would say it, for reading. */
+export function constraintInWords(constraint: Constraint): string {
+  const columns = constraint.columns.join(', ');
+  switch (constraint.kind) {
+    case 'check':
+      return `CHECK ${constraint.expression}`;
+    case 'foreign key':
+      return `FOREIGN KEY (${columns}) REFERENCES ${constraint.parent} (${constraint.parentColumns.join(', ')})${constraint.validated ? '' : ', not validated'}`;
+    default:
+      return `${constraint.kind.toUpperCase()} (${columns})`;
+  }
+}
+
+function sentence(child: Table, columns: readonly string[], parent: string): string {
+  const mandatory = columns.every((name) => child.columns.some((c) => c.name === name && !c.nullable));
+  const same = child.name === parent;
+  return `${capital(withArticle(spoken(child.name)))} belongs to ${mandatory ? 'exactly' : 'at most'} one ${same ? `other ${spoken(parent)}` : spoken(parent)}.`;
+}
+
+function lower(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

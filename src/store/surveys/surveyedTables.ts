@@ -1,0 +1,77 @@
+import { baseTables } from '../../core/catalogue/lookups';
+import type { Catalogue } from '../../core/catalogue/model';
+import { type Evidence, profileOf } from '../../core/evidence/evidence';
+import { tableId, type TableId } from '../../core/catalogue/identifiers';
+import type { SurveyDocument } from '../../core/survey/document';
+import { type Db, findRow, rowsOf } from '../db';
+
+export interface SurveyedTable {
+  readonly id: TableId;
+  readonly schema: string;
+  readonly name: string;
+  readonly rows: number | null;
+  readonly bytes: number;
+  readonly notMeasured: string | null;
+}
+
+/** Keeps the tables as a survey saw them. Those outside its scope keep their row counts. */
+export async function keepTables(
+  db: Db, source: number, catalogue: Catalogue, evidence: Evidence, notMeasured: SurveyDocument['notMeasured'], scope: ReadonlySet<TableId> | null,
+): Promise<void> {
+  const tables = baseTables(catalogue);
+  const reasons = new Map(notMeasured.map((t) => [tableId(t.schema, t.table), t.reason]));
+  await db.query('delete from surveyed_tables where source_id = $1 and table_id <> all($2)', [source, tables.map((t) => t.id)]);
+  await db.query(
+    `insert into surveyed_tables (source_id, table_id, schema_name, table_name, row_count, bytes, column_names, not_measured)
+     select $1, t.id, t.schema, t.name, t.rows, t.bytes, array(select jsonb_array_elements_text(t.columns::jsonb)), t.not_measured
+     from unnest($2::text[], $3::text[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[])
+       as t (id, schema, name, rows, bytes, columns, not_measured)
+     on conflict (source_id, table_id) do update
+       set row_count = coalesce(excluded.row_count, surveyed_tables.row_count), bytes = excluded.bytes, column_names = excluded.column_names,
+         not_measured = case when $9::text[] is null or excluded.table_id = any($9) then excluded.not_measured else surveyed_tables.not_measured end`,
+    [
+      source, tables.map((t) => t.id), tables.map((t) => t.schema), tables.map((t) => t.name),
+      tables.map((t) => profileOf(evidence, t.id)?.result.rows ?? (scope ? null : t.estimatedRows)), tables.map((t) => t.bytes),
+      tables.map((t) => JSON.stringify(t.columns.map((c) => c.name))), tables.map((t) => reasons.get(t.id) ?? null),
+      scope ? [...scope] : null,
+    ],
+  );
+}
+
+export function listTables(db: Db, source: number): Promise<readonly SurveyedTable[]> {
+  return rowsOf(
+    db,
+    `select table_id as id, schema_name as schema, table_name as name, row_count as rows, bytes, not_measured as "notMeasured"
+     from surveyed_tables where source_id = $1 order by schema_name, table_name`,
+    [source],
+  );
+}
+
+export async function countTables(db: Db, source: number): Promise<number> {
+  return (await findRow<{ count: number }>(db, 'select count(*) as count from surveyed_tables where source_id = $1', [source]))?.count ?? 0;
+}
+
+export interface FoundName {
+  readonly id: TableId;
+  readonly column: string | null;
+}
+
+/** Tables, then columns, whose name holds the text. */
+export function searchNames(db: Db, source: number, text: string, limit: number): Promise<readonly FoundName[]> {
+  return rowsOf(
+    db,
+    `(select table_id as id, null as column
+      from surveyed_tables
+      where source_id = $1 and position(lower($2) in lower(schema_name || '.' || table_name)) > 0
+      order by length(table_name), table_id
+      limit $3)
+     union all
+     (select table_id, name
+      from surveyed_tables
+      cross join unnest(column_names) as name
+      where source_id = $1 and $2 <> '' and position(lower($2) in lower(name)) > 0
+      order by length(name), table_id
+      limit $3)`,
+    [source, text, limit],
+  );
+}

@@ -8,9 +8,9 @@ export function ago(at: string): string {
   return dayjs(at).fromNow();
 }
 
-/** `9 March 2026`. */
+/** `9 Mar 2026`. */
 export function dayOf(at: string): string {
-  return dayjs(at).format('D MMMM YYYY');
+  return dayjs(at).format('D MMM YYYY');
 }
 
 export function clock(at: string): string {

@@ -45,14 +45,14 @@ function setAside(operation: SetAsideOrphans): readonly string[] {
   const { table, how, reference, rowKey, columns } = operation;
   const side = sideTable(operation);
   const kept = how === 'remove' ? columns : [...rowKey, ...reference.columns];
-  const create = [`create table ${side} as`, `select ${quoteList(kept)}`, `from ${quoteTable(table)}`, 'with no data'].join('\n');
+  const create = [`create table ${side} as`, `select ${listed(kept.map(quote))}`, `from ${quoteTable(table)}`, 'with no data'].join('\n');
   const note = `comment on table ${side} is ${literal(`Rows of ${table} that Pawl set aside; its script back puts them back and drops this table.`)}`;
   if (how === 'remove') {
     const move = [
       'with removed as (',
       `  delete from ${quoteTable(table)} as child`,
       `  where ${orphanCondition(reference)}`,
-      `  returning ${columns.map((c) => `child.${quote(c)}`).join(', ')}`,
+      `  returning ${listed(columns.map((c) => `child.${quote(c)}`), 4)}`,
       ')',
       `insert into ${side}`,
       'select * from removed',
@@ -61,7 +61,7 @@ function setAside(operation: SetAsideOrphans): readonly string[] {
   }
   const empty = [
     'with orphan as (',
-    `  select ${kept.map((c) => `child.${quote(c)}`).join(', ')}`,
+    `  select ${listed(kept.map((c) => `child.${quote(c)}`), 4)}`,
     `  from ${quoteTable(table)} as child`,
     `  where ${orphanCondition(reference)}`,
     '  for update',
@@ -82,7 +82,7 @@ function bringBack(operation: BringBackOrphans): readonly string[] {
   const side = sideTable(operation);
   const restore =
     how === 'remove'
-      ? [`insert into ${quoteTable(table)} (${quoteList(columns)})`, 'overriding system value', `select ${quoteList(columns)}`, `from ${side}`]
+      ? [`insert into ${quoteTable(table)} (${listed(columns.map(quote))})`, 'overriding system value', `select ${listed(columns.map(quote))}`, `from ${side}`]
       : [
           `update ${quoteTable(table)} as child`,
           `set ${reference.columns.map((c) => `${quote(c)} = kept.${quote(c)}`).join(', ')}`,
@@ -90,6 +90,12 @@ function bringBack(operation: BringBackOrphans): readonly string[] {
           `where ${rowKey.map((c) => `child.${quote(c)} = kept.${quote(c)}`).join(' and ')}`,
         ];
   return [restore.join('\n'), `drop table ${side}`];
+}
+
+/** A list on one line while it is short, else an item a line. */
+function listed(items: readonly string[], indent = 2): string {
+  const line = items.join(', ');
+  return line.length <= 60 ? line : `\n${items.map((item) => ' '.repeat(indent) + item).join(',\n')}`;
 }
 
 function sideTable({ table, sideTable: name }: SetAsideOrphans | BringBackOrphans): string {

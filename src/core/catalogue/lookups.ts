@@ -79,10 +79,13 @@ export function keyColumnsOf(table: Table): readonly string[] {
   return primaryKeyOf(table)?.columns ?? [];
 }
 
-/** Tables that hold rows of their own, which constraints can be put on. */
+/** Tables that hold rows of their own, which constraints can be put on; Pawl's side tables are not among them. */
 export function baseTables(catalogue: Catalogue): readonly Table[] {
-  return catalogue.tables.filter((t) => (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary');
+  return catalogue.tables.filter((t) => (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary' && !t.name.startsWith(sideTablePrefix));
 }
+
+/** Begins the names of the tables in which repairs keep what they change. */
+export const sideTablePrefix = 'pawl_kept_';
 
 export function sameColumns(a: readonly (string | null)[], b: readonly (string | null)[]): boolean {
   return a.length === b.length && a.every((column, i) => column === b[i]);

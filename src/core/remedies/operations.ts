@@ -2,7 +2,7 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { getTable, keyColumnsOf } from '../catalogue/lookups';
+import { getTable, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import type { KeyCandidate } from '../evidence/keys';
 import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
@@ -101,9 +101,10 @@ function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly s
 function sideTable(naming: Naming, table: Table): string {
   const taken = takenIn(naming, table.schema);
   let n = 1;
-  while (taken.has(`pawl_kept_${naming.label}_${n}`)) n++;
-  taken.add(`pawl_kept_${naming.label}_${n}`);
-  return `pawl_kept_${naming.label}_${n}`;
+  while (taken.has(`${sideTablePrefix}${naming.label}_${n}`)) n++;
+  const name = `${sideTablePrefix}${naming.label}_${n}`;
+  taken.add(name);
+  return name;
 }
 
 function takenIn(naming: Naming, schema: string): Set<string> {

@@ -1,0 +1,17 @@
+import { expect, test } from 'vitest';
+import { sketch } from '../../catalogue/sketch';
+import { evidence, profiled } from '../../evidence/measured';
+import { audit } from '../audit';
+
+const port = sketch('port.invoice: id key, currency_code text, remark text, paid_until date');
+const found = (rows: number, drawn: Parameters<typeof profiled>[3] = {}) =>
+  audit(port, evidence(profiled(port, 'port.invoice', rows, drawn))).filter((f) => f.rule === 'nullability/absent').map((f) => f.object.columns[0]);
+
+test('finds a column that is never empty and should not be', () => {
+  expect(found(5000)).toEqual(['currency_code']);
+});
+
+test('leaves alone what is empty somewhere, what is optional by its name, and small tables', () => {
+  expect(found(5000, { currency_code: { distinct: 4, nulls: 1 } })).toEqual([]);
+  expect(found(5)).toEqual([]);
+});

@@ -1,0 +1,29 @@
+import { expect, test } from 'vitest';
+import { sketch } from '../../catalogue/sketch';
+import type { Fact } from '../../evidence/evidence';
+import { evidence, profiled, repeating } from '../../evidence/measured';
+import { audit } from '../audit';
+
+const found = (drawing: string, ...facts: readonly Fact[]) =>
+  audit(sketch(drawing), evidence(...facts)).filter((f) => f.rule === 'uniqueness/absent').map((f) => f.object.columns);
+
+test('finds an identifier that never repeats and that nothing keeps unique', () => {
+  const drawing = 'port.vessel: id key, imo_no text, name text, length numeric';
+  expect(found(drawing, profiled(sketch(drawing), 'port.vessel', 300, { imo_no: { distinct: 300 }, name: { distinct: 300 }, length: { distinct: 300 } }))).toEqual([['imo_no']]);
+});
+
+test('finds a line number that never repeats under its parent', () => {
+  const drawing = 'cargo.manifest: manifest_no text key\n cargo.line: id key, manifest_no text, line_no';
+  const profile = profiled(sketch(drawing), 'cargo.line', 90, { manifest_no: { distinct: 30 }, line_no: { distinct: 3 } });
+  expect(found(drawing, profile, repeating('cargo.line', ['manifest_no', 'line_no'], 90))).toEqual([['manifest_no', 'line_no']]);
+  expect(found(drawing, profile, repeating('cargo.line', ['manifest_no', 'line_no'], 90, 4))).toEqual([]);
+});
+
+test('leaves alone what is declared, what refers elsewhere, and what has too few rows to tell', () => {
+  const declared = 'port.vessel: id key, imo_no text unique';
+  const refers = 'port.berth: berth_no text key\n port.post: id key, berth_no text';
+  const few = 'port.vessel: id key, imo_no text';
+  expect(found(declared, profiled(sketch(declared), 'port.vessel', 300, { imo_no: { distinct: 300 } }))).toEqual([]);
+  expect(found(refers, profiled(sketch(refers), 'port.post', 300, { berth_no: { distinct: 300 } }))).toEqual([]);
+  expect(found(few, profiled(sketch(few), 'port.vessel', 5, { imo_no: { distinct: 5 } }))).toEqual([]);
+});

@@ -1,0 +1,196 @@
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type pg from 'pg';
+import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
+import { useDatabase } from '../../test/database';
+import { eventually, killed, startWorker } from '../../test/worker';
+import { inferStyle } from '../core/naming/style';
+import { type Plan, planFor } from '../core/plan/plan';
+import { openStore } from '../store/db';
+import { addDocket, findDocket, freezeDocket, moveDocket, putItem } from '../store/dockets/dockets';
+import { askForRun, findRun, listProofsOfRun, listSteps } from '../store/dockets/runs';
+import { coreFinding, listFindings, moveFindings } from '../store/findings/findings';
+import { migrate } from '../store/migrate';
+import { addSource } from '../store/sources/sources';
+import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type SurveyState } from '../store/surveys/surveys';
+import { jobs } from './index';
+import { type LoginDesk, openLoginDesk } from './loginHandover';
+import { openQueue, type Queue } from './queue';
+import { stepsOf } from './run';
+
+const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
+process.env['PAWL_KEY_FILE'] = keyFile;
+
+// A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.
+const audited = useDatabase(`
+  create table vessel (vessel_id int primary key, imo_no text);
+  insert into vessel select n, 'I' || n from generate_series(1, 300) n;
+  create table call (call_no text not null, vessel_id int, entry text);
+  insert into call select 'C' || n, n % 300 + 1, 'noted' from generate_series(1, 900) n;
+  update call set vessel_id = 9000 + ctid::text::point[1]::int % 3 where call_no in ('C5', 'C6');
+  create table slow (id int primary key, v text);
+  insert into slow select n, 'v' from generate_series(1, 50) n;
+  analyze;
+`);
+const database = useDatabase();
+let store: pg.Pool;
+let queue: Queue;
+let desk: LoginDesk;
+let source: number;
+const workers: ChildProcess[] = [];
+
+beforeAll(async () => {
+  await migrate(database.url);
+  store = openStore(database.url);
+  queue = await openQueue(database.url, jobs.map((job) => job.name), 'sender');
+  desk = openLoginDesk(database.url);
+  source = await addSource(store, { name: 'audited', environment: 'test', ...audited.details });
+});
+afterEach(async () => {
+  await Promise.all(workers.splice(0).map((worker) => killed(worker, 'SIGKILL')));
+});
+afterAll(async () => {
+  await desk.close();
+  await queue.stop();
+  await store.end();
+});
+
+async function hire(): Promise<ChildProcess> {
+  const worker = await startWorker(database.url, keyFile);
+  workers.push(worker);
+  return worker;
+}
+async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<number> {
+  const id = await askForSurvey(store, { source, depth });
+  await queue.enqueue('survey', id);
+  return id;
+}
+const reached = (id: number, ...states: readonly SurveyState[]) => eventually(async () => {
+  const row = await findSurvey(store, id);
+  return row && states.includes(row.state) ? row : null;
+}, `survey ${id} to be ${states.join(' or ')}`);
+const isAt = (id: number, doing: string) => eventually(async () => ((await findSurvey(store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
+
+/** Holds a table so that a survey stands still at it, until let go. */
+async function holding(work: (letGo: () => Promise<void>) => Promise<void>): Promise<void> {
+  await audited.run('begin; lock table slow in access exclusive mode');
+  try {
+    await work(async () => void (await audited.run('rollback')));
+  } finally {
+    await audited.run('rollback');
+  }
+}
+
+test('a survey is carried out by a worker, with its findings', async () => {
+  await hire();
+  const row = await reached(await ask(), 'done', 'failed');
+  expect(row).toMatchObject({ state: 'done', problem: null });
+  expect((await listFindings(store, source, ['Open'])).map((f) => f.identity)).toEqual(expect.arrayContaining(['keys/missing:public.call', 'references/undeclared:public.call(vessel_id) -> public.vessel(vessel_id)', 'uniqueness/absent:public.vessel(imo_no)']));
+});
+
+test('killing the worker in the middle of a survey loses nothing: another goes on with it', async () => {
+  await holding(async (letGo) => {
+    const worker = await hire();
+    const id = await ask();
+    await isAt(id, 'public.slow');
+    await killed(worker, 'SIGKILL');
+    const before = await listFacts(store, id);
+    expect(before.length).toBeGreaterThan(0);
+    await letGo();
+    await hire();
+    expect(await reached(id, 'done', 'failed')).toMatchObject({ state: 'done' });
+    const after = new Map((await listFacts(store, id)).map((fact) => [JSON.stringify(fact.request), fact.at]));
+    expect(before.every((fact) => after.get(JSON.stringify(fact.request)) === fact.at)).toBe(true);
+  });
+});
+
+test('a survey can be cancelled while it runs, and gone on with', async () => {
+  await holding(async (letGo) => {
+    await hire();
+    const id = await ask();
+    await isAt(id, 'public.slow');
+    await cancelSurvey(store, id);
+    expect(await reached(id, 'cancelled', 'done')).toMatchObject({ state: 'cancelled' });
+    expect((await listFacts(store, id)).length).toBeGreaterThan(0);
+    await letGo();
+  });
+});
+
+test('two workers share the queue and never take the same survey', async () => {
+  await Promise.all([hire(), hire()]);
+  const ids = await Promise.all([ask('catalogue'), ask('sampled'), ask('catalogue'), ask('sampled')]);
+  for (const id of ids) expect(await reached(id, 'done', 'failed')).toMatchObject({ state: 'done' });
+});
+
+test('a source that cannot be reached fails the survey with words for people', async () => {
+  await hire();
+  const lost = await addSource(store, { name: 'lost', environment: 'test', ...audited.details, port: 1, password: 'not-for-eyes' });
+  const id = await askForSurvey(store, { source: lost, depth: 'exact' });
+  await queue.enqueue('survey', id);
+  const row = await reached(id, 'failed', 'done');
+  expect(row.problem).toContain('Nothing answers at 127.0.0.1:1');
+  expect(JSON.stringify(row)).not.toContain('not-for-eyes');
+});
+
+test('a docket is run, proven and surveyed again; run back, the schema is as before', async () => {
+  await hire();
+  const first = await reached(await ask(), 'done');
+  const catalogue = await findCatalogue(store, first.id);
+  if (!catalogue) throw new Error('the survey read a catalogue');
+  const rows = (await listFindings(store, source, ['Open'])).filter((row) => row.tableId !== 'public.slow');
+  const docket = await addDocket(store, source, 'Docket');
+  for (const row of rows) await putItem(store, docket, row.id, {});
+  await moveFindings(store, rows.map((row) => ({ finding: row.id, from: 'Open', to: 'Docketed', reason: null })), { docket });
+  const plan = planFor(rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })), catalogue, `d${docket}`);
+  expect(plan.problems).toEqual([]);
+
+  const forward = await run(docket, plan, 'forward');
+  expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(Array.from({ length: plan.steps.length + 2 }, () => 'done'));
+  const proofs = await listProofsOfRun(store, forward);
+  expect(proofs.length).toBeGreaterThan(3);
+  expect(proofs.filter((proof) => proof.outcome !== 'refused')).toEqual([]);
+  await eventually(async () => ((await listFindings(store, source, ['Held'])).length === rows.length ? true : null), 'all to be held');
+  expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 898 });
+
+  await run(docket, plan, 'back');
+  const again = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
+  expect(again?.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes])).toEqual(catalogue.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes]));
+  expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 900 });
+  expect((await listFindings(store, source, ['Slipped'])).length).toBe(0);
+  expect(inferStyle(catalogue)).toBeDefined();
+});
+
+test('a login that nobody offers stops the run, with nothing done', async () => {
+  await hire();
+  const docket = await addDocket(store, source, 'Unattended');
+  await moveDocket(store, docket, ['Draft'], 'Running');
+  const id = await askForRun(store, { docket, direction: 'forward', user: 'somebody', steps: [] });
+  await queue.enqueue('run', id);
+  const stopped = await eventually(async () => { const row = await findRun(store, id); return row?.state === 'stopped' ? row : null; }, 'the run to stop');
+  expect(stopped.problem).toContain('Type it again');
+  expect((await findDocket(store, source, docket))?.state).toBe('Stopped');
+});
+
+test('no table ever holds a password that was typed for a run', async () => {
+  const { rows } = await store.query<{ schema: string; name: string }>(`select table_schema as schema, table_name as name from information_schema.tables where table_schema in ('pawl', 'pawl_queue')`);
+  for (const { schema, name } of rows) {
+    const found = await store.query(`select 1 from ${schema}.${name} as t where t::text like '%' || $1 || '%'`, [audited.details.password]);
+    expect(found.rowCount, name).toBe(0);
+  }
+});
+
+async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): Promise<number> {
+  await moveDocket(store, docket, ['Draft', 'Done'], 'Running');
+  const catalogue = await findCatalogue(store, (await reached(1, 'done')).id);
+  if (!catalogue) throw new Error('there is a catalogue');
+  await freezeDocket(store, docket, plan, catalogue);
+  const { user, password } = audited.details;
+  const id = await askForRun(store, { docket, direction, user, steps: stepsOf(plan, direction) });
+  desk.offer(id, { user, password });
+  await queue.enqueue('run', id);
+  const row = await eventually(async () => { const r = await findRun(store, id); return r?.state === 'done' || r?.state === 'stopped' ? r : null; }, 'the run to end');
+  expect(row.problem).toBeNull();
+  return id;
+}

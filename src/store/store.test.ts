@@ -1,0 +1,111 @@
+import { mkdtempSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type pg from 'pg';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { useDatabase } from '../../test/database';
+import { sketch } from '../core/catalogue/sketch';
+import { evidence, profiled } from '../core/evidence/measured';
+import { audit } from '../core/rules/audit';
+import { inTransaction, openStore } from './db';
+import { coverage, keepFindings, listEvents, listFindings, moveFindings } from './findings/findings';
+import { migrate } from './migrate';
+import { addSource, changeSource, findSource, getConnection, type NewSource } from './sources/sources';
+import { askForSurvey, cancelSurvey, findSurvey, requeueSurvey, startSurvey } from './surveys/surveys';
+
+const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
+process.env['PAWL_KEY_FILE'] = keyFile;
+const { seal, unseal } = await import('./secrets');
+
+const database = useDatabase();
+let store: pg.Pool;
+beforeAll(async () => {
+  await migrate(database.url);
+  store = openStore(database.url);
+});
+afterAll(() => store.end());
+
+const source: NewSource = { name: 'harbour', environment: 'production', host: '127.0.0.1', port: 5432, database: 'harbour', user: 'audit', password: 'tell-nobody', tls: 'prefer' };
+const named = (name: string): NewSource => ({ ...source, name });
+
+test('migrations run once, also when two start at the same time', async () => {
+  expect(await Promise.all([migrate(database.url), migrate(database.url)])).toEqual([[], []]);
+});
+
+test('a password is sealed at rest under a key that only its owner may read', async () => {
+  const id = await addSource(store, named('sealed'));
+  const { rows } = await store.query<{ sealed_password: Buffer }>('select sealed_password from sources where id = $1', [id]);
+  expect(rows[0]?.sealed_password.toString('latin1')).not.toContain('tell-nobody');
+  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  expect(JSON.stringify(await findSource(store, id))).not.toContain('tell-nobody');
+  expect(statSync(keyFile).mode & 0o777).toBe(0o600);
+});
+
+test('what was sealed cannot be changed unseen', () => {
+  const sealed = seal('secret');
+  sealed[sealed.length - 1] = (sealed.at(-1) ?? 0) ^ 1;
+  expect(() => unseal(sealed)).toThrow('cannot be opened');
+});
+
+test('an empty password keeps the stored one', async () => {
+  const id = await addSource(store, named('kept'));
+  await changeSource(store, id, { ...named('kept'), port: 5433, password: '' });
+  expect(await getConnection(store, id)).toMatchObject({ port: 5433, password: 'tell-nobody' });
+});
+
+test('a survey is taken by one worker only, and can be asked for again once stopped', async () => {
+  const id = await askForSurvey(store, { source: await addSource(store, named('taken')), depth: 'exact' });
+  expect(await Promise.all([startSurvey(store, id), startSurvey(store, id)])).toEqual(expect.arrayContaining([true, false]));
+  expect(await requeueSurvey(store, id, ['failed'])).toBe(false);
+  await requeueSurvey(store, id, ['running']);
+  await cancelSurvey(store, id);
+  expect((await findSurvey(store, id))?.state).toBe('cancelled');
+});
+
+test('the database itself refuses states that do not exist', async () => {
+  const id = await addSource(store, named('strict'));
+  await expect(store.query(`insert into surveys (source_id, depth, state) values ($1, 'exact', 'dreaming')`, [id])).rejects.toThrow('ck_surveys_state');
+});
+
+const catalogue = sketch('port.log: entry text\n port.note: body text');
+const findings = audit(catalogue, evidence(profiled(catalogue, 'port.log', 50), profiled(catalogue, 'port.note', 50)));
+
+test('a finding keeps its row and state from survey to survey, and its events', async () => {
+  const id = await addSource(store, named('states'));
+  const [first, second] = [await askForSurvey(store, { source: id, depth: 'exact' }), await askForSurvey(store, { source: id, depth: 'exact' })];
+  await keepFindings(store, id, first, findings);
+  const [one] = await listFindings(store, id, ['Open']);
+  if (!one) throw new Error('a finding was kept');
+  await moveFindings(store, [{ finding: one.id, from: 'Open', to: 'Docketed', reason: null }], {});
+  await keepFindings(store, id, second, findings);
+  expect((await listFindings(store, id, ['Open', 'Docketed'])).map((f) => [f.identity, f.state]).sort()).toEqual([
+    ['keys/missing:port.log', one.identity === 'keys/missing:port.log' ? 'Docketed' : 'Open'], ['keys/missing:port.note', one.identity === 'keys/missing:port.note' ? 'Docketed' : 'Open'],
+  ]);
+  expect((await listEvents(store, one.id)).map((event) => [event.from, event.to])).toEqual([[null, 'Open'], ['Open', 'Docketed']]);
+});
+
+test('a finding that has moved meanwhile is not moved again', async () => {
+  const id = await addSource(store, named('race'));
+  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  const [one] = await listFindings(store, id, ['Open']);
+  if (!one) throw new Error('a finding was kept');
+  const move = { finding: one.id, from: 'Open', to: 'Docketed', reason: null } as const;
+  await moveFindings(store, [move], {});
+  await moveFindings(store, [move], {});
+  expect((await listEvents(store, one.id)).length).toBe(2);
+});
+
+test('coverage counts what is open by table and concern, with the worst', async () => {
+  const id = await addSource(store, named('board'));
+  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  expect(await coverage(store, id)).toEqual(expect.arrayContaining([{ tableId: 'port.log', concern: 'Keys', open: 1, held: 0, slipped: 0, worst: 'Serious' }]));
+});
+
+test('what fails half way leaves nothing behind', async () => {
+  const failing = inTransaction(async (db) => {
+    await addSource(db, named('half'));
+    throw new Error('half way');
+  }, store);
+  await expect(failing).rejects.toThrow('half way');
+  expect((await store.query(`select 1 from sources where name = 'half'`)).rowCount).toBe(0);
+});

@@ -1,0 +1,45 @@
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import { afterAll, beforeAll, inject } from 'vitest';
+import type { ConnectionDetails } from '../src/sources/source';
+
+export interface TestDatabase {
+  readonly url: string;
+  readonly details: ConnectionDetails;
+  /** Runs SQL as the superuser. */
+  readonly run: (text: string, values?: unknown[]) => Promise<pg.QueryResult<Record<string, unknown>>>;
+}
+
+/** A database of a suite's own, made before it and dropped after. `setup` is its SQL. */
+export function useDatabase(setup = ''): TestDatabase {
+  const name = `t_${randomBytes(6).toString('hex')}`;
+  const url = new URL(inject('server'));
+  url.pathname = `/${name}`;
+  let client: pg.Client;
+  beforeAll(async () => {
+    await onServer(`create database ${name}`);
+    client = new pg.Client({ connectionString: url.href });
+    client.on('error', () => undefined);
+    await client.connect();
+    if (setup !== '') await client.query(setup);
+  });
+  afterAll(async () => {
+    await client.end();
+    await onServer(`drop database ${name} with (force)`);
+  });
+  return {
+    url: url.href,
+    details: { host: url.hostname, port: Number(url.port), database: name, user: url.username, password: url.password, tls: 'prefer' },
+    run: (text, values) => client.query(text, values),
+  };
+}
+
+export async function onServer(text: string): Promise<void> {
+  const client = new pg.Client({ connectionString: inject('server') });
+  await client.connect();
+  try {
+    await client.query(text);
+  } finally {
+    await client.end();
+  }
+}

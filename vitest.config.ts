@@ -1,0 +1,14 @@
+import { defineConfig } from 'vitest/config';
+
+// A file of its own, without the reactRouter() plugin, which must not run here.
+export default defineConfig({
+  resolve: { tsconfigPaths: true },
+  test: {
+    include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'test/**/*.test.ts'],
+    setupFiles: ['reflect-metadata'],
+    globalSetup: ['test/server.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 120_000,
+    reporters: ['default', './test/closingLine.ts'],
+  },
+});

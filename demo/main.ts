@@ -15,9 +15,20 @@ if (process.argv.includes('--fresh') || (await isNewDatabaseNeeded(server, 'harb
 if (!(await findSourceNamed(db(), 'harbour'))) {
   const { hostname, port } = new URL(server);
   const source = await addSource(db(), {
-    name: 'harbour', environment: 'production', host: hostname, port: Number(port || 5432), database: 'harbour', user: auditor.user, password: auditor.password, tls: 'prefer',
+    name: 'harbour',
+    environment: 'production',
+    host: hostname,
+    port: Number(port || 5432),
+    database: 'harbour',
+    user: auditor.user,
+    password: auditor.password,
+    tls: 'prefer',
   });
-  const queue = await openQueue(storeUrl(), jobs.map((job) => job.name), 'sender');
+  const queue = await openQueue(
+    storeUrl(),
+    jobs.map((job) => job.name),
+    'sender',
+  );
   await queue.enqueue('survey', await askForSurvey(db(), { source, depth: 'exact' }));
   await queue.stop();
 }

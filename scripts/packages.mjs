@@ -29,21 +29,29 @@ export function findPostgresBinaries() {
 export function installPackages(packages) {
   const isRoot = process.getuid?.() === 0;
   const canSudo = !isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0;
-  if (!isRoot && !canSudo) fail(`These Debian packages are missing: ${packages.join(', ')}.\nRun this once, then start again:\n\n  sudo apt-get update && sudo apt-get install -y ${packages.join(' ')}`);
+  if (!isRoot && !canSudo)
+    fail(
+      `These Debian packages are missing: ${packages.join(', ')}.\nRun this once, then start again:\n\n  sudo apt-get update && sudo apt-get install -y ${packages.join(' ')}`,
+    );
   const apt = (...args) => {
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-    const [command, ...rest] = isRoot ? ['apt-get', ...args] : ['sudo', '-n', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args];
+    const [command, ...rest] = isRoot
+      ? ['apt-get', ...args]
+      : ['sudo', '-n', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args];
     return spawnSync(command, rest, { env, encoding: 'utf8' });
   };
   apt('update', '-qq');
   // The package would start a server of its own on 5432; ours is private.
   const done = apt('install', '-y', '-qq', '--no-install-recommends', ...packages);
-  if (done.status !== 0) fail(`apt-get could not install ${packages.join(', ')}:\n${done.stderr}\nInstall them by hand, then start again.`);
+  if (done.status !== 0)
+    fail(`apt-get could not install ${packages.join(', ')}:\n${done.stderr}\nInstall them by hand, then start again.`);
 }
 
 /** Runs `npm ci` unless the installed packages are those of the lock file. */
 export async function installNodeModules() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules', '.pawl-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   await step('Installing npm packages (about a minute)', () => {

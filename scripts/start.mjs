@@ -29,7 +29,13 @@ await installNodeModules();
 const store = await openStoreServer();
 await step('Bringing the record up to date', () => node(['--import', 'tsx', 'src/store/prepare.ts'], { DATABASE_URL: store }));
 if (newestSource() !== builtFrom()) await step('Building the screens', build);
-if (demo) await step('Making sure of the demo harbour', () => node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], { DATABASE_URL: store, DEMO_SERVER: postgres?.url() ?? store }));
+if (demo)
+  await step('Making sure of the demo harbour', () =>
+    node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], {
+      DATABASE_URL: store,
+      DEMO_SERVER: postgres?.url() ?? store,
+    }),
+  );
 
 const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
 const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production' };
@@ -42,7 +48,8 @@ process.stdout.write(`\n  Open http://127.0.0.1:${port}\n  Ctrl-C stops it.\n`);
 function refuseSecondStart() {
   const file = join(home, 'start.pid');
   const other = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-  if (other !== 0 && other !== process.pid && isOurs(other)) fail(`Pawl already runs from this folder, as process ${other}. Stop it with Ctrl-C there, or: kill ${other}`);
+  if (other !== 0 && other !== process.pid && isOurs(other))
+    fail(`Pawl already runs from this folder, as process ${other}. Stop it with Ctrl-C there, or: kill ${other}`);
   writeFileSync(file, String(process.pid));
 }
 
@@ -97,7 +104,11 @@ function builtFrom() {
 function node(args, extra) {
   return new Promise((resolve) => {
     const said = [];
-    const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...extra }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      env: { ...process.env, ...extra },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     children.add(child);
     child.stdout.on('data', (text) => said.push(text));
     child.stderr.on('data', (text) => said.push(text));
@@ -112,7 +123,11 @@ function node(args, extra) {
 
 /** Starts a long-running child, and again when it dies by itself. */
 function keepRunning(name, args, extra) {
-  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...extra }, stdio: ['ignore', 'inherit', 'inherit'] });
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    env: { ...process.env, ...extra },
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
   children.add(child);
   writeFileSync(join(home, `${name}.pid`), String(child.pid));
   child.on('exit', (code, signal) => {

@@ -6,18 +6,27 @@ const src = join(import.meta.dirname, '..', 'src');
 
 // Who may import whom, besides itself.
 const allowed: Readonly<Record<string, readonly string[]>> = {
-  core: [], input: ['core'], sources: ['core'], store: ['core', 'sources'], jobs: ['core', 'sources', 'store'],
-  app: ['core', 'input', 'sources', 'store', 'jobs'], cli: ['core', 'input', 'sources'],
+  core: [],
+  input: ['core'],
+  sources: ['core'],
+  store: ['core', 'sources'],
+  jobs: ['core', 'sources', 'store'],
+  app: ['core', 'input', 'sources', 'store', 'jobs'],
+  cli: ['core', 'input', 'sources'],
 };
 
 test('imports point one way', () => {
-  const broken = files(src).filter((file) => !file.includes('.test.')).flatMap((file) =>
-    importsOf(file).flatMap((target) => {
-      const from = relative(src, file).split('/')[0] ?? '';
-      const to = relative(src, target).split('/')[0] ?? '';
-      return from === to || to.startsWith('..') || allowed[from]?.includes(to) ? [] : [`${relative(src, file)} → ${relative(src, target)}`];
-    }),
-  );
+  const broken = files(src)
+    .filter((file) => !file.includes('.test.'))
+    .flatMap((file) =>
+      importsOf(file).flatMap((target) => {
+        const from = relative(src, file).split('/')[0] ?? '';
+        const to = relative(src, target).split('/')[0] ?? '';
+        return from === to || to.startsWith('..') || allowed[from]?.includes(to)
+          ? []
+          : [`${relative(src, file)} → ${relative(src, target)}`];
+      }),
+    );
   expect(broken).toEqual([]);
 });
 
@@ -33,7 +42,9 @@ test('only dialects, sources and the store write SQL', () => {
 
 test('every job stands in the table of jobs', () => {
   const listed = readFileSync(join(src, 'jobs/index.ts'), 'utf8');
-  const made = readdirSync(join(src, 'jobs')).filter((file) => /export const \w+Job: Job = /.test(readFileSync(join(src, 'jobs', file), 'utf8')));
+  const made = readdirSync(join(src, 'jobs')).filter((file) =>
+    /export const \w+Job: Job = /.test(readFileSync(join(src, 'jobs', file), 'utf8')),
+  );
   expect(made.filter((file) => !listed.includes(`'./${file.replace('.ts', '')}'`))).toEqual([]);
 });
 

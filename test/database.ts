@@ -29,7 +29,14 @@ export function useDatabase(setup = ''): TestDatabase {
   });
   return {
     url: url.href,
-    details: { host: url.hostname, port: Number(url.port), database: name, user: url.username, password: url.password, tls: 'prefer' },
+    details: {
+      host: url.hostname,
+      port: Number(url.port),
+      database: name,
+      user: url.username,
+      password: url.password,
+      tls: 'prefer',
+    },
     run: (text, values) => client.query(text, values),
   };
 }

@@ -16,7 +16,11 @@ interface Server {
 export default async function setup(project: TestProject) {
   const folder = mkdtempSync(join(tmpdir(), 'pawl-test-'));
   chmodSync(folder, 0o711);
-  const server = (await (startPostgres as (options: object) => Promise<Server>)({ folder: join(folder, 'postgres'), port: 5730, durable: false })) satisfies Server;
+  const server = (await (startPostgres as (options: object) => Promise<Server>)({
+    folder: join(folder, 'postgres'),
+    port: 5730,
+    durable: false,
+  })) satisfies Server;
   project.provide('server', server.url());
   return () => {
     server.stop();

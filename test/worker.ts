@@ -5,7 +5,11 @@ const root = join(import.meta.dirname, '..');
 
 /** A real worker process on a store; resolves once it takes jobs. Kill it by its own handle. */
 export function startWorker(store: string, keyFile: string): Promise<ChildProcess> {
-  const worker = spawn(process.execPath, ['--import', 'tsx', 'src/jobs/worker.ts'], { cwd: root, env: { ...process.env, DATABASE_URL: store, PAWL_KEY_FILE: keyFile }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const worker = spawn(process.execPath, ['--import', 'tsx', 'src/jobs/worker.ts'], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: store, PAWL_KEY_FILE: keyFile },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   return new Promise((resolve, reject) => {
     const said: string[] = [];
     worker.stderr.on('data', (text: Buffer) => said.push(text.toString()));

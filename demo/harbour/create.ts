@@ -24,7 +24,11 @@ export const auditor: Login = { user: 'harbour_audit', password: 'look-no-touch'
 export const owner: Login = { user: 'harbour_owner', password: 'mend-with-care' };
 
 /** `admin` is a superuser's connection string to the same server. An existing database of that name is replaced. */
-export async function createHarbour(admin: string, database = 'harbour', onTable: (table: string) => void = () => undefined): Promise<DemoDatabase> {
+export async function createHarbour(
+  admin: string,
+  database = 'harbour',
+  onTable: (table: string) => void = () => undefined,
+): Promise<DemoDatabase> {
   const server = new pg.Client({ connectionString: admin });
   await server.connect();
   try {
@@ -54,7 +58,9 @@ async function fill(connectionString: string, onTable: (table: string) => void):
     for (const { table, rows } of harbourRows()) {
       onTable(table);
       for (let at = 0; at < rows.length; at += rowsAtOnce) {
-        await client.query(`insert into ${table} select * from json_populate_recordset(null::${table}, $1)`, [JSON.stringify(rows.slice(at, at + rowsAtOnce))]);
+        await client.query(`insert into ${table} select * from json_populate_recordset(null::${table}, $1)`, [
+          JSON.stringify(rows.slice(at, at + rowsAtOnce)),
+        ]);
       }
     }
     await client.query(`select setval('port.mooring_job_mooring_id_seq', (select max(mooring_id) from port.mooring_job))`);

@@ -10,7 +10,13 @@ import { NonceContext } from './ui/nonce';
 
 export const streamTimeout = 10_000;
 
-export default function handleRequest(request: Request, status: number, headers: Headers, routerContext: EntryContext, loadContext: RouterContextProvider) {
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  routerContext: EntryContext,
+  loadContext: RouterContextProvider,
+) {
   if (request.method.toUpperCase() === 'HEAD') return new Response(null, { status, headers });
   const nonce = loadContext.get(nonceContext) || undefined;
   const cache = createEmotionCache(nonce);

@@ -7,8 +7,14 @@ export default [
   route('sources/:source/edit', 'routes/sources/edit/route.tsx', { id: 'edit-source' }),
   route('s/:source', 'routes/source/route.tsx', [
     index('routes/source/start.tsx'),
-    route('coverage', 'routes/coverage/route.tsx', [index('routes/coverage/nothing.tsx'), route(':table', 'routes/coverage/table/route.tsx')]),
-    route('findings', 'routes/findings/route.tsx', [index('routes/findings/nothing.tsx'), route(':finding', 'routes/findings/finding/route.tsx')]),
+    route('coverage', 'routes/coverage/route.tsx', [
+      index('routes/coverage/nothing.tsx'),
+      route(':table', 'routes/coverage/table/route.tsx'),
+    ]),
+    route('findings', 'routes/findings/route.tsx', [
+      index('routes/findings/nothing.tsx'),
+      route(':finding', 'routes/findings/finding/route.tsx'),
+    ]),
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
     route('surveys', 'routes/surveys/route.tsx'),

@@ -1,7 +1,25 @@
 import { createTheme } from '@mui/material/styles';
 
-const day = { paper: '#F6F2E8', card: '#FFFDF7', line: '#E1DAC8', ink: '#1D2A30', mute: '#5A676B', verd: '#1D6D63', rust: '#A23A1C', brass: '#8A6512' };
-const night: typeof day = { paper: '#10181C', card: '#172227', line: '#2A3940', ink: '#E4EAE8', mute: '#9AA9AB', verd: '#5DB7A8', rust: '#E88D69', brass: '#D9B450' };
+const day = {
+  paper: '#F6F2E8',
+  card: '#FFFDF7',
+  line: '#E1DAC8',
+  ink: '#1D2A30',
+  mute: '#5A676B',
+  verd: '#1D6D63',
+  rust: '#A23A1C',
+  brass: '#8A6512',
+};
+const night: typeof day = {
+  paper: '#10181C',
+  card: '#172227',
+  line: '#2A3940',
+  ink: '#E4EAE8',
+  mute: '#9AA9AB',
+  verd: '#5DB7A8',
+  rust: '#E88D69',
+  brass: '#D9B450',
+};
 
 function palette({ paper, card, line, ink, mute, verd, rust, brass }: typeof day) {
   return {
@@ -29,7 +47,13 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { size: 'small', variant: 'outlined', disableElevation: true },
-      styleOverrides: { root: { padding: '4px 12px', lineHeight: 1.5, '&.Mui-focusVisible': { outline: '2px solid var(--verd)', outlineOffset: 2 } } },
+      styleOverrides: {
+        root: {
+          padding: '4px 12px',
+          lineHeight: 1.5,
+          '&.Mui-focusVisible': { outline: '2px solid var(--verd)', outlineOffset: 2 },
+        },
+      },
     },
     MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },

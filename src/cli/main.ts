@@ -6,7 +6,10 @@ import { UsageError } from './arguments';
 import * as script from './commands/script';
 import * as survey from './commands/survey';
 
-const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<void> }>> = { survey, script };
+const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<void> }>> = {
+  survey,
+  script,
+};
 const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
 
 process.exitCode = await main(process.argv.slice(2));
@@ -36,5 +39,9 @@ function say(message: string, exitCode: number): number {
 }
 
 function isFileError(error: unknown): error is NodeJS.ErrnoException & { code: string } {
-  return error instanceof Error && 'code' in error && ['ENOENT', 'EACCES', 'EISDIR', 'ENOTDIR', 'ENOSPC', 'EROFS'].includes(String(error.code));
+  return (
+    error instanceof Error &&
+    'code' in error &&
+    ['ENOENT', 'EACCES', 'EISDIR', 'ENOTDIR', 'ENOSPC', 'EROFS'].includes(String(error.code))
+  );
 }

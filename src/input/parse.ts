@@ -10,26 +10,41 @@ export type FieldErrors = Readonly<Record<string, readonly string[]>>;
 export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: FieldErrors };
 
 /** `extra: 'refuse'` refuses fields that the class does not know, `'drop'` leaves them out, `'keep'` lets them pass. */
-export async function parse<T extends object>(Shape: ClassConstructor<T>, plain: unknown, extra: 'refuse' | 'drop' = 'refuse'): Promise<Parsed<T>> {
-  if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) return { ok: false, errors: { '': ['must be an object'] } };
+export async function parse<T extends object>(
+  Shape: ClassConstructor<T>,
+  plain: unknown,
+  extra: 'refuse' | 'drop' = 'refuse',
+): Promise<Parsed<T>> {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+    return { ok: false, errors: { '': ['must be an object'] } };
   const value = plainToInstance(Shape, plain, { exposeDefaultValues: true });
   const problems = await validate(value, {
-    whitelist: true, forbidNonWhitelisted: extra === 'refuse', forbidUnknownValues: true, validationError: { target: false, value: false },
+    whitelist: true,
+    forbidNonWhitelisted: extra === 'refuse',
+    forbidUnknownValues: true,
+    validationError: { target: false, value: false },
   });
   return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
 }
 
 /** The fields of a form; one that is there several times becomes a list. */
 export function parseForm<T extends object>(Shape: ClassConstructor<T>, form: FormData): Promise<Parsed<T>> {
-  const plain = Object.fromEntries([...new Set(form.keys())].map((name) => {
-    const all = form.getAll(name);
-    return [name, all.length > 1 ? all : all[0]];
-  }));
+  const plain = Object.fromEntries(
+    [...new Set(form.keys())].map((name) => {
+      const all = form.getAll(name);
+      return [name, all.length > 1 ? all : all[0]];
+    }),
+  );
   return parse(Shape, plain);
 }
 
 export function errorsInWords(errors: FieldErrors): string {
-  return Object.entries(errors).map(([field, problems]) => `${field === '' ? 'It' : field} ${problems.join(', ').replace(new RegExp(`^${field.split('.').at(-1) ?? ''} `), '')}`).join('; ');
+  return Object.entries(errors)
+    .map(
+      ([field, problems]) =>
+        `${field === '' ? 'It' : field} ${problems.join(', ').replace(new RegExp(`^${field.split('.').at(-1) ?? ''} `), '')}`,
+    )
+    .join('; ');
 }
 
 function flatten(problems: readonly ValidationError[], prefix = '', into: Record<string, string[]> = {}): FieldErrors {

@@ -4,7 +4,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
-  ArrayMaxSize, IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsOptional, IsString, Max, Min, MinLength, ValidateNested,
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  Min,
+  MinLength,
+  ValidateNested,
 } from 'class-validator';
 import type { Catalogue } from '../core/catalogue/model';
 import { tableId } from '../core/catalogue/identifiers';
@@ -132,11 +143,13 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   const { catalogue } = plain as { catalogue: Catalogue };
   const known = new Set(catalogue.tables.map((t) => tableId(t.schema, t.name)));
   return {
-    source: parsed.value.source, takenAt: parsed.value.takenAt,
+    source: parsed.value.source,
+    takenAt: parsed.value.takenAt,
     // Ids are made anew: a file could give a table another's.
     catalogue: { ...catalogue, tables: catalogue.tables.map((t) => ({ ...t, id: tableId(t.schema, t.name) })) },
     findings: parsed.value.findings.map((finding) => {
-      if (!known.has(tableId(finding.object.schema, finding.object.table))) throw new SurveyFileError(`Finding ${finding.id} is about a table that the file's catalogue does not have.`);
+      if (!known.has(tableId(finding.object.schema, finding.object.table)))
+        throw new SurveyFileError(`Finding ${finding.id} is about a table that the file's catalogue does not have.`);
       return findingFrom(finding);
     }),
   };
@@ -150,8 +163,10 @@ function findingFrom(finding: FindingShape): Finding {
   const orphans = finding.evidence['orphanRows'];
   const facts = isKey
     ? {
-        rows: null, surrogate: proposal.kind === 'surrogateKey' ? (columns[0] ?? 'id') : 'id',
-        candidates: proposal.kind === 'primaryKey' ? [{ columns, how: { kind: 'exact' }, nullRows: 0, score: 1, reasons: [] }] : [],
+        rows: null,
+        surrogate: proposal.kind === 'surrogateKey' ? (columns[0] ?? 'id') : 'id',
+        candidates:
+          proposal.kind === 'primaryKey' ? [{ columns, how: { kind: 'exact' }, nullRows: 0, score: 1, reasons: [] }] : [],
       }
     : { orphanRows: typeof orphans === 'number' ? orphans : null, how: null };
   const { id, rule, concern, severity, confidence, object } = finding;
@@ -161,11 +176,13 @@ function findingFrom(finding: FindingShape): Finding {
 function proposalFrom({ id, proposal }: FindingShape): Proposal {
   const { kind, columns, references, from, to } = proposal;
   if (kind === 'foreignKey') {
-    if (!references || references.columns.length !== columns.length) throw new SurveyFileError(`Finding ${id} proposes a reference without as many parent columns as columns.`);
+    if (!references || references.columns.length !== columns.length)
+      throw new SurveyFileError(`Finding ${id} proposes a reference without as many parent columns as columns.`);
     return { kind, columns, references };
   }
   if (kind === 'rename') {
-    if (from === undefined || to === undefined) throw new SurveyFileError(`Finding ${id} proposes a new name without saying from what to what.`);
+    if (from === undefined || to === undefined)
+      throw new SurveyFileError(`Finding ${id} proposes a new name without saying from what to what.`);
     return { kind, columns, from, to };
   }
   if (columns.length === 0) throw new SurveyFileError(`Finding ${id} proposes a change of no column.`);

@@ -29,7 +29,7 @@ const audited = useDatabase(`
   insert into vessel select n, 'I' || n from generate_series(1, 300) n;
   create table call (call_no text not null, vessel_id int, entry text);
   insert into call select 'C' || n, n % 300 + 1, 'noted' from generate_series(1, 900) n;
-  update call set vessel_id = 9000 + ctid::text::point[1]::int % 3 where call_no in ('C5', 'C6');
+  update call set vessel_id = 9001 where call_no in ('C5', 'C6');
   create table slow (id int primary key, v text);
   insert into slow select n, 'v' from generate_series(1, 50) n;
   analyze;
@@ -44,7 +44,11 @@ const workers: ChildProcess[] = [];
 beforeAll(async () => {
   await migrate(database.url);
   store = openStore(database.url);
-  queue = await openQueue(database.url, jobs.map((job) => job.name), 'sender');
+  queue = await openQueue(
+    database.url,
+    jobs.map((job) => job.name),
+    'sender',
+  );
   desk = openLoginDesk(database.url);
   source = await addSource(store, { name: 'audited', environment: 'test', ...audited.details });
 });
@@ -67,11 +71,16 @@ async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<
   await queue.enqueue('survey', id);
   return id;
 }
-const reached = (id: number, ...states: readonly SurveyState[]) => eventually(async () => {
-  const row = await findSurvey(store, id);
-  return row && states.includes(row.state) ? row : null;
-}, `survey ${id} to be ${states.join(' or ')}`);
-const isAt = (id: number, doing: string) => eventually(async () => ((await findSurvey(store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
+const reached = (id: number, ...states: readonly SurveyState[]) =>
+  eventually(
+    async () => {
+      const row = await findSurvey(store, id);
+      return row && states.includes(row.state) ? row : null;
+    },
+    `survey ${id} to be ${states.join(' or ')}`,
+  );
+const isAt = (id: number, doing: string) =>
+  eventually(async () => ((await findSurvey(store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
 
 /** Holds a table so that a survey stands still at it, until let go. */
 async function holding(work: (letGo: () => Promise<void>) => Promise<void>): Promise<void> {
@@ -87,7 +96,13 @@ test('a survey is carried out by a worker, with its findings', async () => {
   await hire();
   const row = await reached(await ask(), 'done', 'failed');
   expect(row).toMatchObject({ state: 'done', problem: null });
-  expect((await listFindings(store, source, ['Open'])).map((f) => f.identity)).toEqual(expect.arrayContaining(['keys/missing:public.call', 'references/undeclared:public.call(vessel_id) -> public.vessel(vessel_id)', 'uniqueness/absent:public.vessel(imo_no)']));
+  expect((await listFindings(store, source, ['Open'])).map((f) => f.identity)).toEqual(
+    expect.arrayContaining([
+      'keys/missing:public.call',
+      'references/undeclared:public.call(vessel_id) -> public.vessel(vessel_id)',
+      'uniqueness/absent:public.vessel(imo_no)',
+    ]),
+  );
 });
 
 test('killing the worker in the middle of a survey loses nothing: another goes on with it', async () => {
@@ -126,7 +141,13 @@ test('two workers share the queue and never take the same survey', async () => {
 
 test('a source that cannot be reached fails the survey with words for people', async () => {
   await hire();
-  const lost = await addSource(store, { name: 'lost', environment: 'test', ...audited.details, port: 1, password: 'not-for-eyes' });
+  const lost = await addSource(store, {
+    name: 'lost',
+    environment: 'test',
+    ...audited.details,
+    port: 1,
+    password: 'not-for-eyes',
+  });
   const id = await askForSurvey(store, { source: lost, depth: 'exact' });
   await queue.enqueue('survey', id);
   const row = await reached(id, 'failed', 'done');
@@ -142,21 +163,36 @@ test('a docket is run, proven and surveyed again; run back, the schema is as bef
   const rows = (await listFindings(store, source, ['Open'])).filter((row) => row.tableId !== 'public.slow');
   const docket = await addDocket(store, source, 'Docket');
   for (const row of rows) await putItem(store, docket, row.id, {});
-  await moveFindings(store, rows.map((row) => ({ finding: row.id, from: 'Open', to: 'Docketed', reason: null })), { docket });
-  const plan = planFor(rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })), catalogue, `d${docket}`);
+  await moveFindings(
+    store,
+    rows.map((row) => ({ finding: row.id, from: 'Open', to: 'Docketed', reason: null })),
+    { docket },
+  );
+  const plan = planFor(
+    rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })),
+    catalogue,
+    `d${docket}`,
+  );
   expect(plan.problems).toEqual([]);
 
   const forward = await run(docket, plan, 'forward');
-  expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(Array.from({ length: plan.steps.length + 2 }, () => 'done'));
+  expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(
+    Array.from({ length: plan.steps.length + 2 }, () => 'done'),
+  );
   const proofs = await listProofsOfRun(store, forward);
   expect(proofs.length).toBeGreaterThan(3);
   expect(proofs.filter((proof) => proof.outcome !== 'refused')).toEqual([]);
-  await eventually(async () => ((await listFindings(store, source, ['Held'])).length === rows.length ? true : null), 'all to be held');
+  await eventually(
+    async () => ((await listFindings(store, source, ['Held'])).length === rows.length ? true : null),
+    'all to be held',
+  );
   expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 898 });
 
   await run(docket, plan, 'back');
   const again = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
-  expect(again?.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes])).toEqual(catalogue.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes]));
+  expect(again?.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes])).toEqual(
+    catalogue.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes]),
+  );
   expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 900 });
   expect((await listFindings(store, source, ['Slipped'])).length).toBe(0);
   expect(inferStyle(catalogue)).toBeDefined();
@@ -168,15 +204,22 @@ test('a login that nobody offers stops the run, with nothing done', async () => 
   await moveDocket(store, docket, ['Draft'], 'Running');
   const id = await askForRun(store, { docket, direction: 'forward', user: 'somebody', steps: [] });
   await queue.enqueue('run', id);
-  const stopped = await eventually(async () => { const row = await findRun(store, id); return row?.state === 'stopped' ? row : null; }, 'the run to stop');
+  const stopped = await eventually(async () => {
+    const row = await findRun(store, id);
+    return row?.state === 'stopped' ? row : null;
+  }, 'the run to stop');
   expect(stopped.problem).toContain('Type it again');
   expect((await findDocket(store, source, docket))?.state).toBe('Stopped');
 });
 
 test('no table ever holds a password that was typed for a run', async () => {
-  const { rows } = await store.query<{ schema: string; name: string }>(`select table_schema as schema, table_name as name from information_schema.tables where table_schema in ('pawl', 'pawl_queue')`);
+  const { rows } = await store.query<{ schema: string; name: string }>(
+    `select table_schema as schema, table_name as name from information_schema.tables where table_schema in ('pawl', 'pawl_queue')`,
+  );
   for (const { schema, name } of rows) {
-    const found = await store.query(`select 1 from ${schema}.${name} as t where t::text like '%' || $1 || '%'`, [audited.details.password]);
+    const found = await store.query(`select 1 from ${schema}.${name} as t where t::text like '%' || $1 || '%'`, [
+      audited.details.password,
+    ]);
     expect(found.rowCount, name).toBe(0);
   }
 });
@@ -190,7 +233,10 @@ async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): P
   const id = await askForRun(store, { docket, direction, user, steps: stepsOf(plan, direction) });
   desk.offer(id, { user, password });
   await queue.enqueue('run', id);
-  const row = await eventually(async () => { const r = await findRun(store, id); return r?.state === 'done' || r?.state === 'stopped' ? r : null; }, 'the run to end');
+  const row = await eventually(async () => {
+    const r = await findRun(store, id);
+    return r?.state === 'done' || r?.state === 'stopped' ? r : null;
+  }, 'the run to end');
   expect(row.problem).toBeNull();
   return id;
 }

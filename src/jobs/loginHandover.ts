@@ -40,7 +40,8 @@ export function openLoginDesk(connectionString: string): LoginDesk {
     const offer = offered.get(run);
     if (!offer) return;
     offered.delete(run);
-    if (offer.until > Date.now()) await client?.query('select pg_notify($1, $2)', [channelOf(run), seal(JSON.stringify(offer.login)).toString('base64')]);
+    if (offer.until > Date.now())
+      await client?.query('select pg_notify($1, $2)', [channelOf(run), seal(JSON.stringify(offer.login)).toString('base64')]);
   }
 
   void listen().catch(() => undefined);

@@ -14,7 +14,15 @@ const schema = 'pawl_queue';
 
 /** `role`: a worker also keeps the queue in order; a sender only sends. Queues are made on first use. */
 export async function openQueue(connectionString: string, jobs: readonly string[], role: 'sender' | 'worker'): Promise<Queue> {
-  const boss = new PgBoss({ connectionString, schema, supervise: role === 'worker', schedule: false, max: 3, maintenanceIntervalSeconds: 30, application_name: 'pawl queue' });
+  const boss = new PgBoss({
+    connectionString,
+    schema,
+    supervise: role === 'worker',
+    schedule: false,
+    max: 3,
+    maintenanceIntervalSeconds: 30,
+    application_name: 'pawl queue',
+  });
   boss.on('error', () => undefined);
   await boss.start();
   for (const job of jobs) await boss.createQueue(job);

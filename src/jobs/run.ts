@@ -11,7 +11,16 @@ import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
 import { findFrozen, getSourceOf, listItems, moveDocket } from '../store/dockets/dockets';
-import { findRun, finishRun, finishStep, keepProof, listUnfinishedRuns, type RunRow, startRun, startStep } from '../store/dockets/runs';
+import {
+  findRun,
+  finishRun,
+  finishStep,
+  keepProof,
+  listUnfinishedRuns,
+  type RunRow,
+  startRun,
+  startStep,
+} from '../store/dockets/runs';
 import { listFindingsById, moveFindings } from '../store/findings/findings';
 import { getConnection } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
@@ -35,7 +44,8 @@ export const runJob: Job = {
   async recover({ store, enqueue }) {
     for (const { id, docketId, state, waitedLong } of await listUnfinishedRuns(store)) {
       await whileOwning(store, 'docket', docketId, async () => {
-        if (state === 'running') await stop(store, id, docketId, 'The worker was interrupted. What was done is kept; go on by typing the login again.');
+        if (state === 'running')
+          await stop(store, id, docketId, 'The worker was interrupted. What was done is kept; go on by typing the login again.');
         else if (waitedLong) await enqueue('run', id);
       });
     }
@@ -43,15 +53,15 @@ export const runJob: Job = {
 };
 
 /** The steps of a run as they are listed before it starts: checks, every operation, checks. */
-export function stepsOf(plan: Plan, direction: RunRow['direction']): readonly { readonly title: string; readonly statement: string }[] {
+export function stepsOf(
+  plan: Plan,
+  direction: RunRow['direction'],
+): readonly { readonly title: string; readonly statement: string }[] {
   const changes = operationsOf(plan, direction).map((operation) => ({
-    title: operationInWords(operation), statement: postgresql.operation(operation).join(';\n'),
+    title: operationInWords(operation),
+    statement: postgresql.operation(operation).join(';\n'),
   }));
-  return [
-    { title: 'Checks before', statement: '' },
-    ...changes,
-    { title: 'Checks after', statement: '' },
-  ];
+  return [{ title: 'Checks before', statement: '' }, ...changes, { title: 'Checks after', statement: '' }];
 }
 
 async function carryOut(row: RunRow, context: JobContext): Promise<void> {
@@ -70,7 +80,15 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
       await session.close().catch(() => undefined);
     }
     await settleRun(store, row, plan);
-    await context.enqueue('survey', await askForSurvey(store, { source, depth: 'exact', scope: [...tablesTouched(operationsOf(plan, row.direction))], docket: row.docketId }));
+    await context.enqueue(
+      'survey',
+      await askForSurvey(store, {
+        source,
+        depth: 'exact',
+        scope: [...tablesTouched(operationsOf(plan, row.direction))],
+        docket: row.docketId,
+      }),
+    );
   } catch (error) {
     await stop(store, row.id, row.docketId, messageOf(error));
   }
@@ -81,7 +99,9 @@ async function runSteps(session: ChangingSession, plan: Plan, { id, direction }:
   const operations = operationsOf(plan, direction);
   await step(1, () => checkAll(session, checksToStart(plan, direction, catalogue), 'Nothing was changed'));
   for (const [i, operation] of operations.entries()) {
-    await step(i + 2, async () => (isInForce(operation, catalogue) ? 'in force already' : session.change(postgresql.operation(operation))));
+    await step(i + 2, async () =>
+      isInForce(operation, catalogue) ? 'in force already' : session.change(postgresql.operation(operation)),
+    );
   }
   await step(operations.length + 2, () => checkAll(session, checksToEnd(plan, direction), 'The steps are done'));
 
@@ -99,7 +119,11 @@ async function runSteps(session: ChangingSession, plan: Plan, { id, direction }:
 async function checkAll(session: ChangingSession, checks: ReturnType<typeof checksToEnd>, otherwise: string): Promise<string> {
   for (const check of checks) {
     const count = await session.check(postgresql.check(check));
-    if (count !== 0) throw new SourceError(`${otherwise}, but a check failed: ${count.toLocaleString('en-GB')} × ${describeCheck(check)}.`, 'refused');
+    if (count !== 0)
+      throw new SourceError(
+        `${otherwise}, but a check failed: ${count.toLocaleString('en-GB')} × ${describeCheck(check)}.`,
+        'refused',
+      );
   }
   return checks.length === 0 ? 'nothing to check' : `${checks.length} checks, all zero`;
 }
@@ -107,7 +131,15 @@ async function checkAll(session: ChangingSession, checks: ReturnType<typeof chec
 async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {
   const catalogue = await session.readCatalogue();
   const items = await listItems(store, row.docketId);
-  const findings = new Map((await listFindingsById(store, source, items.map((i) => i.findingId))).map((f) => [f.identity, f.id]));
+  const findings = new Map(
+    (
+      await listFindingsById(
+        store,
+        source,
+        items.map((i) => i.findingId),
+      )
+    ).map((f) => [f.identity, f.id]),
+  );
   for (const { finding, proofs } of plan.steps) {
     const findingId = findings.get(finding);
     if (findingId === undefined) continue;
@@ -120,17 +152,31 @@ async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, sour
 }
 
 /** Records a run that is through: the docket's state, and what it means for its findings. */
-export async function settleRun(store: JobContext['store'], row: Pick<RunRow, 'id' | 'docketId' | 'direction'>, plan: Plan): Promise<void> {
+export async function settleRun(
+  store: JobContext['store'],
+  row: Pick<RunRow, 'id' | 'docketId' | 'direction'>,
+  plan: Plan,
+): Promise<void> {
   await inTransaction(async (db) => {
     await finishRun(db, row.id, 'done');
     await moveDocket(db, row.docketId, ['Running'], row.direction === 'forward' ? 'Done' : 'Backed out');
     const source = await getSourceOf(db, row.docketId);
     const items = await listItems(db, row.docketId);
     const carried = new Set(plan.steps.map((s) => s.finding));
-    const findings = (await listFindingsById(db, source, items.map((i) => i.findingId))).filter((f) => carried.has(f.identity));
+    const findings = (
+      await listFindingsById(
+        db,
+        source,
+        items.map((i) => i.findingId),
+      )
+    ).filter((f) => carried.has(f.identity));
     const event = row.direction === 'forward' ? 'applied' : 'backedOut';
     const reason = row.direction === 'forward' ? null : 'Its docket was backed out.';
-    await moveFindings(db, findings.map((f) => ({ finding: f.id, from: f.state, to: nextState(f.state, event), reason })), { docket: row.docketId });
+    await moveFindings(
+      db,
+      findings.map((f) => ({ finding: f.id, from: f.state, to: nextState(f.state, event), reason })),
+      { docket: row.docketId },
+    );
   }, store);
 }
 

@@ -9,7 +9,19 @@ import { survey, type SurveyResult } from '../sources/survey';
 import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
 import { getConnection } from '../store/sources/sources';
 import {
-  findCatalogue, findSurvey, finishSurvey, isCancelRequested, keepCatalogue, keepFact, keepNotMeasured, keepProgress, listFacts, listStranded, requeueSurvey, startSurvey, type SurveyRow,
+  findCatalogue,
+  findSurvey,
+  finishSurvey,
+  isCancelRequested,
+  keepCatalogue,
+  keepFact,
+  keepNotMeasured,
+  keepProgress,
+  listFacts,
+  listStranded,
+  requeueSurvey,
+  startSurvey,
+  type SurveyRow,
 } from '../store/surveys/surveys';
 import { keepTables } from '../store/surveys/surveyedTables';
 import type { Job, JobContext } from './job';
@@ -41,7 +53,10 @@ export const surveyJob: Job = {
 async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promise<void> {
   const cancelled = new AbortController();
   const watch = setInterval(() => {
-    void isCancelRequested(store, row.id).then((asked) => asked && cancelled.abort(), () => undefined);
+    void isCancelRequested(store, row.id).then(
+      (asked) => asked && cancelled.abort(),
+      () => undefined,
+    );
   }, cancelPollMs);
   try {
     const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping]));
@@ -73,7 +88,11 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
   }
 }
 
-async function keepResult(row: SurveyRow, { catalogue, evidence, findings, scope }: SurveyResult, store: JobContext['store']): Promise<void> {
+async function keepResult(
+  row: SurveyRow,
+  { catalogue, evidence, findings, scope }: SurveyResult,
+  store: JobContext['store'],
+): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
   await inTransaction(async (db) => {
     const standing = await listStanding(db, row.sourceId);
@@ -81,15 +100,22 @@ async function keepResult(row: SurveyRow, { catalogue, evidence, findings, scope
     const moves = transitionsAfter(
       standing.map((finding) => ({ finding: coreFinding(finding), state: finding.state })),
       {
-        catalogue, depth: row.depth, scope, found: new Set(findings.map((f) => f.id)),
+        catalogue,
+        depth: row.depth,
+        scope,
+        found: new Set(findings.map((f) => f.id)),
         notMeasured: new Set<TableId>(unmeasured.map((t) => tableId(t.schema, t.table))),
       },
     );
     await keepFindings(db, row.sourceId, row.id, findings);
-    await moveFindings(db, moves.flatMap(({ id, from, to, reason }) => {
-      const finding = ids.get(id);
-      return finding === undefined ? [] : [{ finding, from, to, reason }];
-    }), { survey: row.id, docket: row.docketId });
+    await moveFindings(
+      db,
+      moves.flatMap(({ id, from, to, reason }) => {
+        const finding = ids.get(id);
+        return finding === undefined ? [] : [{ finding, from, to, reason }];
+      }),
+      { survey: row.id, docket: row.docketId },
+    );
     await keepTables(db, row.sourceId, catalogue, evidence, unmeasured, scope);
     await keepNotMeasured(db, row.id, unmeasured);
     await finishSurvey(db, row.id, 'done');

@@ -8,7 +8,11 @@ import { openQueue } from './queue';
 const recoverEveryMs = 2_000;
 
 const stopping = new AbortController();
-const queue = await openQueue(storeUrl(), jobs.map((job) => job.name), 'worker');
+const queue = await openQueue(
+  storeUrl(),
+  jobs.map((job) => job.name),
+  'worker',
+);
 const context: JobContext = { store: db(), enqueue: (job, id) => queue.enqueue(job, id), stopping: stopping.signal };
 
 for (const job of jobs) {

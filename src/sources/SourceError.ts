@@ -1,6 +1,18 @@
 /** Why a source did not answer as asked; the interface decides by it what to offer next. */
 export type SourceProblem =
-  | 'unreachable' | 'wrongPassword' | 'noDatabase' | 'tlsRefused' | 'notAllowed' | 'tooOld' | 'lost' | 'timeout' | 'locked' | 'refused' | 'cancelled' | 'misspelt' | 'other';
+  | 'unreachable'
+  | 'wrongPassword'
+  | 'noDatabase'
+  | 'tlsRefused'
+  | 'notAllowed'
+  | 'tooOld'
+  | 'lost'
+  | 'timeout'
+  | 'locked'
+  | 'refused'
+  | 'cancelled'
+  | 'misspelt'
+  | 'other';
 
 /** What stopped us at a source: what we were doing, what happened, and what to try. Never holds a password. */
 export class SourceError extends Error {

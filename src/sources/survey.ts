@@ -100,8 +100,16 @@ function scopeOf(catalogue: Catalogue, { schemas, tables }: SurveyOptions): Read
   if (tables) return tables;
   if (!schemas || schemas.length === 0) return null;
   const unknown = schemas.filter((name) => !catalogue.schemas.some((schema) => schema.name === name));
-  if (unknown.length > 0) throw new SourceError(`The database has no schema ${unknown.join(', ')}. It has ${catalogue.schemas.map((s) => s.name).join(', ') || 'none'}.`, 'misspelt');
-  return new Set(baseTables(catalogue).filter((table) => schemas.includes(table.schema)).map((table) => table.id));
+  if (unknown.length > 0)
+    throw new SourceError(
+      `The database has no schema ${unknown.join(', ')}. It has ${catalogue.schemas.map((s) => s.name).join(', ') || 'none'}.`,
+      'misspelt',
+    );
+  return new Set(
+    baseTables(catalogue)
+      .filter((table) => schemas.includes(table.schema))
+      .map((table) => table.id),
+  );
 }
 
 // A question about uniqueness or a reference reads the table again; its size says how long that takes.

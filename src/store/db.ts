@@ -13,14 +13,23 @@ export function db(): pg.Pool {
 }
 
 export function openStore(connectionString: string): pg.Pool {
-  const pool = new pg.Pool({ connectionString, max: 8, application_name: 'pawl store', options: `-c search_path=${schema}`, types: storeTypes });
+  const pool = new pg.Pool({
+    connectionString,
+    max: 8,
+    application_name: 'pawl store',
+    options: `-c search_path=${schema}`,
+    types: storeTypes,
+  });
   pool.on('error', () => undefined);
   return pool;
 }
 
 export function storeUrl(): string {
   const url = process.env['DATABASE_URL'];
-  if (!url) throw new Error('DATABASE_URL is not set. Start Pawl with `npm start`, or point DATABASE_URL to a PostgreSQL for its records.');
+  if (!url)
+    throw new Error(
+      'DATABASE_URL is not set. Start Pawl with `npm start`, or point DATABASE_URL to a PostgreSQL for its records.',
+    );
   return url;
 }
 
@@ -56,11 +65,12 @@ export async function getRow<Row>(db: Db, text: string, values: unknown[] = []):
 }
 
 // Ids fit a number (they are ours and start at 1); moments travel as ISO 8601.
-const { builtins } = pg.types;
+const int8: number = pg.types.builtins.INT8;
+const timestamptz: number = pg.types.builtins.TIMESTAMPTZ;
 const storeTypes = {
-  getTypeParser: ((oid: number, format?: 'text' | 'binary') => {
-    if (oid === builtins.INT8) return Number;
-    if (oid === builtins.TIMESTAMPTZ) return (text: string) => new Date(text).toISOString();
-    return pg.types.getTypeParser(oid, format as 'text');
-  }) as typeof pg.types.getTypeParser,
+  getTypeParser: (oid: number): unknown => {
+    if (oid === int8) return Number;
+    if (oid === timestamptz) return (text: string) => new Date(text).toISOString();
+    return pg.types.getTypeParser(oid);
+  },
 };

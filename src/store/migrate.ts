@@ -14,7 +14,9 @@ export async function migrate(connectionString: string): Promise<readonly string
   try {
     await client.query('select pg_advisory_lock($1)', [oneAtATime]);
     await client.query('create schema if not exists pawl');
-    await client.query('create table if not exists migrations (name text primary key, run_at timestamptz not null default now())');
+    await client.query(
+      'create table if not exists migrations (name text primary key, run_at timestamptz not null default now())',
+    );
     const { rows } = await client.query<{ name: string }>('select name from migrations');
     const done = new Set(rows.map((row) => row.name));
     const open = (await readdir(folder)).filter((name) => name.endsWith('.sql') && !done.has(name)).sort();
@@ -33,6 +35,9 @@ async function runOne(client: pg.Client, name: string): Promise<void> {
     await client.query('commit');
   } catch (cause) {
     await client.query('rollback');
-    throw new Error(`Migration ${name} of Pawl's own database failed and was rolled back: ${cause instanceof Error ? cause.message : String(cause)}`, { cause });
+    throw new Error(
+      `Migration ${name} of Pawl's own database failed and was rolled back: ${cause instanceof Error ? cause.message : String(cause)}`,
+      { cause },
+    );
   }
 }

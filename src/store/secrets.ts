@@ -23,7 +23,10 @@ export function unseal(sealed: Buffer): string {
     decipher.setAuthTag(sealed.subarray(nonceBytes, nonceBytes + tagBytes));
     return Buffer.concat([decipher.update(sealed.subarray(nonceBytes + tagBytes)), decipher.final()]).toString('utf8');
   } catch (cause) {
-    throw new Error('A stored password cannot be opened: the key is not the one it was sealed under. Restore PAWL_SECRET or the key file, or type the password again.', { cause });
+    throw new Error(
+      'A stored password cannot be opened: the key is not the one it was sealed under. Restore PAWL_SECRET or the key file, or type the password again.',
+      { cause },
+    );
   }
 }
 
@@ -44,6 +47,9 @@ function keyFromFile(): Buffer {
   }
   chmodSync(file, 0o600);
   const made = Buffer.from(readFileSync(file, 'utf8').trim(), 'hex');
-  if (made.length !== 32) throw new Error(`The key file ${file} does not hold 64 hexadecimal digits. Restore it; without it stored passwords cannot be opened.`);
+  if (made.length !== 32)
+    throw new Error(
+      `The key file ${file} does not hold 64 hexadecimal digits. Restore it; without it stored passwords cannot be opened.`,
+    );
   return made;
 }

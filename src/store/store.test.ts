@@ -25,7 +25,16 @@ beforeAll(async () => {
 });
 afterAll(() => store.end());
 
-const source: NewSource = { name: 'harbour', environment: 'production', host: '127.0.0.1', port: 5432, database: 'harbour', user: 'audit', password: 'tell-nobody', tls: 'prefer' };
+const source: NewSource = {
+  name: 'harbour',
+  environment: 'production',
+  host: '127.0.0.1',
+  port: 5432,
+  database: 'harbour',
+  user: 'audit',
+  password: 'tell-nobody',
+  tls: 'prefer',
+};
 const named = (name: string): NewSource => ({ ...source, name });
 
 test('migrations run once, also when two start at the same time', async () => {
@@ -64,24 +73,33 @@ test('a survey is taken by one worker only, and can be asked for again once stop
 
 test('the database itself refuses states that do not exist', async () => {
   const id = await addSource(store, named('strict'));
-  await expect(store.query(`insert into surveys (source_id, depth, state) values ($1, 'exact', 'dreaming')`, [id])).rejects.toThrow('ck_surveys_state');
+  await expect(
+    store.query(`insert into surveys (source_id, depth, state) values ($1, 'exact', 'dreaming')`, [id]),
+  ).rejects.toThrow('ck_surveys_state');
 });
 
 const catalogue = sketch('port.log: entry text\n port.note: body text');
-const findings = audit(catalogue, evidence(profiled(catalogue, 'port.log', 50), profiled(catalogue, 'port.note', 50)));
+const findings = audit(catalogue, evidence(profiled(catalogue, 'port.log', 10), profiled(catalogue, 'port.note', 10)));
 
 test('a finding keeps its row and state from survey to survey, and its events', async () => {
   const id = await addSource(store, named('states'));
-  const [first, second] = [await askForSurvey(store, { source: id, depth: 'exact' }), await askForSurvey(store, { source: id, depth: 'exact' })];
+  const [first, second] = [
+    await askForSurvey(store, { source: id, depth: 'exact' }),
+    await askForSurvey(store, { source: id, depth: 'exact' }),
+  ];
   await keepFindings(store, id, first, findings);
   const [one] = await listFindings(store, id, ['Open']);
   if (!one) throw new Error('a finding was kept');
   await moveFindings(store, [{ finding: one.id, from: 'Open', to: 'Docketed', reason: null }], {});
   await keepFindings(store, id, second, findings);
   expect((await listFindings(store, id, ['Open', 'Docketed'])).map((f) => [f.identity, f.state]).sort()).toEqual([
-    ['keys/missing:port.log', one.identity === 'keys/missing:port.log' ? 'Docketed' : 'Open'], ['keys/missing:port.note', one.identity === 'keys/missing:port.note' ? 'Docketed' : 'Open'],
+    ['keys/missing:port.log', one.identity === 'keys/missing:port.log' ? 'Docketed' : 'Open'],
+    ['keys/missing:port.note', one.identity === 'keys/missing:port.note' ? 'Docketed' : 'Open'],
   ]);
-  expect((await listEvents(store, one.id)).map((event) => [event.from, event.to])).toEqual([[null, 'Open'], ['Open', 'Docketed']]);
+  expect((await listEvents(store, one.id)).map((event) => [event.from, event.to])).toEqual([
+    [null, 'Open'],
+    ['Open', 'Docketed'],
+  ]);
 });
 
 test('a finding that has moved meanwhile is not moved again', async () => {
@@ -98,7 +116,9 @@ test('a finding that has moved meanwhile is not moved again', async () => {
 test('coverage counts what is open by table and concern, with the worst', async () => {
   const id = await addSource(store, named('board'));
   await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
-  expect(await coverage(store, id)).toEqual(expect.arrayContaining([{ tableId: 'port.log', concern: 'Keys', open: 1, held: 0, slipped: 0, worst: 'Serious' }]));
+  expect(await coverage(store, id)).toEqual(
+    expect.arrayContaining([{ tableId: 'port.log', concern: 'Keys', open: 1, held: 0, slipped: 0, worst: 'Serious' }]),
+  );
 });
 
 test('what fails half way leaves nothing behind', async () => {

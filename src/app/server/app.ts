@@ -14,7 +14,8 @@ const nonceOf = (_request: unknown, response: unknown): string => `'nonce-${(res
 export const app: express.Express = express();
 app.disable('x-powered-by');
 app.use((request, response, next) => {
-  if (Number(request.headers['content-length'] ?? 0) > largestBody) return void response.status(413).type('text/plain').send('That is more than Pawl takes at once.');
+  if (Number(request.headers['content-length'] ?? 0) > largestBody)
+    return void response.status(413).type('text/plain').send('That is more than Pawl takes at once.');
   response.locals['nonce'] = randomBytes(16).toString('base64');
   next();
 });
@@ -25,9 +26,16 @@ app.use(
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
-        defaultSrc: ["'self'"], baseUri: ["'none'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], formAction: ["'self'"],
-        imgSrc: ["'self'", 'data:'], fontSrc: ["'self'"], connectSrc: ["'self'"],
-        scriptSrc: ["'self'", nonceOf], styleSrcElem: ["'self'", nonceOf],
+        defaultSrc: ["'self'"],
+        baseUri: ["'none'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'none'"],
+        formAction: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        scriptSrc: ["'self'", nonceOf],
+        styleSrcElem: ["'self'", nonceOf],
         // style="" attributes of server-rendered virtual rows and MUI papers.
         styleSrcAttr: ["'unsafe-inline'"],
       },

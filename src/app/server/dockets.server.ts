@@ -14,7 +14,18 @@ import { tablesTouched } from '~/core/remedies/operations';
 import type { Login } from '~/jobs/loginHandover';
 import { settleRun, stepsOf } from '~/jobs/run';
 import { db, inTransaction } from '~/store/db';
-import { addDocket, type DocketRow, findDocketOf, findFrozen, freezeDocket, listDockets, listItems, moveDocket, putItem, removeItem } from '~/store/dockets/dockets';
+import {
+  addDocket,
+  type DocketRow,
+  findDocketOf,
+  findFrozen,
+  freezeDocket,
+  listDockets,
+  listItems,
+  moveDocket,
+  putItem,
+  removeItem,
+} from '~/store/dockets/dockets';
 import { askForRun } from '~/store/dockets/runs';
 import { coreFinding, type FindingRow, listFindingsById, moveFindings } from '~/store/findings/findings';
 import type { SourceRow } from '~/store/sources/sources';
@@ -27,15 +38,28 @@ export async function addToDocket(source: number, findings: readonly number[], c
     const dockets = await listDockets(store, source);
     const draft = dockets.find((docket) => docket.state === 'Draft');
     const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`));
-    const rows = (await listFindingsById(store, source, findings)).filter((row) => ['Open', 'Slipped', 'Docketed'].includes(row.state));
+    const rows = (await listFindingsById(store, source, findings)).filter((row) =>
+      ['Open', 'Slipped', 'Docketed'].includes(row.state),
+    );
     for (const row of rows) {
       const present = await findDocketOf(store, row.id);
       // A finding is in one docket at a time; there only its answers change.
       const where = row.state === 'Docketed' && present ? present.docketId : docket;
       if (row.state === 'Docketed' && present && present.state !== 'Draft') continue;
-      await putItem(store, where, row.id, catalogue ? completeDecision(questionsFor(coreFinding(row), catalogue), chosen) : chosen);
+      await putItem(
+        store,
+        where,
+        row.id,
+        catalogue ? completeDecision(questionsFor(coreFinding(row), catalogue), chosen) : chosen,
+      );
     }
-    await moveFindings(store, rows.map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'docketed'), reason: null })).filter((m) => m.from !== m.to), { docket });
+    await moveFindings(
+      store,
+      rows
+        .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'docketed'), reason: null }))
+        .filter((m) => m.from !== m.to),
+      { docket },
+    );
     return docket;
   });
 }
@@ -47,7 +71,13 @@ export async function takeFromDocket(source: number, finding: number): Promise<b
     if (docket?.state !== 'Draft') return false;
     const rows = await listFindingsById(store, source, [finding]);
     await removeItem(store, docket.docketId, finding);
-    await moveFindings(store, rows.filter((r) => r.state === 'Docketed').map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null })), { docket: docket.docketId });
+    await moveFindings(
+      store,
+      rows
+        .filter((r) => r.state === 'Docketed')
+        .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null })),
+      { docket: docket.docketId },
+    );
     return true;
   });
 }
@@ -61,8 +91,16 @@ export interface PlannedDocket {
 
 /** The plan of a docket: frozen once it has run, made anew from the last survey before. */
 export async function planDocket(source: SourceRow, docket: DocketRow): Promise<PlannedDocket> {
-  const [items, frozen, latest] = await Promise.all([listItems(db(), docket.id), findFrozen(db(), docket.id), latestCatalogue(source.id)]);
-  const rows = await listFindingsById(db(), source.id, items.map((item) => item.findingId));
+  const [items, frozen, latest] = await Promise.all([
+    listItems(db(), docket.id),
+    findFrozen(db(), docket.id),
+    latestCatalogue(source.id),
+  ]);
+  const rows = await listFindingsById(
+    db(),
+    source.id,
+    items.map((item) => item.findingId),
+  );
   const catalogue = frozen?.catalogue ?? latest;
   if (!catalogue) return { rows, plan: null, scripts: null, catalogue: null };
   const decided = items.flatMap((item): DecidedFinding[] => {
@@ -70,14 +108,23 @@ export async function planDocket(source: SourceRow, docket: DocketRow): Promise<
     return row ? [{ finding: coreFinding(row), decision: item.decision }] : [];
   });
   const plan = frozen?.plan ?? planFor(decided, catalogue, `d${docket.id}`);
-  const heading = { title: docket.name, source: `${source.name} (${source.environment}), PostgreSQL ${catalogue.engine.version}`, madeAt: docket.stateAt };
+  const heading = {
+    title: docket.name,
+    source: `${source.name} (${source.environment}), PostgreSQL ${catalogue.engine.version}`,
+    madeAt: docket.stateAt,
+  };
   return { rows, plan, scripts: postgresql.scripts(plan, heading), catalogue };
 }
 
 export type Direction = 'forward' | 'back';
 
 /** Asks a worker to run a docket with a login that is handed over in memory. Returns what is wrong, or null. */
-export async function runDocket(source: SourceRow, docket: DocketRow, direction: Direction, login: Login): Promise<string | null> {
+export async function runDocket(
+  source: SourceRow,
+  docket: DocketRow,
+  direction: Direction,
+  login: Login,
+): Promise<string | null> {
   const planned = await planDocket(source, docket);
   if (!planned.plan || !planned.catalogue || planned.plan.steps.length === 0) return 'There is nothing to run in this docket.';
   const { plan, catalogue } = planned;
@@ -103,7 +150,15 @@ export async function ranElsewhere(source: SourceRow, docket: DocketRow, directi
   });
   if (run === null) return `The docket is ${docket.state.toLowerCase()}; it cannot be run ${direction} now.`;
   await settleRun(db(), { id: run, docketId: docket.id, direction }, plan);
-  await enqueue('survey', await askForSurvey(db(), { source: source.id, depth: 'exact', scope: [...tablesTouched(operationsOf(plan, direction))], docket: docket.id }));
+  await enqueue(
+    'survey',
+    await askForSurvey(db(), {
+      source: source.id,
+      depth: 'exact',
+      scope: [...tablesTouched(operationsOf(plan, direction))],
+      docket: docket.id,
+    }),
+  );
   return null;
 }
 

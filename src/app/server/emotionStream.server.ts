@@ -16,7 +16,8 @@ export function createEmotionStream(cache: EmotionCache, nonce?: string) {
     }
     return insert(...args);
   };
-  const tag = (id: string, css: string): string => `<style data-emotion="${id}"${nonce ? ` nonce="${nonce}"` : ''}>${css}</style>`;
+  const tag = (id: string, css: string): string =>
+    `<style data-emotion="${id}"${nonce ? ` nonce="${nonce}"` : ''}>${css}</style>`;
   const takeStyles = (): string => {
     let names = cache.key;
     let css = '';

@@ -9,7 +9,11 @@ let queue: Promise<Queue> | null = null;
 let desk: LoginDesk | null = null;
 
 export async function enqueue(job: 'survey' | 'run', id: number): Promise<void> {
-  queue ??= openQueue(storeUrl(), jobs.map((j) => j.name), 'sender');
+  queue ??= openQueue(
+    storeUrl(),
+    jobs.map((j) => j.name),
+    'sender',
+  );
   try {
     await (await queue).enqueue(job, id);
   } catch (error) {

@@ -1,17 +1,23 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 
 /** A filter kept in the address under `q`; Escape leaves the field. */
 export function FilterBox({ placeholder }: { readonly placeholder: string }) {
   const [params, setParams] = useSearchParams();
   const inUrl = params.get('q') ?? '';
-  const [text, setText] = useState(inUrl);
-  useEffect(() => setText(inUrl), [inUrl]);
+  const input = useRef<HTMLInputElement>(null);
+  // While somebody types, the field leads and the address follows; else the other way round.
+  useEffect(() => {
+    if (input.current && document.activeElement !== input.current) input.current.value = inUrl;
+  }, [inUrl]);
   return (
     <input
-      type="search" placeholder={`${placeholder}   /`} aria-label={placeholder} value={text}
+      type="search"
+      placeholder={`${placeholder}   /`}
+      aria-label={placeholder}
+      defaultValue={inUrl}
+      ref={input}
       onChange={(event) => {
-        setText(event.target.value);
         const next = new URLSearchParams(params);
         if (event.target.value === '') next.delete('q');
         else next.set('q', event.target.value);
@@ -25,11 +31,20 @@ export function FilterBox({ placeholder }: { readonly placeholder: string }) {
 }
 
 /** One of a few values kept in the address; the empty one is left out of it. */
-export function Choice({ name, label, options }: { readonly name: string; readonly label: string; readonly options: readonly (readonly [string, string])[] }) {
+export function Choice({
+  name,
+  label,
+  options,
+}: {
+  readonly name: string;
+  readonly label: string;
+  readonly options: readonly (readonly [string, string])[];
+}) {
   const [params, setParams] = useSearchParams();
   return (
     <select
-      aria-label={label} value={params.get(name) ?? ''}
+      aria-label={label}
+      value={params.get(name) ?? ''}
       onChange={(event) => {
         const next = new URLSearchParams(params);
         if (event.target.value === '') next.delete(name);
@@ -37,7 +52,11 @@ export function Choice({ name, label, options }: { readonly name: string; readon
         setParams(next, { replace: true, preventScrollReset: true });
       }}
     >
-      {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+      {options.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
     </select>
   );
 }

@@ -1,5 +1,5 @@
 import Dialog from '@mui/material/Dialog';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useFetcher, useNavigate } from 'react-router';
 import { useKeys } from './keys';
 import type { Landing } from '../routes/jump/route';
@@ -21,22 +21,48 @@ export function JumpBox({ source }: { readonly source: number }) {
     setOpen(false);
     void navigate(landing.to);
   };
+  const { load } = fetcher;
   const keys = useMemo(() => {
-    const run = (): void => setOpen(true);
-    return [{ key: 'g', does: 'go to any table, column, finding or docket', run }, { key: 'ctrl+k', does: 'go to any table, column, finding or docket', run, always: true }];
-  }, []);
+    const run = (): void => {
+      setOpen(true);
+      setAt(0);
+      void load(`/s/${source}/jump`);
+    };
+    return [
+      { key: 'g', does: 'go to any table, column, finding or docket', run },
+      { key: 'ctrl+k', does: 'go to any table, column, finding or docket', run, always: true },
+    ];
+  }, [load, source]);
   useKeys(keys);
-  useEffect(() => {
-    if (open) search('');
-  }, [open]); // eslint-disable-line react-hooks/exhaustive-deps
 
   return (
-    <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="sm" aria-label="Go to" slotProps={{ transition: { onEntered: () => input.current?.focus() } }}>
+    <Dialog
+      open={open}
+      onClose={() => setOpen(false)}
+      fullWidth
+      maxWidth="sm"
+      aria-label="Go to"
+      slotProps={{ transition: { onEntered: () => input.current?.focus() } }}
+    >
       <div style={{ padding: 14 }}>
         <input
-          ref={input} className="jump" placeholder="Table, column, finding or docket" aria-label="Go to" role="combobox" aria-expanded aria-controls="landings"
+          ref={input}
+          className="jump"
+          placeholder="Table, column, finding or docket"
+          aria-label="Go to"
+          role="combobox"
+          aria-expanded
+          aria-controls="landings"
           aria-activedescendant={landings[at] ? `landing-${at}` : undefined}
-          style={{ width: '100%', font: 'inherit', padding: '8px 10px', border: '1px solid var(--line)', background: 'var(--paper)', color: 'var(--ink)', borderRadius: 3 }}
+          style={{
+            width: '100%',
+            font: 'inherit',
+            padding: '8px 10px',
+            border: '1px solid var(--line)',
+            background: 'var(--paper)',
+            color: 'var(--ink)',
+            borderRadius: 3,
+          }}
           onChange={(event) => search(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === 'ArrowDown') setAt(Math.min(at + 1, landings.length - 1));
@@ -49,14 +75,25 @@ export function JumpBox({ source }: { readonly source: number }) {
         <div id="landings" role="listbox" aria-label="Found" style={{ marginTop: 8, maxHeight: 380, overflow: 'auto' }}>
           {landings.map((landing, i) => (
             <div
-              key={landing.to + landing.label} id={`landing-${i}`} role="option" aria-selected={i === at} className={`row${i === at ? ' chosen' : ''}`}
-              style={{ gridTemplateColumns: '70px 1fr', cursor: 'pointer' }} onClick={() => go(landing)}
+              key={landing.to + landing.label}
+              id={`landing-${i}`}
+              role="option"
+              aria-selected={i === at}
+              className={`row${i === at ? ' chosen' : ''}`}
+              style={{ gridTemplateColumns: '70px 1fr', cursor: 'pointer' }}
+              onClick={() => go(landing)}
             >
               <span className="mute small">{landing.kind}</span>
-              <span className={landing.kind === 'finding' || landing.kind === 'station' ? undefined : 'mono'}>{landing.label}</span>
+              <span className={landing.kind === 'finding' || landing.kind === 'station' ? undefined : 'mono'}>
+                {landing.label}
+              </span>
             </div>
           ))}
-          {fetcher.state === 'idle' && landings.length === 0 && <p className="mute" style={{ padding: '6px 16px' }}>Nothing of that name.</p>}
+          {fetcher.state === 'idle' && landings.length === 0 && (
+            <p className="mute" style={{ padding: '6px 16px' }}>
+              Nothing of that name.
+            </p>
+          )}
         </div>
       </div>
     </Dialog>

@@ -16,12 +16,22 @@ export function KeyHelp() {
         <dl className="facts">
           {grouped(shown ?? []).map(({ keys, does }) => (
             <div key={does} style={{ display: 'contents' }}>
-              <dt>{keys.map((key) => <span key={key}><kbd>{names[key] ?? key}</kbd> </span>)}</dt>
+              <dt>
+                {keys.map((key) => (
+                  <span key={key}>
+                    <kbd>{names[key] ?? key}</kbd>{' '}
+                  </span>
+                ))}
+              </dt>
               <dd>{does}</dd>
             </div>
           ))}
-          <dt><kbd>Tab</kbd></dt>
-          <dd>from part to part; <kbd>Enter</kbd> opens or presses</dd>
+          <dt>
+            <kbd>Tab</kbd>
+          </dt>
+          <dd>
+            from part to part; <kbd>Enter</kbd> opens or presses
+          </dd>
         </dl>
       </div>
     </Dialog>

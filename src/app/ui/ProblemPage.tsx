@@ -15,8 +15,12 @@ export function ProblemPage() {
       <div className="empty" role="alert">
         <h1>{title}</h1>
         <p>{advice}</p>
-        <Button component={Link} to="." reloadDocument>Try again</Button>{' '}
-        <Button component={Link} to="/sources">To the sources</Button>
+        <Button component={Link} to="." reloadDocument>
+          Try again
+        </Button>{' '}
+        <Button component={Link} to="/sources">
+          To the sources
+        </Button>
       </div>
     </main>
   );
@@ -25,10 +29,16 @@ export function ProblemPage() {
 function told(error: unknown): Told {
   if (isRouteErrorResponse(error)) {
     if (isTold(error.data)) return error.data;
-    if (error.status === 404) return { title: 'There is nothing at this address', advice: 'It may be mistyped, or what was here has been removed.' };
-    if (error.status === 400) return { title: 'That could not be understood', advice: 'Go back, check what was entered, and send it again.' };
+    if (error.status === 404)
+      return { title: 'There is nothing at this address', advice: 'It may be mistyped, or what was here has been removed.' };
+    if (error.status === 400)
+      return { title: 'That could not be understood', advice: 'Go back, check what was entered, and send it again.' };
   }
-  return { title: 'Pawl could not do that', advice: 'Nothing was half done. Try again; if it happens again, the log of the web server says why. Check too that Pawl’s own PostgreSQL runs.' };
+  return {
+    title: 'Pawl could not do that',
+    advice:
+      'Nothing was half done. Try again; if it happens again, the log of the web server says why. Check too that Pawl’s own PostgreSQL runs.',
+  };
 }
 
 function isTold(data: unknown): data is Told {

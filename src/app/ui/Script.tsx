@@ -30,7 +30,11 @@ function coloured(text: string): ReactNode[] {
   let at = 0;
   highlightTree(PostgreSQL.language.parser.parse(text), highlighter, (from, to, classes) => {
     if (from > at) pieces.push(text.slice(at, from));
-    pieces.push(<span key={from} className={classes}>{text.slice(from, to)}</span>);
+    pieces.push(
+      <span key={from} className={classes}>
+        {text.slice(from, to)}
+      </span>,
+    );
     at = to;
   });
   pieces.push(text.slice(at));

@@ -7,7 +7,9 @@ import { Wordmark } from './Wordmark';
 export function Strip({ children }: { readonly children?: ReactNode }) {
   return (
     <header className="strip">
-      <a href="#content" className="skip">To the content</a>
+      <a href="#content" className="skip">
+        To the content
+      </a>
       <Link to="/sources" className="wordmark" aria-label="Pawl: all sources">
         <Wordmark />
         Pawl

@@ -15,8 +15,14 @@ const rowHeight = 29;
 /** Rows of one height, of which only those in sight are drawn: ten thousand scroll like fifty. */
 export function VirtualRows({ count, head, label, chosen, children }: VirtualRowsProps) {
   const scroller = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing of it is handed on
   const virtual = useVirtualizer({
-    count, getScrollElement: () => scroller.current, estimateSize: () => rowHeight, overscan: 12, initialRect: { width: 800, height: 700 }, scrollPaddingStart: 32,
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+    initialRect: { width: 800, height: 700 },
+    scrollPaddingStart: 32,
   });
   useEffect(() => {
     if (chosen >= 0) virtual.scrollToIndex(chosen, { align: 'auto' });

@@ -36,12 +36,17 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
       if (event.altKey || event.defaultPrevented) return;
       const typing = isTyping(event.target) || document.querySelector('[role=dialog], [role=menu]') !== null;
       // The newest screen's keys come first.
-      const shortcut = registry.all().toReversed().find((s) => s.key === wanted && (!typing || s.always));
+      const shortcut = registry
+        .all()
+        .toReversed()
+        .find((s) => s.key === wanted && (!typing || s.always));
       if (!shortcut) return;
       event.preventDefault();
       shortcut.run();
     };
     window.addEventListener('keydown', onKey);
+    // Before this the server's page is shown, whose links and forms work but whose keys do not.
+    document.documentElement.dataset['keys'] = 'ready';
     return () => window.removeEventListener('keydown', onKey);
   }, [registry]);
   return <RegistryContext.Provider value={registry}>{children}</RegistryContext.Provider>;

@@ -15,9 +15,14 @@ const decision = { orphans: 'leave' };
 /** Writes forward.sql, back.sql, before.sql and after.sql for the findings of a survey file. */
 export async function run(args: readonly string[]): Promise<void> {
   const { file, out, only, minConfidence } = await readArguments(
-    ScriptArguments, gather(args, '--only'),
+    ScriptArguments,
+    gather(args, '--only'),
     { only: { type: 'string', multiple: true }, 'min-confidence': { type: 'string' }, out: { type: 'string' } },
-    ({ 'min-confidence': least, ...values }, [first]) => ({ ...values, file: first, ...(least !== undefined && { minConfidence: Number(least) }) }),
+    ({ 'min-confidence': least, ...values }, [first]) => ({
+      ...values,
+      file: first,
+      ...(least !== undefined && { minConfidence: Number(least) }),
+    }),
   );
   const text = await readFile(file, 'utf8').catch((cause: unknown) => {
     throw new UsageError(`${file} cannot be read. Is the path right?`, { cause });
@@ -26,8 +31,16 @@ export async function run(args: readonly string[]): Promise<void> {
   const chosen = findings
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
     .filter((finding) => finding.confidence >= (minConfidence ?? 0));
-  const plan = planFor(chosen.map((finding) => ({ finding, decision })), catalogue, 'file');
-  const scripts = postgresql.scripts(plan, { title: basename(file), source: `${source.database} (${source.engine} ${source.version}) as surveyed ${takenAt}`, madeAt: new Date().toISOString() });
+  const plan = planFor(
+    chosen.map((finding) => ({ finding, decision })),
+    catalogue,
+    'file',
+  );
+  const scripts = postgresql.scripts(plan, {
+    title: basename(file),
+    source: `${source.database} (${source.engine} ${source.version}) as surveyed ${takenAt}`,
+    madeAt: new Date().toISOString(),
+  });
   await mkdir(out, { recursive: true });
   for (const name of scriptNames) await writeFile(join(out, `${name}.sql`), scripts[name]);
   for (const problem of plan.problems) process.stderr.write(`left out: ${problem.finding}: ${problem.message}\n`);

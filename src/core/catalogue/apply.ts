@@ -25,16 +25,31 @@ function change(operation: Operation, table: Table): Table {
       return { ...table, columns: table.columns.filter((c) => c.name !== operation.column) };
     case 'addPrimaryKey':
       return withKey(nullability(table, operation.columns, false), {
-        kind: 'primary key', ...base(table, operation.name), columns: operation.columns, index: operation.name,
+        kind: 'primary key',
+        ...base(table, operation.name),
+        columns: operation.columns,
+        index: operation.name,
       });
     case 'addUnique':
       return withKey(table, {
-        kind: 'unique', ...base(table, operation.name), columns: operation.columns, index: operation.name, nullsDistinct: true,
+        kind: 'unique',
+        ...base(table, operation.name),
+        columns: operation.columns,
+        index: operation.name,
+        nullsDistinct: true,
       });
     case 'addForeignKey':
       return withConstraint(table, {
-        kind: 'foreign key', ...base(table, operation.name), validated: false, columns: operation.columns, parent: operation.parent,
-        parentColumns: operation.parentColumns, match: 'simple', onDelete: operation.onDelete, onUpdate: operation.onUpdate, index: null,
+        kind: 'foreign key',
+        ...base(table, operation.name),
+        validated: false,
+        columns: operation.columns,
+        parent: operation.parent,
+        parentColumns: operation.parentColumns,
+        match: 'simple',
+        onDelete: operation.onDelete,
+        onUpdate: operation.onUpdate,
+        index: null,
       });
     case 'validateConstraint':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
@@ -64,8 +79,20 @@ function change(operation: Operation, table: Table): Table {
 
 function identityColumn(table: TableId, name: string): Column {
   return {
-    id: columnId(table, name), name, declaredType: 'bigint', family: 'integer', length: null, precision: null, scale: null, collation: null,
-    nullable: false, default: null, identity: 'by default', generated: null, comment: null, statistics: null,
+    id: columnId(table, name),
+    name,
+    declaredType: 'bigint',
+    family: 'integer',
+    length: null,
+    precision: null,
+    scale: null,
+    collation: null,
+    nullable: false,
+    default: null,
+    identity: 'by default',
+    generated: null,
+    comment: null,
+    statistics: null,
   };
 }
 
@@ -74,7 +101,8 @@ function base(table: Table, name: string) {
 }
 
 function withConstraint(table: Table, constraint: Constraint): Table {
-  if (table.constraints.some((c) => c.name === constraint.name)) throw new Error(`${table.id} already has a constraint ${constraint.name}.`);
+  if (table.constraints.some((c) => c.name === constraint.name))
+    throw new Error(`${table.id} already has a constraint ${constraint.name}.`);
   return { ...table, constraints: [...table.constraints, constraint] };
 }
 
@@ -88,7 +116,10 @@ function indexOf(name: string, columns: readonly string[], unique: boolean, cons
 }
 
 function nullability(table: Table, names: readonly string[], nullable: boolean): Table {
-  return { ...table, columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)) };
+  return {
+    ...table,
+    columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)),
+  };
 }
 
 function mapConstraint(table: Table, name: string, map: (constraint: Constraint) => Constraint): Table {
@@ -104,6 +135,8 @@ function rename(table: Table, from: string, to: string): Table {
   });
   return {
     ...renamed,
-    indexes: renamed.indexes.map((index) => (index.constraint === from ? { ...index, constraint: to, name: index.name === from ? to : index.name } : index)),
+    indexes: renamed.indexes.map((index) =>
+      index.constraint === from ? { ...index, constraint: to, name: index.name === from ? to : index.name } : index,
+    ),
   };
 }

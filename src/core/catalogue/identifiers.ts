@@ -37,6 +37,8 @@ function part(name: string): string {
 
 /** The schema and the name that a table's id was made of. */
 export function tableNames(id: TableId): { readonly schema: string; readonly table: string } {
-  const parts = [...id.matchAll(/"((?:[^"]|"")*)"|([^."]+)/g)].map(([, quoted, plain]) => quoted?.replaceAll('""', '"') ?? plain ?? '');
+  const parts = [...id.matchAll(/"((?:[^"]|"")*)"|([^."]+)/g)].map(
+    ([, quoted, plain]) => quoted?.replaceAll('""', '"') ?? plain ?? '',
+  );
   return { schema: parts[0] ?? '', table: parts[1] ?? '' };
 }

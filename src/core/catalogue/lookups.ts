@@ -81,7 +81,10 @@ export function keyColumnsOf(table: Table): readonly string[] {
 
 /** Tables that hold rows of their own, which constraints can be put on; Pawl's side tables are not among them. */
 export function baseTables(catalogue: Catalogue): readonly Table[] {
-  return catalogue.tables.filter((t) => (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary' && !t.name.startsWith(sideTablePrefix));
+  return catalogue.tables.filter(
+    (t) =>
+      (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary' && !t.name.startsWith(sideTablePrefix),
+  );
 }
 
 /** Begins the names of the tables in which repairs keep what they change. */

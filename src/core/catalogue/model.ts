@@ -80,7 +80,7 @@ export interface ColumnStatistics {
 }
 
 export type TypeFamily =
-  | 'integer' | 'decimal' | 'float' | 'text' | 'boolean' | 'date' | 'timestamp' | 'time' | 'uuid' | 'binary' | 'json' | 'other';
+  'integer' | 'decimal' | 'float' | 'text' | 'boolean' | 'date' | 'timestamp' | 'time' | 'uuid' | 'binary' | 'json' | 'other';
 
 export type Constraint = PrimaryKey | UniqueKey | ForeignKey | Check | Exclusion;
 

@@ -34,13 +34,28 @@ function drawTable(line: string): Table {
   const [name = '', size] = head.split(' ');
   const [schema, table] = name.includes('.') ? (name.split('.') as [string, string]) : ['public', name];
   const id = tableId(schema, table);
-  const drawn = body.split(',').filter((text) => text.trim() !== '').map((text) => drawColumn(id, text.trim()));
+  const drawn = body
+    .split(',')
+    .filter((text) => text.trim() !== '')
+    .map((text) => drawColumn(id, text.trim()));
   const constraints = [...keysOf(id, table, drawn), ...drawn.flatMap((c) => c.constraints)];
   return {
-    id, schema, name: table, kind: 'table', persistence: 'permanent', inherits: [], comment: null,
-    estimatedRows: Number(size ?? 100), bytes: Number(size ?? 100) * 100, readable: true, owner: 'owner',
-    columns: drawn.map((c) => c.column), constraints,
-    indexes: constraints.flatMap((c) => indexBehind(c)), triggers: [], privileges: [],
+    id,
+    schema,
+    name: table,
+    kind: 'table',
+    persistence: 'permanent',
+    inherits: [],
+    comment: null,
+    estimatedRows: Number(size ?? 100),
+    bytes: Number(size ?? 100) * 100,
+    readable: true,
+    owner: 'owner',
+    columns: drawn.map((c) => c.column),
+    constraints,
+    indexes: constraints.flatMap((c) => indexBehind(c)),
+    triggers: [],
+    privileges: [],
   };
 }
 
@@ -60,8 +75,14 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
   if (words.includes('unique')) {
     const constraint = `${short}_${name}_key`;
     constraints.push({
-      kind: 'unique', id: constraintId(table, constraint), name: constraint, validated: true, deferrable: 'no',
-      columns: [name], index: constraint, nullsDistinct: true,
+      kind: 'unique',
+      id: constraintId(table, constraint),
+      name: constraint,
+      validated: true,
+      deferrable: 'no',
+      columns: [name],
+      index: constraint,
+      nullsDistinct: true,
     });
   }
   const arrow = words.indexOf('->');
@@ -71,17 +92,38 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
     const parentColumn = target.pop() ?? '';
     const [parentSchema, parent] = target.length === 2 ? (target as [string, string]) : ['public', target[0] ?? ''];
     constraints.push({
-      kind: 'foreign key', id: constraintId(table, constraint), name: constraint, validated: true, deferrable: 'no',
-      columns: [name], parent: tableId(parentSchema, parent), parentColumns: [parentColumn], match: 'simple',
-      onDelete: 'no action', onUpdate: 'no action', index: null,
+      kind: 'foreign key',
+      id: constraintId(table, constraint),
+      name: constraint,
+      validated: true,
+      deferrable: 'no',
+      columns: [name],
+      parent: tableId(parentSchema, parent),
+      parentColumns: [parentColumn],
+      match: 'simple',
+      onDelete: 'no action',
+      onUpdate: 'no action',
+      index: null,
     });
   }
   return {
     key,
     constraints,
     column: {
-      id: columnId(table, name), name, declaredType, family, length: null, precision: null, scale: null, collation: null,
-      nullable: !(key || text.includes('not null')), default: null, identity: null, generated: null, comment: null, statistics: null,
+      id: columnId(table, name),
+      name,
+      declaredType,
+      family,
+      length: null,
+      precision: null,
+      scale: null,
+      collation: null,
+      nullable: !(key || text.includes('not null')),
+      default: null,
+      identity: null,
+      generated: null,
+      comment: null,
+      statistics: null,
     },
   };
 }
@@ -90,18 +132,34 @@ function keysOf(table: TableId, name: string, columns: readonly DrawnColumn[]): 
   const key = columns.filter((c) => c.key).map((c) => c.column.name);
   if (key.length === 0) return [];
   const constraint = `${name}_pkey`;
-  return [{
-    kind: 'primary key', id: constraintId(table, constraint), name: constraint, validated: true, deferrable: 'no',
-    columns: key, index: constraint,
-  }];
+  return [
+    {
+      kind: 'primary key',
+      id: constraintId(table, constraint),
+      name: constraint,
+      validated: true,
+      deferrable: 'no',
+      columns: key,
+      index: constraint,
+    },
+  ];
 }
 
 function indexBehind(constraint: Constraint): readonly Index[] {
   if (constraint.kind !== 'primary key' && constraint.kind !== 'unique') return [];
-  return [{
-    name: constraint.index, method: 'btree', unique: true, valid: true, columns: constraint.columns, included: [],
-    predicate: null, nullsDistinct: true, constraint: constraint.name,
-  }];
+  return [
+    {
+      name: constraint.index,
+      method: 'btree',
+      unique: true,
+      valid: true,
+      columns: constraint.columns,
+      included: [],
+      predicate: null,
+      nullsDistinct: true,
+      constraint: constraint.name,
+    },
+  ];
 }
 
 function split(text: string, mark: string): readonly [string, string] {

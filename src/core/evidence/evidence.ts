@@ -5,16 +5,12 @@ import type { TableId } from '../catalogue/identifiers';
 import { type EvidenceRequest, type InclusionRequest, keyOf, type ProfileRequest, type RepeatsRequest } from './requests';
 
 export type How =
-  | { readonly kind: 'exact' }
-  | { readonly kind: 'sample'; readonly rows: number }
-  | { readonly kind: 'statistics' };
+  { readonly kind: 'exact' } | { readonly kind: 'sample'; readonly rows: number } | { readonly kind: 'statistics' };
 
 export type Fact = Measured | NotMeasured;
 
 export type Measured =
-  | MeasuredAs<ProfileRequest, Profile>
-  | MeasuredAs<RepeatsRequest, Repeats>
-  | MeasuredAs<InclusionRequest, Inclusion>;
+  MeasuredAs<ProfileRequest, Profile> | MeasuredAs<RepeatsRequest, Repeats> | MeasuredAs<InclusionRequest, Inclusion>;
 
 interface MeasuredAs<Request, Result> {
   readonly request: Request;
@@ -133,7 +129,10 @@ export function howInWords(how: How): string {
 
 /** The line of evidence that says how many rows were looked at, and how. */
 export function rowsLine(rows: number | null, how: How | null): { readonly label: string; readonly text: string } {
-  return { label: 'rows', text: rows === null || how === null ? 'not measured' : `${rows.toLocaleString('en-GB')}, ${howInWords(how)}` };
+  return {
+    label: 'rows',
+    text: rows === null || how === null ? 'not measured' : `${rows.toLocaleString('en-GB')}, ${howInWords(how)}`,
+  };
 }
 
 /** How much a claim that rests on such a measurement may be believed, 0 to 1. */

@@ -64,7 +64,10 @@ function plausibleSets(table: Table, evidence: Evidence, width: number): readonl
   const singles = new Set(parts.filter((c) => uniquenessOf(evidence, table.id, [c.name]).kind === 'unique').map((c) => c.name));
   if (width === 1) return best(parts.filter((c) => singles.has(c.name)).map((c) => [c.name]));
   const rest = parts.filter((column) => !singles.has(column.name) && speaksOfIdentity(table, column));
-  const sets = combinations(rest.map((c) => c.name), width).filter((columns) => product(columns) >= rows && hasMinimalParts(columns));
+  const sets = combinations(
+    rest.map((c) => c.name),
+    width,
+  ).filter((columns) => product(columns) >= rows && hasMinimalParts(columns));
   return best(sets);
 
   function alwaysEmpty(column: Column): boolean {
@@ -98,7 +101,10 @@ function hopeless(column: Column): boolean {
 
 function speaksOfIdentity(table: Table, column: Column): boolean {
   return (
-    namesAnIdentifier(column.name) || namesAnOrdinal(column.name) || column.family === 'date' || column.family === 'timestamp' ||
+    namesAnIdentifier(column.name) ||
+    namesAnOrdinal(column.name) ||
+    column.family === 'date' ||
+    column.family === 'timestamp' ||
     foreignKeysOf(table).some((key) => key.columns.includes(column.name))
   );
 }

@@ -15,12 +15,20 @@ export interface Drawn {
 }
 
 /** A profile; columns not drawn are never null and hold ten values over and over. */
-export function profiled(catalogue: Catalogue, table: string, rows: number, drawn: Readonly<Record<string, Drawn>> = {}, how = exact): Fact {
+export function profiled(
+  catalogue: Catalogue,
+  table: string,
+  rows: number,
+  drawn: Readonly<Record<string, Drawn>> = {},
+  how = exact,
+): Fact {
   const id = table as TableId;
-  const columns = Object.fromEntries(getTable(catalogue, id).columns.map(({ name }) => {
-    const { nulls = 0, distinct } = drawn[name] ?? { distinct: Math.min(10, rows) };
-    return [name, { nulls, blanks: null, compared: rows - nulls, distinct }];
-  }));
+  const columns = Object.fromEntries(
+    getTable(catalogue, id).columns.map(({ name }) => {
+      const { nulls = 0, distinct } = drawn[name] ?? { distinct: Math.min(10, rows) };
+      return [name, { nulls, blanks: null, compared: rows - nulls, distinct }];
+    }),
+  );
   return { request: { kind: 'profile', table: id }, how, result: { rows, columns }, at };
 }
 
@@ -29,11 +37,22 @@ export function repeating(table: string, columns: readonly string[], rows: numbe
   return { request: { kind: 'repeats', table: table as TableId, columns }, how: exact, result, at };
 }
 
-export function included(from: readonly [string, ...string[]], to: readonly [string, ...string[]], rows: number, orphanRows = 0, childValues = rows): Fact {
+export function included(
+  from: readonly [string, ...string[]],
+  to: readonly [string, ...string[]],
+  rows: number,
+  orphanRows = 0,
+  childValues = rows,
+): Fact {
   const [table, ...columns] = from;
   const [parent, ...parentColumns] = to;
   const request = { kind: 'inclusion', table: table as TableId, columns, parent: parent as TableId, parentColumns } as const;
-  return { request, how: exact, result: { rows, nullRows: 0, orphanRows, orphanValues: Math.min(orphanRows, childValues), childValues }, at };
+  return {
+    request,
+    how: exact,
+    result: { rows, nullRows: 0, orphanRows, orphanValues: Math.min(orphanRows, childValues), childValues },
+    at,
+  };
 }
 
 export function evidence(...facts: readonly Fact[]): Evidence {

@@ -44,12 +44,20 @@ function profiles({ tables, evidence, catalogue }: Round): readonly ProfileReque
 }
 
 function keys({ catalogue, evidence, depth }: Round): readonly RepeatsRequest[] {
-  return baseTables(catalogue).filter(lacksPrimaryKey).flatMap((table) => keyQuestions(table, evidence, depth));
+  return baseTables(catalogue)
+    .filter(lacksPrimaryKey)
+    .flatMap((table) => keyQuestions(table, evidence, depth));
 }
 
 function uniques({ catalogue, tables, evidence, depth }: Round): readonly RepeatsRequest[] {
   return tables
-    .flatMap((table) => plausibleUniques(catalogue, table, evidence).map((columns): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns })))
+    .flatMap((table) =>
+      plausibleUniques(catalogue, table, evidence).map((columns): RepeatsRequest => ({
+        kind: 'repeats',
+        table: table.id,
+        columns,
+      })),
+    )
     .filter((request) => !settled(evidence, request.table, request.columns, depth));
 }
 

@@ -5,7 +5,15 @@
 // candidate here. Each child column gets at most one parent, the most likely over all.
 
 import type { TableId } from '../catalogue/identifiers';
-import { baseTables, declaredUniques, foreignKeysOf, getTable, primaryKeyOf, sameColumnSet, sameColumns } from '../catalogue/lookups';
+import {
+  baseTables,
+  declaredUniques,
+  foreignKeysOf,
+  getTable,
+  primaryKeyOf,
+  sameColumnSet,
+  sameColumns,
+} from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesAnIdentifier } from '../naming/meaning';
 import { endsWith, wordsOf } from '../naming/words';
@@ -42,7 +50,11 @@ export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): r
 
 export function inclusionRequestOf(candidate: ReferenceCandidate): InclusionRequest {
   return {
-    kind: 'inclusion', table: candidate.child, columns: candidate.columns, parent: candidate.parent, parentColumns: candidate.parentColumns,
+    kind: 'inclusion',
+    table: candidate.child,
+    columns: candidate.columns,
+    parent: candidate.parent,
+    parentColumns: candidate.parentColumns,
   };
 }
 
@@ -51,7 +63,9 @@ export function weighReferences(catalogue: Catalogue, evidence: Evidence): reado
   const weighed = referenceCandidates(catalogue, evidence)
     .map((candidate) => weigh(candidate, evidence))
     .filter((reference) => reference.confidence > 0);
-  const byWeight = weighed.sort((a, b) => b.columns.length - a.columns.length || b.confidence - a.confidence || a.parent.localeCompare(b.parent));
+  const byWeight = weighed.sort(
+    (a, b) => b.columns.length - a.columns.length || b.confidence - a.confidence || a.parent.localeCompare(b.parent),
+  );
   const taken = new Set<string>();
   return byWeight.filter((reference) => {
     const columns = reference.columns.map((column) => `${reference.child} ${column}`);
@@ -64,7 +78,11 @@ export function weighReferences(catalogue: Catalogue, evidence: Evidence): reado
 function weigh(candidate: ReferenceCandidate, evidence: Evidence): WeighedReference {
   const fact = findFact(evidence, inclusionRequestOf(candidate));
   const unmeasured = { ...candidate, inclusion: null, how: null };
-  if (!fact) return { ...unmeasured, confidence: profileOf(evidence, candidate.child)?.how.kind === 'exact' ? 0 : candidate.likeness * 0.7 };
+  if (!fact)
+    return {
+      ...unmeasured,
+      confidence: profileOf(evidence, candidate.child)?.how.kind === 'exact' ? 0 : candidate.likeness * 0.7,
+    };
   const { rows, nullRows, orphanRows, orphanValues, childValues } = fact.result;
   const referring = rows - nullRows;
   // An empty column says nothing for or against.
@@ -74,7 +92,9 @@ function weigh(candidate: ReferenceCandidate, evidence: Evidence): WeighedRefere
   const held = 1 - orphanShare * 1.5;
   const enough = referring < 5 ? 0.8 : 1;
   return {
-    ...candidate, inclusion: fact.result, how: fact.how,
+    ...candidate,
+    inclusion: fact.result,
+    how: fact.how,
     confidence: Math.round(Math.min(0.99, (0.35 + 0.65 * candidate.likeness) * held * enough * strengthOf(fact.how)) * 100) / 100,
   };
 }
@@ -88,15 +108,28 @@ interface ParentKey {
 function parentKeys(catalogue: Catalogue, evidence: Evidence): readonly ParentKey[] {
   return baseTables(catalogue).flatMap((table) => {
     const primary = primaryKeyOf(table)?.columns;
-    const declared = declaredUniques(table).map((columns) => ({ table, columns, primary: primary !== undefined && sameColumns(columns, primary) }));
+    const declared = declaredUniques(table).map((columns) => ({
+      table,
+      columns,
+      primary: primary !== undefined && sameColumns(columns, primary),
+    }));
     if (!lacksPrimaryKey(table)) return declared;
-    const found = candidateKeys(table, evidence).filter((key) => key.score > 0 && key.nullRows === 0).slice(0, 1);
-    return [...declared, ...found.filter((key) => !declared.some((d) => sameColumnSet(d.columns, key.columns))).map((key) => ({ table, columns: key.columns, primary: true }))];
+    const found = candidateKeys(table, evidence)
+      .filter((key) => key.score > 0 && key.nullRows === 0)
+      .slice(0, 1);
+    return [
+      ...declared,
+      ...found
+        .filter((key) => !declared.some((d) => sameColumnSet(d.columns, key.columns)))
+        .map((key) => ({ table, columns: key.columns, primary: true })),
+    ];
   });
 }
 
 function singleCandidates(child: Table, keys: readonly ParentKey[]): readonly ReferenceCandidate[] {
-  const free = child.columns.filter((column) => canRefer(column) && !foreignKeysOf(child).some((key) => key.columns.includes(column.name)));
+  const free = child.columns.filter(
+    (column) => canRefer(column) && !foreignKeysOf(child).some((key) => key.columns.includes(column.name)),
+  );
   return free.flatMap((column) =>
     keys.flatMap((key) => {
       const [name] = key.columns;
@@ -113,16 +146,22 @@ function singleCandidates(child: Table, keys: readonly ParentKey[]): readonly Re
 function compositeCandidates(child: Table, keys: readonly ParentKey[]): readonly ReferenceCandidate[] {
   return keys
     .filter((key) => key.columns.length > 1 && key.columns.length <= 3 && key.table.id !== child.id)
-    .filter((key) => key.columns.every((name) => {
-      const own = child.columns.find((c) => c.name === name);
-      const target = key.table.columns.find((c) => c.name === name);
-      return own !== undefined && target !== undefined && comparable(own, target);
-    }))
+    .filter((key) =>
+      key.columns.every((name) => {
+        const own = child.columns.find((c) => c.name === name);
+        const target = key.table.columns.find((c) => c.name === name);
+        return own !== undefined && target !== undefined && comparable(own, target);
+      }),
+    )
     .filter((key) => key.columns.some((name) => sharesAWord(name, key.table.name)))
     .filter((key) => !foreignKeysOf(child).some((declared) => sameColumnSet(declared.columns, key.columns)))
     .filter((key) => !isKeyOfItsOwn(child, key.columns))
     .map((key) => ({
-      child: child.id, columns: key.columns, parent: key.table.id, parentColumns: key.columns, likeness: 0.9,
+      child: child.id,
+      columns: key.columns,
+      parent: key.table.id,
+      parentColumns: key.columns,
+      likeness: 0.9,
       reasons: [`all ${key.columns.length} columns are named as the key of ${key.table.name}`],
     }));
 }
@@ -150,7 +189,19 @@ interface Likeness {
 }
 
 const none: Likeness = { likeness: 0, reasons: [] };
-const selfRoles = ['parent', 'previous', 'next', 'supersede', 'replace', 'master', 'root', 'successor', 'predecessor', 'lead', 'original'];
+const selfRoles = [
+  'parent',
+  'previous',
+  'next',
+  'supersede',
+  'replace',
+  'master',
+  'root',
+  'successor',
+  'predecessor',
+  'lead',
+  'original',
+];
 
 function likenessOf(child: Table, column: Column, key: ParentKey, target: Column): Likeness {
   const own = wordsOf(column.name);
@@ -173,12 +224,16 @@ function likenessOf(child: Table, column: Column, key: ParentKey, target: Column
   const full = [...parent, ...tail];
   if (endsWith(own, full)) {
     const role = own.slice(0, -full.length);
-    if (role.length === 0) return { likeness: 0.95 + nearby + primary, reasons: [`${column.name} is made of the table's name and its key's`] };
+    if (role.length === 0)
+      return { likeness: 0.95 + nearby + primary, reasons: [`${column.name} is made of the table's name and its key's`] };
     return { likeness: 0.9 + nearby + primary, reasons: [`${column.name} is made of a role, the table's name and its key's`] };
   }
   // home_berth_no for berth(berth_no): the role stands before the key's whole name.
   if (keyWords.length > 1 && endsWith(own, keyWords)) {
-    return { likeness: 0.88 + nearby + primary, reasons: [`${column.name} is a role before the name of the key of ${key.table.name}`] };
+    return {
+      likeness: 0.88 + nearby + primary,
+      reasons: [`${column.name} is a role before the name of the key of ${key.table.name}`],
+    };
   }
   const head = parent.slice(-1);
   const short = [...head, ...tail];
@@ -186,7 +241,8 @@ function likenessOf(child: Table, column: Column, key: ParentKey, target: Column
     return { likeness: 0.68 + nearby + primary, reasons: [`${column.name} names ${key.table.name} by its last word`] };
   }
   // berth alone, for berth(code): no word for an identifier at all.
-  if (key.primary && sameWords(own, parent)) return { likeness: 0.75 + nearby, reasons: [`${column.name} is the table's own name`] };
+  if (key.primary && sameWords(own, parent))
+    return { likeness: 0.75 + nearby, reasons: [`${column.name} is the table's own name`] };
   return none;
 }
 
@@ -195,7 +251,12 @@ function sameWords(a: readonly string[], b: readonly string[]): boolean {
 }
 
 /** True when a column is, or is likely to be, a reference to another table. */
-export function refersElsewhere(catalogue: Catalogue, references: readonly WeighedReference[], table: TableId, column: string): boolean {
+export function refersElsewhere(
+  catalogue: Catalogue,
+  references: readonly WeighedReference[],
+  table: TableId,
+  column: string,
+): boolean {
   const declared = foreignKeysOf(getTable(catalogue, table)).some((key) => key.columns.includes(column));
   return declared || references.some((r) => r.child === table && r.columns.includes(column) && r.confidence >= 0.5);
 }

@@ -13,8 +13,15 @@ export function factsFromStatistics(catalogue: Catalogue, at: string): readonly 
     for (const { name, statistics } of table.columns) {
       if (!statistics) continue;
       const nulls = Math.round(statistics.nullFraction * rows);
-      columns[name] = { nulls, blanks: null, compared: rows - nulls, distinct: Math.min(Math.round(statistics.distinct), rows - nulls) };
+      columns[name] = {
+        nulls,
+        blanks: null,
+        compared: rows - nulls,
+        distinct: Math.min(Math.round(statistics.distinct), rows - nulls),
+      };
     }
-    return [{ request: { kind: 'profile', table: table.id }, how: { kind: 'statistics' }, result: { rows, columns }, at }] as const;
+    return [
+      { request: { kind: 'profile', table: table.id }, how: { kind: 'statistics' }, result: { rows, columns }, at },
+    ] as const;
   });
 }

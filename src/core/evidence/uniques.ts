@@ -22,8 +22,12 @@ export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: E
     const seen = profile.result.columns[column.name];
     return seen !== undefined && profile.result.rows - seen.nulls >= fewestRows;
   });
-  const own = filled.filter((column) => isIdentifierOfItsOwn(column) && !referring.has(column.name)).map((column) => [column.name]);
-  const ordinals = filled.filter((column) => column.family === 'integer' && namesAnOrdinal(column.name) && !referring.has(column.name));
+  const own = filled
+    .filter((column) => isIdentifierOfItsOwn(column) && !referring.has(column.name))
+    .map((column) => [column.name]);
+  const ordinals = filled.filter(
+    (column) => column.family === 'integer' && namesAnOrdinal(column.name) && !referring.has(column.name),
+  );
   const within = filled
     .filter((column) => referring.has(column.name) && !namesAnOrdinal(column.name))
     .flatMap((parent) => ordinals.map((ordinal) => [parent.name, ordinal.name]));
@@ -31,11 +35,18 @@ export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: E
   return [...own, ...within]
     .filter((columns) => !declaredUniques(table).some((unique) => includesColumns(columns, unique)))
     .filter((columns) => !sameColumnSet(columns, takenAsKey))
-    .filter((columns) => columns.length === 1 || columns.every((column) => uniquenessOf(evidence, table.id, [column]).kind !== 'unique'));
+    .filter(
+      (columns) =>
+        columns.length === 1 || columns.every((column) => uniquenessOf(evidence, table.id, [column]).kind !== 'unique'),
+    );
 }
 
 function isIdentifierOfItsOwn(column: Column): boolean {
-  return canIdentify(column) && (column.family === 'text' || column.family === 'integer' || column.family === 'uuid') && namesAnIdentifier(column.name);
+  return (
+    canIdentify(column) &&
+    (column.family === 'text' || column.family === 'integer' || column.family === 'uuid') &&
+    namesAnIdentifier(column.name)
+  );
 }
 
 const kept = new WeakMap<Evidence, ReadonlyMap<string, readonly string[]>>();

@@ -72,7 +72,9 @@ export function freeName(style: HouseStyle, named: Named, taken: ReadonlySet<str
  */
 export function isMadeBySystem(name: string, named: Named): boolean {
   if (/^(\$\d+|sys_c\d+|con\d+|constraint_?\d+|[a-z]{2}__.*__[0-9a-f]{8})$/i.test(name)) return true;
-  return name.replace(/\d+$/, '') === fill(serverTemplates[named.kind], named) || name === fill(serverTemplates[named.kind], named);
+  return (
+    name.replace(/\d+$/, '') === fill(serverTemplates[named.kind], named) || name === fill(serverTemplates[named.kind], named)
+  );
 }
 
 /** True when a style keeps the server's own names, so that only numbered ones stand out. */
@@ -106,13 +108,18 @@ function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (rea
   for (const table of baseTables(catalogue)) {
     for (const constraint of table.constraints) add(constraint.name, namedConstraint(catalogue, table, constraint));
     for (const index of table.indexes) {
-      if (!index.constraint) add(index.name, { kind: 'index', table: table.name, columns: index.columns.filter((c) => c !== null) });
+      if (!index.constraint)
+        add(index.name, { kind: 'index', table: table.name, columns: index.columns.filter((c) => c !== null) });
     }
   }
   return found;
 }
 
-function prevailing(kind: NamedKind, choices: readonly string[], names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>): string {
+function prevailing(
+  kind: NamedKind,
+  choices: readonly string[],
+  names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>,
+): string {
   const all = names.get(kind) ?? [];
   // A name that somebody chose says more about the house than one that the server made: ties go to it.
   const best = [...choices, serverTemplates[kind]]
@@ -134,7 +141,8 @@ function agree(templates: Record<NamedKind, string>): Readonly<Record<NamedKind,
 
 // Checks are named for what they mean, so a prefix is all that can be expected of them.
 function follows(name: string, template: string, named: Named): boolean {
-  if (named.kind === 'check' && !template.endsWith('_check')) return name.startsWith(fill(template.replace('{columns}', ''), named));
+  if (named.kind === 'check' && !template.endsWith('_check'))
+    return name.startsWith(fill(template.replace('{columns}', ''), named));
   return name === shorten(fill(template, named));
 }
 

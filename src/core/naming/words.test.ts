@@ -14,5 +14,11 @@ test.each([
 });
 
 test('numbers of things are spelt as people do', () => {
-  expect([counted(1, 'row'), counted(2310, 'berth'), withArticle('agent'), withArticle('berth'), spoken('berth_bookings')]).toEqual(['1 row', '2,310 berths', 'an agent', 'a berth', 'berth booking']);
+  expect([
+    counted(1, 'row'),
+    counted(2310, 'berth'),
+    withArticle('agent'),
+    withArticle('berth'),
+    spoken('berth_bookings'),
+  ]).toEqual(['1 row', '2,310 berths', 'an agent', 'a berth', 'berth booking']);
 });

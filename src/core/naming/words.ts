@@ -42,7 +42,22 @@ export function endsWith(words: readonly string[], tail: readonly string[]): boo
 }
 
 // Words that end in s without being plurals, and short ones that pluralize would cut.
-const unchanged = new Set(['status', 'address', 'class', 'basis', 'gross', 'gps', 'ais', 'dues', 'radius', 'has', 'is', 'was', 'draughts', 'axis']);
+const unchanged = new Set([
+  'status',
+  'address',
+  'class',
+  'basis',
+  'gross',
+  'gps',
+  'ais',
+  'dues',
+  'radius',
+  'has',
+  'is',
+  'was',
+  'draughts',
+  'axis',
+]);
 
 function singular(word: string): string {
   return word.length <= 2 || unchanged.has(word) ? word : pluralize.singular(word);

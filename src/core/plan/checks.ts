@@ -70,7 +70,10 @@ function before(operation: Operation): readonly Check[] {
         { kind: 'repeats', table, columns: operation.columns },
       ];
     case 'addUnique':
-      return [{ kind: 'constraintPresent', table, name: operation.name }, { kind: 'repeats', table, columns: operation.columns }];
+      return [
+        { kind: 'constraintPresent', table, name: operation.name },
+        { kind: 'repeats', table, columns: operation.columns },
+      ];
     case 'addForeignKey':
       return [{ kind: 'constraintPresent', table, name: operation.name }];
     case 'validateConstraint':
@@ -78,7 +81,10 @@ function before(operation: Operation): readonly Check[] {
     case 'setNotNull':
       return [{ kind: 'nulls', table, columns: [operation.column] }];
     case 'renameConstraint':
-      return [{ kind: 'constraintMissing', table, name: operation.from, validated: false }, { kind: 'constraintPresent', table, name: operation.to }];
+      return [
+        { kind: 'constraintMissing', table, name: operation.from, validated: false },
+        { kind: 'constraintPresent', table, name: operation.to },
+      ];
     default:
       return [];
   }

@@ -21,8 +21,16 @@ export type Operation =
   | BringBackOrphans;
 
 /** A column that numbers existing rows and new ones by itself. */
-export interface AddIdentityColumn { readonly kind: 'addIdentityColumn'; readonly table: TableId; readonly column: string }
-export interface DropColumn { readonly kind: 'dropColumn'; readonly table: TableId; readonly column: string }
+export interface AddIdentityColumn {
+  readonly kind: 'addIdentityColumn';
+  readonly table: TableId;
+  readonly column: string;
+}
+export interface DropColumn {
+  readonly kind: 'dropColumn';
+  readonly table: TableId;
+  readonly column: string;
+}
 
 export interface AddPrimaryKey {
   readonly kind: 'addPrimaryKey';
@@ -32,7 +40,12 @@ export interface AddPrimaryKey {
   /** Those of the columns that are nullable now: the key makes them NOT NULL, going back must undo it. */
   readonly nullableBefore: readonly string[];
 }
-export interface AddUnique { readonly kind: 'addUnique'; readonly table: TableId; readonly name: string; readonly columns: readonly string[] }
+export interface AddUnique {
+  readonly kind: 'addUnique';
+  readonly table: TableId;
+  readonly name: string;
+  readonly columns: readonly string[];
+}
 
 /** Added without looking at existing rows; `validateConstraint` looks at them. */
 export interface AddForeignKey {
@@ -52,12 +65,38 @@ export interface ValidateConstraint {
   /** What the constraint is about, for the check before it. */
   readonly reference: Reference;
 }
-export interface DropConstraint { readonly kind: 'dropConstraint'; readonly table: TableId; readonly name: string }
-export interface CreateIndex { readonly kind: 'createIndex'; readonly table: TableId; readonly name: string; readonly columns: readonly string[] }
-export interface DropIndex { readonly kind: 'dropIndex'; readonly table: TableId; readonly name: string }
-export interface SetNotNull { readonly kind: 'setNotNull'; readonly table: TableId; readonly column: string }
-export interface DropNotNull { readonly kind: 'dropNotNull'; readonly table: TableId; readonly column: string }
-export interface RenameConstraint { readonly kind: 'renameConstraint'; readonly table: TableId; readonly from: string; readonly to: string }
+export interface DropConstraint {
+  readonly kind: 'dropConstraint';
+  readonly table: TableId;
+  readonly name: string;
+}
+export interface CreateIndex {
+  readonly kind: 'createIndex';
+  readonly table: TableId;
+  readonly name: string;
+  readonly columns: readonly string[];
+}
+export interface DropIndex {
+  readonly kind: 'dropIndex';
+  readonly table: TableId;
+  readonly name: string;
+}
+export interface SetNotNull {
+  readonly kind: 'setNotNull';
+  readonly table: TableId;
+  readonly column: string;
+}
+export interface DropNotNull {
+  readonly kind: 'dropNotNull';
+  readonly table: TableId;
+  readonly column: string;
+}
+export interface RenameConstraint {
+  readonly kind: 'renameConstraint';
+  readonly table: TableId;
+  readonly from: string;
+  readonly to: string;
+}
 
 export interface Reference {
   readonly columns: readonly string[];
@@ -79,7 +118,9 @@ export interface SetAsideOrphans {
   readonly sideTable: string;
 }
 /** Puts the set-aside rows or values back and drops the side table. */
-export interface BringBackOrphans extends Omit<SetAsideOrphans, 'kind'> { readonly kind: 'bringBackOrphans' }
+export interface BringBackOrphans extends Omit<SetAsideOrphans, 'kind'> {
+  readonly kind: 'bringBackOrphans';
+}
 
 /** The operations that undo one, in the order to run them. */
 export function inverseOf(operation: Operation): readonly Operation[] {

@@ -26,7 +26,14 @@ const ofRule = (rule: string) => findings.filter((f) => f.rule === rule);
 test('orders repairs, keys, indexes, references, then NOT NULL', () => {
   const plan = planFor(decided(findings), port, 'd1');
   expect(plan.problems).toEqual([]);
-  expect(plan.steps.map((step) => step.operation.kind)).toEqual(['addPrimaryKey', 'addPrimaryKey', 'createIndex', 'addForeignKey', 'setNotNull', 'setNotNull']);
+  expect(plan.steps.map((step) => step.operation.kind)).toEqual([
+    'addPrimaryKey',
+    'addPrimaryKey',
+    'createIndex',
+    'addForeignKey',
+    'setNotNull',
+    'setNotNull',
+  ]);
 });
 
 test('mends every finding that it was made for', () => {
@@ -42,17 +49,26 @@ test('refuses a reference to what is no key, and says what to add', () => {
 
 test('sets orphans aside before the reference is checked against the rows', () => {
   const keyed = sketch('port.berth: berth_no text key\n port.booking: id key, berth_no text');
-  const known = evidence(profiled(keyed, 'port.booking', 400), included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7));
+  const known = evidence(
+    profiled(keyed, 'port.booking', 400),
+    included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
+  );
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
-  const kinds = (decision: Record<string, string>) => planFor(decided(reference, decision), keyed, 'd1').steps.map((s) => s.operation.kind);
+  const kinds = (decision: Record<string, string>) =>
+    planFor(decided(reference, decision), keyed, 'd1').steps.map((s) => s.operation.kind);
   expect(kinds({ orphans: 'empty' })).toEqual(['setAsideOrphans', 'createIndex', 'addForeignKey', 'validateConstraint']);
   expect(kinds({ orphans: 'leave' })).toEqual(['createIndex', 'addForeignKey']);
-  expect(planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1').before.some((check) => check.kind === 'orphans')).toBe(false);
+  expect(planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1').before.some((check) => check.kind === 'orphans')).toBe(
+    false,
+  );
 });
 
 test('does not take an answer that is refused here', () => {
   const mandatory = sketch('port.berth: berth_no text key\n port.booking: id key, berth_no text not null');
-  const known = evidence(profiled(mandatory, 'port.booking', 400), included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7));
+  const known = evidence(
+    profiled(mandatory, 'port.booking', 400),
+    included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
+  );
   const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1');
   expect(plan.steps.map((s) => s.operation.kind)).toEqual(['createIndex', 'addForeignKey']);
   expect(plan.steps.at(-1)?.operation).toMatchObject({ onDelete: 'no action' });
@@ -74,31 +90,69 @@ const drawing = fc.array(
   { minLength: 1, maxLength: 5 },
 );
 
-function drawn(shape: typeof drawing extends fc.Arbitrary<infer T> ? T : never): { readonly catalogue: Catalogue; readonly findings: readonly Finding[] } {
-  const lines = shape.map(({ keyed, nullable, refers, ordinal }, i) => `s.part${i}: part${i}_no text${keyed ? ' key' : ' not null'}, part${refers % shape.length}_ref_no text, part${refers % shape.length}_no text${nullable ? '' : ' not null'}${ordinal ? ', line_no' : ''}, status text`.replace(`, part${i}_no text${nullable ? '' : ' not null'}`, ''));
+function drawn(shape: typeof drawing extends fc.Arbitrary<infer T> ? T : never): {
+  readonly catalogue: Catalogue;
+  readonly findings: readonly Finding[];
+} {
+  const lines = shape.map(({ keyed, nullable, refers, ordinal }, i) =>
+    `s.part${i}: part${i}_no text${keyed ? ' key' : ' not null'}, part${refers % shape.length}_ref_no text, part${refers % shape.length}_no text${nullable ? '' : ' not null'}${ordinal ? ', line_no' : ''}, status text`.replace(
+      `, part${i}_no text${nullable ? '' : ' not null'}`,
+      '',
+    ),
+  );
   const catalogue = sketch(lines.join('\n'));
   const known = evidence(
     ...shape.map((_, i) => profiled(catalogue, `s.part${i}`, 90, { [`part${i}_no`]: { distinct: 90 } })),
-    ...shape.flatMap(({ refers, orphans }, i) => (refers % shape.length === i ? [] : [included([`s.part${i}`, `part${refers % shape.length}_no`], [`s.part${refers % shape.length}`, `part${refers % shape.length}_no`], 90, orphans)])),
+    ...shape.flatMap(({ refers, orphans }, i) =>
+      refers % shape.length === i
+        ? []
+        : [
+            included(
+              [`s.part${i}`, `part${refers % shape.length}_no`],
+              [`s.part${refers % shape.length}`, `part${refers % shape.length}_no`],
+              90,
+              orphans,
+            ),
+          ],
+    ),
   );
   return { catalogue, findings: audit(catalogue, known) };
 }
 
 test('forward then back is identity, for any choice of remedies and answers', () => {
-  const answers = fc.record({ orphans: fc.constantFrom('empty', 'remove', 'leave'), onDelete: fc.constantFrom('no action', 'cascade', 'set null'), key: fc.constantFrom('surrogate', 'natural') });
-  fc.assert(fc.property(drawing, answers, fc.infiniteStream(fc.boolean()), (shape, decision, chosen) => {
-    const { catalogue, findings: all } = drawn(shape);
-    const plan = planFor(decided(all.filter(() => chosen.next().value), decision), catalogue, 'd1');
-    expect(applyAll(plan.back, afterPlan(plan, catalogue))).toEqual(catalogue);
-  }), { numRuns: 300 });
+  const answers = fc.record({
+    orphans: fc.constantFrom('empty', 'remove', 'leave'),
+    onDelete: fc.constantFrom('no action', 'cascade', 'set null'),
+    key: fc.constantFrom('surrogate', 'natural'),
+  });
+  fc.assert(
+    fc.property(drawing, answers, fc.infiniteStream(fc.boolean()), (shape, decision, chosen) => {
+      const { catalogue, findings: all } = drawn(shape);
+      const plan = planFor(
+        decided(
+          all.filter(() => chosen.next().value),
+          decision,
+        ),
+        catalogue,
+        'd1',
+      );
+      expect(applyAll(plan.back, afterPlan(plan, catalogue))).toEqual(catalogue);
+    }),
+    { numRuns: 300 },
+  );
 });
 
 test('after all remedies no such finding is left, but for those said to be problems', () => {
-  fc.assert(fc.property(drawing, (shape) => {
-    const { catalogue, findings: all } = drawn(shape);
-    const plan = planFor(decided(all), catalogue, 'd1');
-    const after = afterPlan(plan, catalogue);
-    const unmended = all.filter((finding) => !isMended(finding, after)).map((f) => f.id);
-    expect(unmended.sort()).toEqual([...new Set(plan.problems.map((p) => p.finding))].filter((id) => unmended.includes(id)).sort());
-  }), { numRuns: 200 });
+  fc.assert(
+    fc.property(drawing, (shape) => {
+      const { catalogue, findings: all } = drawn(shape);
+      const plan = planFor(decided(all), catalogue, 'd1');
+      const after = afterPlan(plan, catalogue);
+      const unmended = all.filter((finding) => !isMended(finding, after)).map((f) => f.id);
+      expect(unmended.sort()).toEqual(
+        [...new Set(plan.problems.map((p) => p.finding))].filter((id) => unmended.includes(id)).sort(),
+      );
+    }),
+    { numRuns: 200 },
+  );
 });

@@ -42,8 +42,20 @@ export interface Problem {
 }
 
 const ranks: Readonly<Record<Operation['kind'], number>> = {
-  setAsideOrphans: 0, addIdentityColumn: 1, addPrimaryKey: 2, addUnique: 2, createIndex: 3, addForeignKey: 4, validateConstraint: 5,
-  setNotNull: 6, renameConstraint: 7, dropColumn: 8, dropConstraint: 8, dropIndex: 8, dropNotNull: 8, bringBackOrphans: 8,
+  setAsideOrphans: 0,
+  addIdentityColumn: 1,
+  addPrimaryKey: 2,
+  addUnique: 2,
+  createIndex: 3,
+  addForeignKey: 4,
+  validateConstraint: 5,
+  setNotNull: 6,
+  renameConstraint: 7,
+  dropColumn: 8,
+  dropConstraint: 8,
+  dropIndex: 8,
+  dropNotNull: 8,
+  bringBackOrphans: 8,
 };
 
 /** `label` tells this plan's side tables from those of others. */
@@ -62,7 +74,12 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
   const fitting = keepWhatFits(ordered, catalogue, problems);
   const operations = fitting.map(({ operation }) => operation);
   return {
-    steps: fitting.map(({ operation, finding }) => ({ operation, finding, cost: costOf(operation), proofs: proofsOf(operation) })),
+    steps: fitting.map(({ operation, finding }) => ({
+      operation,
+      finding,
+      cost: costOf(operation),
+      proofs: proofsOf(operation),
+    })),
     back: operations.toReversed().flatMap(inverseOf),
     before: checksBefore(operations),
     after: checksAfter(operations),
@@ -72,7 +89,10 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
 
 /** The catalogue after all steps of a plan. */
 export function afterPlan(plan: Plan, catalogue: Catalogue): Catalogue {
-  return applyAll(plan.steps.map((step) => step.operation), catalogue);
+  return applyAll(
+    plan.steps.map((step) => step.operation),
+    catalogue,
+  );
 }
 
 interface Candidate {
@@ -90,7 +110,11 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
       current = apply(operation, current);
     } catch (error) {
       problems.push({ finding, message: reasonOf(error) });
-      return keepWhatFits(candidates.filter((c) => c.finding !== finding), catalogue, problems);
+      return keepWhatFits(
+        candidates.filter((c) => c.finding !== finding),
+        catalogue,
+        problems,
+      );
     }
   }
   return candidates;
@@ -114,7 +138,9 @@ function refuseRepetition(operation: Operation, catalogue: Catalogue): void {
     throw new Error(`${table.id}.${operation.column} is NOT NULL already, or another remedy of this docket makes it so.`);
   }
   if (operation.kind === 'addUnique' && declaredUniques(table).some((unique) => sameColumnSet(unique, operation.columns))) {
-    throw new Error(`${operation.columns.join(', ')} of ${table.id} is unique already, or another remedy of this docket makes it so.`);
+    throw new Error(
+      `${operation.columns.join(', ')} of ${table.id} is unique already, or another remedy of this docket makes it so.`,
+    );
   }
 }
 

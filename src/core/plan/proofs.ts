@@ -21,10 +21,14 @@ export function proofsOf(operation: Operation): readonly Proof[] {
     case 'addUnique':
       return [{ kind: 'repeat', table, columns: operation.columns, constraint: operation.name }];
     case 'addForeignKey':
-      return [{
-        kind: 'orphan', table, constraint: operation.name,
-        reference: { columns: operation.columns, parent: operation.parent, parentColumns: operation.parentColumns },
-      }];
+      return [
+        {
+          kind: 'orphan',
+          table,
+          constraint: operation.name,
+          reference: { columns: operation.columns, parent: operation.parent, parentColumns: operation.parentColumns },
+        },
+      ];
     case 'setNotNull':
       return [{ kind: 'null', table, column: operation.column }];
     default:

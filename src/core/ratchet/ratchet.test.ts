@@ -11,11 +11,19 @@ const port = sketch('port.vessel: id key, imo_no text not null');
 const [finding] = audit(port, evidence(profiled(port, 'port.vessel', 300, { imo_no: { distinct: 300 } })));
 if (!finding) throw new Error('imo_no is not declared unique');
 const mended = apply({ kind: 'addUnique', table: tableId('port', 'vessel'), name: 'uq', columns: ['imo_no'] }, port);
-const seen = { catalogue: port, depth: 'exact', found: new Set([finding.id]), scope: null, notMeasured: new Set<TableId>() } as const;
-const after = (state: (typeof findingStates)[number], changes: Partial<Parameters<typeof transitionsAfter>[1]> = {}) => transitionsAfter([{ finding, state }], { ...seen, ...changes })[0]?.to ?? null;
+const seen = {
+  catalogue: port,
+  depth: 'exact',
+  found: new Set([finding.id]),
+  scope: null,
+  notMeasured: new Set<TableId>(),
+} as const;
+const after = (state: (typeof findingStates)[number], changes: Partial<Parameters<typeof transitionsAfter>[1]> = {}) =>
+  transitionsAfter([{ finding, state }], { ...seen, ...changes })[0]?.to ?? null;
 
 test('what is mended is held, whoever mended it', () => {
-  for (const state of ['Open', 'Docketed', 'Applied', 'Slipped', 'Lapsed'] as const) expect(after(state, { catalogue: mended, found: new Set() })).toBe('Held');
+  for (const state of ['Open', 'Docketed', 'Applied', 'Slipped', 'Lapsed'] as const)
+    expect(after(state, { catalogue: mended, found: new Set() })).toBe('Held');
 });
 
 test('what was held and is found again has slipped', () => {
@@ -23,7 +31,9 @@ test('what was held and is found again has slipped', () => {
 });
 
 test('what was applied and is still found is open again, with the reason', () => {
-  expect(transitionsAfter([{ finding, state: 'Applied' }], seen)).toEqual([{ id: finding.id, from: 'Applied', to: 'Open', reason: 'The docket was run, but the survey after it still finds this.' }]);
+  expect(transitionsAfter([{ finding, state: 'Applied' }], seen)).toEqual([
+    { id: finding.id, from: 'Applied', to: 'Open', reason: 'The docket was run, but the survey after it still finds this.' },
+  ]);
 });
 
 test('that something was not found says nothing unless it was looked at exactly', () => {
@@ -37,10 +47,24 @@ test('what is outside the scope stays as it is', () => {
 });
 
 test('what has no object any more has lapsed', () => {
-  expect(after('Held', { catalogue: applyAll([{ kind: 'dropColumn', table: tableId('port', 'vessel'), column: 'imo_no' }], port) })).toBe('Lapsed');
+  expect(
+    after('Held', { catalogue: applyAll([{ kind: 'dropColumn', table: tableId('port', 'vessel'), column: 'imo_no' }], port) }),
+  ).toBe('Lapsed');
 });
 
 test('an event that means nothing leaves the state alone, and none leads out of the table', () => {
   expect(nextState('Open', 'backedOut')).toBe('Open');
-  for (const state of findingStates) for (const event of ['seen', 'mended', 'gone', 'docketed', 'undocketed', 'applied', 'waived', 'waiverEnded', 'backedOut'] as const) expect(findingStates).toContain(nextState(state, event));
+  for (const state of findingStates)
+    for (const event of [
+      'seen',
+      'mended',
+      'gone',
+      'docketed',
+      'undocketed',
+      'applied',
+      'waived',
+      'waiverEnded',
+      'backedOut',
+    ] as const)
+      expect(findingStates).toContain(nextState(state, event));
 });

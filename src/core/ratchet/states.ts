@@ -7,7 +7,8 @@ export type FindingState = (typeof findingStates)[number];
  * seen: a survey found it. mended: a survey found the catalogue to forbid it now. gone: its object
  * is no longer there, or the data no longer speaks for it. backedOut: its docket was undone on purpose.
  */
-export type FindingEvent = 'seen' | 'mended' | 'gone' | 'docketed' | 'undocketed' | 'applied' | 'waived' | 'waiverEnded' | 'backedOut';
+export type FindingEvent =
+  'seen' | 'mended' | 'gone' | 'docketed' | 'undocketed' | 'applied' | 'waived' | 'waiverEnded' | 'backedOut';
 
 const transitions: Readonly<Record<FindingState, Readonly<Partial<Record<FindingEvent, FindingState>>>>> = {
   Open: { mended: 'Held', gone: 'Lapsed', docketed: 'Docketed', waived: 'Waived' },

@@ -36,7 +36,9 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
     case 'foreignKey':
       return referenceOperations(proposal, table, decision, naming);
     case 'unique':
-      return [{ kind: 'addUnique', table: table.id, columns: proposal.columns, name: give(naming, 'unique', table, proposal.columns) }];
+      return [
+        { kind: 'addUnique', table: table.id, columns: proposal.columns, name: give(naming, 'unique', table, proposal.columns) },
+      ];
     case 'notNull':
       return proposal.columns.map((column) => ({ kind: 'setNotNull', table: table.id, column }));
     case 'rename':
@@ -48,7 +50,10 @@ function keyOperations(finding: Finding, table: Table, decision: Decision, namin
   const { candidates, surrogate } = finding.facts as { candidates: readonly KeyCandidate[]; surrogate: string };
   const natural = candidates.find((key) => naturalAnswer(key.columns) === decision['key']);
   const primary = (columns: readonly string[]): Operation => ({
-    kind: 'addPrimaryKey', table: table.id, columns, name: give(naming, 'primary key', table, []),
+    kind: 'addPrimaryKey',
+    table: table.id,
+    columns,
+    name: give(naming, 'primary key', table, []),
     nullableBefore: table.columns.filter((c) => columns.includes(c.name) && c.nullable).map((c) => c.name),
   });
   if (natural) return [primary(natural.columns)];
@@ -71,16 +76,30 @@ function referenceOperations(
   const operations: Operation[] = [];
   if (decision['orphans'] === 'empty' || decision['orphans'] === 'remove') {
     operations.push({
-      kind: 'setAsideOrphans', table: table.id, reference, how: decision['orphans'], rowKey: keyColumnsOf(table),
-      columns: table.columns.filter((c) => c.generated === null).map((c) => c.name), sideTable: sideTable(naming, table),
+      kind: 'setAsideOrphans',
+      table: table.id,
+      reference,
+      how: decision['orphans'],
+      rowKey: keyColumnsOf(table),
+      columns: table.columns.filter((c) => c.generated === null).map((c) => c.name),
+      sideTable: sideTable(naming, table),
     });
   }
   if (!isIndexed(table, proposal.columns)) {
-    operations.push({ kind: 'createIndex', table: table.id, columns: proposal.columns, name: give(naming, 'index', table, proposal.columns) });
+    operations.push({
+      kind: 'createIndex',
+      table: table.id,
+      columns: proposal.columns,
+      name: give(naming, 'index', table, proposal.columns),
+    });
   }
   operations.push({
-    kind: 'addForeignKey', table: table.id, name, ...reference,
-    onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction, onUpdate: 'no action',
+    kind: 'addForeignKey',
+    table: table.id,
+    name,
+    ...reference,
+    onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction,
+    onUpdate: 'no action',
   });
   if (decision['orphans'] !== 'leave') operations.push({ kind: 'validateConstraint', table: table.id, name, reference });
   return operations;
@@ -88,7 +107,9 @@ function referenceOperations(
 
 /** True when an index starts with these columns, so that a delete of the parent finds its children. */
 function isIndexed(table: Table, columns: readonly string[]): boolean {
-  return table.indexes.some((index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')));
+  return table.indexes.some(
+    (index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
+  );
 }
 
 function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {

@@ -67,27 +67,33 @@ interface MissingKeyFacts {
 
 function keyQuestion(finding: Finding, table: Table): Question {
   const { rows, candidates, surrogate } = finding.facts as MissingKeyFacts;
-  const natural = candidates.filter((key) => key.score > -0.5).slice(0, 3).map((key, i): Answer => ({
-    id: naturalAnswer(key.columns),
-    title: key.columns.join(', '),
-    effect: `Natural key: ${key.reasons.slice(0, 2).join(', ')}`,
-    cost: 'builds an index, no row changes',
-    advised: i === 0 && key.score > 0 && key.nullRows === 0,
-    refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : null,
-  }));
+  const natural = candidates
+    .filter((key) => key.score > -0.5)
+    .slice(0, 3)
+    .map((key, i): Answer => ({
+      id: naturalAnswer(key.columns),
+      title: key.columns.join(', '),
+      effect: `Natural key: ${key.reasons.slice(0, 2).join(', ')}`,
+      cost: 'builds an index, no row changes',
+      advised: i === 0 && key.score > 0 && key.nullRows === 0,
+      refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : null,
+    }));
   const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
   const beside = best ? `; ${best.columns.join(', ')} kept unique beside it` : '; nothing else in the table is unique';
   return {
     id: 'key',
     title: `What identifies ${withArticle(spoken(table.name))}`,
-    answers: [...natural, {
-      id: 'surrogate',
-      title: surrogate,
-      effect: `Surrogate: a new column that numbers the rows by itself${beside}`,
-      cost: `rewrites the table${rows === null ? '' : ` (${counted(rows, 'row')})`}`,
-      advised: best === undefined,
-      refused: null,
-    }],
+    answers: [
+      ...natural,
+      {
+        id: 'surrogate',
+        title: surrogate,
+        effect: `Surrogate: a new column that numbers the rows by itself${beside}`,
+        cost: `rewrites the table${rows === null ? '' : ` (${counted(rows, 'row')})`}`,
+        advised: best === undefined,
+        refused: null,
+      },
+    ],
   };
 }
 
@@ -107,16 +113,45 @@ function orphanQuestion(finding: Finding, table: Table): readonly Question[] {
   const many = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? thing : plural(thing)}`;
   const mandatory = table.columns.filter((c) => finding.object.columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const noKey = keyColumnsOf(table).length === 0;
-  const whyNotEmpty = mandatory.length > 0 ? `${mandatory.join(', ')} may not be null` : noKey ? 'the table has no key to find the rows again by' : null;
-  return [{
-    id: 'orphans',
-    title: orphanRows === 1 ? 'What becomes of the orphan' : `What becomes of the ${orphanRows.toLocaleString('en-GB')} orphans`,
-    answers: [
-      { id: 'empty', title: 'Set aside and empty', effect: `${many} kept in a side table, the reference set to null`, cost: 'can be undone', advised: true, refused: whyNotEmpty },
-      { id: 'remove', title: 'Set aside and remove', effect: `${many} moved whole to a side table`, cost: 'can be undone', advised: false, refused: null },
-      { id: 'leave', title: 'Leave them', effect: 'The reference holds for new rows only; the orphans stay to be mended by hand', cost: 'stays unvalidated', advised: whyNotEmpty !== null, refused: null },
-    ],
-  }];
+  const whyNotEmpty =
+    mandatory.length > 0
+      ? `${mandatory.join(', ')} may not be null`
+      : noKey
+        ? 'the table has no key to find the rows again by'
+        : null;
+  return [
+    {
+      id: 'orphans',
+      title:
+        orphanRows === 1 ? 'What becomes of the orphan' : `What becomes of the ${orphanRows.toLocaleString('en-GB')} orphans`,
+      answers: [
+        {
+          id: 'empty',
+          title: 'Set aside and empty',
+          effect: `${many} kept in a side table, the reference set to null`,
+          cost: 'can be undone',
+          advised: true,
+          refused: whyNotEmpty,
+        },
+        {
+          id: 'remove',
+          title: 'Set aside and remove',
+          effect: `${many} moved whole to a side table`,
+          cost: 'can be undone',
+          advised: false,
+          refused: null,
+        },
+        {
+          id: 'leave',
+          title: 'Leave them',
+          effect: 'The reference holds for new rows only; the orphans stay to be mended by hand',
+          cost: 'stays unvalidated',
+          advised: whyNotEmpty !== null,
+          refused: null,
+        },
+      ],
+    },
+  ];
 }
 
 function deleteQuestion(finding: Finding, table: Table): Question {
@@ -129,9 +164,20 @@ function deleteQuestion(finding: Finding, table: Table): Question {
     title: `When ${withArticle(parent)} goes`,
     answers: [
       { id: 'no action', title: 'Refuse', effect: `while it has ${children}`, cost: 'NO ACTION', advised: true, refused: null },
-      { id: 'cascade', title: 'Take along', effect: `its ${children} are deleted with it`, cost: 'CASCADE', advised: false, refused: null },
       {
-        id: 'set null', title: 'Empty the reference', effect: `${children} stay without ${withArticle(parent)}`, cost: 'SET NULL', advised: false,
+        id: 'cascade',
+        title: 'Take along',
+        effect: `its ${children} are deleted with it`,
+        cost: 'CASCADE',
+        advised: false,
+        refused: null,
+      },
+      {
+        id: 'set null',
+        title: 'Empty the reference',
+        effect: `${children} stay without ${withArticle(parent)}`,
+        cost: 'SET NULL',
+        advised: false,
         refused: mandatory ? `${columnsId(table.id, finding.object.columns)} may not be null` : null,
       },
     ],

@@ -7,4 +7,10 @@ import { undeclaredReference } from './references/undeclared';
 import type { Rule } from './rule';
 import { absentUnique } from './uniqueness/absent';
 
-export const rules: readonly Rule[] = [missingKey, undeclaredReference, absentUnique, absentNotNull, generatedName] as readonly Rule[];
+export const rules: readonly Rule[] = [
+  missingKey,
+  undeclaredReference,
+  absentUnique,
+  absentNotNull,
+  generatedName,
+] as readonly Rule[];

@@ -71,8 +71,15 @@ export function documentOf({ catalogue, evidence, findings, takenAt, depth }: Su
     tables: baseTables(catalogue).map((table) => documentTable(table, evidence)),
     notMeasured: notMeasured(catalogue, evidence),
     findings: findings.map((finding) => ({
-      id: finding.id, rule: finding.rule, concern: finding.concern, severity: finding.severity, confidence: finding.confidence,
-      object: finding.object, evidence: finding.facts, message: wordsOf(finding).message, proposal: finding.proposal,
+      id: finding.id,
+      rule: finding.rule,
+      concern: finding.concern,
+      severity: finding.severity,
+      confidence: finding.confidence,
+      object: finding.object,
+      evidence: finding.facts,
+      message: wordsOf(finding).message,
+      proposal: finding.proposal,
     })),
     catalogue,
   };
@@ -100,7 +107,12 @@ function documentTable(table: Table, evidence: Evidence): DocumentTable {
     uniques: declaredUniques(table).filter((columns) => columns !== primary?.columns),
     foreignKeys: foreignKeysOf(table).map((key) => {
       const parent = tableNames(key.parent);
-      return { columns: key.columns, references: { ...parent, columns: key.parentColumns }, onDelete: key.onDelete, onUpdate: key.onUpdate };
+      return {
+        columns: key.columns,
+        references: { ...parent, columns: key.parentColumns },
+        onDelete: key.onDelete,
+        onUpdate: key.onUpdate,
+      };
     }),
     columns: table.columns.map((column) => ({ name: column.name, type: column.declaredType, nullable: column.nullable })),
   };

@@ -11,7 +11,10 @@ export const schemas = `
 
 /** Sizes wait for nobody's lock in the `estimated` form: pages as last counted. */
 export function tables(size: 'exact' | 'estimated'): string {
-  const bytes = size === 'exact' ? 'coalesce(pg_total_relation_size(c.oid), 0)' : `c.relpages::bigint * current_setting('block_size')::bigint`;
+  const bytes =
+    size === 'exact'
+      ? 'coalesce(pg_total_relation_size(c.oid), 0)'
+      : `c.relpages::bigint * current_setting('block_size')::bigint`;
   return `
   select c.oid::text, c.relnamespace::text, relname, relkind, relispartition, relpersistence, reltuples::float8, ${bytes}::float8,
     has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(relowner), d.description,

@@ -14,7 +14,9 @@ export async function openPostgresqlForChange(details: ConnectionDetails, lockMs
   return {
     readCatalogue: () => readCatalogue(client),
     check: async (query) => {
-      const { rows } = await client.query<unknown[]>({ text: query, rowMode: 'array' }).catch((error: unknown) => fail(error, 'Checking'));
+      const { rows } = await client
+        .query<unknown[]>({ text: query, rowMode: 'array' })
+        .catch((error: unknown) => fail(error, 'Checking'));
       return Number(rows[0]?.[0]);
     },
     change: (statements) => change(client, statements, lockTries),

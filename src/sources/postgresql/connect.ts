@@ -57,7 +57,11 @@ async function open(details: ConnectionDetails): Promise<pg.Client> {
 async function connect(details: ConnectionDetails, tls: Exclude<TlsMode, 'prefer'>): Promise<pg.Client> {
   const { host, port, database, user, password } = details;
   const client = new pg.Client({
-    host, port, database, user, password,
+    host,
+    port,
+    database,
+    user,
+    password,
     application_name: 'pawl',
     connectionTimeoutMillis: 8_000,
     keepAlive: true,
@@ -91,6 +95,9 @@ async function refuseOldServer(client: pg.Client): Promise<void> {
   );
   const [server] = rows;
   if (server && server.number < oldestVersion) {
-    throw new SourceError(`The server runs PostgreSQL ${server.version}; Pawl reads 12 and later. Upgrade it, or audit a copy on a newer one.`, 'tooOld');
+    throw new SourceError(
+      `The server runs PostgreSQL ${server.version}; Pawl reads 12 and later. Upgrade it, or audit a copy on a newer one.`,
+      'tooOld',
+    );
   }
 }

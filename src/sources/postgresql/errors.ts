@@ -16,19 +16,30 @@ export function connectionError(cause: unknown, { host, port, database, user }: 
   const say = (message: string, reason: SourceProblem): SourceError => new SourceError(message, reason, { cause });
   if (code === '28P01' || code === '28000' || /password|SASL|SCRAM/i.test(text)) {
     return code === '28000' && /pg_hba/.test(text)
-      ? say(`The server at ${at} does not let ${user} in from here${/no encryption/.test(text) ? ' without encryption' : ''}. Ask for an entry in its pg_hba.conf, or try another TLS mode.`, 'notAllowed')
+      ? say(
+          `The server at ${at} does not let ${user} in from here${/no encryption/.test(text) ? ' without encryption' : ''}. Ask for an entry in its pg_hba.conf, or try another TLS mode.`,
+          'notAllowed',
+        )
       : say(`The server at ${at} refused the password of ${user}. Check user and password.`, 'wrongPassword');
   }
-  if (code === '3D000') return say(`The server at ${at} has no database ${database}. Check the name; upper and lower case matter.`, 'noDatabase');
-  if (code === '42501') return say(`${user} may not connect to database ${database}. Grant CONNECT on it and try again.`, 'notAllowed');
-  if (code === '53300') return say(`The server at ${at} has no connection left. Try again later, or raise its limit for ${user}.`, 'unreachable');
+  if (code === '3D000')
+    return say(`The server at ${at} has no database ${database}. Check the name; upper and lower case matter.`, 'noDatabase');
+  if (code === '42501')
+    return say(`${user} may not connect to database ${database}. Grant CONNECT on it and try again.`, 'notAllowed');
+  if (code === '53300')
+    return say(`The server at ${at} has no connection left. Try again later, or raise its limit for ${user}.`, 'unreachable');
   if (code === '57P03') return say(`The server at ${at} is starting up or shutting down. Try again in a moment.`, 'unreachable');
   if (/does not support SSL|certificate|self.signed|TLS|SSL|ERR_TLS|DEPTH_ZERO|UNABLE_TO_VERIFY/i.test(`${text} ${code}`)) {
-    return say(`The server at ${at} and we could not agree on TLS: ${text}. Choose another TLS mode, or mend its certificate.`, 'tlsRefused');
+    return say(
+      `The server at ${at} and we could not agree on TLS: ${text}. Choose another TLS mode, or mend its certificate.`,
+      'tlsRefused',
+    );
   }
   if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return say(`There is no host ${host}. Check its name.`, 'unreachable');
-  if (code === 'ECONNREFUSED') return say(`Nothing answers at ${at}. Check host and port, and that the server runs.`, 'unreachable');
-  if (/timeout|ETIMEDOUT|EHOSTUNREACH|ENETUNREACH/i.test(`${text} ${code}`)) return say(`${at} did not answer in time. Check host, port and firewalls.`, 'unreachable');
+  if (code === 'ECONNREFUSED')
+    return say(`Nothing answers at ${at}. Check host and port, and that the server runs.`, 'unreachable');
+  if (/timeout|ETIMEDOUT|EHOSTUNREACH|ENETUNREACH/i.test(`${text} ${code}`))
+    return say(`${at} did not answer in time. Check host, port and firewalls.`, 'unreachable');
   return say(`Cannot connect to ${database} at ${at}: ${text}.`, 'other');
 }
 
@@ -58,6 +69,9 @@ function textOf(error: unknown): string {
 
 function isLost(error: unknown): boolean {
   const code = codeOf(error);
-  return code.startsWith('08') || ['57P01', '57P02', '57P03', 'ECONNRESET', 'EPIPE', 'ECONNREFUSED'].includes(code) ||
-    /Connection terminated|not queryable|connection error|Client was closed/i.test(textOf(error));
+  return (
+    code.startsWith('08') ||
+    ['57P01', '57P02', '57P03', 'ECONNRESET', 'EPIPE', 'ECONNREFUSED'].includes(code) ||
+    /Connection terminated|not queryable|connection error|Client was closed/i.test(textOf(error))
+  );
 }

@@ -17,8 +17,11 @@ const sampleRows = 25_000;
 /** Throws SourceError when the connection is lost or the work cancelled; all else becomes a fact. */
 export async function measure(client: pg.Client, request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Fact> {
   const at = new Date().toISOString();
-  const unreadable = tablesOf(request).map((id) => getTable(catalogue, id)).find((table) => !table.readable);
-  if (unreadable) return { request, notMeasured: `The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`, at };
+  const unreadable = tablesOf(request)
+    .map((id) => getTable(catalogue, id))
+    .find((table) => !table.readable);
+  if (unreadable)
+    return { request, notMeasured: `The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`, at };
   try {
     return { ...(await answer(client, request, catalogue, depth)), at };
   } catch (error) {
@@ -28,7 +31,10 @@ export async function measure(client: pg.Client, request: EvidenceRequest, catal
   }
 }
 
-type Answered = { request: ProfileRequest; how: How; result: Profile } | { request: RepeatsRequest; how: How; result: Repeats } | { request: InclusionRequest; how: How; result: Inclusion };
+type Answered =
+  | { request: ProfileRequest; how: How; result: Profile }
+  | { request: RepeatsRequest; how: How; result: Repeats }
+  | { request: InclusionRequest; how: How; result: Inclusion };
 
 async function answer(client: pg.Client, request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Answered> {
   const table = getTable(catalogue, request.table);
@@ -60,7 +66,9 @@ function samplePercent(rows: number): string {
 async function profile(client: pg.Client, table: Table, depth: Depth): Promise<{ how: How; result: Profile }> {
   const { from, sampled } = fromClause(table, depth);
   const counts = table.columns.map((column) => (column.nullable ? `count(${quote(column.name)})` : 'count(*)'));
-  const blanks = table.columns.map((column) => (column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null'));
+  const blanks = table.columns.map((column) =>
+    column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
+  );
   const seen = await row(client, `select count(*), ${[...counts, ...blanks].join(', ')} from ${from}`);
   const rows = Number(seen[0]);
   const compared = await compareValues(client, table, rows, from);
@@ -72,8 +80,10 @@ async function profile(client: pg.Client, table: Table, depth: Depth): Promise<{
     const blank = seen[1 + table.columns.length + i];
     const values = compared.get(column.name);
     columns[column.name] = {
-      nulls: Math.ceil(nulls * scale), blanks: blank === null || blank === undefined ? null : Math.ceil(Number(blank) * scale),
-      compared: values?.[0] ?? 0, distinct: values?.[1] ?? null,
+      nulls: Math.ceil(nulls * scale),
+      blanks: blank === null || blank === undefined ? null : Math.ceil(Number(blank) * scale),
+      compared: values?.[0] ?? 0,
+      distinct: values?.[1] ?? null,
     };
   });
   return { how: sampled ? { kind: 'sample', rows } : { kind: 'exact' }, result: { rows: total, columns } };
@@ -86,16 +96,30 @@ function blankCondition(column: Column): string {
 }
 
 /** Filled and distinct values of each comparable column: in the whole of a small table, else in a sample. */
-async function compareValues(client: pg.Client, table: Table, rows: number, from: string): Promise<ReadonlyMap<string, readonly [number, number]>> {
+async function compareValues(
+  client: pg.Client,
+  table: Table,
+  rows: number,
+  from: string,
+): Promise<ReadonlyMap<string, readonly [number, number]>> {
   const comparable = table.columns.filter((column) => !['json', 'binary', 'other', 'float'].includes(column.family));
   if (comparable.length === 0 || rows === 0) return new Map();
-  const sample = rows > sampleRows * 1.5 ? `${quoteTable(table.id)} tablesample system (${samplePercent(rows)}) repeatable (1)` : from;
+  const sample =
+    rows > sampleRows * 1.5 ? `${quoteTable(table.id)} tablesample system (${samplePercent(rows)}) repeatable (1)` : from;
   const names = comparable.map((column) => quote(column.name));
-  const counted = await row(client, `select ${names.map((name) => `count(${name}), count(distinct ${name})`).join(', ')} from ${sample}`);
+  const counted = await row(
+    client,
+    `select ${names.map((name) => `count(${name}), count(distinct ${name})`).join(', ')} from ${sample}`,
+  );
   return new Map(comparable.map((column, i) => [column.name, [Number(counted[2 * i]), Number(counted[2 * i + 1])]]));
 }
 
-async function repeats(client: pg.Client, table: Table, columns: readonly string[], depth: Depth): Promise<{ how: How; result: Repeats }> {
+async function repeats(
+  client: pg.Client,
+  table: Table,
+  columns: readonly string[],
+  depth: Depth,
+): Promise<{ how: How; result: Repeats }> {
   const { from, sampled } = fromClause(table, depth);
   const filled = columns.map((c) => `${quote(c)} is not null`).join(' and ');
   const [rows, nullRows, values, repeated] = await row(
@@ -111,7 +135,13 @@ async function repeats(client: pg.Client, table: Table, columns: readonly string
   };
 }
 
-async function inclusion(client: pg.Client, table: Table, request: InclusionRequest, catalogue: Catalogue, depth: Depth): Promise<{ how: How; result: Inclusion }> {
+async function inclusion(
+  client: pg.Client,
+  table: Table,
+  request: InclusionRequest,
+  catalogue: Catalogue,
+  depth: Depth,
+): Promise<{ how: How; result: Inclusion }> {
   const { from, sampled } = fromClause(table, depth);
   request.columns.forEach((column) => getColumn(catalogue, table.id, column));
   const filled = request.columns.map((c) => `${quote(c)} is not null`).join(' and ');
@@ -126,7 +156,13 @@ async function inclusion(client: pg.Client, table: Table, request: InclusionRequ
   );
   return {
     how: sampled ? { kind: 'sample', rows: Number(rows) } : { kind: 'exact' },
-    result: { rows: Number(rows), nullRows: Number(nullRows), orphanRows: Number(orphanRows), orphanValues: Number(orphanValues), childValues: Number(childValues) },
+    result: {
+      rows: Number(rows),
+      nullRows: Number(nullRows),
+      orphanRows: Number(orphanRows),
+      orphanValues: Number(orphanValues),
+      childValues: Number(childValues),
+    },
   };
 }
 

@@ -47,7 +47,11 @@ describe('the catalogue', () => {
     const { tables, schemas } = await read();
     expect(schemas.map((s) => s.name)).toContain('port');
     expect(Object.fromEntries(tables.map((t) => [t.name, [t.kind, t.persistence]]))).toMatchObject({
-      berth: ['table', 'permanent'], reading: ['partitioned', 'permanent'], reading_2026: ['partition', 'permanent'], draft: ['table', 'unlogged'], visits: ['view', 'permanent'],
+      berth: ['table', 'permanent'],
+      reading: ['partitioned', 'permanent'],
+      reading_2026: ['partition', 'permanent'],
+      draft: ['table', 'unlogged'],
+      visits: ['view', 'permanent'],
     });
     expect(tables.find((t) => t.name === 'reading_2026')?.inherits).toEqual(['port.reading']);
   });
@@ -55,24 +59,66 @@ describe('the catalogue', () => {
   test('holds columns with all that they declare', async () => {
     const call = getTable(await read(), tableId('port', 'call'));
     expect(call.comment).toBe('A visit');
-    expect(call.columns.map((c) => [c.name, c.declaredType, c.family, c.length, c.nullable, c.identity, c.default, c.generated, c.collation])).toEqual([
+    expect(
+      call.columns.map((c) => [
+        c.name,
+        c.declaredType,
+        c.family,
+        c.length,
+        c.nullable,
+        c.identity,
+        c.default,
+        c.generated,
+        c.collation,
+      ]),
+    ).toEqual([
       ['call_id', 'bigint', 'integer', null, false, 'always', null, null, null],
       ['berth_no', 'character varying(6)', 'text', 6, true, null, null, null, null],
       ['noted', 'timestamp with time zone', 'timestamp', null, false, null, 'now()', null, null],
       ['title', 'text', 'text', null, true, null, null, null, 'C'],
       ['span', 'integer', 'integer', null, true, null, null, '(1 + 1)', null],
     ]);
-    expect(getTable(await read(), tableId('port', 'berth')).columns[1]).toMatchObject({ family: 'decimal', precision: 4, scale: 1 });
+    expect(getTable(await read(), tableId('port', 'berth')).columns[1]).toMatchObject({
+      family: 'decimal',
+      precision: 4,
+      scale: 1,
+    });
   });
 
   test('holds constraints, indexes, sequences and triggers', async () => {
     const catalogue = await read();
     const call = getTable(catalogue, tableId('port', 'call'));
-    expect(call.constraints.find((c) => c.kind === 'foreign key')).toMatchObject({ name: 'call_berth_no_fkey', columns: ['berth_no'], parent: 'port.berth', parentColumns: ['berth_no'], onDelete: 'set null', onUpdate: 'no action', deferrable: 'initially deferred', match: 'simple' });
-    expect(call.constraints.find((c) => c.name === 'ck_later')).toMatchObject({ kind: 'check', validated: false, expression: '(call_id > 0)' });
-    expect(call.constraints.find((c) => c.name === 'uq_call')).toMatchObject({ kind: 'unique', nullsDistinct: false, index: 'uq_call' });
-    expect(call.indexes.find((i) => i.name === 'ix_call_title')).toMatchObject({ unique: true, valid: true, columns: [null], included: ['noted'], constraint: null, predicate: '(title IS NOT NULL)' });
-    expect(catalogue.sequences).toMatchObject([{ schema: 'port', name: 'call_call_id_seq', ownedBy: 'port.call.call_id', last: null }]);
+    expect(call.constraints.find((c) => c.kind === 'foreign key')).toMatchObject({
+      name: 'call_berth_no_fkey',
+      columns: ['berth_no'],
+      parent: 'port.berth',
+      parentColumns: ['berth_no'],
+      onDelete: 'set null',
+      onUpdate: 'no action',
+      deferrable: 'initially deferred',
+      match: 'simple',
+    });
+    expect(call.constraints.find((c) => c.name === 'ck_later')).toMatchObject({
+      kind: 'check',
+      validated: false,
+      expression: '(call_id > 0)',
+    });
+    expect(call.constraints.find((c) => c.name === 'uq_call')).toMatchObject({
+      kind: 'unique',
+      nullsDistinct: false,
+      index: 'uq_call',
+    });
+    expect(call.indexes.find((i) => i.name === 'ix_call_title')).toMatchObject({
+      unique: true,
+      valid: true,
+      columns: [null],
+      included: ['noted'],
+      constraint: null,
+      predicate: '(title IS NOT NULL)',
+    });
+    expect(catalogue.sequences).toMatchObject([
+      { schema: 'port', name: 'call_call_id_seq', ownedBy: 'port.call.call_id', last: null },
+    ]);
     expect(call.triggers).toEqual([{ name: 'touched', function: 'port.touch', enabled: true }]);
   });
 
@@ -97,7 +143,9 @@ describe('the catalogue', () => {
 describe('a session', () => {
   test('cannot write, by the server’s own switch, and says who it is', async () => {
     const client = await openReading(database.details);
-    const { rows } = await client.query<Record<string, string>>(`select current_setting('default_transaction_read_only') as readonly, current_setting('statement_timeout') as patience, current_setting('lock_timeout') as lock, current_setting('application_name') as name`);
+    const { rows } = await client.query<Record<string, string>>(
+      `select current_setting('default_transaction_read_only') as readonly, current_setting('statement_timeout') as patience, current_setting('lock_timeout') as lock, current_setting('application_name') as name`,
+    );
     expect(rows[0]).toEqual({ readonly: 'on', patience: '2min', lock: '2s', name: 'pawl' });
     await expect(client.query('create table port.never (id int)')).rejects.toThrow('read-only');
     await client.end();
@@ -121,13 +169,17 @@ describe('a session', () => {
     const { evidence, catalogue } = await survey(source, { depth: 'exact' });
     await source.close();
     expect(getTable(catalogue, tableId('port', 'call')).readable).toBe(false);
-    expect(evidence['profile port.call']).toMatchObject({ notMeasured: expect.stringContaining('may not read port.call') as string });
+    expect(evidence['profile port.call']).toMatchObject({
+      notMeasured: expect.stringContaining('may not read port.call') as string,
+    });
     expect(evidence['profile port.berth']).toMatchObject({ how: { kind: 'exact' } });
   });
 
   test('tells a connection that dies from one that is cancelled', async () => {
     const source = await openPostgresql(database.details);
-    await database.run(`select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'pawl' and datname = current_database()`);
+    await database.run(
+      `select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'pawl' and datname = current_database()`,
+    );
     await expect(source.readCatalogue()).rejects.toMatchObject({ reason: 'lost' });
     await source.close().catch(() => undefined);
   });
@@ -136,7 +188,15 @@ describe('a session', () => {
     const source = await openPostgresql(database.details);
     const cancelled = new AbortController();
     const facts: unknown[] = [];
-    const running = survey(source, { depth: 'exact', signal: cancelled.signal, onFact: async (fact) => { await Promise.resolve(); facts.push(fact); cancelled.abort(); } });
+    const running = survey(source, {
+      depth: 'exact',
+      signal: cancelled.signal,
+      onFact: async (fact) => {
+        await Promise.resolve();
+        facts.push(fact);
+        cancelled.abort();
+      },
+    });
     await expect(running).rejects.toMatchObject({ reason: 'cancelled' });
     expect(facts.length).toBeGreaterThan(0);
     await source.close();
@@ -144,24 +204,46 @@ describe('a session', () => {
 });
 
 describe('hostile names', () => {
-  const names = ['"; drop table victim; --', 'a.b', 'select', 'with space', 'Ünï', `q'uote`, '$pawl$', 'n'.repeat(63), 'percent%s', 'back\\slash'];
-  const hostile = useDatabase(names.map((name) => {
-    const quoted = `"${name.replaceAll('"', '""')}"`;
-    return `create schema ${quoted}; create table ${quoted}.${quoted} (${quoted} text, note text); insert into ${quoted}.${quoted} select n::text, 'same' from generate_series(1, 60) n;`;
-  }).join(''));
+  const names = [
+    '"; drop table victim; --',
+    'a.b',
+    'select',
+    'with space',
+    'Ünï',
+    `q'uote`,
+    '$pawl$',
+    'n'.repeat(63),
+    'percent%s',
+    'back\\slash',
+  ];
+  const hostile = useDatabase(
+    names
+      .map((name) => {
+        const quoted = `"${name.replaceAll('"', '""')}"`;
+        return `create schema ${quoted}; create table ${quoted}.${quoted} (${quoted} text, note text); insert into ${quoted}.${quoted} select n::text, 'same' from generate_series(1, 60) n;`;
+      })
+      .join(''),
+  );
 
   test('are read, measured and judged like any other', async () => {
     const source = await openPostgresql(hostile.details);
     const { evidence, findings } = await survey(source, { depth: 'exact' });
     await source.close();
     expect(Object.values(evidence).filter((fact) => 'notMeasured' in fact)).toEqual([]);
-    expect(findings.filter((f) => f.rule === 'keys/missing').map((f) => f.object.table).sort()).toEqual(names.toSorted());
+    expect(
+      findings
+        .filter((f) => f.rule === 'keys/missing')
+        .map((f) => f.object.table)
+        .sort(),
+    ).toEqual(names.toSorted());
   });
 });
 
 describe('unusual databases', () => {
   const empty = useDatabase();
-  const views = useDatabase('create schema seen; create view seen.one as select 1 as id; create table public.bare (); create table public.none (id int, name text)');
+  const views = useDatabase(
+    'create schema seen; create view seen.one as select 1 as id; create table public.bare (); create table public.none (id int, name text)',
+  );
 
   test('an empty one has nothing to find', async () => {
     const source = await openPostgresql(empty.details);
@@ -169,12 +251,19 @@ describe('unusual databases', () => {
     await source.close();
   });
 
-  test.each(['catalogue', 'sampled', 'exact'] as const)('views, tables without columns and without rows are no trouble at depth %s', async (depth) => {
-    const source = await openPostgresql(views.details);
-    const { catalogue, evidence } = await survey(source, { depth });
-    await source.close();
-    expect(audit(catalogue, evidence).map((f) => f.id).sort()).toEqual(['keys/missing:public.bare', 'keys/missing:public.none']);
-  });
+  test.each(['catalogue', 'sampled', 'exact'] as const)(
+    'views, tables without columns and without rows are no trouble at depth %s',
+    async (depth) => {
+      const source = await openPostgresql(views.details);
+      const { catalogue, evidence } = await survey(source, { depth });
+      await source.close();
+      expect(
+        audit(catalogue, evidence)
+          .map((f) => f.id)
+          .sort(),
+      ).toEqual(['keys/missing:public.bare', 'keys/missing:public.none']);
+    },
+  );
 
   test('a schema that is not there is refused by name', async () => {
     const source = await openPostgresql(views.details);
@@ -184,13 +273,23 @@ describe('unusual databases', () => {
 });
 
 test.each([
-  ['postgresql://me:p%40ss@db:5433/har%20bour?sslmode=require', { host: 'db', port: 5433, database: 'har bour', user: 'me', password: 'p@ss', tls: 'require' }],
+  [
+    'postgresql://me:p%40ss@db:5433/har%20bour?sslmode=require',
+    { host: 'db', port: 5433, database: 'har bour', user: 'me', password: 'p@ss', tls: 'require' },
+  ],
   ['postgres://me@[::1]/x', { host: '::1', port: 5432, database: 'x', user: 'me', password: '', tls: 'prefer' }],
 ])('reads the connection string %s', (text, details) => {
   expect(parseConnectionString(text)).toEqual(details);
 });
 
-test.each(['mysql://a:secret@h/d', 'postgresql://h/d', 'not at all', 'postgresql://u:secret@h', 'postgresql://u:secret@h/d?sslmode=maybe', 'postgresql://u:secret%zz@h/d'])('refuses %s without repeating it', (text) => {
+test.each([
+  'mysql://a:secret@h/d',
+  'postgresql://h/d',
+  'not at all',
+  'postgresql://u:secret@h',
+  'postgresql://u:secret@h/d?sslmode=maybe',
+  'postgresql://u:secret%zz@h/d',
+])('refuses %s without repeating it', (text) => {
   expect(() => parseConnectionString(text)).toThrow(/The connection string/);
   try {
     parseConnectionString(text);

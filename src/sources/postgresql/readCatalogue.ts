@@ -3,7 +3,16 @@
 import type pg from 'pg';
 import { columnId, constraintId, type TableId, tableId } from '../../core/catalogue/identifiers';
 import type {
-  Catalogue, Column, ColumnStatistics, Constraint, Index, ReferentialAction, Sequence, Table, TableKind, TypeFamily,
+  Catalogue,
+  Column,
+  ColumnStatistics,
+  Constraint,
+  Index,
+  ReferentialAction,
+  Sequence,
+  Table,
+  TableKind,
+  TypeFamily,
 } from '../../core/catalogue/model';
 import * as queries from './catalogueQueries';
 import { codeOf, statementError } from './errors';
@@ -50,7 +59,9 @@ interface Rows {
 
 async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise<Rows> {
   const read = async (text: string): Promise<readonly Row[]> => (await client.query<unknown[]>({ text, rowMode: 'array' })).rows;
-  const [server = []] = await read(`select current_setting('server_version'), current_setting('server_version_num')::int, current_database()`);
+  const [server = []] = await read(
+    `select current_setting('server_version'), current_setting('server_version_num')::int, current_database()`,
+  );
   return {
     version: String(server[0]).split(' ')[0] ?? '',
     database: String(server[2]),
@@ -70,9 +81,12 @@ async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise
 function build(rows: Rows): Catalogue {
   const schemaNames = new Map(rows.schemas.map(([oid, name]) => [oid as string, name as string]));
   const usable = new Map(rows.schemas.map(([, name, readable]) => [name as string, readable === true]));
-  const ids = new Map(rows.tables.map(([oid, schema, name]) => [oid as string, tableId(schemaNames.get(schema as string) ?? '', name as string)]));
+  const ids = new Map(
+    rows.tables.map(([oid, schema, name]) => [oid as string, tableId(schemaNames.get(schema as string) ?? '', name as string)]),
+  );
   const columnNames = columnNamesByTable(rows.columns);
-  const namesOf = (table: string, numbers: unknown): string[] => ((numbers ?? []) as number[]).map((n) => columnNames.get(table)?.get(n) ?? '');
+  const namesOf = (table: string, numbers: unknown): string[] =>
+    ((numbers ?? []) as number[]).map((n) => columnNames.get(table)?.get(n) ?? '');
 
   const families = familiesOf(rows.types);
   const statistics = statisticsOf(rows.statistics);
@@ -84,23 +98,53 @@ function build(rows: Rows): Catalogue {
 
   const tables = rows.tables.map((row): Table => {
     const [oid, schemaOid, name, kind, isPartition, persistence, tuples, bytes, readable, owner, comment, parents] = row as [
-      string, string, string, string, boolean, string, number, number, boolean, string, string | null, string[] | null,
+      string,
+      string,
+      string,
+      string,
+      boolean,
+      string,
+      number,
+      number,
+      boolean,
+      string,
+      string | null,
+      string[] | null,
     ];
     const schema = schemaNames.get(schemaOid) ?? '';
     const id = tableId(schema, name);
     const estimatedRows = tuples < 0 ? null : Math.round(tuples);
     const own = (constraints.get(oid) ?? []).map((constraint) => constraintOf(id, constraint, ids, namesOf));
-    const constraintByIndex = new Map(own.flatMap((c) => ('index' in c && c.index && c.kind !== 'foreign key' ? [[c.index, c.name] as const] : [])));
+    const constraintByIndex = new Map(
+      own.flatMap((c) => ('index' in c && c.index && c.kind !== 'foreign key' ? [[c.index, c.name] as const] : [])),
+    );
     const ownIndexes = (indexes.get(oid) ?? []).map((index) => indexOf(index, columnNames.get(oid), constraintByIndex));
     return {
-      id, schema, name, kind: kindOf(kind, isPartition), persistence: persistence === 'u' ? 'unlogged' : persistence === 't' ? 'temporary' : 'permanent',
-      inherits: (parents ?? []).flatMap((parent) => ids.get(parent) ?? []), comment, estimatedRows, bytes,
-      readable: readable && usable.get(schema) === true, owner,
-      columns: (columns.get(oid) ?? []).map((column) => columnOf(id, column, families, statistics.get(`${schema}\0${name}`), estimatedRows)),
+      id,
+      schema,
+      name,
+      kind: kindOf(kind, isPartition),
+      persistence: persistence === 'u' ? 'unlogged' : persistence === 't' ? 'temporary' : 'permanent',
+      inherits: (parents ?? []).flatMap((parent) => ids.get(parent) ?? []),
+      comment,
+      estimatedRows,
+      bytes,
+      readable: readable && usable.get(schema) === true,
+      owner,
+      columns: (columns.get(oid) ?? []).map((column) =>
+        columnOf(id, column, families, statistics.get(`${schema}\0${name}`), estimatedRows),
+      ),
       constraints: own.map((c) => withNullsDistinct(c, ownIndexes)),
       indexes: ownIndexes,
-      triggers: (triggers.get(oid) ?? []).map(([, trigger, fn, enabled]) => ({ name: trigger as string, function: fn as string, enabled: enabled === true })),
-      privileges: (privileges.get(oid) ?? []).map(([, grantee, privilege]) => ({ grantee: grantee as string, privilege: privilege as string })),
+      triggers: (triggers.get(oid) ?? []).map(([, trigger, fn, enabled]) => ({
+        name: trigger as string,
+        function: fn as string,
+        enabled: enabled === true,
+      })),
+      privileges: (privileges.get(oid) ?? []).map(([, grantee, privilege]) => ({
+        grantee: grantee as string,
+        privilege: privilege as string,
+      })),
     };
   });
   return {
@@ -126,7 +170,7 @@ function columnNamesByTable(columns: readonly Row[]): ReadonlyMap<string, Readon
   const names = new Map<string, Map<number, string>>();
   for (const [table, number, name] of columns as readonly (readonly [string, number, string])[]) {
     let own = names.get(table);
-    if (!own) names.set(table, (own = new Map()));
+    if (!own) names.set(table, (own = new Map<number, string>()));
     own.set(number, name);
   }
   return names;
@@ -134,13 +178,33 @@ function columnNamesByTable(columns: readonly Row[]): ReadonlyMap<string, Readon
 
 function kindOf(kind: string, isPartition: boolean): TableKind {
   if (isPartition) return 'partition';
-  const kinds: Readonly<Record<string, TableKind>> = { r: 'table', p: 'partitioned', f: 'foreign', v: 'view', m: 'materialized view' };
+  const kinds: Readonly<Record<string, TableKind>> = {
+    r: 'table',
+    p: 'partitioned',
+    f: 'foreign',
+    v: 'view',
+    m: 'materialized view',
+  };
   return kinds[kind] ?? 'table';
 }
 
 const familyByName: Readonly<Record<string, TypeFamily>> = {
-  int2: 'integer', int4: 'integer', int8: 'integer', numeric: 'decimal', float4: 'float', float8: 'float', bool: 'boolean', date: 'date',
-  timestamp: 'timestamp', timestamptz: 'timestamp', time: 'time', timetz: 'time', uuid: 'uuid', bytea: 'binary', json: 'json', jsonb: 'json',
+  int2: 'integer',
+  int4: 'integer',
+  int8: 'integer',
+  numeric: 'decimal',
+  float4: 'float',
+  float8: 'float',
+  bool: 'boolean',
+  date: 'date',
+  timestamp: 'timestamp',
+  timestamptz: 'timestamp',
+  time: 'time',
+  timetz: 'time',
+  uuid: 'uuid',
+  bytea: 'binary',
+  json: 'json',
+  jsonb: 'json',
 };
 
 interface Type {
@@ -167,31 +231,51 @@ function statisticsOf(rows: readonly Row[]): ReadonlyMap<string, ReadonlyMap<str
   for (const [schema, table, column, nulls, distinct] of rows as readonly (readonly [string, string, string, number, number])[]) {
     const key = `${schema}\0${table}`;
     let own = tables.get(key);
-    if (!own) tables.set(key, (own = new Map()));
+    if (!own) tables.set(key, (own = new Map<string, readonly [number, number]>()));
     own.set(column, [nulls, distinct]);
   }
   return tables;
 }
 
 function columnOf(
-  table: TableId, row: Row, types: ReadonlyMap<string, Type>, statistics: ReadonlyMap<string, readonly [number, number]> | undefined, rows: number | null,
+  table: TableId,
+  row: Row,
+  types: ReadonlyMap<string, Type>,
+  statistics: ReadonlyMap<string, readonly [number, number]> | undefined,
+  rows: number | null,
 ): Column {
   const [, , name, declaredType, typeOid, modifier, notNull, identity, generated, expression, comment, collation] = row as [
-    string, number, string, string, string, number, boolean, string, string, string | null, string | null, string | null,
+    string,
+    number,
+    string,
+    string,
+    string,
+    number,
+    boolean,
+    string,
+    string,
+    string | null,
+    string | null,
+    string | null,
   ];
   const type = types.get(typeOid) ?? { family: 'other', modifier: -1 };
   const effective = modifier >= 0 ? modifier : type.modifier;
   return {
-    id: columnId(table, name), name, declaredType, family: type.family,
+    id: columnId(table, name),
+    name,
+    declaredType,
+    family: type.family,
     // A type modifier carries 4 bytes of header: pg_type.h, "atttypmod".
     length: type.family === 'text' && effective >= 4 ? effective - 4 : null,
     precision: type.family === 'decimal' && effective >= 4 ? ((effective - 4) >> 16) & 0xffff : null,
     scale: type.family === 'decimal' && effective >= 4 ? (effective - 4) & 0x7ff : type.family === 'integer' ? 0 : null,
-    collation, nullable: !notNull,
+    collation,
+    nullable: !notNull,
     default: generated === '' ? expression : null,
     identity: identity === 'a' ? 'always' : identity === 'd' ? 'by default' : null,
     generated: generated === '' ? null : expression,
-    comment, statistics: columnStatistics(statistics?.get(name), rows),
+    comment,
+    statistics: columnStatistics(statistics?.get(name), rows),
   };
 }
 
@@ -202,16 +286,56 @@ function columnStatistics(row: readonly [number, number] | undefined, rows: numb
   return { nullFraction, distinct: distinct < 0 ? Math.round(-distinct * rows) : distinct };
 }
 
-const actions: Readonly<Record<string, ReferentialAction>> = { a: 'no action', r: 'restrict', c: 'cascade', n: 'set null', d: 'set default' };
+const actions: Readonly<Record<string, ReferentialAction>> = {
+  a: 'no action',
+  r: 'restrict',
+  c: 'cascade',
+  n: 'set null',
+  d: 'set default',
+};
 
 function constraintOf(
-  table: TableId, row: Row, ids: ReadonlyMap<string, TableId>, namesOf: (table: string, numbers: unknown) => string[],
+  table: TableId,
+  row: Row,
+  ids: ReadonlyMap<string, TableId>,
+  namesOf: (table: string, numbers: unknown) => string[],
 ): Constraint {
-  const [relation, name, type, validated, deferrable, deferred, key, parent, parentKey, match, onDelete, onUpdate, index, expression] = row as [
-    string, string, string, boolean, boolean, boolean, unknown, string, unknown, string, string, string, string | null, string | null,
+  const [
+    relation,
+    name,
+    type,
+    validated,
+    deferrable,
+    deferred,
+    key,
+    parent,
+    parentKey,
+    match,
+    onDelete,
+    onUpdate,
+    index,
+    expression,
+  ] = row as [
+    string,
+    string,
+    string,
+    boolean,
+    boolean,
+    boolean,
+    unknown,
+    string,
+    unknown,
+    string,
+    string,
+    string,
+    string | null,
+    string | null,
   ];
   const base = {
-    id: constraintId(table, name), name, validated, columns: namesOf(relation, key),
+    id: constraintId(table, name),
+    name,
+    validated,
+    columns: namesOf(relation, key),
     deferrable: !deferrable ? 'no' : deferred ? 'initially deferred' : 'initially immediate',
   } as const;
   switch (type) {
@@ -221,8 +345,14 @@ function constraintOf(
       return { ...base, kind: 'unique', index: index ?? name, nullsDistinct: true };
     case 'f':
       return {
-        ...base, kind: 'foreign key', parent: ids.get(parent) ?? tableId('', parent), parentColumns: namesOf(parent, parentKey),
-        match: match === 'f' ? 'full' : match === 'p' ? 'partial' : 'simple', onDelete: actions[onDelete] ?? 'no action', onUpdate: actions[onUpdate] ?? 'no action', index,
+        ...base,
+        kind: 'foreign key',
+        parent: ids.get(parent) ?? tableId('', parent),
+        parentColumns: namesOf(parent, parentKey),
+        match: match === 'f' ? 'full' : match === 'p' ? 'partial' : 'simple',
+        onDelete: actions[onDelete] ?? 'no action',
+        onUpdate: actions[onUpdate] ?? 'no action',
+        index,
       };
     case 'x':
       return { ...base, kind: 'exclusion', index: index ?? name };
@@ -238,20 +368,58 @@ function withNullsDistinct(constraint: Constraint, indexes: readonly Index[]): C
 
 function indexOf(row: Row, names: ReadonlyMap<number, string> | undefined, constraints: ReadonlyMap<string, string>): Index {
   const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct] = row as [
-    string, string, string, boolean, boolean, string, number, string | null, boolean,
+    string,
+    string,
+    string,
+    boolean,
+    boolean,
+    string,
+    number,
+    string | null,
+    boolean,
   ];
   const columns = key.split(' ').map((number) => names?.get(Number(number)) ?? null);
   return {
-    name, method, unique, valid, predicate, nullsDistinct, columns: columns.slice(0, keyCount),
-    included: columns.slice(keyCount).filter((column) => column !== null), constraint: constraints.get(name) ?? null,
+    name,
+    method,
+    unique,
+    valid,
+    predicate,
+    nullsDistinct,
+    columns: columns.slice(0, keyCount),
+    included: columns.slice(keyCount).filter((column) => column !== null),
+    constraint: constraints.get(name) ?? null,
   };
 }
 
-function sequenceOf(row: Row, ids: ReadonlyMap<string, TableId>, namesOf: (table: string, numbers: unknown) => string[]): Sequence {
+function sequenceOf(
+  row: Row,
+  ids: ReadonlyMap<string, TableId>,
+  namesOf: (table: string, numbers: unknown) => string[],
+): Sequence {
   const [schema, name, type, start, increment, maximum, last, cycles, owner, ownerColumn] = row as [
-    string, string, string, string, string, string, string | null, boolean, string | null, number | null,
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+    string | null,
+    boolean,
+    string | null,
+    number | null,
   ];
   const table = owner === null ? undefined : ids.get(owner);
   const column = owner === null ? undefined : namesOf(owner, [ownerColumn])[0];
-  return { schema, name, type, start, increment, maximum, last, cycles, ownedBy: table && column ? columnId(table, column) : null };
+  return {
+    schema,
+    name,
+    type,
+    start,
+    increment,
+    maximum,
+    last,
+    cycles,
+    ownedBy: table && column ? columnId(table, column) : null,
+  };
 }

@@ -35,7 +35,8 @@ export function findDocket(db: Db, source: number, id: number): Promise<DocketRo
 }
 
 export async function addDocket(db: Db, source: number, name: string): Promise<number> {
-  return (await getRow<{ id: number }>(db, 'insert into dockets (source_id, name) values ($1, $2) returning id', [source, name])).id;
+  return (await getRow<{ id: number }>(db, 'insert into dockets (source_id, name) values ($1, $2) returning id', [source, name]))
+    .id;
 }
 
 export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
@@ -52,17 +53,29 @@ export function findFrozen(db: Db, id: number): Promise<FrozenDocket | null> {
 
 /** From here on the docket's plan does not change any more. */
 export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Catalogue): Promise<void> {
-  await db.query('update dockets set plan = $2, catalogue = $3 where id = $1', [id, JSON.stringify(plan), JSON.stringify(catalogue)]);
+  await db.query('update dockets set plan = $2, catalogue = $3 where id = $1', [
+    id,
+    JSON.stringify(plan),
+    JSON.stringify(catalogue),
+  ]);
 }
 
 /** Changes the state, only from one of the states given; false when it was in none of them. */
 export async function moveDocket(db: Db, id: number, from: readonly DocketState[], to: DocketState): Promise<boolean> {
-  const moved = await db.query('update dockets set state = $3, state_at = now() where id = $1 and state = any($2)', [id, from, to]);
+  const moved = await db.query('update dockets set state = $3, state_at = now() where id = $1 and state = any($2)', [
+    id,
+    from,
+    to,
+  ]);
   return moved.rowCount === 1;
 }
 
 export function listItems(db: Db, docket: number): Promise<readonly DocketItem[]> {
-  return rowsOf(db, 'select finding_id as "findingId", decision from docket_items where docket_id = $1 order by added_at, finding_id', [docket]);
+  return rowsOf(
+    db,
+    'select finding_id as "findingId", decision from docket_items where docket_id = $1 order by added_at, finding_id',
+    [docket],
+  );
 }
 
 /** Adds a remedy, or changes what was decided about it. */
@@ -80,7 +93,10 @@ export async function removeItem(db: Db, docket: number, finding: number): Promi
 }
 
 /** The docket that a finding is in at present, with its decision: the newest that is not backed out. */
-export function findDocketOf(db: Db, finding: number): Promise<(DocketItem & { readonly docketId: number; readonly name: string; readonly state: DocketState }) | null> {
+export function findDocketOf(
+  db: Db,
+  finding: number,
+): Promise<(DocketItem & { readonly docketId: number; readonly name: string; readonly state: DocketState }) | null> {
   return findRow(
     db,
     `select docket_id as "docketId", name, state, finding_id as "findingId", decision

@@ -87,15 +87,33 @@ export async function finishRun(db: Db, id: number, state: 'done' | 'stopped', p
 }
 
 export async function startStep(db: Db, run: number, position: number): Promise<void> {
-  await db.query(`update run_steps set state = 'running', started_at = now() where run_id = $1 and position = $2`, [run, position]);
+  await db.query(`update run_steps set state = 'running', started_at = now() where run_id = $1 and position = $2`, [
+    run,
+    position,
+  ]);
 }
 
-export async function finishStep(db: Db, run: number, position: number, state: 'done' | 'failed', outcome: string): Promise<void> {
-  await db.query('update run_steps set state = $3, outcome = $4, finished_at = now() where run_id = $1 and position = $2', [run, position, state, outcome]);
+export async function finishStep(
+  db: Db,
+  run: number,
+  position: number,
+  state: 'done' | 'failed',
+  outcome: string,
+): Promise<void> {
+  await db.query('update run_steps set state = $3, outcome = $4, finished_at = now() where run_id = $1 and position = $2', [
+    run,
+    position,
+    state,
+    outcome,
+  ]);
 }
 
 /** Runs that claim to go on, for the worker to look after. */
-export function listUnfinishedRuns(db: Db): Promise<readonly { readonly id: number; readonly docketId: number; readonly state: RunState; readonly waitedLong: boolean }[]> {
+export function listUnfinishedRuns(
+  db: Db,
+): Promise<
+  readonly { readonly id: number; readonly docketId: number; readonly state: RunState; readonly waitedLong: boolean }[]
+> {
   return rowsOf(
     db,
     `select id, docket_id as "docketId", state, queued_at < now() - interval '15 seconds' as "waitedLong" from runs where state in ('running', 'queued')`,
@@ -103,10 +121,14 @@ export function listUnfinishedRuns(db: Db): Promise<readonly { readonly id: numb
 }
 
 export async function keepProof(db: Db, run: number, proof: Omit<ProofRow, 'at'>): Promise<void> {
-  await db.query(
-    'insert into proofs (run_id, finding_id, title, statement, outcome, answer) values ($1, $2, $3, $4, $5, $6)',
-    [run, proof.findingId, proof.title, proof.statement, proof.outcome, proof.answer],
-  );
+  await db.query('insert into proofs (run_id, finding_id, title, statement, outcome, answer) values ($1, $2, $3, $4, $5, $6)', [
+    run,
+    proof.findingId,
+    proof.title,
+    proof.statement,
+    proof.outcome,
+    proof.answer,
+  ]);
 }
 
 const shownProof = 'finding_id as "findingId", title, statement, outcome, answer, at';

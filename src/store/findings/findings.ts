@@ -148,9 +148,17 @@ export async function keepFindings(db: Db, source: number, survey: number, findi
      from kept
      where is_new`,
     [
-      source, survey, findings.map((f) => f.id), findings.map((f) => f.rule), findings.map((f) => f.concern), findings.map((f) => f.severity),
-      findings.map((f) => f.confidence), findings.map((f) => tableOf(f.object)), findings.map((f) => JSON.stringify(f.object)),
-      findings.map((f) => JSON.stringify(f.facts ?? null)), findings.map((f) => JSON.stringify(f.proposal)),
+      source,
+      survey,
+      findings.map((f) => f.id),
+      findings.map((f) => f.rule),
+      findings.map((f) => f.concern),
+      findings.map((f) => f.severity),
+      findings.map((f) => f.confidence),
+      findings.map((f) => tableOf(f.object)),
+      findings.map((f) => JSON.stringify(f.object)),
+      findings.map((f) => JSON.stringify(f.facts ?? null)),
+      findings.map((f) => JSON.stringify(f.proposal)),
     ],
   );
 }
@@ -181,7 +189,13 @@ export function listEvents(db: Db, finding: number): Promise<readonly FindingEve
 /** A finding as the core knows it. */
 export function coreFinding(row: FindingRow): Finding {
   return {
-    id: row.identity, rule: row.rule, concern: row.concern, severity: row.severity, confidence: row.confidence,
-    object: row.object, facts: row.facts, proposal: row.proposal,
+    id: row.identity,
+    rule: row.rule,
+    concern: row.concern,
+    severity: row.severity,
+    confidence: row.confidence,
+    object: row.object,
+    facts: row.facts,
+    proposal: row.proposal,
   };
 }

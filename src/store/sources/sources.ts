@@ -51,7 +51,17 @@ export async function changeSource(db: Db, id: number, source: NewSource): Promi
      set name = $2, environment = $3, host = $4, port = $5, database_name = $6, user_name = $7, tls = $8,
        sealed_password = coalesce($9, sealed_password)
      where id = $1`,
-    [id, source.name, source.environment, source.host, source.port, source.database, source.user, source.tls, source.password === '' ? null : seal(source.password)],
+    [
+      id,
+      source.name,
+      source.environment,
+      source.host,
+      source.port,
+      source.database,
+      source.user,
+      source.tls,
+      source.password === '' ? null : seal(source.password),
+    ],
   );
 }
 
@@ -62,7 +72,11 @@ export async function removeSource(db: Db, id: number): Promise<void> {
 
 /** For readers on the server only. Throws when the source is gone. */
 export async function getConnection(db: Db, id: number): Promise<ConnectionDetails> {
-  const row = await findRow<SourceRow & { sealed: Buffer }>(db, `select ${shown}, sealed_password as sealed from sources where id = $1`, [id]);
+  const row = await findRow<SourceRow & { sealed: Buffer }>(
+    db,
+    `select ${shown}, sealed_password as sealed from sources where id = $1`,
+    [id],
+  );
   if (!row) throw new Error('The source is gone. Somebody removed it.');
   return { host: row.host, port: row.port, database: row.database, user: row.user, tls: row.tls, password: unseal(row.sealed) };
 }

@@ -16,7 +16,12 @@ export interface SurveyedTable {
 
 /** Keeps the tables as a survey saw them. Those outside its scope keep their row counts. */
 export async function keepTables(
-  db: Db, source: number, catalogue: Catalogue, evidence: Evidence, notMeasured: SurveyDocument['notMeasured'], scope: ReadonlySet<TableId> | null,
+  db: Db,
+  source: number,
+  catalogue: Catalogue,
+  evidence: Evidence,
+  notMeasured: SurveyDocument['notMeasured'],
+  scope: ReadonlySet<TableId> | null,
 ): Promise<void> {
   const tables = baseTables(catalogue);
   const reasons = new Map(notMeasured.map((t) => [tableId(t.schema, t.table), t.reason]));
@@ -30,9 +35,14 @@ export async function keepTables(
        set row_count = coalesce(excluded.row_count, surveyed_tables.row_count), bytes = excluded.bytes, column_names = excluded.column_names,
          not_measured = case when $9::text[] is null or excluded.table_id = any($9) then excluded.not_measured else surveyed_tables.not_measured end`,
     [
-      source, tables.map((t) => t.id), tables.map((t) => t.schema), tables.map((t) => t.name),
-      tables.map((t) => profileOf(evidence, t.id)?.result.rows ?? (scope ? null : t.estimatedRows)), tables.map((t) => t.bytes),
-      tables.map((t) => JSON.stringify(t.columns.map((c) => c.name))), tables.map((t) => reasons.get(t.id) ?? null),
+      source,
+      tables.map((t) => t.id),
+      tables.map((t) => t.schema),
+      tables.map((t) => t.name),
+      tables.map((t) => profileOf(evidence, t.id)?.result.rows ?? (scope ? null : t.estimatedRows)),
+      tables.map((t) => t.bytes),
+      tables.map((t) => JSON.stringify(t.columns.map((c) => c.name))),
+      tables.map((t) => reasons.get(t.id) ?? null),
       scope ? [...scope] : null,
     ],
   );
@@ -48,7 +58,10 @@ export function listTables(db: Db, source: number): Promise<readonly SurveyedTab
 }
 
 export async function countTables(db: Db, source: number): Promise<number> {
-  return (await findRow<{ count: number }>(db, 'select count(*) as count from surveyed_tables where source_id = $1', [source]))?.count ?? 0;
+  return (
+    (await findRow<{ count: number }>(db, 'select count(*) as count from surveyed_tables where source_id = $1', [source]))
+      ?.count ?? 0
+  );
 }
 
 export interface FoundName {

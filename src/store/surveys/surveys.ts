@@ -54,12 +54,18 @@ export function listSurveys(db: Db, source: number, limit = 30): Promise<readonl
 
 /** The survey that runs or waits, if one does. */
 export function findUnfinished(db: Db, source: number): Promise<SurveyRow | null> {
-  return findRow(db, `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running') order by id limit 1`, [source]);
+  return findRow(db, `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running') order by id limit 1`, [
+    source,
+  ]);
 }
 
 /** The last finished survey of the whole source, which the survey chip speaks of. */
 export function findLastWhole(db: Db, source: number): Promise<SurveyRow | null> {
-  return findRow(db, `select ${shown} from surveys where source_id = $1 and state = 'done' and scope is null order by id desc limit 1`, [source]);
+  return findRow(
+    db,
+    `select ${shown} from surveys where source_id = $1 and state = 'done' and scope is null order by id desc limit 1`,
+    [source],
+  );
 }
 
 /** Takes a waiting survey; false when another worker was faster or it is no longer wanted. */
@@ -77,7 +83,9 @@ export async function keepCatalogue(db: Db, id: number, catalogue: Catalogue): P
 
 /** The catalogue as a survey read it, null before it has. */
 export async function findCatalogue(db: Db, id: number): Promise<Catalogue | null> {
-  return (await findRow<{ catalogue: Catalogue | null }>(db, 'select catalogue from surveys where id = $1', [id]))?.catalogue ?? null;
+  return (
+    (await findRow<{ catalogue: Catalogue | null }>(db, 'select catalogue from surveys where id = $1', [id]))?.catalogue ?? null
+  );
 }
 
 /** The finished survey that read the catalogue last. */
@@ -124,7 +132,12 @@ export interface SurveyProgress {
 }
 
 export async function keepProgress(db: Db, id: number, { doing, done, total }: SurveyProgress): Promise<void> {
-  await db.query('update surveys set doing = $2, done_bytes = $3, total_bytes = $4 where id = $1', [id, doing, Math.round(done), Math.round(total)]);
+  await db.query('update surveys set doing = $2, done_bytes = $3, total_bytes = $4 where id = $1', [
+    id,
+    doing,
+    Math.round(done),
+    Math.round(total),
+  ]);
 }
 
 export async function isCancelRequested(db: Db, id: number): Promise<boolean> {
@@ -132,8 +145,18 @@ export async function isCancelRequested(db: Db, id: number): Promise<boolean> {
   return row === null || row.cancelled;
 }
 
-export async function finishSurvey(db: Db, id: number, state: 'done' | 'failed' | 'cancelled', problem: string | null = null): Promise<void> {
-  await db.query('update surveys set state = $2, problem = $3, finished_at = now(), doing = $4 where id = $1', [id, state, problem, doingWhen[state]]);
+export async function finishSurvey(
+  db: Db,
+  id: number,
+  state: 'done' | 'failed' | 'cancelled',
+  problem: string | null = null,
+): Promise<void> {
+  await db.query('update surveys set state = $2, problem = $3, finished_at = now(), doing = $4 where id = $1', [
+    id,
+    state,
+    problem,
+    doingWhen[state],
+  ]);
 }
 
 export async function keepNotMeasured(db: Db, id: number, tables: SurveyDocument['notMeasured']): Promise<void> {

@@ -17,8 +17,14 @@ export async function loader({ params }: Route.LoaderArgs) {
 export async function action({ params, request }: Route.ActionArgs) {
   const source = await sourceIn(params);
   const form = await request.formData();
-  const findings = await Promise.all(form.getAll('finding').slice(0, 5000).map((id) => idIn(String(id), 'finding')));
-  if (findings.length === 0) throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
+  const findings = await Promise.all(
+    form
+      .getAll('finding')
+      .slice(0, 5000)
+      .map((id) => idIn(typeof id === 'string' ? id : undefined, 'finding')),
+  );
+  if (findings.length === 0)
+    throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
   return redirect(`/s/${source.id}/dockets/${await addToDocket(source.id, findings, {})}`);
 }
 
@@ -28,19 +34,32 @@ export default function Dockets({ loaderData: { source, dockets } }: Route.Compo
       {dockets.length === 0 ? (
         <div className="empty">
           <h1>No docket yet</h1>
-          <p>A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.</p>
-          <Button variant="contained" component={Link} to={`/s/${source}/findings`}>Choose findings</Button>
+          <p>
+            A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.
+          </p>
+          <Button variant="contained" component={Link} to={`/s/${source}/findings`}>
+            Choose findings
+          </Button>
         </div>
       ) : (
         <div className="narrow">
           <h1>Dockets</h1>
           {dockets.map((docket) => (
-            <Link key={docket.id} className="entry" style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/dockets/${docket.id}`}>
+            <Link
+              key={docket.id}
+              className="entry"
+              style={{ gridTemplateColumns: '1fr auto' }}
+              to={`/s/${source}/dockets/${docket.id}`}
+            >
               <span>
                 <span className="title">{docket.name}</span>
-                <span className="small mute">{docket.remedies === 1 ? '1 remedy' : `${docket.remedies} remedies`}, made <Moment at={docket.createdAt} /></span>
+                <span className="small mute">
+                  {docket.remedies === 1 ? '1 remedy' : `${docket.remedies} remedies`}, made <Moment at={docket.createdAt} />
+                </span>
               </span>
-              <span className={`small strong ${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : 'mute'}`}>{docket.state}</span>
+              <span className={`small strong ${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : 'mute'}`}>
+                {docket.state}
+              </span>
             </Link>
           ))}
           <p className="small mute">{counted(dockets.length, 'docket')}.</p>

@@ -10,10 +10,14 @@ export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const docket = await findDocket(db(), source.id, await idIn(params.docket, 'docket'));
   const name = scriptNames.find((script) => `${script}.sql` === params.script);
-  if (!docket || !name) throw notFound('There is no such script', 'A docket has forward.sql, back.sql, before.sql and after.sql.');
+  if (!docket || !name)
+    throw notFound('There is no such script', 'A docket has forward.sql, back.sql, before.sql and after.sql.');
   const { scripts } = await planDocket(source, docket);
   if (!scripts) throw notFound('The docket has no script yet', 'Survey the source first.');
   return new Response(scripts[name], {
-    headers: { 'Content-Type': 'application/sql; charset=utf-8', 'Content-Disposition': `attachment; filename="docket-${docket.id}-${name}.sql"` },
+    headers: {
+      'Content-Type': 'application/sql; charset=utf-8',
+      'Content-Disposition': `attachment; filename="docket-${docket.id}-${name}.sql"`,
+    },
   });
 }

@@ -19,13 +19,24 @@ import type { Route } from './+types/route';
 export async function loader({ params, request }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const show = new URL(request.url).searchParams.get('show') ?? '';
-  const states = show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
+  const states =
+    show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
   const [findings, counts] = await Promise.all([listFindings(db(), source.id, states), countFindings(db(), source.id)]);
   return {
     counts,
     findings: findings.map((finding) => {
       const { title, measured } = wordsOf(finding);
-      return { id: finding.id, concern: finding.concern, severity: finding.severity, confidence: finding.confidence, state: finding.state, title, measured, where: objectInWords(finding.object), table: finding.tableId };
+      return {
+        id: finding.id,
+        concern: finding.concern,
+        severity: finding.severity,
+        confidence: finding.confidence,
+        state: finding.state,
+        title,
+        measured,
+        where: objectInWords(finding.object),
+        table: finding.tableId,
+      };
     }),
   };
 }
@@ -45,7 +56,12 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
   const concern = params.get('concern') ?? '';
   const q = (params.get('q') ?? '').toLowerCase();
   const rows = useMemo(
-    () => findings.filter((f) => (concern === '' || f.concern === concern) && (q === '' || `${f.title} ${f.where} ${f.table} ${f.severity} ${f.concern}`.toLowerCase().includes(q))),
+    () =>
+      findings.filter(
+        (f) =>
+          (concern === '' || f.concern === concern) &&
+          (q === '' || `${f.title} ${f.where} ${f.table} ${f.severity} ${f.concern}`.toLowerCase().includes(q)),
+      ),
     [findings, concern, q],
   );
   const chosen = rows.findIndex((row) => String(row.id) === chosenId);
@@ -58,18 +74,39 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
       <main className="list" id="content" aria-label="Findings">
         <div className="bar">
           <FilterBox placeholder="Find in findings" />
-          <Choice name="show" label="State" options={[['', 'Open'], ['Held', 'Held'], ['Slipped', 'Slipped'], ['Docketed', 'Docketed'], ['Lapsed', 'Lapsed'], ['all', 'All']]} />
-          <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.filter((c) => c !== 'Values').map((c) => [c, c] as const)]} />
+          <Choice
+            name="show"
+            label="State"
+            options={[
+              ['', 'Open'],
+              ['Held', 'Held'],
+              ['Slipped', 'Slipped'],
+              ['Docketed', 'Docketed'],
+              ['Lapsed', 'Lapsed'],
+              ['all', 'All'],
+            ]}
+          />
+          <Choice
+            name="concern"
+            label="Concern"
+            options={[['', 'Concern: all'], ...concerns.filter((c) => c !== 'Values').map((c) => [c, c] as const)]}
+          />
         </div>
         <VirtualRows
-          count={rows.length} label="Findings, worst first" chosen={chosen}
+          count={rows.length}
+          label="Findings, worst first"
+          chosen={chosen}
           head={
             <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
-              <span role="columnheader"><span className="visually-hidden">Severity</span></span>
+              <span role="columnheader">
+                <span className="visually-hidden">Severity</span>
+              </span>
               <span role="columnheader">Finding</span>
               <span role="columnheader">Where</span>
               <span role="columnheader">Measured</span>
-              <span role="columnheader" title="How likely it is that the finding is right">Sure</span>
+              <span role="columnheader" title="How likely it is that the finding is right">
+                Sure
+              </span>
             </div>
           }
         >
@@ -77,12 +114,33 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
             const row = rows[index];
             if (!row) return null;
             return (
-              <Link className={`row${index === chosen ? ' chosen' : ''}`} role="row" aria-selected={index === chosen} to={to(index)} preventScrollReset style={{ gridTemplateColumns: template }}>
-                <span role="cell">{row.state === 'Held' || row.state === 'Lapsed' ? <HeldLine label={row.state} /> : <Teeth severity={row.severity} />}</span>
-                <span role="rowheader">{row.title} {row.state !== 'Open' && <State state={row.state} />}</span>
-                <span role="cell" className="mono" title={row.where}>{row.where}</span>
-                <span role="cell" className="mono mute">{row.measured}</span>
-                <span role="cell" className="mono mute">{percent(row.confidence)}</span>
+              <Link
+                className={`row${index === chosen ? ' chosen' : ''}`}
+                role="row"
+                aria-selected={index === chosen}
+                to={to(index)}
+                preventScrollReset
+                style={{ gridTemplateColumns: template }}
+              >
+                <span role="cell">
+                  {row.state === 'Held' || row.state === 'Lapsed' ? (
+                    <HeldLine label={row.state} />
+                  ) : (
+                    <Teeth severity={row.severity} />
+                  )}
+                </span>
+                <span role="rowheader">
+                  {row.title} {row.state !== 'Open' && <State state={row.state} />}
+                </span>
+                <span role="cell" className="mono" title={row.where}>
+                  {row.where}
+                </span>
+                <span role="cell" className="mono mute">
+                  {row.measured}
+                </span>
+                <span role="cell" className="mono mute">
+                  {percent(row.confidence)}
+                </span>
               </Link>
             );
           }}
@@ -90,13 +148,35 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
         {rows.length === 0 && (
           <div className="empty">
             <h1>{findings.length === 0 && counts.open === 0 ? 'Nothing is open' : 'No finding fits this filter'}</h1>
-            <p>{counts.held > 0 ? `${counts.held} held. ` : ''}{findings.length > 0 || counts.open > 0 ? 'Take the filter away to see all.' : 'Survey again to hear of what slips or is new.'}</p>
-            {params.size > 0 && <Button component={Link} to={`/s/${source}/findings`}>Show all open</Button>}
+            <p>
+              {counts.held > 0 ? `${counts.held} held. ` : ''}
+              {findings.length > 0 || counts.open > 0
+                ? 'Take the filter away to see all.'
+                : 'Survey again to hear of what slips or is new.'}
+            </p>
+            {params.size > 0 && (
+              <Button component={Link} to={`/s/${source}/findings`}>
+                Show all open
+              </Button>
+            )}
           </div>
         )}
         <div className="foot">
-          <span><kbd>j</kbd> <kbd>k</kbd> move</span> <span><kbd>d</kbd> docket</span> <span><kbd>/</kbd> filter</span> <span><kbd>?</kbd> all keys</span>
-          <span className="end">{counts.open} open, {counts.held} held</span>
+          <span>
+            <kbd>j</kbd> <kbd>k</kbd> move
+          </span>{' '}
+          <span>
+            <kbd>d</kbd> docket
+          </span>{' '}
+          <span>
+            <kbd>/</kbd> filter
+          </span>{' '}
+          <span>
+            <kbd>?</kbd> all keys
+          </span>
+          <span className="end">
+            {counts.open} open, {counts.held} held
+          </span>
         </div>
       </main>
       <Outlet />

@@ -18,7 +18,8 @@ class PageShape {
   @Type(() => Number) @IsInt() @Min(1) @Max(100_000) page!: number;
 }
 
-export type Offenders = { readonly ok: true; readonly page: number; readonly rows: RowsPage } | { readonly ok: false; readonly message: string };
+export type Offenders =
+  { readonly ok: true; readonly page: number; readonly rows: RowsPage } | { readonly ok: false; readonly message: string };
 
 /** A page of the rows behind a finding, read live. */
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Offenders> {

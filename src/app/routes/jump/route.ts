@@ -22,14 +22,36 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<{ l
   const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
   const at = `/s/${source.id}`;
   const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
-  const stations = ['Coverage', 'Findings', 'Dockets', 'Surveys'].map((name): Landing => ({ kind: 'station', label: name, to: `${at}/${name.toLowerCase()}` }));
-  const [names, findings, dockets] = await Promise.all([searchNames(db(), source.id, text, most), text === '' ? [] : listFindings(db(), source.id, findingStates), listDockets(db(), source.id)]);
+  const stations = ['Coverage', 'Findings', 'Dockets', 'Surveys'].map((name): Landing => ({
+    kind: 'station',
+    label: name,
+    to: `${at}/${name.toLowerCase()}`,
+  }));
+  const [names, findings, dockets] = await Promise.all([
+    searchNames(db(), source.id, text, most),
+    text === '' ? [] : listFindings(db(), source.id, findingStates),
+    listDockets(db(), source.id),
+  ]);
   return {
     landings: [
       ...stations.filter((s) => fits(s.label)),
-      ...names.map((name): Landing => ({ kind: name.column === null ? 'table' : 'column', label: name.column === null ? name.id : `${name.id}.${name.column}`, to: `${at}/coverage/${encodeURIComponent(name.id)}` })),
-      ...findings.map((f): Landing => ({ kind: 'finding', label: `${wordsOf(f).title}: ${objectInWords(f.object)}`, to: `${at}/findings/${f.id}?show=all` })).filter((l) => fits(l.label)).slice(0, most),
-      ...dockets.map((d): Landing => ({ kind: 'docket', label: d.name, to: `${at}/dockets/${d.id}` })).filter((l) => fits(l.label)).slice(0, most),
+      ...names.map((name): Landing => ({
+        kind: name.column === null ? 'table' : 'column',
+        label: name.column === null ? name.id : `${name.id}.${name.column}`,
+        to: `${at}/coverage/${encodeURIComponent(name.id)}`,
+      })),
+      ...findings
+        .map((f): Landing => ({
+          kind: 'finding',
+          label: `${wordsOf(f).title}: ${objectInWords(f.object)}`,
+          to: `${at}/findings/${f.id}?show=all`,
+        }))
+        .filter((l) => fits(l.label))
+        .slice(0, most),
+      ...dockets
+        .map((d): Landing => ({ kind: 'docket', label: d.name, to: `${at}/dockets/${d.id}` }))
+        .filter((l) => fits(l.label))
+        .slice(0, most),
     ].slice(0, 3 * most),
   };
 }

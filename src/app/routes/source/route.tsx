@@ -23,7 +23,12 @@ export async function loader({ params }: Route.LoaderArgs) {
   loginDesk();
   const source = await sourceIn(params);
   const [sources, tables, counts, dockets, last, unfinished] = await Promise.all([
-    listSources(db()), countTables(db(), source.id), countFindings(db(), source.id), listDockets(db(), source.id), findLastWhole(db(), source.id), findUnfinished(db(), source.id),
+    listSources(db()),
+    countTables(db(), source.id),
+    countFindings(db(), source.id),
+    listDockets(db(), source.id),
+    findLastWhole(db(), source.id),
+    findUnfinished(db(), source.id),
   ]);
   const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
   return { source, sources, tables, counts, dockets: dockets.length, openDockets, last, unfinished };
@@ -45,11 +50,16 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
     return () => clearTimeout(timer);
   }, [running, revalidate, state]);
   const navigate = useNavigate();
-  useKeys(useMemo(() => [
-    { key: '1', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
-    { key: '2', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
-    { key: '3', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
-  ], [navigate, source.id]));
+  useKeys(
+    useMemo(
+      () => [
+        { key: '1', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
+        { key: '2', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
+        { key: '3', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
+      ],
+      [navigate, source.id],
+    ),
+  );
   return (
     <div className="frame">
       <Strip>
@@ -83,18 +93,39 @@ function Switcher({ source, sources }: Loaded) {
   const close = (): void => setAnchor(null);
   return (
     <>
-      <button type="button" className="switcher" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} title="Switch source">
+      <button
+        type="button"
+        className="switcher"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        title="Switch source"
+      >
         <span className="name">{source.name}</span>
-        <span className={`environment ${source.environment}`}>{source.environment} <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>PostgreSQL</span></span>
+        <span className={`environment ${source.environment}`}>
+          {source.environment}{' '}
+          <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
+            PostgreSQL
+          </span>
+        </span>
       </button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {sources.map((other) => (
-          <MenuItem key={other.id} component={Link} to={`/s/${other.id}/coverage`} selected={other.id === source.id} onClick={close}>
+          <MenuItem
+            key={other.id}
+            component={Link}
+            to={`/s/${other.id}/coverage`}
+            selected={other.id === source.id}
+            onClick={close}
+          >
             {other.name}&nbsp;<span className={`environment ${other.environment}`}>{other.environment}</span>
           </MenuItem>
         ))}
-        <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>Connection of {source.name}…</MenuItem>
-        <MenuItem component={Link} to="/sources" onClick={close}>All sources</MenuItem>
+        <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>
+          Connection of {source.name}…
+        </MenuItem>
+        <MenuItem component={Link} to="/sources" onClick={close}>
+          All sources
+        </MenuItem>
       </Menu>
     </>
   );
@@ -116,8 +147,14 @@ function SurveyChip({ source, last, unfinished, tables }: Loaded) {
     const share = unfinished.totalBytes > 0 ? ` ${Math.floor((100 * unfinished.doneBytes) / unfinished.totalBytes)} %` : '';
     return (
       <div className="chip" aria-live="polite">
-        <div>surveying{share}<br />{unfinished.depth}</div>
-        <Button component={Link} to={`/s/${source.id}/surveys/${unfinished.id}`}>Watch</Button>
+        <div>
+          surveying{share}
+          <br />
+          {unfinished.depth}
+        </div>
+        <Button component={Link} to={`/s/${source.id}/surveys/${unfinished.id}`}>
+          Watch
+        </Button>
       </div>
     );
   }
@@ -127,13 +164,25 @@ function SurveyChip({ source, last, unfinished, tables }: Loaded) {
       <div>
         {last?.finishedAt ? (
           <>
-            <Link to={`/s/${source.id}/surveys/${last.id}`}>{last.depth}, <Moment at={last.finishedAt} /></Link>
+            <Link to={`/s/${source.id}/surveys/${last.id}`}>
+              {last.depth}, <Moment at={last.finishedAt} />
+            </Link>
             <br />
-            {missing === 0 ? `all ${tables} tables measured` : <span className="brass">{missing} of {tables} not measured</span>}
+            {missing === 0 ? (
+              `all ${tables} tables measured`
+            ) : (
+              <span className="brass">
+                {missing} of {tables} not measured
+              </span>
+            )}
           </>
-        ) : 'not surveyed yet'}
+        ) : (
+          'not surveyed yet'
+        )}
       </div>
-      <Button ref={button} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>Survey</Button>
+      <Button ref={button} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        Survey
+      </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {depths.map(([depth, name, words]) => (
           <MenuItem
@@ -143,10 +192,16 @@ function SurveyChip({ source, last, unfinished, tables }: Loaded) {
               void fetcher.submit({ depth }, { method: 'post', action: `/s/${source.id}/surveys` });
             }}
           >
-            <span><b>{name}</b><br /><span className="small mute">{words}</span></span>
+            <span>
+              <b>{name}</b>
+              <br />
+              <span className="small mute">{words}</span>
+            </span>
           </MenuItem>
         ))}
-        <MenuItem component={Link} to={`/s/${source.id}/surveys`} onClick={close}>All surveys</MenuItem>
+        <MenuItem component={Link} to={`/s/${source.id}/surveys`} onClick={close}>
+          All surveys
+        </MenuItem>
       </Menu>
     </div>
   );

@@ -11,10 +11,12 @@ import type { Route } from './+types/route';
 export async function loader() {
   const sources = await listSources(db());
   return {
-    sources: await Promise.all(sources.map(async (source) => {
-      const [counts, last] = await Promise.all([countFindings(db(), source.id), findLastWhole(db(), source.id)]);
-      return { ...source, ...counts, surveyed: last?.finishedAt ? `${last.depth}, ${ago(last.finishedAt)}` : null };
-    })),
+    sources: await Promise.all(
+      sources.map(async (source) => {
+        const [counts, last] = await Promise.all([countFindings(db(), source.id), findLastWhole(db(), source.id)]);
+        return { ...source, ...counts, surveyed: last?.finishedAt ? `${last.depth}, ${ago(last.finishedAt)}` : null };
+      }),
+    ),
   };
 }
 
@@ -30,26 +32,44 @@ export default function Sources({ loaderData: { sources } }: Route.ComponentProp
         {sources.length === 0 ? (
           <div className="empty">
             <h1>No source yet</h1>
-            <p>A source is one database under audit. Pawl reads it, never writes to it, and tells what its schema leaves to chance.</p>
-            <Button variant="contained" component={Link} to="/sources/new">Add a source</Button>
+            <p>
+              A source is one database under audit. Pawl reads it, never writes to it, and tells what its schema leaves to chance.
+            </p>
+            <Button variant="contained" component={Link} to="/sources/new">
+              Add a source
+            </Button>
           </div>
         ) : (
           <>
             <div className="actions" style={{ marginBottom: 14 }}>
               <h1>Sources</h1>
-              <Button variant="contained" component={Link} to="/sources/new" sx={{ marginLeft: 'auto' }}>Add a source</Button>
+              <Button variant="contained" component={Link} to="/sources/new" sx={{ marginLeft: 'auto' }}>
+                Add a source
+              </Button>
             </div>
             <div className="cards">
               {sources.map((source) => (
                 <section key={source.id} className="card" aria-label={source.name}>
                   <div className="headline">
-                    <Link to={`/s/${source.id}/coverage`} className="strong">{source.name}</Link>
+                    <Link to={`/s/${source.id}/coverage`} className="strong">
+                      {source.name}
+                    </Link>
                     <span className={`environment ${source.environment}`}>{source.environment}</span>
-                    <Link to={`/sources/${source.id}/edit`} className="end">Connection</Link>
+                    <Link to={`/sources/${source.id}/edit`} className="end">
+                      Connection
+                    </Link>
                   </div>
-                  <p className="mono mute" style={{ margin: '4px 0' }}>{source.user}@{source.host}:{source.port}/{source.database}</p>
+                  <p className="mono mute" style={{ margin: '4px 0' }}>
+                    {source.user}@{source.host}:{source.port}/{source.database}
+                  </p>
                   <p className="small" style={{ margin: 0 }}>
-                    {source.surveyed ? <><b>{source.open}</b> open, <b>{source.held}</b> held <span className="mute">({source.surveyed})</span></> : <span className="mute">not surveyed yet</span>}
+                    {source.surveyed ? (
+                      <>
+                        <b>{source.open}</b> open, <b>{source.held}</b> held <span className="mute">({source.surveyed})</span>
+                      </>
+                    ) : (
+                      <span className="mute">not surveyed yet</span>
+                    )}
                   </p>
                 </section>
               ))}

@@ -6,7 +6,11 @@ import { literal, quote, quoteList, quoteTable } from './quote';
 export function writeCheck(check: Check): string {
   switch (check.kind) {
     case 'nulls':
-      return lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`);
+      return lines(
+        'select count(*)',
+        `from ${quoteTable(check.table)}`,
+        `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
+      );
     case 'repeats':
       return lines(
         'select count(*)',
@@ -21,7 +25,11 @@ export function writeCheck(check: Check): string {
     case 'orphans':
       return lines('select count(*)', `from ${quoteTable(check.table)} as child`, `where ${orphanCondition(check.reference)}`);
     case 'constraintMissing':
-      return lines(`select count(*)`, 'from (values (1)) as wanted', `where not exists (${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''})`);
+      return lines(
+        `select count(*)`,
+        'from (values (1)) as wanted',
+        `where not exists (${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''})`,
+      );
     case 'constraintPresent':
       return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
     case 'indexMissing':
@@ -38,7 +46,11 @@ export function writeCheck(check: Check): string {
         `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and not attnotnull`,
       );
     case 'columnMissing':
-      return lines('select count(*)', 'from (values (1)) as wanted', `where not exists (select 1 ${column(check.table, check.column)})`);
+      return lines(
+        'select count(*)',
+        'from (values (1)) as wanted',
+        `where not exists (select 1 ${column(check.table, check.column)})`,
+      );
     case 'columnPresent':
       return `select count(*) ${column(check.table, check.column)}`;
   }

@@ -9,12 +9,31 @@ const table = tableId('port', 'call');
 const database = useDatabase();
 
 test('writes a reference over several lines, with its name', () => {
-  expect(postgresql.operation({ kind: 'addForeignKey', table, name: 'fk_call_berth', columns: ['berth_no'], parent: tableId('port', 'berth'), parentColumns: ['berth_no'], onDelete: 'no action', onUpdate: 'no action' })).toEqual([
+  expect(
+    postgresql.operation({
+      kind: 'addForeignKey',
+      table,
+      name: 'fk_call_berth',
+      columns: ['berth_no'],
+      parent: tableId('port', 'berth'),
+      parentColumns: ['berth_no'],
+      onDelete: 'no action',
+      onUpdate: 'no action',
+    }),
+  ).toEqual([
     'alter table port.call\n  add constraint fk_call_berth\n  foreign key (berth_no)\n  references port.berth (berth_no)\n  on delete no action\n  on update no action\n  not valid',
   ]);
 });
 
-test.each([['vessel', 'vessel'], ['order', '"order"'], ['Vessel', '"Vessel"'], ['a"b', '"a""b"'], ['"; drop table x; --', '"""; drop table x; --"'], ['é', '"é"'], ['1st', '"1st"']])('quotes %s', (name, quoted) => {
+test.each([
+  ['vessel', 'vessel'],
+  ['order', '"order"'],
+  ['Vessel', '"Vessel"'],
+  ['a"b', '"a""b"'],
+  ['"; drop table x; --', '"""; drop table x; --"'],
+  ['é', '"é"'],
+  ['1st', '"1st"'],
+])('quotes %s', (name, quoted) => {
   expect(quote(name)).toBe(quoted);
 });
 
@@ -23,11 +42,16 @@ test('no comment can be ended by what it says', () => {
 });
 
 test('the server reads a quoted name and a literal as exactly what they were', async () => {
-  const text = fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }).filter((s) => !s.includes('\0') && Buffer.byteLength(s) <= 63);
-  await fc.assert(fc.asyncProperty(text, async (name) => {
-    const { rows, fields } = await database.run(`select ${literal(name)} as ${quote(name)}`);
-    expect([fields[0]?.name, Object.values(rows[0] ?? {})[0]]).toEqual([name, name]);
-  }), { numRuns: 150 });
+  const text = fc
+    .string({ minLength: 1, maxLength: 40, unit: 'grapheme' })
+    .filter((s) => !s.includes('\0') && Buffer.byteLength(s) <= 63);
+  await fc.assert(
+    fc.asyncProperty(text, async (name) => {
+      const { rows, fields } = await database.run(`select ${literal(name)} as ${quote(name)}`);
+      expect([fields[0]?.name, Object.values(rows[0] ?? {})[0]]).toEqual([name, name]);
+    }),
+    { numRuns: 150 },
+  );
 });
 
 test('every word the server reserves is quoted', async () => {

@@ -16,7 +16,11 @@ export function writeProof(proof: Proof, catalogue: Catalogue): string {
     case 'orphan': {
       const [child = ''] = proof.reference.columns;
       const [key = ''] = proof.reference.parentColumns;
-      const value = valueMissingFrom(proof.reference.parent, getColumn(catalogue, proof.reference.parent, key), getColumn(catalogue, proof.table, child));
+      const value = valueMissingFrom(
+        proof.reference.parent,
+        getColumn(catalogue, proof.reference.parent, key),
+        getColumn(catalogue, proof.table, child),
+      );
       return update(proof.table, `${quote(child)} = ${value}`, proof.reference.columns);
     }
   }

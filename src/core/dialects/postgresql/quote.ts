@@ -4,8 +4,11 @@ import { tableNames, type TableId } from '../../catalogue/identifiers';
 
 /** An identifier, quoted unless it is plain lower case and no key word. */
 export function quote(identifier: string): string {
-  if (identifier === '' || identifier.includes('\0')) throw new Error('An identifier in PostgreSQL has at least one character and no zero byte.');
-  return /^[a-z_][a-z0-9_]*$/.test(identifier) && !keyWords.has(identifier) ? identifier : `"${identifier.replaceAll('"', '""')}"`;
+  if (identifier === '' || identifier.includes('\0'))
+    throw new Error('An identifier in PostgreSQL has at least one character and no zero byte.');
+  return /^[a-z_][a-z0-9_]*$/.test(identifier) && !keyWords.has(identifier)
+    ? identifier
+    : `"${identifier.replaceAll('"', '""')}"`;
 }
 
 export function quoteTable(id: TableId): string {

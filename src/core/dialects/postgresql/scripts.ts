@@ -14,11 +14,19 @@ const checksAtOnce = 'Each query below counts what speaks against the change; al
 export function writeScripts(plan: Plan, heading: Heading): Scripts {
   return {
     forward: transaction(header('Forward', plan, heading), [
-      ...section('Checks before: the script stops here, with nothing changed, when one of them fails.', guard(plan.before, 'Nothing was changed')),
-      ...plan.steps.flatMap((step, i) => section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, writeOperation(step.operation))),
+      ...section(
+        'Checks before: the script stops here, with nothing changed, when one of them fails.',
+        guard(plan.before, 'Nothing was changed'),
+      ),
+      ...plan.steps.flatMap((step, i) =>
+        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, writeOperation(step.operation)),
+      ),
       ...section('Checks after: all is rolled back when one of them fails.', guard(plan.after, 'Everything was rolled back')),
     ]),
-    back: transaction(header('Back', plan, heading), plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, writeOperation(operation)))),
+    back: transaction(
+      header('Back', plan, heading),
+      plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, writeOperation(operation))),
+    ),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
   };
@@ -99,5 +107,8 @@ function refuseUnlessZero(check: Check, outcome: string): readonly string[] {
 }
 
 function indent(text: string, by: number): string {
-  return text.split('\n').map((line) => ' '.repeat(by) + line).join('\n');
+  return text
+    .split('\n')
+    .map((line) => ' '.repeat(by) + line)
+    .join('\n');
 }

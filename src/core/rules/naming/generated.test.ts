@@ -9,8 +9,12 @@ const drawn = sketch(`
   port.tug:   id key
   port.call:  id key, berth_id -> port.berth.id
 `);
-const rename = (table: string, from: string, to: string, catalogue = drawn) => apply({ kind: 'renameConstraint', table: tableId('port', table), from, to }, catalogue);
-const found = (catalogue = drawn) => audit(catalogue, {}).filter((f) => f.rule === 'naming/generated').map((f) => f.proposal);
+const rename = (table: string, from: string, to: string, catalogue = drawn) =>
+  apply({ kind: 'renameConstraint', table: tableId('port', table), from, to }, catalogue);
+const found = (catalogue = drawn) =>
+  audit(catalogue, {})
+    .filter((f) => f.rule === 'naming/generated')
+    .map((f) => f.proposal);
 
 test('finds names that the server made where the house makes its own', () => {
   const house = rename('berth', 'berth_pkey', 'pk_berth', rename('tug', 'tug_pkey', 'pk_tug'));
@@ -22,5 +26,7 @@ test('leaves the server’s own names alone where the house keeps them', () => {
 });
 
 test('finds a numbered name even there', () => {
-  expect(found(rename('call', 'call_berth_id_fkey', 'call_berth_id_fkey1'))).toEqual([{ kind: 'rename', columns: ['berth_id'], from: 'call_berth_id_fkey1', to: 'call_berth_id_fkey' }]);
+  expect(found(rename('call', 'call_berth_id_fkey', 'call_berth_id_fkey1'))).toEqual([
+    { kind: 'rename', columns: ['berth_id'], from: 'call_berth_id_fkey1', to: 'call_berth_id_fkey' },
+  ]);
 });

@@ -1,5 +1,13 @@
 import type { Table } from '../../catalogue/model';
-import { freeName, isMadeBySystem, isServerName, keepsServerNames, type NamedKind, namedConstraint, namesTaken } from '../../naming/style';
+import {
+  freeName,
+  isMadeBySystem,
+  isServerName,
+  keepsServerNames,
+  type NamedKind,
+  namedConstraint,
+  namesTaken,
+} from '../../naming/style';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -53,7 +61,10 @@ function* generatedIn({ catalogue, style }: Audit, table: Table) {
       severity: 'Minor' as const,
       confidence: 1,
       facts: {
-        kind: constraint.kind, name: constraint.name, suggested, template: style.templates[constraint.kind],
+        kind: constraint.kind,
+        name: constraint.name,
+        suggested,
+        template: style.templates[constraint.kind],
         expression: constraint.kind === 'check' ? constraint.expression : null,
       },
       proposal: { kind: 'rename' as const, columns: constraint.columns, from: constraint.name, to: suggested },

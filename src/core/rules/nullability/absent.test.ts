@@ -5,7 +5,9 @@ import { audit } from '../audit';
 
 const port = sketch('port.invoice: id key, currency_code text, remark text, paid_until date');
 const found = (rows: number, drawn: Parameters<typeof profiled>[3] = {}) =>
-  audit(port, evidence(profiled(port, 'port.invoice', rows, drawn))).filter((f) => f.rule === 'nullability/absent').map((f) => f.object.columns[0]);
+  audit(port, evidence(profiled(port, 'port.invoice', rows, drawn)))
+    .filter((f) => f.rule === 'nullability/absent')
+    .map((f) => f.object.columns[0]);
 
 test('finds a column that is never empty and should not be', () => {
   expect(found(5000)).toEqual(['currency_code']);

@@ -26,7 +26,9 @@ export const absentNotNull = defineRule<Facts>({
     for (const table of audit.tables) {
       const profile = profileOf(audit.evidence, table.id);
       if (!profile || profile.result.rows < fewestRows) continue;
-      const asKey = lacksPrimaryKey(table) ? (candidateKeys(table, audit.evidence).find((key) => key.score > 0 && key.nullRows === 0)?.columns ?? []) : [];
+      const asKey = lacksPrimaryKey(table)
+        ? (candidateKeys(table, audit.evidence).find((key) => key.score > 0 && key.nullRows === 0)?.columns ?? [])
+        : [];
       for (const column of table.columns) {
         const seen = profile.result.columns[column.name];
         // The primary key that is proposed brings its own NOT NULL.
@@ -76,7 +78,13 @@ function countSiblings(catalogue: Catalogue): ReadonlyMap<string, Siblings> {
 }
 
 // Many rows without a single null speak for the rule by themselves; names and siblings move it.
-function weigh(audit: Audit, table: Table, column: Column, rows: number, siblings: Siblings): { readonly probability: number; readonly reasons: readonly string[] } {
+function weigh(
+  audit: Audit,
+  table: Table,
+  column: Column,
+  rows: number,
+  siblings: Siblings,
+): { readonly probability: number; readonly reasons: readonly string[] } {
   const reasons = [`no null among ${counted(rows, 'row')}`];
   let logit = -0.6 + 0.55 * Math.min(4, Math.log10(rows));
   const move = (by: number, reason: string): void => {
@@ -86,16 +94,20 @@ function weigh(audit: Audit, table: Table, column: Column, rows: number, sibling
   if (namesSomethingMandatory(column.name)) move(0.8, 'its name speaks of something that is always there');
   if (namesSomethingOptional(column.name)) move(-3.2, 'its name speaks of something optional');
   if (namesAnIdentifier(column.name)) move(0.4, 'it is named as an identifier');
-  if (siblings.mandatory > siblings.nullable - 1 && siblings.mandatory > 0) move(0.7, `NOT NULL in ${counted(siblings.mandatory, 'other table')}`);
-  if (siblings.nullable - 1 > 2 * siblings.mandatory + 1) move(-0.5, `nullable in ${counted(siblings.nullable - 1, 'other table')}`);
+  if (siblings.mandatory > siblings.nullable - 1 && siblings.mandatory > 0)
+    move(0.7, `NOT NULL in ${counted(siblings.mandatory, 'other table')}`);
+  if (siblings.nullable - 1 > 2 * siblings.mandatory + 1)
+    move(-0.5, `nullable in ${counted(siblings.nullable - 1, 'other table')}`);
   if (refers(audit, table, column)) move(0.3, 'it is a reference that is always set');
   if (column.default !== null) move(0.5, 'it has a default');
   return { probability: 1 / (1 + Math.exp(-logit)), reasons };
 }
 
 function refers(audit: Audit, table: Table, column: Column): boolean {
-  return foreignKeysOf(table).some((key) => key.columns.includes(column.name)) ||
-    audit.references.some((r) => r.child === table.id && r.columns.includes(column.name));
+  return (
+    foreignKeysOf(table).some((key) => key.columns.includes(column.name)) ||
+    audit.references.some((r) => r.child === table.id && r.columns.includes(column.name))
+  );
 }
 
 function severityOf(table: Table, column: Column, confidence: number): Severity {

@@ -36,9 +36,15 @@ export const undeclaredReference = defineRule<Facts>({
         severity: severityOf(counts?.orphanRows ?? null, counts?.rows ?? null),
         confidence: reference.confidence,
         facts: {
-          parent, parentId: reference.parent, rows: counts?.rows ?? null, nullRows: counts?.nullRows ?? null,
-          orphanRows: counts?.orphanRows ?? null, orphanValues: counts?.orphanValues ?? null, how: reference.how,
-          likeness: reference.likeness, reasons: reference.reasons,
+          parent,
+          parentId: reference.parent,
+          rows: counts?.rows ?? null,
+          nullRows: counts?.nullRows ?? null,
+          orphanRows: counts?.orphanRows ?? null,
+          orphanValues: counts?.orphanValues ?? null,
+          how: reference.how,
+          likeness: reference.likeness,
+          reasons: reference.reasons,
         },
         proposal: { kind: 'foreignKey', columns: reference.columns, references: parent },
       };
@@ -51,7 +57,16 @@ export const undeclaredReference = defineRule<Facts>({
       ...(nullRows === null ? [] : [{ label: 'empty', text: `${counted(nullRows, 'row')} refer to nothing` }]),
       ...(orphanRows === null
         ? []
-        : [{ label: 'orphans', text: orphanRows === 0 ? 'none' : `${counted(orphanRows, 'row')} without a parent, in ${counted(orphanValues ?? 0, 'value')}`, harm: orphanRows > 0 }]),
+        : [
+            {
+              label: 'orphans',
+              text:
+                orphanRows === 0
+                  ? 'none'
+                  : `${counted(orphanRows, 'row')} without a parent, in ${counted(orphanValues ?? 0, 'value')}`,
+              harm: orphanRows > 0,
+            },
+          ]),
     ];
     const children = plural(spoken(table));
     const parents = plural(spoken(parent.table));
@@ -68,7 +83,12 @@ export const undeclaredReference = defineRule<Facts>({
         reasons,
       };
     }
-    const fits = how === null ? 'The names fit; the data was not measured' : how.kind === 'exact' ? 'Every value has its parent' : `No orphan ${howInWords(how)}`;
+    const fits =
+      how === null
+        ? 'The names fit; the data was not measured'
+        : how.kind === 'exact'
+          ? 'Every value has its parent'
+          : `No orphan ${howInWords(how)}`;
     return {
       title: `Undeclared reference to ${spoken(parent.table)}`,
       message: `${columns.join(', ')} refers to ${target}, but no foreign key ties them. ${fits}.`,

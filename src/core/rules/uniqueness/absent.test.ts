@@ -5,11 +5,22 @@ import { evidence, profiled, repeating } from '../../evidence/measured';
 import { audit } from '../audit';
 
 const found = (drawing: string, ...facts: readonly Fact[]) =>
-  audit(sketch(drawing), evidence(...facts)).filter((f) => f.rule === 'uniqueness/absent').map((f) => f.object.columns);
+  audit(sketch(drawing), evidence(...facts))
+    .filter((f) => f.rule === 'uniqueness/absent')
+    .map((f) => f.object.columns);
 
 test('finds an identifier that never repeats and that nothing keeps unique', () => {
   const drawing = 'port.vessel: id key, imo_no text, name text, length numeric';
-  expect(found(drawing, profiled(sketch(drawing), 'port.vessel', 300, { imo_no: { distinct: 300 }, name: { distinct: 300 }, length: { distinct: 300 } }))).toEqual([['imo_no']]);
+  expect(
+    found(
+      drawing,
+      profiled(sketch(drawing), 'port.vessel', 300, {
+        imo_no: { distinct: 300 },
+        name: { distinct: 300 },
+        length: { distinct: 300 },
+      }),
+    ),
+  ).toEqual([['imo_no']]);
 });
 
 test('finds a line number that never repeats under its parent', () => {

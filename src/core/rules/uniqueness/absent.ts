@@ -26,7 +26,8 @@ export const absentUnique = defineRule<Facts>({
           table: table.id,
           columns,
           severity: severityOf(filled),
-          confidence: Math.round(Math.min(0.97, 0.6 + 0.09 * Math.log10(Math.max(filled, 1))) * strengthOf(known.how) * 100) / 100,
+          confidence:
+            Math.round(Math.min(0.97, 0.6 + 0.09 * Math.log10(Math.max(filled, 1))) * strengthOf(known.how) * 100) / 100,
           facts: { rows: measured, nullRows: known.nullRows, how: known.how },
           proposal: { kind: 'unique', columns },
         };

@@ -1,9 +1,11 @@
 import Button from '@mui/material/Button';
-import { Form, Link } from 'react-router';
+import { useMemo } from 'react';
+import { Form, Link, useNavigate } from 'react-router';
 import { latestCatalogue } from '~/app/server/catalogues.server';
 import { notFound, sourceIn } from '~/app/server/ids.server';
 import { bytes } from '~/app/ui/format';
 import { FindingEntry } from '~/app/ui/FindingEntry';
+import { useKeys } from '~/app/ui/keys';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { columnInWords, constraintInWords, relationshipsInWords } from '~/core/catalogue/inWords';
 import { findTable, foreignKeysOf, referencesTo } from '~/core/catalogue/lookups';
@@ -19,50 +21,115 @@ export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const catalogue = await latestCatalogue(source.id);
   const table = catalogue && findTable(catalogue, params.table as TableId);
-  if (!catalogue || !table) throw notFound(`There is no table ${params.table}`, 'The last survey did not see it. It may have been renamed or dropped.');
+  if (!catalogue || !table)
+    throw notFound(`There is no table ${params.table}`, 'The last survey did not see it. It may have been renamed or dropped.');
   const [findings, measured] = await Promise.all([listByTable(db(), source.id, table.id), listTables(db(), source.id)]);
   const seen = measured.find((t) => t.id === table.id);
   return {
-    id: table.id, rows: seen?.rows ?? table.estimatedRows, bytes: table.bytes, comment: table.comment, notMeasured: seen?.notMeasured ?? null, source: source.id,
-    parents: foreignKeysOf(table).length, children: referencesTo(catalogue, table.id).length,
-    findings: findings.map((finding) => ({ id: finding.id, severity: finding.severity, state: finding.state, title: wordsOf(finding).title, message: wordsOf(finding).message })),
+    id: table.id,
+    rows: seen?.rows ?? table.estimatedRows,
+    bytes: table.bytes,
+    comment: table.comment,
+    notMeasured: seen?.notMeasured ?? null,
+    source: source.id,
+    parents: foreignKeysOf(table).length,
+    children: referencesTo(catalogue, table.id).length,
+    findings: findings.map((finding) => ({
+      id: finding.id,
+      severity: finding.severity,
+      state: finding.state,
+      title: wordsOf(finding).title,
+      message: wordsOf(finding).message,
+    })),
     inWords: relationshipsInWords(catalogue, table),
     columns: table.columns.map((column) => ({ name: column.name, words: columnInWords(column, table), comment: column.comment })),
     constraints: table.constraints.map((constraint) => ({ name: constraint.name, words: constraintInWords(constraint) })),
-    indexes: table.indexes.filter((index) => !index.constraint).map((index) => ({ name: index.name, words: `${index.unique ? 'UNIQUE ' : ''}INDEX (${index.columns.map((c) => c ?? 'expression').join(', ')})${index.predicate ? ` WHERE ${index.predicate}` : ''}` })),
+    indexes: table.indexes
+      .filter((index) => !index.constraint)
+      .map((index) => ({
+        name: index.name,
+        words: `${index.unique ? 'UNIQUE ' : ''}INDEX (${index.columns.map((c) => c ?? 'expression').join(', ')})${index.predicate ? ` WHERE ${index.predicate}` : ''}`,
+      })),
   };
 }
 
 export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
   const open = t.findings.filter((finding) => openStates.includes(finding.state));
   const free = open.filter((finding) => finding.state === 'Open' || finding.state === 'Slipped');
+  const navigate = useNavigate();
+  const first = open[0]?.id;
+  useKeys(
+    useMemo(
+      () => [
+        {
+          key: 'o',
+          does: 'open the worst finding',
+          run: () => first !== undefined && void navigate(`/s/${t.source}/findings/${first}`),
+        },
+      ],
+      [first, navigate, t.source],
+    ),
+  );
   const settled = t.findings.filter((finding) => !openStates.includes(finding.state));
   return (
     <aside className="dossier" aria-label="Dossier">
       <div className="mono mute">{t.id}</div>
       <h1>{open.length === 0 ? 'Nothing open here' : counted(open.length, 'open finding')}</h1>
       <div className="small mute">
-        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {bytes(t.bytes)}. {counted(t.parents, 'parent')}, {t.children === 1 ? '1 child' : `${t.children} children`}.{t.comment ? ` ${t.comment}.` : ''}
+        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {bytes(t.bytes)}. {counted(t.parents, 'parent')},{' '}
+        {t.children === 1 ? '1 child' : `${t.children} children`}.{t.comment ? ` ${t.comment}.` : ''}
       </div>
       {t.notMeasured && <p className="notice warn">{t.notMeasured}</p>}
       {open.length > 0 && <h2>Open here</h2>}
-      {open.map((finding) => <FindingEntry key={finding.id} source={t.source} finding={finding} />)}
+      {open.map((finding) => (
+        <FindingEntry key={finding.id} source={t.source} finding={finding} />
+      ))}
       {free.length > 1 && (
         <Form method="post" action={`/s/${t.source}/dockets`} className="actions">
           <input type="hidden" name="intent" value="add" />
-          {free.map((finding) => <input key={finding.id} type="hidden" name="finding" value={finding.id} />)}
-          <Button variant="contained" type="submit">Add all {free.length} to a docket</Button>
+          {free.map((finding) => (
+            <input key={finding.id} type="hidden" name="finding" value={finding.id} />
+          ))}
+          <Button variant="contained" type="submit">
+            Add all {free.length} to a docket
+          </Button>
         </Form>
       )}
       {settled.length > 0 && <h2>Settled</h2>}
-      {settled.map((finding) => <FindingEntry key={finding.id} source={t.source} finding={finding} />)}
-      {t.inWords.length > 0 && <><h2>In words</h2>{t.inWords.map((words) => <div key={words} className="small">{words}</div>)}</>}
+      {settled.map((finding) => (
+        <FindingEntry key={finding.id} source={t.source} finding={finding} />
+      ))}
+      {t.inWords.length > 0 && (
+        <>
+          <h2>In words</h2>
+          {t.inWords.map((words) => (
+            <div key={words} className="small">
+              {words}
+            </div>
+          ))}
+        </>
+      )}
       <h2>Declared</h2>
       <dl className="facts mono">
-        {t.columns.map((column) => <div key={column.name} style={{ display: 'contents' }}><dt style={{ color: 'var(--ink)' }}>{column.name}</dt><dd className="mute" title={column.comment ?? undefined}>{column.words}</dd></div>)}
+        {t.columns.map((column) => (
+          <div key={column.name} style={{ display: 'contents' }}>
+            <dt style={{ color: 'var(--ink)' }}>{column.name}</dt>
+            <dd className="mute" title={column.comment ?? undefined}>
+              {column.words}
+            </dd>
+          </div>
+        ))}
       </dl>
-      {[...t.constraints, ...t.indexes].map(({ name, words }) => <div key={name} className="mono" style={{ marginTop: 4 }}><span className="verd">{name}</span> {words}</div>)}
-      {t.findings.length === 0 && <p className="small mute">No rule has anything against this table. <Link to={`/s/${t.source}/findings`}>All findings</Link></p>}
+      {[...t.constraints, ...t.indexes].map(({ name, words }) => (
+        <div key={name} className="mono" style={{ marginTop: 4 }}>
+          <span className="verd">{name}</span> {words}
+        </div>
+      ))}
+      {t.findings.length === 0 && (
+        <p className="small mute">
+          No rule has anything against this table. <Link to={`/s/${t.source}/findings`}>All findings</Link>
+        </p>
+      )}
     </aside>
   );
 }

@@ -6,9 +6,15 @@ const intents = ['run', 'back', 'elsewhere', 'backElsewhere', 'take', 'rename', 
 export class DocketForm {
   @IsIn(intents) intent!: (typeof intents)[number];
   @ValidateIf((form: DocketForm) => form.intent === 'run' || form.intent === 'back')
-  @IsString() @IsNotEmpty({ message: 'Type the user that may change the schema' }) @MaxLength(63) user = '';
+  @IsString()
+  @IsNotEmpty({ message: 'Type the user that may change the schema' })
+  @MaxLength(63)
+  user = '';
   @IsOptional() @IsString() @MaxLength(1000) password = '';
   @ValidateIf((form: DocketForm) => form.intent === 'rename')
-  @IsString() @IsNotEmpty({ message: 'A docket needs a name' }) @MaxLength(80) name = '';
+  @IsString()
+  @IsNotEmpty({ message: 'A docket needs a name' })
+  @MaxLength(80)
+  name = '';
   @IsOptional() @IsString() finding?: string;
 }

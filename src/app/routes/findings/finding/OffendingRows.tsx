@@ -4,7 +4,15 @@ import { useFetcher } from 'react-router';
 import type { Offenders } from '../rows';
 
 /** The rows behind a finding, read from the source when asked for, a page at a time. */
-export function OffendingRows({ finding, source, atOnce }: { readonly finding: number; readonly source: number; readonly atOnce: boolean }) {
+export function OffendingRows({
+  finding,
+  source,
+  atOnce,
+}: {
+  readonly finding: number;
+  readonly source: number;
+  readonly atOnce: boolean;
+}) {
   const fetcher = useFetcher<Offenders>();
   const load = (page: number): void => void fetcher.load(`/s/${source}/findings/${finding}/rows?page=${page}`);
   useEffect(() => {
@@ -12,24 +20,59 @@ export function OffendingRows({ finding, source, atOnce }: { readonly finding: n
   }, [finding]); // eslint-disable-line react-hooks/exhaustive-deps
   const busy = fetcher.state !== 'idle';
   const offenders = fetcher.data;
-  if (!offenders) return <div className="actions" style={{ margin: '4px 0' }}><Button onClick={() => load(1)} disabled={busy}>{busy ? 'Reading…' : 'Show rows'}</Button></div>;
-  if (!offenders.ok) return <p className="notice warn" role="alert">{offenders.message} <Button variant="text" onClick={() => load(1)} disabled={busy}>Try again</Button></p>;
+  if (!offenders)
+    return (
+      <div className="actions" style={{ margin: '4px 0' }}>
+        <Button onClick={() => load(1)} disabled={busy}>
+          {busy ? 'Reading…' : 'Show rows'}
+        </Button>
+      </div>
+    );
+  if (!offenders.ok)
+    return (
+      <p className="notice warn" role="alert">
+        {offenders.message}{' '}
+        <Button variant="text" onClick={() => load(1)} disabled={busy}>
+          Try again
+        </Button>
+      </p>
+    );
   const { page, rows } = offenders;
   return (
     <div className="overflowing" aria-busy={busy}>
       <table className="grid-table">
         <caption className="visually-hidden">{rows.caption}</caption>
-        <thead><tr>{rows.columns.map((column) => <th key={column} className="mono">{column}</th>)}</tr></thead>
+        <thead>
+          <tr>
+            {rows.columns.map((column) => (
+              <th key={column} className="mono">
+                {column}
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
-          {rows.rows.map((row, i) => <tr key={i}>{row.map((value, j) => <td key={j}>{value ?? <span className="mute">null</span>}</td>)}</tr>)}
+          {rows.rows.map((row, i) => (
+            <tr key={i}>
+              {row.map((value, j) => (
+                <td key={j}>{value ?? <span className="mute">null</span>}</td>
+              ))}
+            </tr>
+          ))}
         </tbody>
       </table>
       {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
       {(page > 1 || rows.more) && (
         <div className="tabs">
-          <button type="button" className="tab" disabled={busy || page === 1} onClick={() => load(page - 1)}>Before</button>
-          <button type="button" className="tab" disabled={busy || !rows.more} onClick={() => load(page + 1)}>After</button>
-          <span className="small mute">page {page}. {rows.caption}.</span>
+          <button type="button" className="tab" disabled={busy || page === 1} onClick={() => load(page - 1)}>
+            Before
+          </button>
+          <button type="button" className="tab" disabled={busy || !rows.more} onClick={() => load(page + 1)}>
+            After
+          </button>
+          <span className="small mute">
+            page {page}. {rows.caption}.
+          </span>
         </div>
       )}
     </div>

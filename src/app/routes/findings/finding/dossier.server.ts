@@ -23,19 +23,37 @@ import type { SourceRow } from '~/store/sources/sources';
 export async function dossierOf(source: SourceRow, id: number, answers: Decision) {
   const row = await findFinding(db(), source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
-  const [catalogue, events, docket, proofs] = await Promise.all([latestCatalogue(source.id), listEvents(db(), id), findDocketOf(db(), id), listProofsOfFinding(db(), id)]);
+  const [catalogue, events, docket, proofs] = await Promise.all([
+    latestCatalogue(source.id),
+    listEvents(db(), id),
+    findDocketOf(db(), id),
+    listProofsOfFinding(db(), id),
+  ]);
   const finding = coreFinding(row);
   const present = catalogue !== null && !isGone(finding, catalogue);
   return {
-    id: row.id, rule: row.rule, severity: row.severity, confidence: row.confidence, state: row.state, reason: row.reason, firstSeenAt: row.firstSeenAt, stateAt: row.stateAt,
-    table: row.tableId, source: source.id, proposal: row.proposal.kind,
+    id: row.id,
+    rule: row.rule,
+    severity: row.severity,
+    confidence: row.confidence,
+    state: row.state,
+    reason: row.reason,
+    firstSeenAt: row.firstSeenAt,
+    stateAt: row.stateAt,
+    table: row.tableId,
+    source: source.id,
+    proposal: row.proposal.kind,
     words: wordsOf(finding),
     declared: present ? declared(finding, catalogue) : [],
-    inWords: present && finding.proposal.kind === 'foreignKey' ? referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table) : null,
+    inWords:
+      present && finding.proposal.kind === 'foreignKey'
+        ? referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table)
+        : null,
     hasRows: present && finding.proposal.kind !== 'rename',
     remedy: present && needsRemedy(row) ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue) : null,
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
-    events, proofs,
+    events,
+    proofs,
   };
 }
 
@@ -58,7 +76,13 @@ function declared(finding: Finding, catalogue: Catalogue): readonly { readonly l
     const { schema, table: name, columns } = finding.proposal.references;
     const parent = findTable(catalogue, tableId(schema, name));
     const target = columns.flatMap((c) => parent?.columns.find((column) => column.name === c) ?? []);
-    return [...own.map((line) => ({ ...line, label: 'child', text: `${line.label} ${line.text}` })), ...target.map((column) => ({ label: 'parent', text: `${schema}.${name}.${column.name} ${parent ? columnInWords(column, parent) : ''}` }))];
+    return [
+      ...own.map((line) => ({ ...line, label: 'child', text: `${line.label} ${line.text}` })),
+      ...target.map((column) => ({
+        label: 'parent',
+        text: `${schema}.${name}.${column.name} ${parent ? columnInWords(column, parent) : ''}`,
+      })),
+    ];
   }
   if (own.length > 0) return own;
   return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
@@ -70,8 +94,11 @@ function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue) {
   const plan = planFor([{ finding, decision }], catalogue, 'docket');
   const back = plan.back.flatMap((operation) => postgresql.operation(operation));
   return {
-    questions, decision,
-    forward: plan.steps.map((step) => `-- ${operationInWords(step.operation)}\n${postgresql.operation(step.operation).join(';\n')};`).join('\n\n'),
+    questions,
+    decision,
+    forward: plan.steps
+      .map((step) => `-- ${operationInWords(step.operation)}\n${postgresql.operation(step.operation).join(';\n')};`)
+      .join('\n\n'),
     back: back.map((statement) => `${statement};`).join('\n\n'),
     problems: plan.problems.map((problem) => problem.message),
     costs: [...new Set(plan.steps.map(({ cost }) => `${cost.lock.toLowerCase()} lock, blocks ${cost.blocks}; ${cost.work}`))],

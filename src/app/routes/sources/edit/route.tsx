@@ -15,7 +15,7 @@ import { SourceForm } from './sourceForm.server';
 import { type Tried, trySource } from './trySource.server';
 
 export async function loader({ params }: Route.LoaderArgs) {
-  const { source: text } = params as { source?: string };
+  const { source: text } = params;
   if (text === undefined) return { source: null };
   const source = await findSource(db(), await idIn(text, 'source'));
   if (!source) throw notFound('There is no such source', 'It may have been removed.');
@@ -23,7 +23,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request }: Route.ActionArgs) {
-  const { source: text } = params as { source?: string };
+  const { source: text } = params;
   const id = text === undefined ? null : await idIn(text, 'source');
   const form = await request.formData();
   if (id !== null && form.get('intent') === 'remove') {
@@ -57,7 +57,10 @@ export function meta() {
 }
 
 const tlsWords: Readonly<Record<TlsMode, string>> = {
-  prefer: 'encrypt when the server offers it', require: 'encrypt, whatever its certificate', verify: 'encrypt, and check its certificate', off: 'do not encrypt',
+  prefer: 'encrypt when the server offers it',
+  require: 'encrypt, whatever its certificate',
+  verify: 'encrypt, and check its certificate',
+  off: 'do not encrypt',
 };
 
 export default function EditSource({ loaderData: { source }, actionData }: Route.ComponentProps) {
@@ -71,7 +74,9 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
       <main className="page" id="content">
         <div className="narrow">
           <h1>{source ? `The connection of ${source.name}` : 'Add a PostgreSQL source'}</h1>
-          <p className="mute">Pawl reads with this login, in sessions that the server itself keeps read-only. It needs no right to change anything.</p>
+          <p className="mute">
+            Pawl reads with this login, in sessions that the server itself keeps read-only. It needs no right to change anything.
+          </p>
           <Form method="post" noValidate>
             <div className="fields">
               <TextField {...field('name')} label="Name" defaultValue={source?.name ?? ''} autoFocus />
@@ -81,20 +86,48 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
                 <MenuItem value="test">test</MenuItem>
               </TextField>
               <TextField {...field('host')} label="Host" defaultValue={source?.host ?? ''} />
-              <TextField {...field('port')} label="Port" defaultValue={source?.port ?? 5432} slotProps={{ htmlInput: { inputMode: 'numeric' } }} />
+              <TextField
+                {...field('port')}
+                label="Port"
+                defaultValue={source?.port ?? 5432}
+                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+              />
               <TextField {...field('database')} label="Database" defaultValue={source?.database ?? ''} />
               <TextField {...field('tls')} label="TLS" select defaultValue={source?.tls ?? 'prefer'}>
-                {Object.entries(tlsWords).map(([mode, words]) => <MenuItem key={mode} value={mode}>{words}</MenuItem>)}
+                {Object.entries(tlsWords).map(([mode, words]) => (
+                  <MenuItem key={mode} value={mode}>
+                    {words}
+                  </MenuItem>
+                ))}
               </TextField>
               <TextField {...field('user')} label="User" defaultValue={source?.user ?? ''} autoComplete="off" />
-              <TextField {...field('password')} label={source ? 'Password (empty keeps the stored one)' : 'Password'} type="password" autoComplete="new-password" />
+              <TextField
+                {...field('password')}
+                label={source ? 'Password (empty keeps the stored one)' : 'Password'}
+                type="password"
+                autoComplete="new-password"
+              />
             </div>
-            {actionData?.tried && <p className={`notice${actionData.tried.ok ? '' : ' harm'}`} role="status">{actionData.tried.message}</p>}
-            {Object.keys(errors).length > 0 && <p className="notice harm" role="alert">{Object.values(errors).flat()[0]}.</p>}
+            {actionData?.tried && (
+              <p className={`notice${actionData.tried.ok ? '' : ' harm'}`} role="status">
+                {actionData.tried.message}
+              </p>
+            )}
+            {Object.keys(errors).length > 0 && (
+              <p className="notice harm" role="alert">
+                {Object.values(errors).flat()[0]}.
+              </p>
+            )}
             <div className="actions">
-              <Button variant="contained" type="submit" name="intent" value="save">{source ? 'Save' : 'Save and survey'}</Button>
-              <Button type="submit" name="intent" value="try" disabled={trying}>{trying ? 'Trying…' : 'Try it'}</Button>
-              <Button component={Link} to="/sources" variant="text">Cancel</Button>
+              <Button variant="contained" type="submit" name="intent" value="save">
+                {source ? 'Save' : 'Save and survey'}
+              </Button>
+              <Button type="submit" name="intent" value="try" disabled={trying}>
+                {trying ? 'Trying…' : 'Try it'}
+              </Button>
+              <Button component={Link} to="/sources" variant="text">
+                Cancel
+              </Button>
               {source && <RemoveButton name={source.name} />}
             </div>
           </Form>
@@ -107,9 +140,14 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
 function RemoveButton({ name }: { readonly name: string }) {
   return (
     <Button
-      type="submit" name="intent" value="remove" color="error" sx={{ marginLeft: 'auto' }}
+      type="submit"
+      name="intent"
+      value="remove"
+      color="error"
+      sx={{ marginLeft: 'auto' }}
       onClick={(event) => {
-        if (!window.confirm(`Remove ${name} with all its surveys, findings and dockets? The database itself is not touched.`)) event.preventDefault();
+        if (!window.confirm(`Remove ${name} with all its surveys, findings and dockets? The database itself is not touched.`))
+          event.preventDefault();
       }}
     >
       Remove

@@ -13,7 +13,8 @@ import type { Route } from './+types/route';
 export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const survey = await findSurvey(db(), await idIn(params.survey, 'survey'));
-  if (!survey || survey.sourceId !== source.id) throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
+  if (!survey || survey.sourceId !== source.id)
+    throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
   return { source: source.id, survey, now: new Date().toISOString() };
 }
 
@@ -21,7 +22,11 @@ export async function action({ params, request }: Route.ActionArgs) {
   await sourceIn(params);
   const id = await idIn(params.survey, 'survey');
   const parsed = await parseForm(SurveyIntentForm, await request.formData());
-  if (!parsed.ok) throw data({ title: 'That is not something a survey can do', advice: 'It can be cancelled, or gone on with.' }, { status: 400 });
+  if (!parsed.ok)
+    throw data(
+      { title: 'That is not something a survey can do', advice: 'It can be cancelled, or gone on with.' },
+      { status: 400 },
+    );
   if (parsed.value.intent === 'cancel') await cancelSurvey(db(), id);
   else if (await requeueSurvey(db(), id, ['failed', 'cancelled'])) await enqueue('survey', id);
   return null;
@@ -37,24 +42,53 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
   return (
     <main className="page" id="content">
       <div className="narrow">
-        <div className="headline"><span className={`grade ${state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}`}>{state}</span><span className="mute">asked for <Moment at={survey.askedAt} /></span></div>
-        <h1>Survey {survey.id}, {survey.depth}{survey.scope ? `, of ${survey.scope.length} tables` : ''}</h1>
+        <div className="headline">
+          <span className={`grade ${state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}`}>{state}</span>
+          <span className="mute">
+            asked for <Moment at={survey.askedAt} />
+          </span>
+        </div>
+        <h1>
+          Survey {survey.id}, {survey.depth}
+          {survey.scope ? `, of ${survey.scope.length} tables` : ''}
+        </h1>
         {unfinished && (
           <section aria-label="Progress">
-            <p role="status" className="mono">{survey.doing}</p>
-            <div className="bar-of-progress" role="progressbar" aria-label="Read so far" aria-valuemin={0} aria-valuemax={100} aria-valuenow={Math.round(share * 100)}><div style={{ width: `${share * 100}%` }} /></div>
+            <p role="status" className="mono">
+              {survey.doing}
+            </p>
+            <div
+              className="bar-of-progress"
+              role="progressbar"
+              aria-label="Read so far"
+              aria-valuemin={0}
+              aria-valuemax={100}
+              aria-valuenow={Math.round(share * 100)}
+            >
+              <div style={{ width: `${share * 100}%` }} />
+            </div>
             <p className="small mute">
               {totalBytes > 0 ? `${bytes(doneBytes)} of ${bytes(totalBytes)} read in this round` : 'Nothing read yet'}
               {startedAt && `, for ${duration(elapsed)}`}
               {share > 0.05 && elapsed > 2000 && `, about ${duration((elapsed * (1 - share)) / share)} still`}
             </p>
-            <Form method="post"><Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>{survey.cancelRequested ? 'Cancelling…' : 'Cancel'}</Button></Form>
+            <Form method="post">
+              <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
+                {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
+              </Button>
+            </Form>
           </section>
         )}
-        {survey.problem && <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">{survey.problem}</p>}
+        {survey.problem && (
+          <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">
+            {survey.problem}
+          </p>
+        )}
         {(state === 'failed' || state === 'cancelled') && (
           <Form method="post" className="actions">
-            <Button variant="contained" type="submit" name="intent" value="resume">Go on with it</Button>
+            <Button variant="contained" type="submit" name="intent" value="resume">
+              Go on with it
+            </Button>
             <span className="small mute">What was measured is kept and not measured again.</span>
           </Form>
         )}
@@ -62,9 +96,17 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
           <>
             <p>Done in {duration(elapsed)}.</p>
             <div className="actions">
-              <Button variant="contained" component={Link} to={`/s/${source}/coverage`}>To the coverage</Button>
-              <Button component={Link} to={`/s/${source}/findings`}>To the findings</Button>
-              {survey.docketId !== null && <Button component={Link} to={`/s/${source}/dockets/${survey.docketId}`}>To its docket</Button>}
+              <Button variant="contained" component={Link} to={`/s/${source}/coverage`}>
+                To the coverage
+              </Button>
+              <Button component={Link} to={`/s/${source}/findings`}>
+                To the findings
+              </Button>
+              {survey.docketId !== null && (
+                <Button component={Link} to={`/s/${source}/dockets/${survey.docketId}`}>
+                  To its docket
+                </Button>
+              )}
             </div>
           </>
         )}
@@ -72,7 +114,14 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
           <>
             <h2>Not measured</h2>
             <dl className="facts">
-              {tables.map((table) => <div key={`${table.schema}.${table.table}`} style={{ display: 'contents' }}><dt className="mono">{table.schema}.{table.table}</dt><dd>{table.reason}</dd></div>)}
+              {tables.map((table) => (
+                <div key={`${table.schema}.${table.table}`} style={{ display: 'contents' }}>
+                  <dt className="mono">
+                    {table.schema}.{table.table}
+                  </dt>
+                  <dd>{table.reason}</dd>
+                </div>
+              ))}
             </dl>
           </>
         )}

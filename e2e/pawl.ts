@@ -1,0 +1,61 @@
+// Pawl as a person starts it, in a home of its own.
+
+import { type ChildProcess, spawn } from 'node:child_process';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export interface StartedPawl {
+  readonly url: string;
+  readonly process: ChildProcess;
+  /** Ctrl-C, and waiting until it has ended. Returns its exit code. */
+  stop(): Promise<number | null>;
+}
+
+export function makeHome(): string {
+  const home = mkdtempSync(join(tmpdir(), 'pawl-home-'));
+  // The database server's own user has to pass through.
+  chmodSync(home, 0o711);
+  return home;
+}
+
+export function removeHome(home: string): void {
+  rmSync(home, { recursive: true, force: true });
+}
+
+/** Starts `npm run demo` or `npm start` and waits for the address it prints. */
+export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
+  const started = spawn(process.execPath, ['scripts/start.mjs', ...(demo ? ['--demo'] : [])], {
+    cwd: join(import.meta.dirname, '..'),
+    env: {
+      ...process.env,
+      PAWL_HOME: home,
+      PAWL_KEY_FILE: join(home, 'key'),
+      PAWL_QUICK: '1',
+      PAWL_PORT: '4710',
+      PAWL_PG_PORT: '5810',
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const said: string[] = [];
+  const ended = new Promise<number | null>((resolve) => started.once('exit', resolve));
+  return new Promise((resolve, reject) => {
+    const listen = (text: Buffer): void => {
+      said.push(text.toString());
+      const url = /Open (http:\S+)/.exec(said.join(''))?.[1];
+      if (url) {
+        resolve({
+          url,
+          process: started,
+          stop: () => {
+            started.kill('SIGINT');
+            return ended;
+          },
+        });
+      }
+    };
+    started.stdout.on('data', listen);
+    started.stderr.on('data', listen);
+    void ended.then((code) => reject(new Error(`Pawl ended with ${code}:\n${said.join('')}`)));
+  });
+}

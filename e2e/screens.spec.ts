@@ -1,0 +1,59 @@
+import { expect, open, test } from './test';
+
+const views = [
+  '/sources',
+  '/sources/new',
+  '/s/1/coverage',
+  '/s/1/coverage/cargo.consignment',
+  '/s/1/findings',
+  '/s/1/findings/1?show=all',
+  '/s/1/dockets',
+  '/s/1/surveys',
+  '/s/1/surveys/1',
+];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every view fits 1280 by 800 and pleases the browser, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const view of views) {
+      await page.goto(view);
+      await expect(page.locator('#content')).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), view).toBe(true);
+      expect(await page.evaluate(() => document.documentElement.getAttribute('data-color-scheme'))).toBe(scheme);
+    }
+  });
+}
+
+test('the keys are listed, and the jump box finds tables, columns and findings', async ({ page }) => {
+  await open(page, '/s/1/coverage');
+  await expect(page.getByRole('row', { name: /port\.pilot / })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('go to any table, column, finding or docket');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('g');
+  await expect(page.getByRole('combobox', { name: 'Go to' })).toBeFocused();
+  await page.keyboard.type('badge_no');
+  await expect(page.getByRole('option', { name: /port\.inspector\.badge_no/ })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/coverage\/port\.inspector$/);
+});
+
+test('filters live in the address and narrow the list', async ({ page }) => {
+  await open(page, '/s/1/findings');
+  await page.keyboard.press('/');
+  await page.keyboard.type('tug');
+  await expect(page).toHaveURL(/q=tug/);
+  await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
+  await page.getByRole('link', { name: 'Show all open' }).click();
+  await page.getByLabel('Concern').selectOption('Nullability');
+  await expect(page.getByRole('row', { name: /Never empty but nullable/ }).first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /No primary key/ })).toHaveCount(0);
+});
+
+test('the strip keeps what it can on a narrow window', async ({ page }) => {
+  await page.setViewportSize({ width: 700, height: 900 });
+  await page.goto('/s/1/coverage/cargo.consignment');
+  await expect(page.getByRole('heading', { name: /open finding/ })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+});

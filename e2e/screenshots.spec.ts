@@ -1,0 +1,49 @@
+// `npm run screenshots`: one picture of each main view, of the demo as it starts. Not a test.
+
+import { join } from 'node:path';
+import { expect, open, test } from './test';
+
+const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
+
+test('pictures of the main views @screenshots', async ({ page }) => {
+  const shoot = async (name: string): Promise<void> => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled' });
+  };
+  await open(page, '/s/1/surveys/1');
+  await expect(page.getByText('done', { exact: true })).toBeVisible({ timeout: 60_000 });
+  await shoot('survey');
+  await open(page, '/sources');
+  await shoot('sources');
+  await open(page, '/s/1/coverage/port.berth_booking');
+  await expect(page.getByRole('heading', { name: '3 open findings' })).toBeVisible();
+  await shoot('coverage');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await shoot('coverage-night');
+  await page.emulateMedia({ colorScheme: 'light' });
+
+  await open(page, '/s/1/findings');
+  await page.getByRole('row', { name: /Consignments without a manifest/ }).click();
+  await expect(page.getByRole('cell', { name: 'MF-19-9002' })).toBeVisible();
+  await shoot('finding');
+  await page.getByRole('radio', { name: /Set aside and empty/ }).scrollIntoViewIfNeeded();
+  await page.locator('.dossier').evaluate((dossier) => dossier.scrollTo(0, 640));
+  await shoot('finding-options');
+  await page.getByRole('button', { name: 'Add to docket' }).click();
+  await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
+  await page.getByRole('row', { name: /port\.pilotage_job/ }).click();
+  await page.getByRole('button', { name: 'Add to docket' }).click();
+  await page.getByRole('link', { name: /^Open Docket/ }).click();
+  await expect(page.getByLabel('Script: Forward')).toBeVisible();
+  await shoot('docket');
+
+  await page.getByLabel('User').fill('harbour_owner');
+  await page.getByLabel('Password').fill('mend-with-care');
+  await page.getByRole('button', { name: 'Run forward' }).click();
+  await expect(page.getByRole('link', { name: /Consignments without a manifest/ })).toContainText('held');
+  await shoot('docket-run');
+  await page.getByRole('link', { name: /Consignments without a manifest/ }).click();
+  await expect(page.getByText('refused, as it should be')).toBeVisible();
+  await page.getByText('refused, as it should be').scrollIntoViewIfNeeded();
+  await shoot('proof');
+});

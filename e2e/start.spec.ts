@@ -1,0 +1,41 @@
+import { execFileSync } from 'node:child_process';
+import { makeHome, removeHome, startPawl } from './pawl';
+import { expect, test } from './test';
+
+// Any process whose command line or environment belongs to this home.
+function processesOf(home: string): string[] {
+  const all = execFileSync('ps', ['-eo', 'pid,args'], { encoding: 'utf8' }).split('\n');
+  return all.filter((line) => line.includes(home));
+}
+
+test('Ctrl-C stops all that a start made, and a second start finds everything as it was', async ({ page }) => {
+  const home = makeHome();
+  try {
+    const first = await startPawl(home, false);
+    await page.goto(`${first.url}/`);
+    await expect(page.getByRole('heading', { name: 'No source yet' })).toBeVisible();
+    await page.goto(`${first.url}/sources/new`);
+    for (const [label, value] of Object.entries({
+      Name: 'kept',
+      Host: '127.0.0.1',
+      Port: '1',
+      Database: 'd',
+      User: 'u',
+      Password: 'p',
+    }))
+      await page.getByLabel(label, { exact: true }).fill(value);
+    await page.getByRole('button', { name: 'Save and survey' }).click();
+    await expect(page.getByRole('alert')).toContainText('Nothing answers at 127.0.0.1:1');
+    expect(processesOf(home).length).toBeGreaterThan(0);
+    expect(await first.stop()).toBe(0);
+    expect(processesOf(home)).toEqual([]);
+
+    const second = await startPawl(home, false);
+    await page.goto(`${second.url}/sources`);
+    await expect(page.getByRole('region', { name: 'kept' })).toBeVisible();
+    await second.stop();
+    expect(processesOf(home)).toEqual([]);
+  } finally {
+    removeHome(home);
+  }
+});

@@ -1,0 +1,35 @@
+// `npm test`: on a machine with nothing but Node, everything that says whether Pawl works. With
+// --screenshots it takes the pictures of docs/screenshots and nothing else.
+
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { findPostgresBinaries, installNodeModules, installPackages, root, step } from './packages.mjs';
+
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+
+const missing = [...(findPostgresBinaries() ? [] : ['postgresql']), ...(existsSync('/usr/bin/chromium') ? [] : ['chromium'])];
+if (missing.length > 0) await step(`Installing ${missing.join(' and ')} from Debian`, () => installPackages(missing));
+await installNodeModules();
+
+const suites = process.argv.includes('--screenshots')
+  ? [['Screenshots', bin('playwright'), ['test', 'screenshots']]]
+  : [
+      ['Types of routes', bin('react-router'), ['typegen']],
+      ['Types', bin('tsc'), []],
+      ['Types of the core alone', bin('tsc'), ['-p', 'src/core']],
+      ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+      ['Unit and integration tests', bin('vitest'), ['run']],
+      ['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']],
+    ];
+
+const failed = [];
+for (const [title, command, args] of suites) {
+  const started = Date.now();
+  process.stdout.write(`\n── ${title}\n`);
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, NODE_ENV: '' } });
+  process.stdout.write(`── ${title}: ${status === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s\n`);
+  if (status !== 0) failed.push(title);
+}
+if (failed.length > 0) process.stdout.write(`\nFailed: ${failed.join(', ')}\n`);
+process.exit(failed.length === 0 ? 0 : 1);

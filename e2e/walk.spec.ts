@@ -22,6 +22,7 @@ test('from the coverage to a mend that is proven, with the keyboard alone', asyn
   await expect(page).toHaveURL(/\/dockets\/\d+$/);
   await expect(page.getByLabel('Script: Forward')).toContainText('add constraint fk_berth_booking_berth');
   await page.keyboard.press('r');
+  await expect(page.getByLabel('User')).toBeFocused();
   await page.keyboard.type('harbour_owner');
   await page.keyboard.press('Tab');
   await page.keyboard.type('mend-with-care');

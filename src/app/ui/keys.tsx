@@ -1,7 +1,7 @@
 // The keyboard: one listener, to which the screen that is shown adds its keys. They rest while
 // somebody types.
 
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 
 export interface Shortcut {
   readonly key: string;
@@ -55,7 +55,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
 /** Adds keys while the calling screen is shown. */
 export function useKeys(shortcuts: readonly Shortcut[]): void {
   const registry = useContext(RegistryContext);
-  useEffect(() => registry?.add(shortcuts), [registry, shortcuts]);
+  // As soon as the screen can be seen its keys work: somebody quick is not left typing into nothing.
+  useLayoutEffect(() => registry?.add(shortcuts), [registry, shortcuts]);
 }
 
 export function useAllKeys(): () => readonly Shortcut[] {

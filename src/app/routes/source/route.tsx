@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, NavLink, Outlet, useFetcher, useNavigate, useRevalidator } from 'react-router';
+import { useMemo, useRef, useState } from 'react';
+import { Link, NavLink, Outlet, useFetcher, useNavigate } from 'react-router';
 import { sourceIn } from '~/app/server/ids.server';
 import { loginDesk } from '~/app/server/work.server';
 import { shortCount } from '~/app/ui/format';
@@ -11,6 +11,7 @@ import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { ProblemPage } from '~/app/ui/ProblemPage';
 import { Strip } from '~/app/ui/Strip';
+import { usePolling } from '~/app/ui/usePolling';
 import { db } from '~/store/db';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
@@ -42,13 +43,7 @@ const pollMs = 1200;
 
 export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   const { source, tables, counts, dockets, unfinished } = loaderData;
-  const { revalidate, state } = useRevalidator();
-  const running = unfinished !== null;
-  useEffect(() => {
-    if (!running || state !== 'idle') return;
-    const timer = setTimeout(() => void revalidate(), pollMs);
-    return () => clearTimeout(timer);
-  }, [running, revalidate, state]);
+  usePolling(unfinished !== null, pollMs);
   const navigate = useNavigate();
   useKeys(
     useMemo(

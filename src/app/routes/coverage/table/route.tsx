@@ -56,20 +56,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
   const open = t.findings.filter((finding) => openStates.includes(finding.state));
   const free = open.filter((finding) => finding.state === 'Open' || finding.state === 'Slipped');
-  const navigate = useNavigate();
-  const first = open[0]?.id;
-  useKeys(
-    useMemo(
-      () => [
-        {
-          key: 'o',
-          does: 'open the worst finding',
-          run: () => first !== undefined && void navigate(`/s/${t.source}/findings/${first}`),
-        },
-      ],
-      [first, navigate, t.source],
-    ),
-  );
+  useOpenKey(t.source, open[0]?.id ?? null);
   const settled = t.findings.filter((finding) => !openStates.includes(finding.state));
   return (
     <aside className="dossier" aria-label="Dossier">
@@ -131,5 +118,21 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
         </p>
       )}
     </aside>
+  );
+}
+
+function useOpenKey(source: number, finding: number | null): void {
+  const navigate = useNavigate();
+  useKeys(
+    useMemo(
+      () => [
+        {
+          key: 'o',
+          does: 'open the worst finding',
+          run: () => finding !== null && void navigate(`/s/${source}/findings/${finding}`),
+        },
+      ],
+      [finding, navigate, source],
+    ),
   );
 }

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { data, Form, Link, redirect, useNavigation, useRevalidator } from 'react-router';
+import { useMemo, useRef, useState } from 'react';
+import { data, Form, Link, redirect, useNavigation } from 'react-router';
 import { planDocket, ranElsewhere, runDocket, takeFromDocket } from '~/app/server/dockets.server';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
@@ -9,6 +9,7 @@ import { duration } from '~/app/ui/format';
 import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
+import { usePolling } from '~/app/ui/usePolling';
 import { scriptNames, type ScriptName } from '~/core/dialects/dialect';
 import { operationInWords } from '~/core/dialects/postgresql/scripts';
 import { counted } from '~/core/naming/words';
@@ -91,7 +92,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
   const { source, docket, scripts, findings, steps, problems, run } = loaderData;
   const [script, setScript] = useState<ScriptName>('forward');
   const running = docket.state === 'Running' || findings.some((finding) => finding.state === 'Applied');
-  usePolling(running);
+  usePolling(running, pollMs);
   const draft = docket.state === 'Draft';
   return (
     <div className="desk">
@@ -348,13 +349,4 @@ function RunLog({ run, running }: { readonly run: NonNullable<Loaded['run']>; re
       )}
     </section>
   );
-}
-
-function usePolling(on: boolean): void {
-  const { revalidate, state } = useRevalidator();
-  useEffect(() => {
-    if (!on || state !== 'idle') return;
-    const timer = setTimeout(() => void revalidate(), pollMs);
-    return () => clearTimeout(timer);
-  }, [on, revalidate, state]);
 }

@@ -9,11 +9,13 @@ import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
+import { usePolling } from '~/app/ui/usePolling';
 import type { Question } from '~/core/remedies/questions';
 import type { Route } from './+types/route';
 import { type Dossier, dossierOf } from './dossier.server';
 import { OffendingRows } from './OffendingRows';
 
+const pollMs = 1000;
 const answerNames = ['key', 'orphans', 'onDelete'] as const;
 
 export async function loader({ params, request }: Route.LoaderArgs) {
@@ -46,6 +48,8 @@ function answersIn(values: { get(name: string): unknown }): Record<string, strin
 
 export default function FindingDossier({ loaderData: dossier }: Route.ComponentProps) {
   const { words, severity } = dossier;
+  // A survey after the docket is on its way, and will say whether it is held.
+  usePolling(dossier.state === 'Applied', pollMs);
   return (
     <aside className="dossier" aria-label="Dossier" key={dossier.id}>
       <div className="headline">

@@ -49,7 +49,7 @@ export function predictionOf(survey: SurveyDocument, options: PredictOptions = {
   function take({ object, proposal, confidence, severity }: DocumentFinding): void {
     const name = `${object.schema}.${object.table}`;
     const table = prediction.tables[name];
-    if (!table || proposal === null) return;
+    if (!table) return;
     if (proposal.kind === 'primaryKey') {
       table.pk = proposal.columns;
       table.notNull = [...new Set([...table.notNull, ...proposal.columns])];

@@ -39,9 +39,11 @@ class ParentShape {
 }
 
 class ProposalShape {
-  @IsIn(['primaryKey', 'surrogateKey', 'foreignKey', 'unique', 'notNull', 'rename']) kind!: Proposal['kind'];
+  @IsIn(['primaryKey', 'surrogateKey', 'foreignKey', 'unique', 'notNull', 'rename', 'index', 'validate', 'byHand'])
+  kind!: Proposal['kind'];
   @IsString({ each: true }) columns!: string[];
   @IsOptional() @ValidateNested() @Type(() => ParentShape) references?: ParentShape;
+  @IsOptional() @IsString() @MinLength(1) name?: string;
   @IsOptional() @IsString() @MinLength(1) from?: string;
   @IsOptional() @IsString() @MinLength(1) to?: string;
 }
@@ -174,7 +176,13 @@ function findingFrom(finding: FindingShape): Finding {
 }
 
 function proposalFrom({ id, proposal }: FindingShape): Proposal {
-  const { kind, columns, references, from, to } = proposal;
+  const { kind, columns, references, name, from, to } = proposal;
+  if (kind === 'byHand') return { kind, columns };
+  if (kind === 'validate') {
+    if (!references || name === undefined)
+      throw new SurveyFileError(`Finding ${id} proposes to validate a reference without saying which.`);
+    return { kind, columns, name, references };
+  }
   if (kind === 'foreignKey') {
     if (!references || references.columns.length !== columns.length)
       throw new SurveyFileError(`Finding ${id} proposes a reference without as many parent columns as columns.`);

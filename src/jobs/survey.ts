@@ -14,7 +14,7 @@ import {
   finishSurvey,
   isCancelRequested,
   keepCatalogue,
-  keepFact,
+  keepFacts,
   keepNotMeasured,
   keepProgress,
   listFacts,
@@ -80,7 +80,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
       known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
       signal,
       onCatalogue: (read) => keepCatalogue(store, row.id, read),
-      onFact: (fact) => keepFact(store, row.id, fact),
+      onFacts: (facts) => keepFacts(store, row.id, facts),
       onProgress: (progress) => keepProgress(store, row.id, progress),
     });
   } finally {

@@ -10,15 +10,22 @@ export interface Source {
   /** Throws SourceError when the catalogue cannot be read. */
   readCatalogue(): Promise<Catalogue>;
   /**
-   * Answers a request with its own SQL. What one table refuses (rights, time, locks) is a fact too: not
-   * measured, with the reason. Throws SourceError only when the connection is lost or cancelled.
+   * Answers requests of one kind about one table with its own SQL, in one pass where it can: a fact for
+   * each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the
+   * reason. Throws SourceError only when the connection is lost or the work cancelled.
    */
-  measure(request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Fact>;
+  measure(requests: readonly EvidenceRequest[], catalogue: Catalogue, options: MeasureOptions): Promise<readonly Fact[]>;
   /** Rows that speak for a finding, a page at a time. */
   offenders(question: OffenderQuestion, page: Page): Promise<RowsPage>;
   /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
   cancel(): Promise<void>;
   close(): Promise<void>;
+}
+
+export interface MeasureOptions {
+  readonly depth: Depth;
+  /** The longest that one statement may take; null for the source's own limit. */
+  readonly timeoutMs?: number | null;
 }
 
 export interface OffenderQuestion {

@@ -1,5 +1,6 @@
-// One survey of a source: read the catalogue, ask until nothing is left to ask, judge. Every fact
-// is handed out as soon as it is known, so that whoever keeps them can go on after an interruption.
+// One survey of a source: read the catalogue, ask until nothing is left to ask, judge. Every fact is
+// handed out as soon as it is known, so that whoever keeps them can go on after an interruption. A
+// budget bounds what is asked of the source: connections, rests, seconds, hours.
 
 import type { TableId } from '../core/catalogue/identifiers';
 import { baseTables, findTable } from '../core/catalogue/lookups';
@@ -7,9 +8,13 @@ import type { Catalogue } from '../core/catalogue/model';
 import { type Evidence, evidenceOf, type Fact } from '../core/evidence/evidence';
 import { nextRequests } from '../core/evidence/questions';
 import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/requests';
+import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
+import { groupBy } from '../core/grouping';
 import { audit } from '../core/rules/audit';
+import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Finding } from '../core/rules/rule';
+import { type Budget, unboundedBudget, waitMs } from './budget';
 import type { Source } from './source';
 import { SourceError } from './SourceError';
 
@@ -19,16 +24,22 @@ export interface SurveyOptions {
   readonly schemas?: readonly string[];
   /** Tables to survey; null for all. */
   readonly tables?: ReadonlySet<TableId> | null;
+  readonly budget?: Budget;
+  readonly policies?: Policies;
+  /** Opens the connections that the budget allows beyond the first. */
+  readonly openAnother?: () => Promise<Source>;
   /** What an interrupted run of the same survey already knows. */
-  readonly known?: { readonly catalogue: Catalogue; readonly facts: readonly Fact[] } | null;
+  readonly known?: Earlier | null;
+  /** The last exact survey: what it measured of tables that have not changed is not measured again. */
+  readonly earlier?: Earlier | null;
   readonly onCatalogue?: (catalogue: Catalogue) => Promise<void>;
-  readonly onFact?: (fact: Fact) => Promise<void>;
+  readonly onFacts?: (facts: readonly Fact[]) => Promise<void>;
   readonly onProgress?: (progress: Progress) => Promise<void> | void;
   readonly signal?: AbortSignal;
 }
 
 export interface Progress {
-  readonly phase: 'catalogue' | 'measuring' | 'judging';
+  readonly phase: 'catalogue' | 'waiting' | 'measuring' | 'judging';
   /** What is being done now, in words. */
   readonly doing: string;
   /** Bytes read and bytes to read, as far as is known yet. */
@@ -42,58 +53,169 @@ export interface SurveyResult {
   readonly findings: readonly Finding[];
   readonly scope: ReadonlySet<TableId> | null;
   readonly takenAt: string;
+  /** Tables of which nothing was read again, since they have not changed. */
+  readonly reused: ReadonlySet<TableId>;
 }
 
 /** Throws SourceError: `cancelled` when the signal says so, `lost` when the connection breaks. */
 export async function survey(source: Source, options: SurveyOptions): Promise<SurveyResult> {
+  const others: Source[] = [];
   const { signal } = options;
-  const stop = (): void => void source.cancel().catch(() => undefined);
+  const stop = (): void => [source, ...others].forEach((one) => void one.cancel().catch(() => undefined));
   signal?.addEventListener('abort', stop, { once: true });
   try {
-    return await run(source, options);
+    const wanted = options.openAnother ? (options.budget?.connections ?? 1) - 1 : 0;
+    for (let n = 0; n < wanted; n++) others.push(await (options.openAnother as () => Promise<Source>)());
+    return await new Run([source, ...others], options).carryOut();
   } finally {
     signal?.removeEventListener('abort', stop);
+    await Promise.all(others.map((other) => other.close().catch(() => undefined)));
   }
 }
 
-async function run(source: Source, options: SurveyOptions): Promise<SurveyResult> {
-  const { depth, known, onCatalogue, onFact, onProgress, signal } = options;
-  const takenAt = new Date().toISOString();
-  await onProgress?.({ phase: 'catalogue', doing: 'Reading the catalogue', done: 0, total: 0 });
-  const catalogue = known?.catalogue ?? (await source.readCatalogue());
-  if (!known) await onCatalogue?.(catalogue);
-  const scope = scopeOf(catalogue, options);
+class Run {
+  private readonly facts = new Map<string, Fact>();
+  private readonly spentMs = new Map<TableId, number>();
+  private readonly budget: Budget;
+  private spentInAllMs = 0;
+  private done = 0;
 
-  const facts = new Map<string, Fact>();
-  const initial = depth === 'catalogue' ? factsFromStatistics(catalogue, takenAt) : [];
-  for (const fact of [...initial, ...(known?.facts ?? [])]) facts.set(keyOf(fact.request), fact);
-  for (const fact of initial) await onFact?.(fact);
+  constructor(
+    private readonly sources: readonly Source[],
+    private readonly options: SurveyOptions,
+  ) {
+    this.budget = options.budget ?? unboundedBudget;
+  }
 
-  let done = 0;
-  for (let open = ask(); open.length > 0; open = ask()) {
-    let remaining = open.reduce((bytes, request) => bytes + bytesOf(catalogue, request), 0);
-    for (const request of open) {
-      stopIfAsked(signal);
-      await onProgress?.({ phase: 'measuring', doing: inWords(request), done, total: done + remaining });
-      const fact = await source.measure(request, catalogue, depth);
-      facts.set(keyOf(request), fact);
-      await onFact?.(fact);
-      done += bytesOf(catalogue, request);
-      remaining -= bytesOf(catalogue, request);
+  async carryOut(): Promise<SurveyResult> {
+    const { depth, known, earlier, policies } = this.options;
+    const takenAt = new Date().toISOString();
+    await this.tell('catalogue', 'Reading the catalogue', 0);
+    const catalogue = known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue());
+    if (!known) await this.options.onCatalogue?.(catalogue);
+    const scope = scopeOf(catalogue, this.options);
+
+    for (const fact of known?.facts ?? []) this.facts.set(keyOf(fact.request), fact);
+    const reused = depth === 'exact' && earlier ? stillTrue(earlier, catalogue) : [];
+    const before = depth === 'catalogue' ? factsFromStatistics(catalogue, takenAt) : reused;
+    await this.keep(before.filter((fact) => !this.facts.has(keyOf(fact.request))));
+    for (let open = this.ask(catalogue, scope); open.length > 0; open = this.ask(catalogue, scope))
+      await this.answer(catalogue, open);
+
+    this.stopIfAsked();
+    await this.tell('judging', 'Judging', 0);
+    const evidence = evidenceOf(this.facts.values());
+    return {
+      catalogue,
+      evidence,
+      findings: audit(catalogue, evidence, { scope, policies: policies ?? noPolicies }),
+      scope,
+      takenAt,
+      reused: new Set(reused.filter((fact) => fact.request.kind === 'profile').map((fact) => fact.request.table)),
+    };
+  }
+
+  private ask(catalogue: Catalogue, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
+    return nextRequests(catalogue, evidenceOf(this.facts.values()), this.options.depth, scope);
+  }
+
+  /** Answers one round of questions; each connection takes the next batch when it is free. */
+  private async answer(catalogue: Catalogue, open: readonly EvidenceRequest[]): Promise<void> {
+    const batches = batchesOf(open).values();
+    const size = (batch: readonly EvidenceRequest[]): number =>
+      Math.max(findTable(catalogue, batch[0]?.table as TableId)?.bytes ?? 0, 8192);
+    let remaining = batchesOf(open).reduce((bytes, batch) => bytes + size(batch), 0);
+    const failures: unknown[] = [];
+    await Promise.all(
+      this.sources.map(async (source) => {
+        try {
+          for (const batch of batches) {
+            if (failures.length > 0) return;
+            await this.waitForHours();
+            this.stopIfAsked();
+            await this.tell('measuring', inWords(batch), remaining);
+            await this.measure(source, catalogue, batch);
+            remaining -= size(batch);
+            this.done += size(batch);
+          }
+        } catch (error) {
+          failures.push(error);
+        }
+      }),
+    );
+    if (failures.length > 0) throw failures[0];
+  }
+
+  private async measure(source: Source, catalogue: Catalogue, batch: readonly EvidenceRequest[]): Promise<void> {
+    const table = batch[0]?.table as TableId;
+    const left = this.leftMs(table);
+    if (left !== null && left <= 0) return this.keep(batch.map((request) => overBudget(request, this.budget)));
+    const started = Date.now();
+    const facts = await source.measure(batch, catalogue, { depth: this.options.depth, timeoutMs: left });
+    const tookMs = Date.now() - started;
+    this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs);
+    this.spentInAllMs += tookMs;
+    await this.keep(facts);
+    await this.pause(tookMs * this.budget.rest);
+  }
+
+  private leftMs(table: TableId): number | null {
+    const { secondsPerTable, secondsPerSurvey } = this.budget;
+    const limits = [
+      ...(secondsPerTable === null ? [] : [secondsPerTable * 1000 - (this.spentMs.get(table) ?? 0)]),
+      ...(secondsPerSurvey === null ? [] : [secondsPerSurvey * 1000 - this.spentInAllMs]),
+    ];
+    return limits.length === 0 ? null : Math.min(...limits);
+  }
+
+  private async keep(facts: readonly Fact[]): Promise<void> {
+    if (facts.length === 0) return;
+    for (const fact of facts) this.facts.set(keyOf(fact.request), fact);
+    await this.options.onFacts?.(facts);
+  }
+
+  private async waitForHours(): Promise<void> {
+    for (let wait = waitMs(this.budget, new Date()); wait > 0; wait = waitMs(this.budget, new Date())) {
+      const { from = 0 } = this.budget.hours ?? {};
+      await this.tell('waiting', `Waiting until ${String(from).padStart(2, '0')}:00 UTC, when it may work`, 0);
+      await this.pause(Math.min(wait, 30_000));
+      this.stopIfAsked();
     }
   }
-  stopIfAsked(signal);
-  await onProgress?.({ phase: 'judging', doing: 'Judging', done, total: done });
-  const evidence = evidenceOf(facts.values());
-  return { catalogue, evidence, findings: audit(catalogue, evidence, scope), scope, takenAt };
 
-  function ask(): readonly EvidenceRequest[] {
-    return nextRequests(catalogue, evidenceOf(facts.values()), depth, scope);
+  private pause(ms: number): Promise<void> {
+    const { signal } = this.options;
+    if (ms < 1 || signal?.aborted) return Promise.resolve();
+    return new Promise((resolve) => {
+      const timer = setTimeout(end, ms);
+      signal?.addEventListener('abort', end, { once: true });
+      function end(): void {
+        clearTimeout(timer);
+        signal?.removeEventListener('abort', end);
+        resolve();
+      }
+    });
+  }
+
+  private stopIfAsked(): void {
+    if (this.options.signal?.aborted) throw new SourceError('The survey was cancelled. What was measured is kept.', 'cancelled');
+  }
+
+  private async tell(phase: Progress['phase'], doing: string, remaining: number): Promise<void> {
+    await this.options.onProgress?.({ phase, doing, done: this.done, total: this.done + remaining });
   }
 }
 
-function stopIfAsked(signal: AbortSignal | undefined): void {
-  if (signal?.aborted) throw new SourceError('The survey was cancelled. What was measured is kept.', 'cancelled');
+/** Requests that a source can answer in one pass: repeats, and violations, of the same table. */
+function batchesOf(requests: readonly EvidenceRequest[]): readonly (readonly EvidenceRequest[])[] {
+  const together = (request: EvidenceRequest): boolean => request.kind === 'repeats' || request.kind === 'violations';
+  const fused = groupBy(requests.filter(together), (request) => `${request.kind} ${request.table}`);
+  return [...requests.filter((request) => !together(request)).map((request) => [request]), ...fused.values()];
+}
+
+function overBudget(request: EvidenceRequest, { secondsPerTable }: Budget): Fact {
+  const notMeasured = `The budget of ${secondsPerTable ?? 'the'} seconds was used up before all of it was measured. Raise the budget of the source, or survey it sampled.`;
+  return { request, notMeasured, at: new Date().toISOString() };
 }
 
 function scopeOf(catalogue: Catalogue, { schemas, tables }: SurveyOptions): ReadonlySet<TableId> | null {
@@ -112,18 +234,20 @@ function scopeOf(catalogue: Catalogue, { schemas, tables }: SurveyOptions): Read
   );
 }
 
-// A question about uniqueness or a reference reads the table again; its size says how long that takes.
-function bytesOf(catalogue: Catalogue, request: EvidenceRequest): number {
-  return Math.max(findTable(catalogue, request.table)?.bytes ?? 0, 8192);
-}
-
-function inWords(request: EvidenceRequest): string {
-  switch (request.kind) {
+function inWords([first, ...more]: readonly EvidenceRequest[]): string {
+  if (!first) return '';
+  switch (first.kind) {
     case 'profile':
-      return `Counting rows and empty values of ${request.table}`;
+      return `Counting rows and empty values of ${first.table}`;
+    case 'sample':
+      return `Looking at a sample of ${first.table}`;
     case 'repeats':
-      return `Looking for repeats of ${request.columns.join(', ')} in ${request.table}`;
+      return `Looking for repeats of ${first.columns.join(', ')}${more.length > 0 ? ` and ${more.length} more` : ''} in ${first.table}`;
+    case 'probe':
+      return `Looking for where ${first.column} of ${first.table} may point to`;
     case 'inclusion':
-      return `Looking for orphans of ${request.parent} in ${request.table}`;
+      return `Looking for orphans of ${first.parent} in ${first.table}`;
+    case 'violations':
+      return `Counting exceptions among the values of ${first.table}`;
   }
 }

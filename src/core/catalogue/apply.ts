@@ -83,6 +83,8 @@ function identityColumn(table: TableId, name: string): Column {
     name,
     declaredType: 'bigint',
     family: 'integer',
+    comparable: true,
+    domain: null,
     length: null,
     precision: null,
     scale: null,
@@ -97,7 +99,7 @@ function identityColumn(table: TableId, name: string): Column {
 }
 
 function base(table: Table, name: string) {
-  return { id: constraintId(table.id, name), name, validated: true, deferrable: 'no' } as const;
+  return { id: constraintId(table.id, name), name, validated: true, enforced: true, deferrable: 'no' } as const;
 }
 
 function withConstraint(table: Table, constraint: Constraint): Table {

@@ -74,6 +74,13 @@ export function declaredUniques(table: Table): readonly (readonly string[])[] {
   return [...keys, ...indexes];
 }
 
+/** True when a usable index starts with these columns, so that a delete of the parent finds its children. */
+export function isIndexed(table: Table, columns: readonly string[]): boolean {
+  return table.indexes.some(
+    (index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
+  );
+}
+
 /** The key columns of a table: its primary key, else none. */
 export function keyColumnsOf(table: Table): readonly string[] {
   return primaryKeyOf(table)?.columns ?? [];

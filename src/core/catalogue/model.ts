@@ -10,6 +10,13 @@ export interface Catalogue {
   readonly schemas: readonly Schema[];
   readonly tables: readonly Table[];
   readonly sequences: readonly Sequence[];
+  /** Columns that views and functions compare with each other: what the makers of the schema join by. */
+  readonly joins: readonly Join[];
+}
+
+export interface Join {
+  readonly left: ColumnId;
+  readonly right: ColumnId;
 }
 
 export interface Engine {
@@ -39,6 +46,11 @@ export interface Table {
   readonly estimatedRows: number | null;
   /** Table, indexes and out-of-line values, in bytes. */
   readonly bytes: number;
+  /**
+   * The server's counters of changed rows, as one text: while it stays the same, no row has changed. Null
+   * when the server does not count, as for a partitioned table.
+   */
+  readonly activity: string | null;
   /** False when the reading role may not select from it: it is then reported as not measured. */
   readonly readable: boolean;
   readonly owner: string;
@@ -57,6 +69,10 @@ export interface Column {
   /** The type as the source spells it, e.g. `character varying(40)`. */
   readonly declaredType: string;
   readonly family: TypeFamily;
+  /** False for types without equality, such as JSON text and shapes: they cannot be unique or refer. */
+  readonly comparable: boolean;
+  /** The domain it is declared with, schema and all; null for a plain type. */
+  readonly domain: string | null;
   /** In characters, for text with a limit. */
   readonly length: number | null;
   readonly precision: number | null;
@@ -89,6 +105,8 @@ interface ConstraintBase {
   readonly name: string;
   /** False when existing rows were not checked (NOT VALID). */
   readonly validated: boolean;
+  /** False when new rows are not checked either: its index is invalid, or its triggers are switched off. */
+  readonly enforced: boolean;
   readonly deferrable: 'no' | 'initially immediate' | 'initially deferred';
 }
 

@@ -26,7 +26,7 @@ export function sketch(drawing: string): Catalogue {
     .filter((line) => line !== '')
     .map(drawTable);
   const schemas = [...new Set(tables.map((t) => t.schema))].map((name) => ({ name, readable: true }));
-  return { engine: { name: 'postgresql', version: '15.0' }, database: 'sketch', schemas, tables, sequences: [] };
+  return { engine: { name: 'postgresql', version: '15.0' }, database: 'sketch', schemas, tables, sequences: [], joins: [] };
 }
 
 function drawTable(line: string): Table {
@@ -49,6 +49,7 @@ function drawTable(line: string): Table {
     comment: null,
     estimatedRows: Number(size ?? 100),
     bytes: Number(size ?? 100) * 100,
+    activity: null,
     readable: true,
     owner: 'owner',
     columns: drawn.map((c) => c.column),
@@ -79,6 +80,7 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
       id: constraintId(table, constraint),
       name: constraint,
       validated: true,
+      enforced: true,
       deferrable: 'no',
       columns: [name],
       index: constraint,
@@ -96,6 +98,7 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
       id: constraintId(table, constraint),
       name: constraint,
       validated: true,
+      enforced: true,
       deferrable: 'no',
       columns: [name],
       parent: tableId(parentSchema, parent),
@@ -114,6 +117,8 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
       name,
       declaredType,
       family,
+      comparable: true,
+      domain: null,
       length: null,
       precision: null,
       scale: null,
@@ -138,6 +143,7 @@ function keysOf(table: TableId, name: string, columns: readonly DrawnColumn[]): 
       id: constraintId(table, constraint),
       name: constraint,
       validated: true,
+      enforced: true,
       deferrable: 'no',
       columns: key,
       index: constraint,

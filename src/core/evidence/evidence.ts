@@ -2,7 +2,17 @@
 // may only be said of facts that were got exactly.
 
 import type { TableId } from '../catalogue/identifiers';
-import { type EvidenceRequest, type InclusionRequest, keyOf, type ProfileRequest, type RepeatsRequest } from './requests';
+import {
+  type EvidenceRequest,
+  type InclusionRequest,
+  keyOf,
+  type ProbeRequest,
+  type ProfileRequest,
+  type RepeatsRequest,
+  type SampleRequest,
+  type ViolationsRequest,
+} from './requests';
+import type { Sample } from './sample';
 
 export type How =
   { readonly kind: 'exact' } | { readonly kind: 'sample'; readonly rows: number } | { readonly kind: 'statistics' };
@@ -10,7 +20,12 @@ export type How =
 export type Fact = Measured | NotMeasured;
 
 export type Measured =
-  MeasuredAs<ProfileRequest, Profile> | MeasuredAs<RepeatsRequest, Repeats> | MeasuredAs<InclusionRequest, Inclusion>;
+  | MeasuredAs<ProfileRequest, Profile>
+  | MeasuredAs<SampleRequest, Sample>
+  | MeasuredAs<RepeatsRequest, Repeats>
+  | MeasuredAs<ProbeRequest, Probe>
+  | MeasuredAs<InclusionRequest, Inclusion>
+  | MeasuredAs<ViolationsRequest, Violations>;
 
 interface MeasuredAs<Request, Result> {
   readonly request: Request;
@@ -36,20 +51,28 @@ export interface ColumnProfile {
   readonly nulls: number;
   /** Empty or white space only; null for types that cannot be blank. */
   readonly blanks: number | null;
-  /** Rows looked at for repeats: all of them in a small table, else a sample. Null values are left out. */
-  readonly compared: number;
-  /** Distinct values among the compared rows; null when the type cannot be compared. */
-  readonly distinct: number | null;
+  /** Smallest and largest value of whole numbers, days and moments, as text; null for other types or when empty. */
+  readonly min: string | null;
+  readonly max: string | null;
 }
 
 export interface Repeats {
   readonly rows: number;
   /** Rows with a null in one of the columns. */
   readonly nullRows: number;
-  /** Values that occur more than once. */
-  readonly repeatedValues: number;
-  /** Rows that carry such a value. */
-  readonly repeatedRows: number;
+  /** Rows beyond the first of each value: zero means that nothing repeats. */
+  readonly surplus: number;
+  /** Values that occur more than once; null when there are so many that nobody asked how many. */
+  readonly repeatedValues: number | null;
+  /** Rows that carry such a value; null as above. */
+  readonly repeatedRows: number | null;
+}
+
+export interface Probe {
+  /** Distinct values that were looked up. */
+  readonly tested: number;
+  /** The share of them, 0 to 1, that is missing among each parent's keys, in the order of the request. */
+  readonly missing: readonly number[];
 }
 
 export interface Inclusion {
@@ -57,8 +80,12 @@ export interface Inclusion {
   readonly nullRows: number;
   readonly orphanRows: number;
   readonly orphanValues: number;
-  /** Distinct values of the reference; null when not counted. */
-  readonly childValues: number | null;
+}
+
+export interface Violations {
+  /** Rows that the claim speaks of: those with a value. */
+  readonly rows: number;
+  readonly broken: number;
 }
 
 /** Facts by the key of their request. */
@@ -72,7 +99,7 @@ export function wasAsked(evidence: Evidence, request: EvidenceRequest): boolean 
   return Object.hasOwn(evidence, keyOf(request));
 }
 
-type ResultOf<Kind> = Extract<Measured, { request: { kind: Kind } }>;
+export type ResultOf<Kind> = Extract<Measured, { request: { kind: Kind } }>;
 
 /** The fact that answers a request, or null when it was not measured. */
 export function findFact<Kind extends EvidenceRequest['kind']>(
@@ -88,6 +115,10 @@ export function profileOf(evidence: Evidence, table: TableId): ResultOf<'profile
   return findFact(evidence, { kind: 'profile', table });
 }
 
+export function sampleOf(evidence: Evidence, table: TableId): ResultOf<'sample'> | null {
+  return findFact(evidence, { kind: 'sample', table });
+}
+
 export type Uniqueness =
   | { readonly kind: 'unique'; readonly how: How; readonly nullRows: number }
   | { readonly kind: 'repeats'; readonly how: How }
@@ -97,25 +128,31 @@ export type Uniqueness =
 export function uniquenessOf(evidence: Evidence, table: TableId, columns: readonly string[]): Uniqueness {
   const repeats = findFact(evidence, { kind: 'repeats', table, columns });
   if (repeats) {
-    if (repeats.result.repeatedRows > 0) return { kind: 'repeats', how: repeats.how };
+    if (repeats.result.surplus > 0) return { kind: 'repeats', how: repeats.how };
     return { kind: 'unique', how: repeats.how, nullRows: repeats.result.nullRows };
   }
+  return bySample(evidence, table, columns);
+}
+
+// A repeat in a sample is a proof; that nothing repeats in one is none, unless the sample is the whole table.
+function bySample(evidence: Evidence, table: TableId, columns: readonly string[]): Uniqueness {
+  const sample = sampleOf(evidence, table);
+  if (!sample) return { kind: 'unknown' };
+  const nullRows = nullRowsOf(evidence, table, columns);
+  if (sample.result.uniques.some((unique) => unique.every((column) => columns.includes(column))))
+    return { kind: 'unique', how: sample.how, nullRows };
   const [only] = columns;
-  return columns.length === 1 && only !== undefined ? fromProfile(evidence, table, only) : { kind: 'unknown' };
+  const seen = columns.length === 1 && only !== undefined ? sample.result.columns[only] : undefined;
+  if (!seen || seen.distinct === null) return { kind: 'unknown' };
+  return seen.distinct < sample.result.rows - seen.nulls ? { kind: 'repeats', how: sample.how } : { kind: 'unknown' };
 }
 
-function fromProfile(evidence: Evidence, table: TableId, name: string): Uniqueness {
+function nullRowsOf(evidence: Evidence, table: TableId, columns: readonly string[]): number {
   const profile = profileOf(evidence, table);
-  const column = profile?.result.columns[name];
-  if (!profile || !column || column.distinct === null) return { kind: 'unknown' };
-  // Statistics can be stale in both directions; a sample can only prove repeats.
-  if (column.distinct < column.compared) return { kind: 'repeats', how: profile.how };
-  const whole = column.compared + column.nulls >= profile.result.rows;
-  const how: How = whole || profile.how.kind === 'statistics' ? profile.how : { kind: 'sample', rows: column.compared };
-  return { kind: 'unique', how, nullRows: column.nulls };
+  return Math.max(0, ...columns.map((column) => profile?.result.columns[column]?.nulls ?? 0));
 }
 
-/** `measured exactly`, `in a sample of 25,000 rows`, `by the server's statistics`. */
+/** `counted exactly`, `in a sample of 25,000 rows`, `by the server's statistics`. */
 export function howInWords(how: How): string {
   switch (how.kind) {
     case 'exact':

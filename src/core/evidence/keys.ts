@@ -1,15 +1,17 @@
-// Candidate keys: the minimal column sets that identify a row. Falsified first by what is cheap
-// (the profile's sample, as in Heise et al., "Scalable Discovery of Unique Column Combinations",
-// PVLDB 7(4), 2013), the survivors verified by the database, then ranked as an administrator would.
-// Looks at single columns, pairs, then triples, and only deeper when nothing above held.
+// Candidate keys: minimal column sets that identify a row. A sample falsifies most (combinations.ts),
+// the database verifies the best of what is left, and they are ranked as an administrator would. What
+// is unique in small data may be so by chance: a set counts for more the more repeats there would
+// have been to expect if its columns had nothing to do with each other.
 
 import type { TableId } from '../catalogue/identifiers';
 import { declaredUniques, foreignKeysOf, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
-import type { Column, Table } from '../catalogue/model';
-import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
-import { wordsOf } from '../naming/words';
-import { type Evidence, type How, profileOf, uniquenessOf, wasAsked } from './evidence';
+import type { Catalogue, Column, Table } from '../catalogue/model';
+import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
+import { type Vocabulary, vocabularyOf } from '../naming/vocabulary';
+import { endsWith } from '../naming/words';
+import { type Evidence, type How, profileOf, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
+import type { Sample } from './sample';
 
 export interface KeyCandidate {
   readonly columns: readonly string[];
@@ -22,31 +24,79 @@ export interface KeyCandidate {
   readonly reasons: readonly string[];
 }
 
-const verificationsPerTable = 6;
-const widestSet = 3;
+/** Wider sets cost most to verify and are rarely right: only the best few are asked about. */
+const compositesVerified = 3;
+const singlesVerified = 12;
 
 /** The column sets of a table without a primary key whose uniqueness should be verified next. */
-export function keyQuestions(table: Table, evidence: Evidence, depth: Depth): readonly RepeatsRequest[] {
-  for (let width = 1; width <= widestSet; width++) {
-    const open = plausibleSets(table, evidence, width).filter((columns) => !settled(evidence, table.id, columns, depth));
-    if (open.length > 0) return open.map((columns) => ({ kind: 'repeats', table: table.id, columns }));
-    if (candidateKeys(table, evidence).some((key) => key.score > 0)) return [];
+export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evidence, depth: Depth): readonly RepeatsRequest[] {
+  const sample = sampleOf(evidence, table.id);
+  if (depth !== 'exact' || !sample || sample.how.kind === 'exact') return [];
+  const ranked = sample.result.uniques
+    .map((columns) => ({ columns, score: rank(catalogue, table, columns, sample.result).score }))
+    .sort((a, b) => b.score - a.score);
+  const singles = ranked.filter(({ columns }) => columns.length === 1).slice(0, singlesVerified);
+  const open = unasked(singles);
+  if (open.length > 0) return open;
+  // A single column that holds and is any good makes wider sets pointless.
+  if (candidateKeys(catalogue, table, evidence).some((key) => key.columns.length === 1 && key.score > 0 && key.nullRows === 0))
+    return [];
+  return unasked(ranked.filter(({ columns, score }) => columns.length > 1 && score > -1).slice(0, compositesVerified));
+
+  function unasked(sets: readonly { readonly columns: readonly string[] }[]): readonly RepeatsRequest[] {
+    return sets
+      .map(({ columns }): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))
+      .filter((request) => !wasAsked(evidence, request));
   }
-  return [];
 }
 
-/** The candidate keys that the evidence supports, best first. */
-export function candidateKeys(table: Table, evidence: Evidence): readonly KeyCandidate[] {
-  const found: KeyCandidate[] = [];
-  for (let width = 1; width <= widestSet; width++) {
-    for (const columns of plausibleSets(table, evidence, width)) {
+const kept = new WeakMap<Evidence, Map<TableId, readonly KeyCandidate[]>>();
+
+/** The candidate keys that the evidence supports, best first; declared ones are among them. */
+export function candidateKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly KeyCandidate[] {
+  let known = kept.get(evidence);
+  if (!known) kept.set(evidence, (known = new Map<TableId, readonly KeyCandidate[]>()));
+  let found = known.get(table.id);
+  if (!found) known.set(table.id, (found = findKeys(catalogue, table, evidence)));
+  return found;
+}
+
+function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly KeyCandidate[] {
+  const sample = sampleOf(evidence, table.id);
+  if (!sample) return [];
+  if (sample.result.rows < 2) return byNameAlone(catalogue, table, sample.how);
+  const sets = distinctSets([...declaredUniques(table), ...sample.result.uniques]);
+  return sets
+    .flatMap((columns): KeyCandidate[] => {
       const known = uniquenessOf(evidence, table.id, columns);
-      if (known.kind !== 'unique') continue;
-      if (found.some((key) => key.columns.every((column) => columns.includes(column)))) continue;
-      found.push({ columns, how: known.how, nullRows: known.nullRows, ...rank(table, columns) });
-    }
-  }
-  return found.sort((a, b) => b.score - a.score);
+      if (known.kind !== 'unique' || (columns.length > 1 && !isSettled(sample.how, known.how))) return [];
+      return [{ columns, how: known.how, nullRows: known.nullRows, ...rank(catalogue, table, columns, sample.result) }];
+    })
+    .sort((a, b) => b.score - a.score || a.columns.length - b.columns.length);
+}
+
+// Where there are no rows to tell, a name can.
+function byNameAlone(catalogue: Catalogue, table: Table, how: How): readonly KeyCandidate[] {
+  const vocabulary = vocabularyOf(catalogue);
+  return table.columns
+    .filter((column, i) => column.comparable && (i === 0 || numbersItself(column)) && isOwnId(vocabulary, table, column.name))
+    .slice(0, 1)
+    .map(({ name }) => ({
+      columns: [name],
+      how,
+      nullRows: 0,
+      score: 0.4,
+      reasons: [`${name} is named as the table's own identifier`, 'there are no rows to tell'],
+    }));
+}
+
+// In a sample of a large table many wide sets are unique that are not so in the whole: only a verified one counts.
+function isSettled(sampled: How, known: How): boolean {
+  return sampled.kind !== 'sample' || known.kind === 'exact';
+}
+
+function distinctSets(sets: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  return sets.filter((columns, i) => sets.findIndex((other) => sameColumnSet(other, columns)) === i);
 }
 
 /** True when asking the database again would tell nothing new at this depth. */
@@ -56,100 +106,129 @@ export function settled(evidence: Evidence, table: TableId, columns: readonly st
   return known.kind === 'repeats' || (known.kind === 'unique' && (depth === 'sampled' || known.how.kind === 'exact'));
 }
 
-function plausibleSets(table: Table, evidence: Evidence, width: number): readonly (readonly string[])[] {
-  const profile = profileOf(evidence, table.id);
-  if (!profile || profile.result.rows < 2) return [];
-  const rows = profile.result.rows;
-  const parts = table.columns.filter((column) => canIdentify(column) && !hopeless(column) && !alwaysEmpty(column));
-  const singles = new Set(parts.filter((c) => uniquenessOf(evidence, table.id, [c.name]).kind === 'unique').map((c) => c.name));
-  if (width === 1) return best(parts.filter((c) => singles.has(c.name)).map((c) => [c.name]));
-  const rest = parts.filter((column) => !singles.has(column.name) && speaksOfIdentity(table, column));
-  const sets = combinations(
-    rest.map((c) => c.name),
-    width,
-  ).filter((columns) => product(columns) >= rows && hasMinimalParts(columns));
-  return best(sets);
-
-  function alwaysEmpty(column: Column): boolean {
-    const seen = profile?.result.columns[column.name];
-    return seen !== undefined && seen.nulls >= rows;
-  }
-  function product(columns: readonly string[]): number {
-    return columns.reduce((total, name) => total * Math.max(1, estimatedDistinct(name)), 1);
-  }
-  function estimatedDistinct(name: string): number {
-    const seen = profile?.result.columns[name];
-    if (!seen || seen.distinct === null) return 1;
-    // A sample sees fewer values than the table has; leave room for the unseen.
-    return seen.compared < rows ? (seen.distinct * rows) / Math.max(1, seen.compared) : seen.distinct;
-  }
-  function hasMinimalParts(columns: readonly string[]): boolean {
-    return width < 3 || combinations(columns, 2).every((pair) => uniquenessOf(evidence, table.id, pair).kind !== 'unique');
-  }
-  function best(sets: readonly (readonly string[])[]): readonly (readonly string[])[] {
-    return sets
-      .map((columns) => ({ columns, score: rank(table, columns).score }))
-      .sort((a, b) => b.score - a.score)
-      .slice(0, verificationsPerTable)
-      .map((set) => set.columns);
-  }
+/**
+ * How many pairs of rows would have agreed in all of these columns if the columns had nothing to do
+ * with each other. Zero repeats where many were to be expected are no chance.
+ */
+export function expectedRepeats(sample: Sample, columns: readonly string[]): number {
+  const pairs = (sample.rows * (sample.rows - 1)) / 2;
+  return columns.reduce((expected, name) => expected * (sample.columns[name]?.agreement ?? 1), pairs);
 }
 
-function hopeless(column: Column): boolean {
-  return namesADescription(column.name) || (namesAMeasure(column.name) && !namesAnIdentifier(column.name));
-}
-
-function speaksOfIdentity(table: Table, column: Column): boolean {
-  return (
-    namesAnIdentifier(column.name) ||
-    namesAnOrdinal(column.name) ||
-    column.family === 'date' ||
-    column.family === 'timestamp' ||
-    foreignKeysOf(table).some((key) => key.columns.includes(column.name))
-  );
-}
-
-function rank(table: Table, columns: readonly string[]): { readonly score: number; readonly reasons: readonly string[] } {
+function rank(
+  catalogue: Catalogue,
+  table: Table,
+  columns: readonly string[],
+  sample: Sample,
+): { readonly score: number; readonly reasons: readonly string[] } {
+  const vocabulary = vocabularyOf(catalogue);
   const reasons: string[] = [];
   let score = 0;
   const weigh = (weight: number, reason: string): void => {
     score += weight;
     reasons.push(reason);
   };
-  if (declaredUniques(table).some((unique) => sameColumnSet(unique, columns))) weigh(3, 'a unique index stands behind it');
-  if (columns.length > 1) weigh(-0.5 * (columns.length - 1), `${columns.length} columns wide`);
-  columns.forEach((name) => {
+  if (declaredUniques(table).some((unique) => sameColumnSet(unique, columns))) weigh(1.6, 'a unique index stands behind it');
+  if (columns.length > 1) {
+    weigh(-0.45 * (columns.length - 1), `${columns.length} columns wide`);
+    const expected = expectedRepeats(sample, columns);
+    if (expected >= 5) weigh(Math.min(1.2, 0.35 * Math.log10(expected)), 'many repeats were to be expected, and there is none');
+    else weigh(-0.8, 'so few rows can be unique by chance');
+    if (standFirst(table, columns)) weigh(0.5, 'they are the first columns');
+  }
+  for (const name of columns) {
     const column = table.columns.find((c) => c.name === name);
-    if (!column) return;
-    const share = 1 / columns.length;
-    if (isOwnId(table, name)) weigh(2 * share, `${name} is named as the table's own identifier`);
-    else if (namesAnIdentifier(name)) weigh(1.2 * share, `${name} is named as an identifier`);
-    else if (namesAnOrdinal(name)) weigh(share, `${name} numbers rows within a group`);
-    else if (foreignKeysOf(table).some((key) => key.columns.includes(name))) weigh(share, `${name} refers to a parent`);
-    else if (column.family === 'text') weigh(-0.6 * share, `${name} is plain text`);
-    if (column.family === 'timestamp') weigh(-0.6 * share, `${name} is a moment, unique perhaps by chance`);
-    if (column.family === 'date') weigh(-0.1 * share, `${name} is a date`);
-    if (!column.nullable) weigh(0.4 * share, `${name} is declared NOT NULL`);
-    if ((column.length ?? 0) > 60) weigh(-0.8 * share, `${name} is wide`);
-    if (table.columns.indexOf(column) < columns.length + 1) weigh(0.3 * share, `${name} stands first`);
-  });
+    if (column) weighPart(column, 1 / columns.length);
+  }
   return { score, reasons };
+
+  function weighPart(column: Column, share: number): void {
+    const { name } = column;
+    const at = table.columns.indexOf(column);
+    if (isOwnId(vocabulary, table, name)) weigh(2.6 * share, `${name} is named as the table's own identifier`);
+    else if (columns.length > 1 && refers(vocabulary, table, name)) weigh(share, `${name} refers to a parent`);
+    else if (namesAnOrdinal(name)) weigh((columns.length > 1 ? 1 : 0.2) * share, `${name} numbers rows within a group`);
+    else if (isTableName(vocabulary, table, name)) weigh(1.2 * share, `${name} is named as the table is`);
+    else if (namesAnIdentifier(name))
+      weigh((refers(vocabulary, table, name) ? 0.8 : 1.1) * share, `${name} is named as an identifier`);
+    else if (namesADescription(name) || namesAMeasure(name)) weigh(-1.6 * share, `${name} describes or measures`);
+    else if (column.family === 'text') weigh(-0.5 * share, `${name} is plain text`);
+    if (numbersItself(column)) weigh(1.6 * share, `${name} numbers its rows by itself`);
+    if (column.family === 'timestamp')
+      weigh((columns.length > 1 ? -0.3 : -1.4) * share, `${name} is a moment, unique perhaps by chance`);
+    if (column.family === 'date') weigh((columns.length > 1 ? 0.1 : -0.6) * share, `${name} is a date`);
+    if (column.family === 'decimal') weigh(-0.6 * share, `${name} is a decimal number`);
+    if (!column.nullable) weigh(0.4 * share, `${name} is declared NOT NULL`);
+    if ((sample.columns[name]?.longest ?? 0) > 60 || (column.length ?? 0) > 120) weigh(-0.7 * share, `${name} is wide`);
+    if (columns.length === 1 && at === 0) weigh(0.8, `${name} is the first column`);
+    if (columns.length === 1 && at === 1) weigh(0.2, `${name} is the second column`);
+    if (columns.length === 1 && at > 4) weigh(-0.4, `${name} stands far behind`);
+    if (column.family === 'integer' && (sample.columns[name]?.rising ?? 0) > 0.98) weigh(0.4 * share, `${name} grows with time`);
+  }
 }
 
-function isOwnId(table: Table, column: string): boolean {
-  const words = wordsOf(column);
-  const name = wordsOf(table.name);
-  if (words.join(' ') === 'id') return true;
+function standFirst(table: Table, columns: readonly string[]): boolean {
+  return table.columns.slice(0, columns.length).every((column) => columns.includes(column.name));
+}
+
+function numbersItself(column: Column): boolean {
+  return column.identity !== null || /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/.test(column.default ?? '');
+}
+
+function refers(vocabulary: Vocabulary, table: Table, column: string): boolean {
+  return foreignKeysOf(table).some((key) => key.columns.includes(column)) || vocabulary.namesAnotherTable(table, column);
+}
+
+export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): boolean {
+  const words = vocabulary.columnWords(table, column);
+  if (words.length === 1 && ['id', 'uuid', 'guid', 'uid', 'oid'].includes(words[0] ?? '')) return true;
   const owner = words.slice(0, -1);
-  return namesAnIdentifier(column) && owner.length > 0 && owner.every((word, i) => word === name[name.length - owner.length + i]);
+  if (!namesAnIdentifier(words.at(-1) ?? '') || owner.length === 0) return false;
+  const own = vocabulary.tableWords(table);
+  return endsWith(own, owner) || owner.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3));
 }
 
-/** All subsets of a size, in the order of the whole. */
-export function combinations<T>(whole: readonly T[], size: number): readonly (readonly T[])[] {
-  if (size === 0) return [[]];
-  return whole.flatMap((first, i) => combinations(whole.slice(i + 1), size - 1).map((rest) => [first, ...rest]));
+function isTableName(vocabulary: Vocabulary, table: Table, column: string): boolean {
+  const words = vocabulary.columnWords(table, column);
+  const own = vocabulary.tableWords(table);
+  return words.length > 0 && endsWith(own, words);
+}
+
+/** A column that is named as the table's own identifier and all but identifies: few of its values repeat. */
+export function nearlyKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly (readonly string[])[] {
+  const sample = sampleOf(evidence, table.id)?.result;
+  if (!sample) return [];
+  const vocabulary = vocabularyOf(catalogue);
+  return table.columns
+    .filter((column) => {
+      const seen = sample.columns[column.name];
+      const filled = sample.rows - (seen?.nulls ?? 0);
+      const distinct = seen?.distinct ?? 0;
+      return isOwnId(vocabulary, table, column.name) && distinct < filled && distinct >= filled * 0.9 && filled > 3;
+    })
+    .map((column) => [column.name]);
+}
+
+/** Below it a key is no better than a number of our own. */
+const leastScore = -1.1;
+
+/** True when a candidate can be proposed as the primary key. */
+export function isProposable(key: KeyCandidate): boolean {
+  return key.score > leastScore && key.nullRows === 0;
+}
+
+/** The key that would be proposed: the best that holds no null; null when none is any good. */
+export function bestKey(catalogue: Catalogue, table: Table, evidence: Evidence): KeyCandidate | null {
+  return candidateKeys(catalogue, table, evidence).find(isProposable) ?? null;
 }
 
 export function lacksPrimaryKey(table: Table): boolean {
   return table.kind !== 'foreign' && table.persistence !== 'temporary' && primaryKeyOf(table) === null;
+}
+
+/** The columns that identify a row: the primary key, else the best candidate. */
+export function keyOrCandidate(catalogue: Catalogue, table: Table, evidence: Evidence): readonly string[] {
+  return (
+    primaryKeyOf(table)?.columns ?? (profileOf(evidence, table.id) ? (bestKey(catalogue, table, evidence)?.columns ?? []) : [])
+  );
 }

@@ -1,60 +1,106 @@
-// Evidence drawn for tests: a profile said in a few numbers, as a survey would have measured it.
+// Evidence drawn for tests: said in a few numbers, as a survey would have measured it.
 
 import type { TableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
+import type { Claim } from './claims';
 import { type Evidence, evidenceOf, type Fact, type How } from './evidence';
+import type { RepeatsRequest } from './requests';
+import type { SampledColumn } from './sample';
 
 const at = '2026-11-24T00:00:00.000Z';
 const exact: How = { kind: 'exact' };
 
-/** Numbers of a column: how many nulls, and distinct values among the rest. */
-export interface Drawn {
+/** Numbers of a column: how many nulls, and distinct values among the rest; all else as far as a test needs it. */
+export interface Drawn extends Partial<Omit<SampledColumn, 'distinct' | 'nulls'>> {
   readonly nulls?: number;
+  readonly blanks?: number;
   readonly distinct: number;
+  readonly min?: string;
+  readonly max?: string;
 }
 
-/** A profile; columns not drawn are never null and hold ten values over and over. */
+/** A profile and a sample of the whole table; columns not drawn are never null and hold ten values over and over. */
 export function profiled(
   catalogue: Catalogue,
   table: string,
   rows: number,
   drawn: Readonly<Record<string, Drawn>> = {},
   how = exact,
-): Fact {
+  uniques: readonly (readonly string[])[] = [],
+): readonly Fact[] {
   const id = table as TableId;
-  const columns = Object.fromEntries(
-    getTable(catalogue, id).columns.map(({ name }) => {
-      const { nulls = 0, distinct } = drawn[name] ?? { distinct: Math.min(10, rows) };
-      return [name, { nulls, blanks: null, compared: rows - nulls, distinct }];
-    }),
+  const all = getTable(catalogue, id).columns.map(({ name }) => ({ name, ...(drawn[name] ?? { distinct: Math.min(10, rows) }) }));
+  const profile = Object.fromEntries(
+    all.map(({ name, nulls = 0, blanks = null, min = null, max = null }) => [name, { nulls, blanks, min, max }]),
   );
-  return { request: { kind: 'profile', table: id }, how, result: { rows, columns }, at };
+  const sample = Object.fromEntries(
+    all.map(({ name, nulls = 0, distinct, folded, frequent, longest, forms, filled, negative, agreement, rising }) => [
+      name,
+      {
+        nulls,
+        distinct,
+        folded: folded ?? distinct,
+        frequent: frequent ?? [],
+        longest: longest ?? null,
+        forms: forms ?? {},
+        filled: filled ?? rows - nulls,
+        negative: negative ?? 0,
+        agreement: agreement ?? (distinct > 0 && distinct < rows - nulls ? 1 / distinct : 0),
+        rising: rising ?? null,
+      },
+    ]),
+  );
+  const singles = all.filter((c) => rows > 0 && c.distinct === rows - (c.nulls ?? 0) && c.distinct > 0).map((c) => [c.name]);
+  return [
+    { request: { kind: 'profile', table: id }, how, result: { rows, columns: profile }, at },
+    {
+      request: { kind: 'sample', table: id },
+      how,
+      result: { rows, columns: sample, uniques: [...singles, ...uniques], ordered: [] },
+      at,
+    },
+  ];
 }
 
-export function repeating(table: string, columns: readonly string[], rows: number, repeatedRows = 0): Fact {
-  const result = { rows, nullRows: 0, repeatedRows, repeatedValues: Math.ceil(repeatedRows / 2) };
-  return { request: { kind: 'repeats', table: table as TableId, columns }, how: exact, result, at };
-}
-
-export function included(
-  from: readonly [string, ...string[]],
-  to: readonly [string, ...string[]],
+export function repeating(
+  table: string,
+  columns: readonly string[],
   rows: number,
-  orphanRows = 0,
-  childValues = rows,
+  repeatedRows = 0,
+  more: Partial<Pick<RepeatsRequest, 'folded' | 'live'>> = {},
+  nullRows = 0,
 ): Fact {
-  const [table, ...columns] = from;
-  const [parent, ...parentColumns] = to;
-  const request = { kind: 'inclusion', table: table as TableId, columns, parent: parent as TableId, parentColumns } as const;
+  const repeatedValues = Math.ceil(repeatedRows / 2);
   return {
-    request,
+    request: { kind: 'repeats', table: table as TableId, columns, ...more },
     how: exact,
-    result: { rows, nullRows: 0, orphanRows, orphanValues: Math.min(orphanRows, childValues), childValues },
+    result: { rows, nullRows, surplus: repeatedRows - repeatedValues, repeatedRows, repeatedValues },
     at,
   };
 }
 
-export function evidence(...facts: readonly Fact[]): Evidence {
-  return evidenceOf(facts);
+/** `[table, column]` of the child, then of the parent. */
+export function included(
+  child: readonly [string, ...string[]],
+  parent: readonly [string, ...string[]],
+  rows: number,
+  orphanRows = 0,
+): Fact {
+  const [table, ...columns] = child;
+  const [parentTable, ...parentColumns] = parent;
+  return {
+    request: { kind: 'inclusion', table: table as TableId, columns, parent: parentTable as TableId, parentColumns },
+    how: exact,
+    result: { rows, nullRows: 0, orphanRows, orphanValues: orphanRows },
+    at,
+  };
+}
+
+export function violating(table: string, claim: Claim, rows: number, broken: number): Fact {
+  return { request: { kind: 'violations', table: table as TableId, claim }, how: exact, result: { rows, broken }, at };
+}
+
+export function evidence(...facts: readonly (Fact | readonly Fact[])[]): Evidence {
+  return evidenceOf(facts.flat());
 }

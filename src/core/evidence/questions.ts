@@ -1,15 +1,17 @@
-// What to ask next. Called again after each round of answers until it has nothing left to ask:
-// profiles first, then uniqueness of what survived them, then references to the keys found. As
-// it is a function of the facts alone, a survey that was interrupted goes on where it stopped.
+// What to ask next. Called again after each round of answers until it has nothing left to ask: rows and
+// samples first, then uniqueness of what survived them, then parents, orphans, and claims about values.
+// As it is a function of the facts alone, a survey that was interrupted goes on where it stopped.
 
 import type { TableId } from '../catalogue/identifiers';
 import { baseTables } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, wasAsked } from './evidence';
 import { keyQuestions, lacksPrimaryKey, settled } from './keys';
-import { inclusionRequestOf, referenceCandidates } from './references';
-import type { Depth, EvidenceRequest, ProfileRequest, RepeatsRequest } from './requests';
+import { inclusionRequestOf, referenceCandidates } from './references/candidates';
+import { probeQuestions } from './references/probes';
+import type { Depth, EvidenceRequest } from './requests';
 import { plausibleUniques } from './uniques';
+import { valueQuestions } from './values';
 
 /** `scope` limits the questions to findings about these tables; null asks about all. */
 export function nextRequests(
@@ -20,9 +22,9 @@ export function nextRequests(
 ): readonly EvidenceRequest[] {
   if (depth === 'catalogue') return [];
   const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
-  const rounds = [profiles, keys, uniques, references];
+  const rounds = [profiles, keys, probes, references, uniques, declared, values];
   for (const round of rounds) {
-    const open = round({ catalogue, tables, evidence, depth });
+    const open = round({ catalogue, tables, evidence, depth }).filter((request) => !wasAsked(evidence, request));
     if (open.length > 0) return open;
   }
   return [];
@@ -36,35 +38,58 @@ interface Round {
 }
 
 // Every table, in scope or not, that could turn out to be a parent needs its own key known.
-function profiles({ tables, evidence, catalogue }: Round): readonly ProfileRequest[] {
+function profiles({ tables, catalogue }: Round): readonly EvidenceRequest[] {
   const keyless = baseTables(catalogue).filter(lacksPrimaryKey);
-  return [...new Set([...tables, ...keyless])]
-    .map((table): ProfileRequest => ({ kind: 'profile', table: table.id }))
-    .filter((request) => !wasAsked(evidence, request));
+  return [...new Set([...tables, ...keyless])].flatMap((table): EvidenceRequest[] => [
+    { kind: 'profile', table: table.id },
+    { kind: 'sample', table: table.id },
+  ]);
 }
 
-function keys({ catalogue, evidence, depth }: Round): readonly RepeatsRequest[] {
+function keys({ catalogue, evidence, depth }: Round): readonly EvidenceRequest[] {
   return baseTables(catalogue)
     .filter(lacksPrimaryKey)
-    .flatMap((table) => keyQuestions(table, evidence, depth));
+    .flatMap((table) => keyQuestions(catalogue, table, evidence, depth));
 }
 
-function uniques({ catalogue, tables, evidence, depth }: Round): readonly RepeatsRequest[] {
-  return tables
-    .flatMap((table) =>
-      plausibleUniques(catalogue, table, evidence).map((columns): RepeatsRequest => ({
-        kind: 'repeats',
-        table: table.id,
-        columns,
-      })),
-    )
-    .filter((request) => !settled(evidence, request.table, request.columns, depth));
+function probes({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
+  return probeQuestions(catalogue, tables, evidence);
 }
 
 function references({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
   const ids = new Set(tables.map((table) => table.id));
   return referenceCandidates(catalogue, evidence)
     .filter((candidate) => ids.has(candidate.child))
-    .map(inclusionRequestOf)
-    .filter((request) => !wasAsked(evidence, request));
+    .map(inclusionRequestOf);
+}
+
+function uniques({ catalogue, tables, evidence, depth }: Round): readonly EvidenceRequest[] {
+  return tables.flatMap((table) =>
+    plausibleUniques(catalogue, table, evidence)
+      .filter(({ columns }) => !settled(evidence, table.id, columns, depth))
+      .map(({ columns }): EvidenceRequest => ({ kind: 'repeats', table: table.id, columns })),
+  );
+}
+
+/** Orphans of declared references that the database does not vouch for. */
+function declared({ tables }: Round): readonly EvidenceRequest[] {
+  return tables.flatMap((table) =>
+    table.constraints.flatMap((constraint): EvidenceRequest[] =>
+      constraint.kind === 'foreign key' && (!constraint.validated || !constraint.enforced)
+        ? [
+            {
+              kind: 'inclusion',
+              table: table.id,
+              columns: constraint.columns,
+              parent: constraint.parent,
+              parentColumns: constraint.parentColumns,
+            },
+          ]
+        : [],
+    ),
+  );
+}
+
+function values({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
+  return tables.flatMap((table) => valueQuestions(catalogue, table, evidence));
 }

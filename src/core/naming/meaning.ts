@@ -92,8 +92,6 @@ const describing = new Set([
   'city',
   'phone',
   'fax',
-  'url',
-  'path',
   'content',
   'summary',
   'reason',
@@ -204,7 +202,7 @@ export function namesSomethingMandatory(column: string): boolean {
 
 /** Types whose values can identify a row. */
 export function canIdentify(column: Column): boolean {
-  if (column.generated !== null) return false;
+  if (column.generated !== null || !column.comparable) return false;
   if (column.family === 'decimal') return (column.scale ?? 1) === 0;
-  return ['integer', 'text', 'uuid', 'date', 'timestamp'].includes(column.family);
+  return ['integer', 'text', 'uuid', 'date', 'timestamp', 'binary', 'other'].includes(column.family);
 }

@@ -16,7 +16,7 @@ const port = sketch(`
 `);
 const facts = evidence(
   profiled(port, 'port.berth', 60, { berth_no: { distinct: 60 } }),
-  profiled(port, 'port.booking', 400, { booking_no: { distinct: 400 } }),
+  profiled(port, 'port.booking', 400, { booking_no: { distinct: 400 }, berth_no: { distinct: 55 } }),
   included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
 );
 const findings = audit(port, facts);
@@ -50,7 +50,8 @@ test('refuses a reference to what is no key, and says what to add', () => {
 test('sets orphans aside before the reference is checked against the rows', () => {
   const keyed = sketch('port.berth: berth_no text key\n port.booking: id key, berth_no text');
   const known = evidence(
-    profiled(keyed, 'port.booking', 400),
+    profiled(keyed, 'port.booking', 400, { berth_no: { distinct: 55 } }),
+    profiled(keyed, 'port.berth', 60),
     included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
   );
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
@@ -66,7 +67,8 @@ test('sets orphans aside before the reference is checked against the rows', () =
 test('does not take an answer that is refused here', () => {
   const mandatory = sketch('port.berth: berth_no text key\n port.booking: id key, berth_no text not null');
   const known = evidence(
-    profiled(mandatory, 'port.booking', 400),
+    profiled(mandatory, 'port.booking', 400, { berth_no: { distinct: 55 } }),
+    profiled(mandatory, 'port.berth', 60),
     included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
   );
   const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1');

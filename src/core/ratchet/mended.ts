@@ -2,7 +2,15 @@
 // the data happens to look different is no mend.
 
 import { columnsId } from '../catalogue/identifiers';
-import { declaredUniques, findTable, foreignKeysOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import {
+  declaredUniques,
+  findTable,
+  foreignKeysOf,
+  isIndexed,
+  primaryKeyOf,
+  sameColumns,
+  sameColumnSet,
+} from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
@@ -21,6 +29,13 @@ export function isMended(finding: Pick<Finding, 'object' | 'proposal'>, catalogu
       return declaredUniques(table).some((unique) => sameColumnSet(unique, proposal.columns));
     case 'notNull':
       return proposal.columns.every((name) => table.columns.some((c) => c.name === name && !c.nullable));
+    case 'index':
+      return isIndexed(table, proposal.columns);
+    case 'validate':
+      return table.constraints.some((c) => c.name === proposal.name && c.validated);
+    case 'byHand':
+      // Only the rule itself can tell, by no longer finding it.
+      return false;
     case 'rename':
       return table.constraints.every((c) => c.name !== proposal.from);
   }

@@ -2,9 +2,9 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { getTable, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
+import { getTable, isIndexed, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
-import type { KeyCandidate } from '../evidence/keys';
+import { isProposable, type KeyCandidate } from '../evidence/keys';
 import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
 import type { Operation } from '../plan/operations';
 import { tableOf } from '../rules/audit';
@@ -41,6 +41,17 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
       ];
     case 'notNull':
       return proposal.columns.map((column) => ({ kind: 'setNotNull', table: table.id, column }));
+    case 'index':
+      return [
+        { kind: 'createIndex', table: table.id, columns: proposal.columns, name: give(naming, 'index', table, proposal.columns) },
+      ];
+    case 'validate': {
+      const { columns, name, references } = proposal;
+      const reference = { columns, parent: tableId(references.schema, references.table), parentColumns: references.columns };
+      return [{ kind: 'validateConstraint', table: table.id, name, reference }];
+    }
+    case 'byHand':
+      throw new Error(`There is no script for ${finding.rule} on ${table.id}: it takes somebody's thought.`);
     case 'rename':
       return [{ kind: 'renameConstraint', table: table.id, from: proposal.from, to: proposal.to }];
   }
@@ -57,7 +68,7 @@ function keyOperations(finding: Finding, table: Table, decision: Decision, namin
     nullableBefore: table.columns.filter((c) => columns.includes(c.name) && c.nullable).map((c) => c.name),
   });
   if (natural) return [primary(natural.columns)];
-  const beside = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+  const beside = candidates.find(isProposable);
   const unique: readonly Operation[] = beside
     ? [{ kind: 'addUnique', table: table.id, columns: beside.columns, name: give(naming, 'unique', table, beside.columns) }]
     : [];
@@ -103,13 +114,6 @@ function referenceOperations(
   });
   if (decision['orphans'] !== 'leave') operations.push({ kind: 'validateConstraint', table: table.id, name, reference });
   return operations;
-}
-
-/** True when an index starts with these columns, so that a delete of the parent finds its children. */
-function isIndexed(table: Table, columns: readonly string[]): boolean {
-  return table.indexes.some(
-    (index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
-  );
 }
 
 function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {

@@ -5,7 +5,7 @@
 import { columnsId } from '../catalogue/identifiers';
 import { getTable, keyColumnsOf } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import type { KeyCandidate } from '../evidence/keys';
+import { isProposable, type KeyCandidate } from '../evidence/keys';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { counted, plural, spoken, withArticle } from '../naming/words';
@@ -43,6 +43,9 @@ export function questionsFor(finding: Finding, catalogue: Catalogue): readonly Q
     case 'unique':
     case 'notNull':
     case 'rename':
+    case 'index':
+    case 'validate':
+    case 'byHand':
       return [];
   }
 }
@@ -68,17 +71,17 @@ interface MissingKeyFacts {
 function keyQuestion(finding: Finding, table: Table): Question {
   const { rows, candidates, surrogate } = finding.facts as MissingKeyFacts;
   const natural = candidates
-    .filter((key) => key.score > -0.5)
+    .filter((key) => key.score > -1.5)
     .slice(0, 3)
     .map((key, i): Answer => ({
       id: naturalAnswer(key.columns),
       title: key.columns.join(', '),
       effect: `Natural key: ${key.reasons.slice(0, 2).join(', ')}`,
       cost: 'builds an index, no row changes',
-      advised: i === 0 && key.score > 0 && key.nullRows === 0,
+      advised: i === 0 && isProposable(key),
       refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : null,
     }));
-  const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+  const best = candidates.find(isProposable);
   const beside = best ? `; ${best.columns.join(', ')} kept unique beside it` : '; nothing else in the table is unique';
   return {
     id: 'key',

@@ -4,13 +4,24 @@ import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { baseTables, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
-import { weighReferences } from '../evidence/references';
+import { weighReferences } from '../evidence/references/weigh';
 import { inferStyle } from '../naming/style';
 import { rules } from './index';
+import { exemptionOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
 import { type Finding, type FindingId, type Found, type FoundObject, type Rule, severities, type Words } from './rule';
 
-/** All findings, worst first. `scope` limits the tables that are judged; null judges all. */
-export function audit(catalogue: Catalogue, evidence: Evidence, scope: ReadonlySet<TableId> | null = null): readonly Finding[] {
+export interface AuditOptions {
+  /** Limits the tables that are judged; null judges all. */
+  readonly scope?: ReadonlySet<TableId> | null;
+  readonly policies?: Policies;
+}
+
+/** All findings, worst first. */
+export function audit(
+  catalogue: Catalogue,
+  evidence: Evidence,
+  { scope = null, policies = noPolicies }: AuditOptions = {},
+): readonly Finding[] {
   const input = {
     catalogue,
     evidence,
@@ -18,8 +29,23 @@ export function audit(catalogue: Catalogue, evidence: Evidence, scope: ReadonlyS
     references: weighReferences(catalogue, evidence),
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
   };
-  const findings = rules.flatMap((rule) => [...rule.check(input)].map((found) => findingOf(catalogue, rule, found)));
+  const findings = rules.flatMap((rule) => {
+    const policy = policyOf(policies, rule.id);
+    if (!policy.on) return [];
+    return [...rule.check(input, limitsOf(rule, policy))]
+      .filter((found) => exemptionOf(policy, namesOf(found)) === null)
+      .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity }));
+  });
   return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+}
+
+function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, number>> {
+  return Object.fromEntries(Object.entries(rule.thresholds ?? {}).map(([name, { value }]) => [name, thresholds[name] ?? value]));
+}
+
+/** What an exemption may call an object: its table, its columns, its constraint. */
+function namesOf({ table, columns, name }: Found<unknown>): readonly string[] {
+  return [table, columnsId(table, columns), ...(name === undefined ? [] : [name])];
 }
 
 /** Says a finding in words. Throws when its rule no longer exists. */

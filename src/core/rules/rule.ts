@@ -3,7 +3,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
-import type { WeighedReference } from '../evidence/references';
+import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
 
 export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
@@ -32,7 +32,12 @@ export type Proposal =
   | { readonly kind: 'foreignKey'; readonly columns: readonly string[]; readonly references: ProposedParent }
   | { readonly kind: 'unique'; readonly columns: readonly string[] }
   | { readonly kind: 'notNull'; readonly columns: readonly string[] }
-  | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string };
+  | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string }
+  | { readonly kind: 'index'; readonly columns: readonly string[] }
+  /** Existing rows checked against a foreign key that holds for new ones only. */
+  | { readonly kind: 'validate'; readonly columns: readonly string[]; readonly name: string; readonly references: ProposedParent }
+  /** No script can mend it without somebody's thought: the rule's `advice` says what to think about. */
+  | { readonly kind: 'byHand'; readonly columns: readonly string[] };
 
 export interface ProposedParent {
   readonly schema: string;
@@ -76,6 +81,10 @@ export interface Words {
   readonly evidence: readonly EvidenceLine[];
   /** What made us as sure as we are. */
   readonly reasons: readonly string[];
+  /** Why it is as severe as it is, where that is not plain from the numbers. */
+  readonly because?: string;
+  /** What to do about it, where there is no script for it. */
+  readonly advice?: string;
 }
 
 export interface EvidenceLine {
@@ -85,14 +94,26 @@ export interface EvidenceLine {
   readonly harm?: boolean;
 }
 
-export interface Rule<Facts = unknown> {
+/** A number of a rule that a source's people may set otherwise. */
+export interface Threshold {
+  readonly value: number;
+  /** What it bounds, for the settings. */
+  readonly words: string;
+}
+
+export interface Rule<Facts = unknown, Limit extends string = string> {
+  /** Its path: concern and name. */
   readonly id: string;
   readonly concern: Concern;
-  check(audit: Audit): Iterable<Found<Facts>>;
+  /** What it looks for, in one sentence. */
+  readonly about: string;
+  readonly thresholds?: Readonly<Record<Limit, Threshold>>;
+  /** `limits` are the thresholds as they are set for the source. */
+  check(audit: Audit, limits: Readonly<Record<Limit, number>>): Iterable<Found<Facts>>;
   words(facts: Facts, object: FoundObject): Words;
 }
 
-export function defineRule<Facts>(rule: Rule<Facts>): Rule<Facts> {
+export function defineRule<Facts, Limit extends string = never>(rule: Rule<Facts, Limit>): Rule<Facts, Limit> {
   return rule;
 }
 

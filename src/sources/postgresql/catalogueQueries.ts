@@ -40,15 +40,21 @@ export const columns = `
   where a.attnum > 0 and not a.attisdropped and ${userSchemas}
   order by a.attrelid, a.attnum`;
 
-export const types = `select oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod from pg_type`;
+export const types = `
+  select t.oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod, nspname
+  from pg_type t
+  join pg_namespace n on n.oid = typnamespace`;
 
 export const constraints = `
   select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
-    co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end
+    co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
+    case when co.contype = 'f' then not exists (select 1 from pg_trigger t where t.tgconstraint = co.oid and t.tgenabled = 'D')
+      else coalesce(x.indisvalid and x.indisready, true) end
   from pg_constraint co
   join pg_class c on c.oid = co.conrelid
   join pg_namespace n on n.oid = c.relnamespace
   left join pg_class i on i.oid = co.conindid
+  left join pg_index x on x.indexrelid = co.conindid
   where co.contype in ('p', 'u', 'f', 'c', 'x') and ${userSchemas}
   order by co.conrelid, co.conname`;
 
@@ -99,3 +105,11 @@ export const statistics = `
   select schemaname, tablename, attname, null_frac::float8, n_distinct::float8
   from pg_stats
   where schemaname not in ('pg_catalog', 'information_schema') and not inherited`;
+
+/** What changed so far, by the server's counters, and which file holds the rows: TRUNCATE gives another. */
+export const activity = `
+  select s.relid::text, concat_ws(' ', n_tup_ins, n_tup_upd, n_tup_del, pg_relation_filenode(s.relid), d.stats_reset)
+  from pg_stat_user_tables s
+  join pg_class c on c.oid = s.relid and c.relkind = 'r'
+  cross join pg_stat_database d
+  where d.datname = current_database() and current_setting('track_counts')::bool`;

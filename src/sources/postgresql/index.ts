@@ -9,9 +9,14 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
   const client = await openReading(details, limits);
   const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid');
   const pid = rows[0]?.pid;
+  let current = limits.statementMs;
   return {
     readCatalogue: () => readCatalogue(client),
-    measure: (request, catalogue, depth) => measure(client, request, catalogue, depth),
+    measure: async (requests, catalogue, { depth, timeoutMs = null }) => {
+      const timeout = Math.min(limits.statementMs, timeoutMs ?? limits.statementMs);
+      if (timeout !== current) await client.query(`set statement_timeout = ${Math.max(1, Math.round((current = timeout)))}`);
+      return measure(client, requests, catalogue, depth);
+    },
     offenders: (question, page) => readOffenders(client, question, page),
     cancel: () => cancel(details, pid),
     close: () => client.end(),

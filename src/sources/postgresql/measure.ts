@@ -1,50 +1,89 @@
 // How evidence requests are answered on PostgreSQL. Query shapes follow what was measured to be fast:
-// one pass for all nulls and blanks with a cheap guard before the trim, repeats looked for in a block
-// sample of 25,000 rows first, orphans by anti-join.
+// one pass for all nulls, blanks and bounds with a cheap guard before the trim; a block sample read
+// once and looked at here; uniqueness by sorting 64-bit hashes, several columns in one pass; orphans
+// by anti-join; parents of unknown name by looking up a few values first.
 
 import type pg from 'pg';
 import { getColumn, getTable } from '../../core/catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../core/catalogue/model';
-import type { ColumnProfile, Fact, How, Inclusion, Profile, Repeats } from '../../core/evidence/evidence';
-import type { Depth, EvidenceRequest, InclusionRequest, ProfileRequest, RepeatsRequest } from '../../core/evidence/requests';
-import { quote, quoteList, quoteTable } from '../../core/dialects/postgresql/quote';
+import type { ColumnProfile, Fact, How, Inclusion, Probe, Profile, Repeats, Violations } from '../../core/evidence/evidence';
+import type {
+  Depth,
+  EvidenceRequest,
+  InclusionRequest,
+  ProbeRequest,
+  RepeatsRequest,
+  ViolationsRequest,
+} from '../../core/evidence/requests';
+import { summarise } from '../../core/evidence/sample';
 import { orphanCondition } from '../../core/dialects/postgresql/checks';
+import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
 import { SourceError } from '../SourceError';
+import { brokenCondition, spokenOfCondition } from './claims';
 import { statementError } from './errors';
+import { foldedValue, hashOf, isLive, sampledValue } from './values';
 
 const sampleRows = 25_000;
+/** A table that is little larger than a sample is read whole. */
+const wholeUpTo = 40_000;
+const mostCells = 2_500_000;
+/** Values are listed where few rows repeat; where many do, nobody asks how many. */
+const listedUpTo = 20_000;
 
-/** Throws SourceError when the connection is lost or the work cancelled; all else becomes a fact. */
-export async function measure(client: pg.Client, request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Fact> {
+/**
+ * Answers requests about one table, of one kind. Throws SourceError when the connection is lost or the
+ * work cancelled; all else (rights, time, locks) becomes a fact: not measured, with the reason.
+ */
+export async function measure(
+  client: pg.Client,
+  requests: readonly EvidenceRequest[],
+  catalogue: Catalogue,
+  depth: Depth,
+): Promise<readonly Fact[]> {
   const at = new Date().toISOString();
-  const unreadable = tablesOf(request)
+  const unreadable = requests
+    .flatMap(tablesOf)
     .map((id) => getTable(catalogue, id))
     .find((table) => !table.readable);
-  if (unreadable)
-    return { request, notMeasured: `The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`, at };
+  const nothing = (notMeasured: string) => requests.map((request): Fact => ({ request, notMeasured, at }));
+  if (unreadable) return nothing(`The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`);
   try {
-    return { ...(await answer(client, request, catalogue, depth)), at };
+    return (await answer(client, requests, catalogue, depth)).map((fact) => ({ ...fact, at }) as Fact);
   } catch (error) {
-    const problem = statementError(error, `Measuring ${request.table}`);
+    const problem = statementError(error, `Measuring ${requests[0]?.table}`);
     if (problem.reason === 'lost' || problem.reason === 'cancelled') throw problem;
-    return { request, notMeasured: problem.message, at };
+    return nothing(problem.message);
   }
 }
 
-type Answered =
-  | { request: ProfileRequest; how: How; result: Profile }
-  | { request: RepeatsRequest; how: How; result: Repeats }
-  | { request: InclusionRequest; how: How; result: Inclusion };
+interface Answer<Request, Result> {
+  readonly request: Request;
+  readonly how: How;
+  readonly result: Result;
+}
 
-async function answer(client: pg.Client, request: EvidenceRequest, catalogue: Catalogue, depth: Depth): Promise<Answered> {
-  const table = getTable(catalogue, request.table);
-  switch (request.kind) {
+async function answer(
+  client: pg.Client,
+  requests: readonly EvidenceRequest[],
+  catalogue: Catalogue,
+  depth: Depth,
+): Promise<readonly Answer<EvidenceRequest, unknown>[]> {
+  const [first] = requests;
+  if (!first) return [];
+  const table = getTable(catalogue, first.table);
+  switch (first.kind) {
     case 'profile':
-      return { request, ...(await profile(client, table, depth)) };
+      return [{ request: first, ...(await profile(client, table, depth)) }];
+    case 'sample':
+      return [{ request: first, ...(await sample(client, table)) }];
     case 'repeats':
-      return { request, ...(await repeats(client, table, request.columns, depth)) };
+      return repeats(client, table, requests as readonly RepeatsRequest[], depth);
+    case 'probe':
+      return [{ request: first, ...(await probe(client, table, first, catalogue)) }];
     case 'inclusion':
-      return { request, ...(await inclusion(client, table, request, catalogue, depth)) };
+      return [{ request: first, ...(await inclusion(client, table, first, catalogue, depth)) }];
+    case 'violations':
+      return violations(client, table, requests as readonly ViolationsRequest[], depth);
   }
 }
 
@@ -52,41 +91,53 @@ function tablesOf(request: EvidenceRequest) {
   return request.kind === 'inclusion' ? [request.table, request.parent] : [request.table];
 }
 
-/** What to read of a table: all of it, or a block sample of about the wanted rows. */
-function fromClause(table: Table, depth: Depth): { readonly from: string; readonly sampled: boolean } {
-  const rows = table.estimatedRows ?? 0;
-  if (depth === 'exact' || rows <= sampleRows * 1.5) return { from: quoteTable(table.id), sampled: false };
-  return { from: `${quoteTable(table.id)} tablesample system (${samplePercent(rows)}) repeatable (1)`, sampled: true };
+/** Rows by the server's estimate, else by size. */
+function rowsOf(table: Table): number {
+  return table.estimatedRows !== null && table.estimatedRows > 0 ? table.estimatedRows : table.bytes / 120;
 }
 
-function samplePercent(rows: number): string {
-  return Math.min(100, (100 * sampleRows * 1.1) / Math.max(rows, 1)).toFixed(6);
+/** What to read of a table: all of it, or a block sample of about the wanted rows. */
+function fromClause(table: Table, depth: Depth, wanted = sampleRows): { readonly from: string; readonly sampled: boolean } {
+  if (depth === 'exact' || rowsOf(table) <= wholeUpTo) return { from: quoteTable(table.id), sampled: false };
+  return { from: blockSample(table, wanted), sampled: true };
 }
+
+// The same blocks each time, so that two surveys of an unchanged table say the same.
+function blockSample(table: Table, wanted: number): string {
+  const percent = Math.min(100, (100 * wanted * 1.1) / Math.max(rowsOf(table), 1)).toFixed(6);
+  return `${quoteTable(table.id)} tablesample system (${percent}) repeatable (1)`;
+}
+
+function how(sampled: boolean, rows: number): How {
+  return sampled ? { kind: 'sample', rows } : { kind: 'exact' };
+}
+
+const bounded = ['integer', 'date', 'timestamp'];
 
 async function profile(client: pg.Client, table: Table, depth: Depth): Promise<{ how: How; result: Profile }> {
   const { from, sampled } = fromClause(table, depth);
-  const counts = table.columns.map((column) => (column.nullable ? `count(${quote(column.name)})` : 'count(*)'));
-  const blanks = table.columns.map((column) =>
+  const parts = table.columns.map((column) => [
+    column.nullable ? `count(${quote(column.name)})` : 'count(*)',
     column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
-  );
-  const seen = await row(client, `select count(*), ${[...counts, ...blanks].join(', ')} from ${from}`);
+    ...(bounded.includes(column.family)
+      ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`]
+      : ['null', 'null']),
+  ]);
+  const seen = await row(client, `select ${['count(*)', ...parts.flat()].join(', ')} from ${from}`);
   const rows = Number(seen[0]);
-  const compared = await compareValues(client, table, rows, from);
   const total = sampled ? Math.max(table.estimatedRows ?? rows, rows) : rows;
   const scale = rows === 0 ? 1 : total / rows;
   const columns: Record<string, ColumnProfile> = {};
   table.columns.forEach((column, i) => {
-    const nulls = rows - Number(seen[1 + i]);
-    const blank = seen[1 + table.columns.length + i];
-    const values = compared.get(column.name);
+    const [filled, blanks, min, max] = seen.slice(1 + 4 * i, 5 + 4 * i);
     columns[column.name] = {
-      nulls: Math.ceil(nulls * scale),
-      blanks: blank === null || blank === undefined ? null : Math.ceil(Number(blank) * scale),
-      compared: values?.[0] ?? 0,
-      distinct: values?.[1] ?? null,
+      nulls: Math.ceil((rows - Number(filled)) * scale),
+      blanks: blanks === null ? null : Math.ceil(Number(blanks) * scale),
+      min: (min as string | null) ?? null,
+      max: (max as string | null) ?? null,
     };
   });
-  return { how: sampled ? { kind: 'sample', rows } : { kind: 'exact' }, result: { rows: total, columns } };
+  return { how: how(sampled, rows), result: { rows: total, columns } };
 }
 
 // Blank means empty or white space only. Few values sort before '!': the guard spares the trim of all others.
@@ -95,44 +146,114 @@ function blankCondition(column: Column): string {
   return `${text} < '!' collate "C" and btrim(${text}, E' \\t\\n\\r\\x0b\\x0c') = ''`;
 }
 
-/** Filled and distinct values of each comparable column: in the whole of a small table, else in a sample. */
-async function compareValues(
-  client: pg.Client,
-  table: Table,
-  rows: number,
-  from: string,
-): Promise<ReadonlyMap<string, readonly [number, number]>> {
-  const comparable = table.columns.filter((column) => !['json', 'binary', 'other', 'float'].includes(column.family));
-  if (comparable.length === 0 || rows === 0) return new Map();
-  const sample =
-    rows > sampleRows * 1.5 ? `${quoteTable(table.id)} tablesample system (${samplePercent(rows)}) repeatable (1)` : from;
-  const names = comparable.map((column) => quote(column.name));
-  const counted = await row(
-    client,
-    `select ${names.map((name) => `count(${name}), count(distinct ${name})`).join(', ')} from ${sample}`,
-  );
-  return new Map(comparable.map((column, i) => [column.name, [Number(counted[2 * i]), Number(counted[2 * i + 1])]]));
+async function sample(client: pg.Client, table: Table) {
+  if (table.columns.length === 0) return { how: how(false, 0), result: summarise([], []) };
+  const most = Math.max(500, Math.min(wholeUpTo + 1, Math.floor(mostCells / table.columns.length)));
+  const { from, sampled } = fromClause(table, 'sampled', Math.min(sampleRows, most));
+  const values = table.columns.map(sampledValue).join(', ');
+  const { rows } = await client.query<(string | null)[]>({
+    text: `select ${values} from ${from} limit ${most}`,
+    rowMode: 'array',
+    types: { getTypeParser: () => (value: string) => value },
+  });
+  return {
+    how: how(sampled || rows.length === most, rows.length),
+    result: summarise(table.columns, rows),
+  };
 }
 
+/** Several column sets in one pass, each by the number of distinct hashes; exact groups only where few rows repeat. */
 async function repeats(
   client: pg.Client,
   table: Table,
-  columns: readonly string[],
+  requests: readonly RepeatsRequest[],
   depth: Depth,
-): Promise<{ how: How; result: Repeats }> {
+): Promise<readonly Answer<RepeatsRequest, Repeats>[]> {
   const { from, sampled } = fromClause(table, depth);
-  const filled = columns.map((c) => `${quote(c)} is not null`).join(' and ');
-  const [rows, nullRows, values, repeated] = await row(
+  const sets = requests.map((request) => {
+    const columns = request.columns.map((name) => columnOf(table, name));
+    const live = request.live === undefined ? null : isLive(columnOf(table, request.live));
+    const filled = columns.map((column) => `${quote(column.name)} is not null`).join(' and ');
+    return { request, columns, live, where: live === null ? filled : `${filled} and ${live}` };
+  });
+  const counts = sets.flatMap(({ request, columns, live, where }) => [
+    live === null ? 'count(*)' : `count(*) filter (where ${live})`,
+    `count(*) filter (where ${where})`,
+    `count(distinct ${hashOf(columns, request.folded === true)}) filter (where ${where})`,
+  ]);
+  const seen = (await row(client, `select ${counts.join(', ')} from ${from}`)).map(Number);
+  const answers: Answer<RepeatsRequest, Repeats>[] = [];
+  for (const [i, { request, columns, where }] of sets.entries()) {
+    const [rows = 0, filled = 0, distinct = 0] = seen.slice(3 * i, 3 * i + 3);
+    const surplus = filled - distinct;
+    const listed =
+      surplus > 0 && surplus <= listedUpTo ? await groups(client, from, columns, request.folded === true, where) : null;
+    const result: Repeats =
+      surplus === 0
+        ? { rows, nullRows: rows - filled, surplus: 0, repeatedValues: 0, repeatedRows: 0 }
+        : {
+            rows,
+            nullRows: rows - filled,
+            // Two different values can share a hash, if hardly ever; the groups are of the values themselves.
+            surplus: listed ? listed.rows - listed.values : surplus,
+            repeatedValues: listed?.values ?? null,
+            repeatedRows: listed?.rows ?? null,
+          };
+    answers.push({ request, how: how(sampled, rows), result });
+  }
+  return answers;
+}
+
+async function groups(client: pg.Client, from: string, columns: readonly Column[], folded: boolean, where: string) {
+  const by = columns.map((column) => (folded ? foldedValue(column) : quote(column.name))).join(', ');
+  const [values, rows] = await row(
     client,
-    `select counted.*, repeated.*
-     from (select count(*), count(*) filter (where not (${filled})) from ${from}) as counted,
-       (select count(*), coalesce(sum(times), 0)
-        from (select count(*) as times from ${from} where ${filled} group by ${quoteList(columns)} having count(*) > 1) as groups) as repeated`,
+    `select count(*), coalesce(sum(times), 0)
+     from (select count(*) as times from ${from} where ${where} group by ${by} having count(*) > 1) as repeated`,
   );
-  return {
-    how: sampled ? { kind: 'sample', rows: Number(rows) } : { kind: 'exact' },
-    result: { rows: Number(rows), nullRows: Number(nullRows), repeatedValues: Number(values), repeatedRows: Number(repeated) },
-  };
+  return { values: Number(values), rows: Number(rows) };
+}
+
+const firstLook = 200;
+const secondLook = 10_000;
+
+/** A few values first, which rules out most parents; then many, for those that are left. */
+async function probe(
+  client: pg.Client,
+  table: Table,
+  request: ProbeRequest,
+  catalogue: Catalogue,
+): Promise<{ how: How; result: Probe }> {
+  // In a parent that may not be read nothing can be found.
+  const missing = request.parents.map(() => 1);
+  let tested = 0;
+  let left = request.parents.flatMap((parent, i) => (getTable(catalogue, parent.table).readable ? [i] : []));
+  for (const look of [firstLook, secondLook]) {
+    const { from } = fromClause(table, 'sampled', sampleRows);
+    const column = quote(request.column);
+    const lookups = left.map((i) => {
+      const parent = request.parents[i];
+      if (!parent) return '0';
+      const key = `parent.${quote(parent.column)}`;
+      return `(select count(*) from looked where not exists (select 1 from ${quoteTable(parent.table)} as parent where ${key} = looked.value))`;
+    });
+    const [count, ...absent] = (
+      await row(
+        client,
+        `with looked as materialized (
+           select distinct value
+           from (select ${column} as value from ${from} where ${column} is not null limit ${look * 20}) as taken
+           limit ${look}
+         )
+         select (select count(*) from looked), ${lookups.join(', ')}`,
+      )
+    ).map(Number);
+    tested = count ?? 0;
+    left.forEach((i, at) => (missing[i] = tested === 0 ? 1 : (absent[at] ?? 0) / tested));
+    left = left.filter((i) => (missing[i] ?? 1) <= 0.05);
+    if (left.length === 0 || tested < look) break;
+  }
+  return { how: { kind: 'sample', rows: tested }, result: { tested, missing } };
 }
 
 async function inclusion(
@@ -143,27 +264,54 @@ async function inclusion(
   depth: Depth,
 ): Promise<{ how: How; result: Inclusion }> {
   const { from, sampled } = fromClause(table, depth);
-  request.columns.forEach((column) => getColumn(catalogue, table.id, column));
-  const filled = request.columns.map((c) => `${quote(c)} is not null`).join(' and ');
-  const [rows, nullRows, orphanRows, orphanValues, childValues] = await row(
+  const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
+  const value = columns.map((column) => `child.${quote(column.name)}`);
+  // NULLs have to be counted only where there can be any.
+  const filled = columns.some((column) => column.nullable)
+    ? `count(*) filter (where ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')})`
+    : 'count(*)';
+  const [rows, filledRows, orphanRows, orphanValues] = await row(
     client,
-    `select counted.*, orphans.*, known.*
-     from (select count(*), count(*) filter (where not (${filled})) from ${from}) as counted,
-       (select coalesce(sum(times), 0), count(*)
-        from (select count(*) as times from ${sampled ? `(select * from ${from})` : from} as child
-              where ${orphanCondition(request)} group by ${request.columns.map((c) => `child.${quote(c)}`).join(', ')}) as groups) as orphans,
-       (select count(*) from (select distinct ${quoteList(request.columns)} from ${from} where ${filled}) as filled) as known`,
+    `select counted.*, orphans.*
+     from (select count(*), ${filled} from ${from}) as counted,
+       (select count(*), count(distinct ${value.length === 1 ? value[0] : `(${value.join(', ')})`})
+        from ${sampled ? `(select * from ${from})` : from} as child
+        where ${orphanCondition(request)}) as orphans`,
   );
   return {
-    how: sampled ? { kind: 'sample', rows: Number(rows) } : { kind: 'exact' },
+    how: how(sampled, Number(rows)),
     result: {
       rows: Number(rows),
-      nullRows: Number(nullRows),
+      nullRows: Number(rows) - Number(filledRows),
       orphanRows: Number(orphanRows),
       orphanValues: Number(orphanValues),
-      childValues: Number(childValues),
     },
   };
+}
+
+async function violations(
+  client: pg.Client,
+  table: Table,
+  requests: readonly ViolationsRequest[],
+  depth: Depth,
+): Promise<readonly Answer<ViolationsRequest, Violations>[]> {
+  const { from, sampled } = fromClause(table, depth);
+  const counts = requests.flatMap(({ claim }) => [
+    `count(*) filter (where ${spokenOfCondition(claim, table)})`,
+    `count(*) filter (where ${brokenCondition(claim, table)})`,
+  ]);
+  const [rows = 0, ...seen] = (await row(client, `select count(*), ${counts.join(', ')} from ${from}`)).map(Number);
+  return requests.map((request, i) => ({
+    request,
+    how: how(sampled, rows),
+    result: { rows: seen[2 * i] ?? 0, broken: seen[2 * i + 1] ?? 0 },
+  }));
+}
+
+function columnOf(table: Table, name: string): Column {
+  const column = table.columns.find((c) => c.name === name);
+  if (!column) throw new SourceError(`${table.id} has no column ${name}.`, 'other');
+  return column;
 }
 
 async function row(client: pg.Client, text: string): Promise<readonly unknown[]> {

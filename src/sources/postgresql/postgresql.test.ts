@@ -146,7 +146,7 @@ describe('a session', () => {
     const { rows } = await client.query<Record<string, string>>(
       `select current_setting('default_transaction_read_only') as readonly, current_setting('statement_timeout') as patience, current_setting('lock_timeout') as lock, current_setting('application_name') as name`,
     );
-    expect(rows[0]).toEqual({ readonly: 'on', patience: '2min', lock: '2s', name: 'pawl' });
+    expect(rows[0]).toEqual({ readonly: 'on', patience: '10min', lock: '2s', name: 'pawl' });
     await expect(client.query('create table port.never (id int)')).rejects.toThrow('read-only');
     await client.end();
   });
@@ -191,9 +191,9 @@ describe('a session', () => {
     const running = survey(source, {
       depth: 'exact',
       signal: cancelled.signal,
-      onFact: async (fact) => {
+      onFacts: async (more) => {
         await Promise.resolve();
-        facts.push(fact);
+        facts.push(...more);
         cancelled.abort();
       },
     });

@@ -55,6 +55,7 @@ interface Rows {
   readonly triggers: readonly Row[];
   readonly privileges: readonly Row[];
   readonly statistics: readonly Row[];
+  readonly activity: readonly Row[];
 }
 
 async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise<Rows> {
@@ -75,6 +76,7 @@ async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise
     triggers: await read(queries.triggers),
     privileges: await read(queries.privileges),
     statistics: await read(queries.statistics),
+    activity: await read(queries.activity),
   };
 }
 
@@ -90,6 +92,7 @@ function build(rows: Rows): Catalogue {
 
   const families = familiesOf(rows.types);
   const statistics = statisticsOf(rows.statistics);
+  const activity = new Map(rows.activity.map(([oid, counters]) => [oid as string, counters as string]));
   const columns = grouped(rows.columns, (row) => row[0] as string);
   const constraints = grouped(rows.constraints, (row) => row[0] as string);
   const indexes = grouped(rows.indexes, (row) => row[0] as string);
@@ -129,6 +132,7 @@ function build(rows: Rows): Catalogue {
       comment,
       estimatedRows,
       bytes,
+      activity: activity.get(oid) ?? null,
       readable: readable && usable.get(schema) === true,
       owner,
       columns: (columns.get(oid) ?? []).map((column) =>
@@ -147,12 +151,27 @@ function build(rows: Rows): Catalogue {
       })),
     };
   });
+  const sized = tables.map((table) => (table.kind === 'partitioned' ? withPartitions(table, tables) : table));
   return {
     engine: { name: 'postgresql', version: rows.version },
     database: rows.database,
     schemas: rows.schemas.map(([, name, readable]) => ({ name: name as string, readable: readable === true })),
-    tables,
+    tables: sized,
     sequences: rows.sequences.map((row) => sequenceOf(row, ids, namesOf)),
+    joins: [],
+  };
+}
+
+// The server keeps no size of a partitioned table itself: it is that of its partitions.
+function withPartitions(table: Table, tables: readonly Table[]): Table {
+  const parts = tables.filter((part) => part.kind === 'partition' && part.inherits.includes(table.id));
+  if (parts.length === 0) return table;
+  return {
+    ...table,
+    bytes: parts.reduce((sum, part) => sum + part.bytes, 0),
+    estimatedRows: parts.some((part) => part.estimatedRows === null)
+      ? table.estimatedRows
+      : parts.reduce((sum, part) => sum + (part.estimatedRows ?? 0), 0),
   };
 }
 
@@ -207,8 +226,25 @@ const familyByName: Readonly<Record<string, TypeFamily>> = {
   jsonb: 'json',
 };
 
+/** Types without equality; some have it for their shapes' sizes only, which is no identity. */
+const incomparable = new Set([
+  'json',
+  'xml',
+  'point',
+  'line',
+  'lseg',
+  'box',
+  'path',
+  'polygon',
+  'circle',
+  'txid_snapshot',
+  'pg_snapshot',
+]);
+
 interface Type {
   readonly family: TypeFamily;
+  readonly comparable: boolean;
+  readonly domain: string | null;
   /** The length or precision that a domain gives its base type. */
   readonly modifier: number;
 }
@@ -218,10 +254,11 @@ function familiesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
   const byOid = new Map(types.map((row) => [row[0] as string, row]));
   const resolve = (oid: string, modifier: number): Type => {
     const type = byOid.get(oid);
-    if (!type) return { family: 'other', modifier };
-    const [, name, kind, category, base, ownModifier] = type as [string, string, string, string, string, number];
-    if (kind === 'd') return resolve(base, ownModifier >= 0 ? ownModifier : modifier);
-    return { family: familyByName[name] ?? (category === 'S' ? 'text' : 'other'), modifier };
+    if (!type) return { family: 'other', comparable: false, domain: null, modifier };
+    const [, name, kind, category, base, ownModifier, schema] = type as [string, string, string, string, string, number, string];
+    if (kind === 'd') return { ...resolve(base, ownModifier >= 0 ? ownModifier : modifier), domain: `${schema}.${name}` };
+    const family = familyByName[name] ?? (category === 'S' ? 'text' : 'other');
+    return { family, comparable: !incomparable.has(name), domain: null, modifier };
   };
   return new Map(types.map(([oid]) => [oid as string, resolve(oid as string, -1)]));
 }
@@ -258,13 +295,15 @@ function columnOf(
     string | null,
     string | null,
   ];
-  const type = types.get(typeOid) ?? { family: 'other', modifier: -1 };
+  const type = types.get(typeOid) ?? { family: 'other', comparable: false, domain: null, modifier: -1 };
   const effective = modifier >= 0 ? modifier : type.modifier;
   return {
     id: columnId(table, name),
     name,
     declaredType,
     family: type.family,
+    comparable: type.comparable,
+    domain: type.domain,
     // A type modifier carries 4 bytes of header: pg_type.h, "atttypmod".
     length: type.family === 'text' && effective >= 4 ? effective - 4 : null,
     precision: type.family === 'decimal' && effective >= 4 ? ((effective - 4) >> 16) & 0xffff : null,
@@ -315,6 +354,7 @@ function constraintOf(
     onUpdate,
     index,
     expression,
+    enforced,
   ] = row as [
     string,
     string,
@@ -330,11 +370,13 @@ function constraintOf(
     string,
     string | null,
     string | null,
+    boolean,
   ];
   const base = {
     id: constraintId(table, name),
     name,
     validated,
+    enforced,
     columns: namesOf(relation, key),
     deferrable: !deferrable ? 'no' : deferred ? 'initially deferred' : 'initially immediate',
   } as const;

@@ -98,12 +98,13 @@ export async function findLatestCatalogueId(db: Db, source: number): Promise<num
   return row?.id ?? null;
 }
 
-export async function keepFact(db: Db, survey: number, fact: Fact): Promise<void> {
+export async function keepFacts(db: Db, survey: number, facts: readonly Fact[]): Promise<void> {
   await db.query(
     `insert into evidence (survey_id, request_key, fact)
-     values ($1, $2, $3)
+     select $1, kept.key, kept.fact::jsonb
+     from unnest($2::text[], $3::text[]) as kept (key, fact)
      on conflict (survey_id, request_key) do update set fact = excluded.fact`,
-    [survey, keyOf(fact.request), JSON.stringify(fact)],
+    [survey, facts.map((fact) => keyOf(fact.request)), facts.map((fact) => JSON.stringify(fact))],
   );
 }
 

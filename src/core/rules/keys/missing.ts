@@ -1,7 +1,7 @@
 import { referencesTo } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
-import { candidateKeys, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
+import { candidateKeys, isProposable, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
 import { type Audit, defineRule, type Severity } from '../rule';
 
@@ -19,18 +19,19 @@ const manyRows = 1000;
 export const missingKey = defineRule<Facts>({
   id: 'keys/missing',
   concern: 'Keys',
+  about: 'A table without a primary key, with the columns that the data says could be one.',
   *check(audit) {
     for (const table of audit.tables) {
       if (!lacksPrimaryKey(table) || table.kind === 'partition') continue;
       const profile = profileOf(audit.evidence, table.id);
-      const candidates = candidateKeys(table, audit.evidence).slice(0, 5);
-      const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+      const candidates = candidateKeys(audit.catalogue, table, audit.evidence).slice(0, 5);
+      const best = candidates.find(isProposable);
       const surrogate = surrogateName(table);
       yield {
         table: table.id,
         columns: [],
         severity: severityOf(audit, table, profile?.result.rows ?? null),
-        confidence: best ? Math.min(0.99, (0.8 + 0.06 * best.score) * strengthOf(best.how)) : 0.95,
+        confidence: best ? Math.min(0.99, (0.78 + 0.06 * best.score) * strengthOf(best.how)) : 0.95,
         facts: { rows: profile?.result.rows ?? null, how: profile?.how ?? null, candidates, surrogate },
         proposal: best ? { kind: 'primaryKey', columns: best.columns } : { kind: 'surrogateKey', columns: [surrogate] },
       };
@@ -39,7 +40,7 @@ export const missingKey = defineRule<Facts>({
 
   words({ rows, how, candidates }, { table }) {
     const thing = spoken(table);
-    const best = candidates.find((key) => key.score > 0 && key.nullRows === 0);
+    const best = candidates.find(isProposable);
     const size = rows === null ? '' : ` of ${counted(rows, 'row')}`;
     const found = best
       ? `${best.columns.join(', ')} ${best.how.kind === 'exact' ? 'is unique and never empty' : `looks unique (${howInWords(best.how)})`}`

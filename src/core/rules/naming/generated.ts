@@ -22,6 +22,7 @@ interface Facts {
 export const generatedName = defineRule<Facts>({
   id: 'naming/generated',
   concern: 'Naming',
+  about: 'A constraint whose name the system made, where the house names its own.',
   *check(audit) {
     for (const table of audit.tables) {
       if (table.kind === 'foreign') continue;

@@ -10,10 +10,9 @@ const found = (rows: number, drawn: Parameters<typeof profiled>[3] = {}) =>
     .map((f) => f.object.columns[0]);
 
 test('finds a column that is never empty and should not be', () => {
-  expect(found(5000)).toEqual(['currency_code']);
+  expect(found(300)).toEqual(['currency_code']);
 });
 
-test('leaves alone what is empty somewhere, what is optional by its name, and small tables', () => {
-  expect(found(5000, { currency_code: { distinct: 4, nulls: 1 } })).toEqual([]);
-  expect(found(5)).toEqual([]);
+test('leaves alone what is empty somewhere and what is optional by its name', () => {
+  expect(found(300, { currency_code: { distinct: 4, nulls: 1 } })).toEqual([]);
 });

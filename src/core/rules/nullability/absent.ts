@@ -1,7 +1,7 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
-import { candidateKeys, lacksPrimaryKey } from '../../evidence/keys';
+import { bestKey, lacksPrimaryKey } from '../../evidence/keys';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
 import { type Audit, defineRule, type Severity } from '../rule';
@@ -14,21 +14,21 @@ interface Facts {
   readonly reasons: readonly string[];
 }
 
-const fewestRows = 20;
-const believed = 0.5;
-
 /** Columns that are never empty and by their meaning should not be, which the table lets be null. */
-export const absentNotNull = defineRule<Facts>({
+export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
   id: 'nullability/absent',
   concern: 'Nullability',
-  *check(audit) {
+  about: 'Columns that are never empty and by their meaning should not be, which the table lets be null.',
+  thresholds: {
+    confidence: { value: 50, words: 'Least confidence in percent' },
+    rows: { value: 1, words: 'Fewest rows to judge by' },
+  },
+  *check(audit, limits) {
     const siblings = countSiblings(audit.catalogue);
     for (const table of audit.tables) {
       const profile = profileOf(audit.evidence, table.id);
-      if (!profile || profile.result.rows < fewestRows) continue;
-      const asKey = lacksPrimaryKey(table)
-        ? (candidateKeys(table, audit.evidence).find((key) => key.score > 0 && key.nullRows === 0)?.columns ?? [])
-        : [];
+      if (!profile || profile.result.rows < limits.rows) continue;
+      const asKey = lacksPrimaryKey(table) ? (bestKey(audit.catalogue, table, audit.evidence)?.columns ?? []) : [];
       for (const column of table.columns) {
         const seen = profile.result.columns[column.name];
         // The primary key that is proposed brings its own NOT NULL.
@@ -36,7 +36,7 @@ export const absentNotNull = defineRule<Facts>({
         const around = siblings.get(column.name) ?? { mandatory: 0, nullable: 0 };
         const { probability, reasons } = weigh(audit, table, column, profile.result.rows, around);
         const confidence = Math.round(probability * strengthOf(profile.how) * 100) / 100;
-        if (confidence < believed) continue;
+        if (confidence * 100 < limits.confidence) continue;
         yield {
           table: table.id,
           columns: [column.name],
@@ -86,13 +86,15 @@ function weigh(
   siblings: Siblings,
 ): { readonly probability: number; readonly reasons: readonly string[] } {
   const reasons = [`no null among ${counted(rows, 'row')}`];
-  let logit = -0.6 + 0.55 * Math.min(4, Math.log10(rows));
+  let logit = 0.2 + 0.5 * Math.min(4, Math.log10(rows));
   const move = (by: number, reason: string): void => {
     logit += by;
     reasons.push(reason);
   };
   if (namesSomethingMandatory(column.name)) move(0.8, 'its name speaks of something that is always there');
-  if (namesSomethingOptional(column.name)) move(-3.2, 'its name speaks of something optional');
+  if (column.family !== 'boolean' && namesSomethingOptional(column.name)) move(-1.7, 'its name speaks of something optional');
+  if (/(^|_)last(_|$)/i.test(column.name) && ['timestamp', 'date'].includes(column.family))
+    move(-1.6, 'it speaks of something that may not have happened yet');
   if (namesAnIdentifier(column.name)) move(0.4, 'it is named as an identifier');
   if (siblings.mandatory > siblings.nullable - 1 && siblings.mandatory > 0)
     move(0.7, `NOT NULL in ${counted(siblings.mandatory, 'other table')}`);

@@ -11,7 +11,8 @@ const found = (orphans: number) =>
   audit(
     port,
     evidence(
-      profiled(port, 'port.booking', 400),
+      profiled(port, 'port.booking', 400, { berth_no: { distinct: 60 } }),
+      profiled(port, 'port.berth', 80),
       included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, orphans),
     ),
   ).filter((f) => f.rule === 'references/undeclared');

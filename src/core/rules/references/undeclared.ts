@@ -2,6 +2,8 @@ import { columnsId, type TableId } from '../../catalogue/identifiers';
 import { getTable } from '../../catalogue/lookups';
 import { type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
+import type { ConfidencePart } from '../../evidence/references/weigh';
+import { featureWords } from '../../evidence/references/features';
 import { defineRule, type ProposedParent, type Severity } from '../rule';
 
 interface Facts {
@@ -12,20 +14,21 @@ interface Facts {
   readonly orphanRows: number | null;
   readonly orphanValues: number | null;
   readonly how: How | null;
-  readonly likeness: number;
-  readonly reasons: readonly string[];
+  /** What the name says. */
+  readonly reason: string;
+  readonly parts: readonly ConfidencePart[];
 }
 
-const believed = 0.5;
-
 /** Columns that speak of another table's key, which no foreign key holds to it; orphans are counted. */
-export const undeclaredReference = defineRule<Facts>({
+export const undeclaredReference = defineRule<Facts, 'confidence'>({
   id: 'references/undeclared',
   concern: 'References',
-  *check({ catalogue, references, tables }) {
+  about: 'Columns that refer to another table’s key by name and values, without a foreign key; orphans counted.',
+  thresholds: { confidence: { value: 50, words: 'Least confidence in percent' } },
+  *check({ catalogue, references, tables }, limits) {
     const judged = new Set(tables.map((table) => table.id));
     for (const reference of references) {
-      if (!judged.has(reference.child) || reference.confidence < believed) continue;
+      if (!judged.has(reference.child) || reference.confidence * 100 < limits.confidence) continue;
       const { schema, name } = getTable(catalogue, reference.parent);
       const parent = { schema, table: name, columns: reference.parentColumns };
       const counts = reference.inclusion;
@@ -43,15 +46,16 @@ export const undeclaredReference = defineRule<Facts>({
           orphanRows: counts?.orphanRows ?? null,
           orphanValues: counts?.orphanValues ?? null,
           how: reference.how,
-          likeness: reference.likeness,
-          reasons: reference.reasons,
+          reason: reference.reason,
+          parts: reference.parts.slice(0, 8),
         },
         proposal: { kind: 'foreignKey', columns: reference.columns, references: parent },
       };
     }
   },
 
-  words({ parent, rows, nullRows, orphanRows, orphanValues, how, reasons }, { table, columns }) {
+  words({ parent, rows, nullRows, orphanRows, orphanValues, how, reason, parts }, { table, columns }) {
+    const reasons = [reason, ...parts.map(partInWords)];
     const evidence = [
       rowsLine(rows, how),
       ...(nullRows === null ? [] : [{ label: 'empty', text: `${counted(nullRows, 'row')} refer to nothing` }]),
@@ -103,4 +107,10 @@ export const undeclaredReference = defineRule<Facts>({
 function severityOf(orphans: number | null, rows: number | null): Severity {
   if (orphans && orphans > 0) return 'Critical';
   return rows !== null && rows < 50 ? 'Moderate' : 'Serious';
+}
+
+/** `no index on the column: speaks against it (−0.6)`. */
+function partInWords({ feature, logOdds }: ConfidencePart): string {
+  const strength = Math.abs(logOdds) >= 1.5 ? 'strongly ' : Math.abs(logOdds) < 0.4 ? 'slightly ' : '';
+  return `${featureWords[feature]}: speaks ${strength}${logOdds > 0 ? 'for' : 'against'} it`;
 }

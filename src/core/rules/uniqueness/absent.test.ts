@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest';
 import { sketch } from '../../catalogue/sketch';
 import type { Fact } from '../../evidence/evidence';
-import { evidence, profiled, repeating } from '../../evidence/measured';
+import { evidence, included, profiled, repeating } from '../../evidence/measured';
 import { audit } from '../audit';
 
-const found = (drawing: string, ...facts: readonly Fact[]) =>
+const found = (drawing: string, ...facts: readonly (Fact | readonly Fact[])[]) =>
   audit(sketch(drawing), evidence(...facts))
     .filter((f) => f.rule === 'uniqueness/absent')
     .map((f) => f.object.columns);
@@ -16,7 +16,7 @@ test('finds an identifier that never repeats and that nothing keeps unique', () 
       drawing,
       profiled(sketch(drawing), 'port.vessel', 300, {
         imo_no: { distinct: 300 },
-        name: { distinct: 300 },
+        name: { distinct: 299 },
         length: { distinct: 300 },
       }),
     ),
@@ -25,9 +25,22 @@ test('finds an identifier that never repeats and that nothing keeps unique', () 
 
 test('finds a line number that never repeats under its parent', () => {
   const drawing = 'cargo.manifest: manifest_no text key\n cargo.line: id key, manifest_no text, line_no';
-  const profile = profiled(sketch(drawing), 'cargo.line', 90, { manifest_no: { distinct: 30 }, line_no: { distinct: 3 } });
-  expect(found(drawing, profile, repeating('cargo.line', ['manifest_no', 'line_no'], 90))).toEqual([['manifest_no', 'line_no']]);
-  expect(found(drawing, profile, repeating('cargo.line', ['manifest_no', 'line_no'], 90, 4))).toEqual([]);
+  const profile = profiled(
+    sketch(drawing),
+    'cargo.line',
+    90,
+    { manifest_no: { distinct: 30 }, line_no: { distinct: 3 } },
+    undefined,
+    [['manifest_no', 'line_no']],
+  );
+  const refers = [
+    profiled(sketch(drawing), 'cargo.manifest', 30),
+    included(['cargo.line', 'manifest_no'], ['cargo.manifest', 'manifest_no'], 90),
+  ];
+  expect(found(drawing, profile, ...refers, repeating('cargo.line', ['manifest_no', 'line_no'], 90))).toEqual([
+    ['manifest_no', 'line_no'],
+  ]);
+  expect(found(drawing, profile, ...refers, repeating('cargo.line', ['manifest_no', 'line_no'], 90, 4))).toEqual([]);
 });
 
 test('leaves alone what is declared, what refers elsewhere, and what has too few rows to tell', () => {

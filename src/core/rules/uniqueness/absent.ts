@@ -7,35 +7,36 @@ interface Facts {
   readonly rows: number;
   readonly nullRows: number;
   readonly how: How;
+  readonly reasons: readonly string[];
 }
 
 /** Columns that identify what the table is about and never repeat, which nothing forbids to repeat. */
-export const absentUnique = defineRule<Facts>({
+export const absentUnique = defineRule<Facts, 'confidence'>({
   id: 'uniqueness/absent',
   concern: 'Uniqueness',
-  *check({ catalogue, evidence, tables }) {
+  about: 'Columns that identify what the table is about and never repeat, which nothing forbids to repeat.',
+  thresholds: { confidence: { value: 50, words: 'Least confidence in percent' } },
+  *check({ catalogue, evidence, tables }, limits) {
     for (const table of tables) {
       const rows = profileOf(evidence, table.id)?.result.rows;
       if (rows === undefined) continue;
-      for (const columns of plausibleUniques(catalogue, table, evidence)) {
+      for (const { columns, likelihood, reasons } of plausibleUniques(catalogue, table, evidence)) {
         const known = uniquenessOf(evidence, table.id, columns);
-        if (known.kind !== 'unique') continue;
+        if (known.kind !== 'unique' || likelihood * 100 < limits.confidence) continue;
         const measured = findFact(evidence, { kind: 'repeats', table: table.id, columns })?.result.rows ?? rows;
-        const filled = measured - known.nullRows;
         yield {
           table: table.id,
           columns,
-          severity: severityOf(filled),
-          confidence:
-            Math.round(Math.min(0.97, 0.6 + 0.09 * Math.log10(Math.max(filled, 1))) * strengthOf(known.how) * 100) / 100,
-          facts: { rows: measured, nullRows: known.nullRows, how: known.how },
+          severity: severityOf(measured - known.nullRows, likelihood),
+          confidence: Math.round(Math.min(0.98, likelihood) * strengthOf(known.how) * 100) / 100,
+          facts: { rows: measured, nullRows: known.nullRows, how: known.how, reasons },
           proposal: { kind: 'unique', columns },
         };
       }
     }
   },
 
-  words({ rows, nullRows, how }, { table, columns }) {
+  words({ rows, nullRows, how, reasons }, { table, columns }) {
     const names = columns.join(', ');
     const claim = how.kind === 'exact' ? 'never repeats' : `does not repeat ${howInWords(how)}`;
     const empties = nullRows > 0 ? `, ${counted(nullRows, 'row')} without it` : '';
@@ -49,11 +50,11 @@ export const absentUnique = defineRule<Facts>({
         { label: 'empty', text: nullRows === 0 ? 'none' : counted(nullRows, 'row') },
         { label: 'repeats', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` },
       ],
-      reasons: [`${names} is named as something that identifies`, `no repeat among ${counted(rows - nullRows, 'filled row')}`],
+      reasons,
     };
   },
 });
 
-function severityOf(filledRows: number): Severity {
-  return filledRows >= 100 ? 'Serious' : 'Moderate';
+function severityOf(filledRows: number, likelihood: number): Severity {
+  return filledRows >= 100 && likelihood >= 0.75 ? 'Serious' : 'Moderate';
 }

@@ -1,0 +1,82 @@
+// Claims about the values of a row, which a source can count the exceptions to.
+
+/** Forms that text can have throughout: what it should have been stored as. */
+export const forms = ['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const;
+export type Form = (typeof forms)[number];
+
+export type Claim =
+  | { readonly kind: 'ofForm'; readonly column: string; readonly form: Form }
+  | { readonly kind: 'notNegative'; readonly column: string }
+  /** The first is never after the second. */
+  | { readonly kind: 'ordered'; readonly first: string; readonly second: string }
+  /** None of these values occurs; compared as text. */
+  | { readonly kind: 'noneOf'; readonly column: string; readonly values: readonly string[] }
+  /** No value but these occurs; compared as text. */
+  | { readonly kind: 'oneOf'; readonly column: string; readonly values: readonly string[] };
+
+export function columnsOfClaim(claim: Claim): readonly string[] {
+  return claim.kind === 'ordered' ? [claim.first, claim.second] : [claim.column];
+}
+
+export function keyOfClaim(claim: Claim): string {
+  switch (claim.kind) {
+    case 'ofForm':
+      return JSON.stringify([claim.kind, claim.column, claim.form]);
+    case 'notNegative':
+      return JSON.stringify([claim.kind, claim.column]);
+    case 'ordered':
+      return JSON.stringify([claim.kind, claim.first, claim.second]);
+    case 'noneOf':
+    case 'oneOf':
+      return JSON.stringify([claim.kind, claim.column, claim.values]);
+  }
+}
+
+const digits = /^[+-]?\d{1,18}$/;
+const fraction = /^[+-]?(\d{1,18}\.\d{1,18}|\.\d{1,18})$/;
+const day = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+const moment =
+  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])[ T]([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d+)?)?(Z|[+-]\d{2}(:?\d{2})?)?$/;
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+const truth = /^(true|false|t|f|yes|no|y|n)$/i;
+
+/** The regular expression that decides a form: the same in JavaScript and in POSIX engines. */
+export const formPatterns: Readonly<Record<Form, RegExp>> = {
+  integer: digits,
+  decimal: fraction,
+  date: day,
+  timestamp: moment,
+  uuid,
+  boolean: truth,
+};
+
+/** The form of a value; null when it has none of them. An integer is not called a decimal, nor a day a moment. */
+export function formOf(text: string): Form | null {
+  return forms.find((form) => formPatterns[form].test(text)) ?? null;
+}
+
+/** Values that stand for "none" where null would: by the kind of column they are found in. */
+export const sentinels = {
+  text: [
+    'N/A',
+    'n/a',
+    'NA',
+    '-',
+    '--',
+    '?',
+    '0',
+    'none',
+    'None',
+    'NONE',
+    'null',
+    'NULL',
+    'unknown',
+    'UNKNOWN',
+    'Unknown',
+    'TBD',
+    'xxx',
+    'XXX',
+  ],
+  number: ['0', '-1', '-9', '-99', '-999', '-9999', '9999', '99999', '999999', '9999999', '99999999', '999999999'],
+  moment: ['1900-01-01', '1970-01-01', '0001-01-01', '1899-12-30', '9999-12-31', '2099-12-31', '2999-12-31', '1753-01-01'],
+} as const;

@@ -1,0 +1,294 @@
+// Which columns may refer to which keys: by name, through an index over the words of tables and keys,
+// so that the work grows with the schema and not with its square; and by value, where a probe found
+// a column's values among a key's although no name says so.
+
+import { groupBy } from '../../grouping';
+import type { TableId } from '../../catalogue/identifiers';
+import { baseTables, declaredUniques, foreignKeysOf, primaryKeyOf, sameColumns, sameColumnSet } from '../../catalogue/lookups';
+import type { Catalogue, Column, Table } from '../../catalogue/model';
+import { initialsOf, shortFor } from '../../naming/abbreviations';
+import { type Vocabulary, vocabularyOf } from '../../naming/vocabulary';
+import { wordsOf } from '../../naming/words';
+import { type Evidence, findFact } from '../evidence';
+import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
+import type { InclusionRequest } from '../requests';
+import { likenessOf, type NamedKey, peopleTables, stemOf } from './likeness';
+import { probeRequestOf } from './probes';
+
+export interface ReferenceCandidate {
+  readonly child: TableId;
+  readonly columns: readonly string[];
+  readonly parent: TableId;
+  readonly parentColumns: readonly string[];
+  /** How well the names fit, 0 to 1; 0 when only the values speak for it. */
+  readonly likeness: number;
+  readonly reason: string;
+  /** How well the best other table fits the same columns by name. */
+  readonly rival: number;
+  /** True when the parent's columns are its primary key, declared or proposed. */
+  readonly primary: boolean;
+}
+
+export interface ParentKey {
+  readonly table: Table;
+  readonly columns: readonly string[];
+  readonly primary: boolean;
+}
+
+const leastLikeness = 0.25;
+const mostPerColumn = 6;
+const missingTolerated = 0.05;
+
+const kept = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
+
+/** Every column, or set of columns, that may refer to a key without a foreign key that says so. */
+export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
+  let found = kept.get(evidence);
+  if (!found) kept.set(evidence, (found = findCandidates(catalogue, evidence)));
+  return found;
+}
+
+export function inclusionRequestOf(candidate: ReferenceCandidate): InclusionRequest {
+  return {
+    kind: 'inclusion',
+    table: candidate.child,
+    columns: candidate.columns,
+    parent: candidate.parent,
+    parentColumns: candidate.parentColumns,
+  };
+}
+
+/** The keys a reference can point to: declared ones, and for a table without a primary key the best candidates. */
+export function parentKeys(catalogue: Catalogue, evidence: Evidence): readonly ParentKey[] {
+  return baseTables(catalogue).flatMap((table) => {
+    const primary = primaryKeyOf(table)?.columns;
+    const declared = declaredUniques(table).map((columns) => ({
+      table,
+      columns,
+      primary: primary !== undefined && sameColumns(columns, primary),
+    }));
+    if (!lacksPrimaryKey(table)) return declared;
+    const best = bestKey(catalogue, table, evidence);
+    const nearly = best ? [] : nearlyKeys(catalogue, table, evidence);
+    const found = candidateKeys(catalogue, table, evidence)
+      .filter((key) => key === best || (key.columns.length === 1 && key.score > 0.5))
+      .slice(0, 3);
+    return [
+      ...declared,
+      ...found
+        .filter((key) => !declared.some((d) => sameColumnSet(d.columns, key.columns)))
+        .map((key) => ({ table, columns: key.columns, primary: key === best })),
+      ...nearly.map((columns) => ({ table, columns, primary: true })),
+    ];
+  });
+}
+
+/** Columns of a type that refers, which no foreign key holds alone, and which do not make their own values. */
+export function freeColumns(table: Table): readonly Column[] {
+  return table.columns.filter(
+    (column) =>
+      ['integer', 'text', 'uuid', 'decimal', 'binary'].includes(column.family) &&
+      (column.family !== 'decimal' || (column.scale ?? 1) === 0) &&
+      column.comparable &&
+      column.generated === null &&
+      column.identity === null &&
+      !foreignKeysOf(table).some((key) => key.columns.length === 1 && key.columns[0] === column.name),
+  );
+}
+
+export function comparable(a: Column, b: Column): boolean {
+  const numeric = (column: Column): boolean => column.family === 'integer' || column.family === 'decimal';
+  return a.family === b.family || (numeric(a) && numeric(b));
+}
+
+function findCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
+  const keys = parentKeys(catalogue, evidence);
+  const index = indexOf(catalogue, keys);
+  return baseTables(catalogue).flatMap((child) => [
+    ...freeColumns(child).flatMap((column) => candidatesOf(catalogue, evidence, index, child, column)),
+    ...compositeCandidates(catalogue, child, index.composites),
+  ]);
+}
+
+interface IndexedKey extends NamedKey {
+  readonly column: Column;
+}
+
+interface KeyIndex {
+  /** Keys by each word that a column could speak of them by. */
+  readonly byWord: ReadonlyMap<string, readonly IndexedKey[]>;
+  /** All words of the index by their first letter, for abbreviations. */
+  readonly byLetter: ReadonlyMap<string, readonly string[]>;
+  readonly people: readonly IndexedKey[];
+  readonly byTable: ReadonlyMap<TableId, readonly IndexedKey[]>;
+  readonly composites: ReadonlyMap<string, readonly ParentKey[]>;
+  readonly related: Map<string, readonly string[]>;
+}
+
+function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
+  const vocabulary = vocabularyOf(catalogue);
+  const byWord = new Map<string, IndexedKey[]>();
+  const byTable = new Map<TableId, IndexedKey[]>();
+  const composites = new Map<string, ParentKey[]>();
+  const people: IndexedKey[] = [];
+  for (const key of keys) {
+    const [only] = key.columns;
+    const column = key.columns.length === 1 ? key.table.columns.find((c) => c.name === only) : undefined;
+    if (!column) {
+      // By its first column's last words: a child names that column too.
+      const word = vocabulary.columnWords(key.table, only ?? '').join(' ');
+      push(composites, word, key);
+      continue;
+    }
+    const named = namedKey(vocabulary, key, column);
+    push(byTable, key.table.id, named);
+    const words = new Set([
+      ...named.tableWords,
+      ...stemOf(named.keyWords).stem,
+      named.keyWords.join(' '),
+      initialsOf(named.tableWords),
+      initialsOf(named.subjectWords),
+    ]);
+    for (const word of words) push(byWord, word, named);
+    if (peopleTables.has(named.tableWords.at(-1) ?? '')) people.push(named);
+  }
+  const byLetter = groupBy(
+    [...byWord.keys()].filter((word) => !word.includes(' ')),
+    (word) => word.charAt(0),
+  );
+  return { byWord, byLetter, people, byTable, composites, related: new Map() };
+}
+
+function namedKey(vocabulary: Vocabulary, key: ParentKey, column: Column): IndexedKey {
+  return {
+    table: key.table,
+    tableWords: vocabulary.tableWords(key.table),
+    subjectWords: vocabulary.subjectWords(key.table),
+    keyWords: vocabulary.columnWords(key.table, column.name),
+    key: column.name,
+    primary: key.primary,
+    column,
+  };
+}
+
+function candidatesOf(
+  catalogue: Catalogue,
+  evidence: Evidence,
+  index: KeyIndex,
+  child: Table,
+  column: Column,
+): readonly ReferenceCandidate[] {
+  const vocabulary = vocabularyOf(catalogue);
+  const own = vocabulary.columnWords(child, column.name);
+  const from = { table: child, tableWords: vocabulary.tableWords(child), name: column.name, words: own };
+  const named = [...spokenOf(index, child, own)]
+    .filter((key) => key.column.id !== column.id && comparable(column, key.column))
+    .flatMap((key) => {
+      const likeness = likenessOf(from, key);
+      return likeness ? [{ key, ...likeness, score: likeness.score + nearness(child, column, key) }] : [];
+    })
+    .filter(({ score }) => score >= leastLikeness)
+    .sort((a, b) => b.score - a.score)
+    .slice(0, mostPerColumn);
+  const byValue = probedParents(index, evidence, child, column)
+    .filter((key) => !named.some((other) => other.key === key))
+    .map((key) => ({
+      key,
+      score: 0,
+      reason: `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
+    }));
+  return [...named, ...byValue].map(({ key, score, reason }) => ({
+    child: child.id,
+    columns: [column.name],
+    parent: key.table.id,
+    parentColumns: [key.key],
+    likeness: Math.min(1, score),
+    reason,
+    rival: Math.max(0, ...named.filter((other) => other.key.table !== key.table).map((other) => Math.min(1, other.score))),
+    primary: key.primary,
+  }));
+}
+
+// Of several tables that fit alike, the one of the same schema, with the primary key, with the same domain is meant.
+function nearness(child: Table, column: Column, key: IndexedKey): number {
+  const schema = child.schema === key.table.schema ? 0.02 : 0;
+  const domain = column.domain !== null && column.domain === key.column.domain ? 0.06 : 0;
+  return schema + domain + (key.primary ? 0.01 : -0.03);
+}
+
+/** The keys that a column's words could speak of. */
+function spokenOf(index: KeyIndex, child: Table, own: readonly string[]): ReadonlySet<IndexedKey> {
+  const { stem } = stemOf(own);
+  const found = new Set<IndexedKey>([...(index.byTable.get(child.id) ?? []), ...(index.byWord.get(own.join(' ')) ?? [])]);
+  for (const word of stem)
+    for (const related of relatedWords(index, word)) for (const key of index.byWord.get(related) ?? []) found.add(key);
+  if (own.length > 1) for (const key of index.byWord.get(own.slice(1).join(' ')) ?? []) found.add(key);
+  for (const key of index.people) found.add(key);
+  return found;
+}
+
+function relatedWords(index: KeyIndex, word: string): readonly string[] {
+  let related = index.related.get(word);
+  if (!related) {
+    related = (index.byLetter.get(word.charAt(0)) ?? []).filter((other) => shortFor(word, other) > 0);
+    index.related.set(word, related);
+  }
+  return related;
+}
+
+function probedParents(index: KeyIndex, evidence: Evidence, child: Table, column: Column): readonly IndexedKey[] {
+  const fact = findFact(evidence, probeRequestOf(child.id, column.name, []));
+  if (!fact) return [];
+  const { tested, missing } = fact.result;
+  return fact.request.parents.flatMap((parent, i) => {
+    if (tested === 0 || (missing[i] ?? 1) > missingTolerated) return [];
+    return (index.byTable.get(parent.table) ?? []).filter((key) => key.key === parent.column);
+  });
+}
+
+// A composite reference repeats the names of the parent's key columns, or those behind each table's own prefix.
+function compositeCandidates(
+  catalogue: Catalogue,
+  child: Table,
+  composites: ReadonlyMap<string, readonly ParentKey[]>,
+): readonly ReferenceCandidate[] {
+  if (composites.size === 0) return [];
+  const vocabulary = vocabularyOf(catalogue);
+  const byWords = new Map(child.columns.map((column) => [vocabulary.columnWords(child, column.name).join(' '), column]));
+  const keys = [...byWords.keys()].flatMap((word) => composites.get(word) ?? []);
+  return [...new Set(keys)].flatMap((key) => {
+    if (key.table.id === child.id || key.columns.length > 3) return [];
+    const own = key.columns.flatMap((name) => {
+      const target = key.table.columns.find((c) => c.name === name);
+      const column = byWords.get(vocabulary.columnWords(key.table, name).join(' '));
+      return column && target && comparable(column, target) ? [column.name] : [];
+    });
+    if (own.length < key.columns.length || new Set(own).size < own.length) return [];
+    if (foreignKeysOf(child).some((declared) => sameColumnSet(declared.columns, own))) return [];
+    const isOwnKey = declaredUniques(child).some((unique) => sameColumnSet(unique, own));
+    const about = key.columns.some((name) => sharesAWord(name, key.table.name));
+    return [
+      {
+        child: child.id,
+        columns: own,
+        parent: key.table.id,
+        parentColumns: key.columns,
+        likeness: isOwnKey ? 0.4 : about ? 0.92 : 0.8,
+        reason: `all ${own.length} columns are named as the key of ${key.table.name}`,
+        rival: 0,
+        primary: key.primary,
+      },
+    ];
+  });
+}
+
+function sharesAWord(column: string, table: string): boolean {
+  const words = wordsOf(table);
+  return wordsOf(column).some((word) => words.includes(word));
+}
+
+function push<Key, Value>(map: Map<Key, Value[]>, key: Key, value: Value): void {
+  const group = map.get(key);
+  if (group) group.push(value);
+  else map.set(key, [value]);
+}

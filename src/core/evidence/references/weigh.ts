@@ -1,0 +1,144 @@
+// From candidates to references: each weighed by a logistic model over what is known of it, so that its
+// confidence is a probability, then one parent chosen for each reference over the whole schema, not the
+// first that fits.
+
+import { groupBy } from '../../grouping';
+import type { TableId } from '../../catalogue/identifiers';
+import { foreignKeysOf, getTable } from '../../catalogue/lookups';
+import type { Catalogue } from '../../catalogue/model';
+import { vocabularyOf } from '../../naming/vocabulary';
+import { type Evidence, findFact, type How, type Inclusion, strengthOf } from '../evidence';
+import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './candidates';
+import { type FeatureName, featureNames, type Features, featuresOf, orphanShareOf } from './features';
+import { bias, weights } from './weights';
+
+export interface WeighedReference extends ReferenceCandidate {
+  /** The probability that the makers of the schema meant it, 0 to 1. */
+  readonly confidence: number;
+  /** Null when nothing was measured: then names alone speak. */
+  readonly inclusion: Inclusion | null;
+  readonly how: How | null;
+  /** What made the confidence: each with the log-odds it adds, strongest first. */
+  readonly parts: readonly ConfidencePart[];
+}
+
+export interface ConfidencePart {
+  readonly feature: FeatureName;
+  readonly logOdds: number;
+}
+
+export interface LabelledFeatures {
+  readonly candidate: ReferenceCandidate;
+  readonly features: Features;
+}
+
+/** A reference with more orphans than this is none: something else with similar values. */
+const orphansTolerated = 0.3;
+const worthWeighing = 0.02;
+const surest = 0.99;
+
+/** Every candidate that the data does not rule out, with its features: what the model is fitted on. */
+export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): readonly LabelledFeatures[] {
+  const candidates = referenceCandidates(catalogue, evidence).filter(
+    (c) => (orphanShareOf(c, evidence) ?? 0) <= orphansTolerated,
+  );
+  const byColumns = groupBy(candidates, childKey);
+  const referring = referringColumns(catalogue, candidates);
+  return candidates.map((candidate) => ({
+    candidate,
+    features: featuresOf(candidate, { catalogue, evidence, rivals: byColumns.get(childKey(candidate)) ?? [], referring }),
+  }));
+}
+
+const kept = new WeakMap<Evidence, readonly WeighedReference[]>();
+
+/** The references that evidence and names support together: one parent for each child column. */
+export function weighReferences(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
+  let found = kept.get(evidence);
+  if (!found) kept.set(evidence, (found = choose(catalogue, weighAll(catalogue, evidence))));
+  return found;
+}
+
+export function probabilityOf(logOdds: number): number {
+  return 1 / (1 + Math.exp(-logOdds));
+}
+
+function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
+  return weighableCandidates(catalogue, evidence)
+    .map(({ candidate, features }): WeighedReference => {
+      const fact = findFact(evidence, inclusionRequestOf(candidate));
+      const parts = featureNames
+        .map((feature) => ({ feature, logOdds: weights[feature] * features[feature] }))
+        .filter((part) => Math.abs(part.logOdds) >= 0.05)
+        .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
+      const logOdds = featureNames.reduce((sum, feature) => sum + weights[feature] * features[feature], bias);
+      const confidence = Math.min(surest, probabilityOf(logOdds)) * (fact ? strengthOf(fact.how) : 1);
+      return {
+        ...candidate,
+        inclusion: fact?.result ?? null,
+        how: fact?.how ?? null,
+        confidence: Math.round(confidence * 100) / 100,
+        parts,
+      };
+    })
+    .filter((reference) => reference.confidence >= worthWeighing);
+}
+
+/** The likeliest parent for each set of columns; and nothing that another reference says already. */
+function choose(catalogue: Catalogue, weighed: readonly WeighedReference[]): readonly WeighedReference[] {
+  const best = [...groupBy(weighed, childKey).values()].map((rivals) =>
+    rivals.reduce((a, b) => (b.confidence > a.confidence || (b.confidence === a.confidence && b.parent < a.parent) ? b : a)),
+  );
+  const believed = best.filter((reference) => reference.confidence >= 0.5);
+  const composites = believed.filter((reference) => reference.columns.length > 1);
+  return best.filter(
+    (reference) =>
+      reference.columns.length > 1 || !composites.some((composite) => isImplied(catalogue, reference, composite, believed)),
+  );
+}
+
+// (job_code, job_country) refers to a job, whose job_country refers to a country: that the child's does
+// too follows from it, and its name says that it is the job's country.
+function isImplied(
+  catalogue: Catalogue,
+  { child, columns, parent }: WeighedReference,
+  composite: WeighedReference,
+  believed: readonly WeighedReference[],
+): boolean {
+  const [column = ''] = columns;
+  const at = composite.columns.indexOf(column);
+  if (composite.child !== child || at < 0) return false;
+  const through = composite.parentColumns[at] ?? '';
+  const middle = getTable(catalogue, composite.parent);
+  const leadsThere =
+    foreignKeysOf(middle).some((key) => key.parent === parent && key.columns.includes(through)) ||
+    believed.some((other) => other.child === middle.id && other.parent === parent && other.columns.includes(through));
+  const vocabulary = vocabularyOf(catalogue);
+  return leadsThere && vocabulary.columnWords(getTable(catalogue, child), column)[0] === vocabulary.tableWords(middle)[0];
+}
+
+function childKey(candidate: ReferenceCandidate): string {
+  return `${candidate.child} ${[...candidate.columns].sort().join('\0')}`;
+}
+
+/** Columns that refer elsewhere by a foreign key or by a full name: a key among them is a subtype's. */
+function referringColumns(catalogue: Catalogue, candidates: readonly ReferenceCandidate[]): ReadonlySet<string> {
+  const declared = catalogue.tables.flatMap((table) =>
+    foreignKeysOf(table).flatMap((key) => (key.columns.length === 1 ? [`${table.id} ${key.columns[0]}`] : [])),
+  );
+  const named = candidates
+    .filter((c) => c.columns.length === 1 && c.likeness >= 0.9 && c.child !== c.parent)
+    .map((c) => `${c.child} ${c.columns[0]}`);
+  return new Set([...declared, ...named]);
+}
+
+/** True when a column is, or is likely to be, a reference to another table. */
+export function refersElsewhere(
+  catalogue: Catalogue,
+  references: readonly WeighedReference[],
+  table: TableId,
+  column: string,
+): boolean {
+  const declared = foreignKeysOf(getTable(catalogue, table)).some((key) => key.columns.includes(column));
+  return declared || references.some((r) => r.child === table && r.columns.includes(column) && r.confidence >= 0.5);
+}

@@ -1,0 +1,45 @@
+// Evidence that is still true: a table whose definition and whose counters of changed rows are as they
+// were has the rows it had, and what was measured exactly then need not be measured again.
+
+import type { TableId } from '../catalogue/identifiers';
+import { findTable } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
+import type { Fact } from './evidence';
+import type { EvidenceRequest } from './requests';
+
+export interface Earlier {
+  readonly catalogue: Catalogue;
+  readonly facts: readonly Fact[];
+}
+
+/** The facts of an earlier exact survey that hold as they are. Facts about several tables need all of them unchanged. */
+export function stillTrue(earlier: Earlier, now: Catalogue): readonly Fact[] {
+  const unchanged = new Map<TableId, boolean>();
+  const isUnchanged = (id: TableId): boolean => {
+    let known = unchanged.get(id);
+    if (known === undefined) unchanged.set(id, (known = sameRows(findTable(earlier.catalogue, id), findTable(now, id))));
+    return known;
+  };
+  return earlier.facts.filter((fact) => 'result' in fact && isKept(fact.request) && tablesOf(fact.request).every(isUnchanged));
+}
+
+// A probe depends on which parents there are, and costs little.
+function isKept(request: EvidenceRequest): boolean {
+  return request.kind !== 'probe';
+}
+
+function tablesOf(request: EvidenceRequest): readonly TableId[] {
+  return request.kind === 'inclusion' ? [request.table, request.parent] : [request.table];
+}
+
+function sameRows(before: Table | null, now: Table | null): boolean {
+  if (!before || !now || before.activity === null || before.activity !== now.activity) return false;
+  return before.readable && now.readable && definition(before) === definition(now);
+}
+
+// Indexes and constraints change how a question is answered, never what the answer is.
+function definition(table: Table): string {
+  return JSON.stringify(
+    table.columns.map(({ name, declaredType, collation, nullable }) => [name, declaredType, collation, nullable]),
+  );
+}

@@ -1,0 +1,125 @@
+// The words of a schema's names, read with the schema itself at hand: a prefix that most tables share
+// says nothing (`app_vessel`), nor does one that all columns of a table share (`v_name`, `v_flag`); a
+// glued name falls apart where its parts are words of the schema (`vesselid`).
+
+import { groupBy } from '../grouping';
+import type { TableId } from '../catalogue/identifiers';
+import { baseTables } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
+import { namesAnIdentifier } from './meaning';
+import { wordsOf } from './words';
+
+export interface Vocabulary {
+  /** What a table is about, without the prefix that most tables share: at least one word. */
+  tableWords(table: Table): readonly string[];
+  /** The same without a word in front that several tables share and that is no table of its own: a module's. */
+  subjectWords(table: Table): readonly string[];
+  columnWords(table: Table, column: string): readonly string[];
+  /** True when a column's name ends in what another table is called, an end like `id` left aside. */
+  namesAnotherTable(table: Table, column: string): boolean;
+}
+
+/** Ends of names that say "this identifies", as far as they are glued to what they identify. */
+const gluedTails = ['id', 'key', 'no', 'nr', 'num', 'code', 'uid', 'guid', 'uuid', 'ref'];
+const typePrefixes = new Set(['tbl', 'tb', 't', 'tab']);
+/** Short for two words that everybody knows. */
+const expansions: Readonly<Record<string, readonly string[]>> = { uid: ['user', 'id'], gid: ['group', 'id'] };
+
+const kept = new WeakMap<Catalogue, Vocabulary>();
+
+export function vocabularyOf(catalogue: Catalogue): Vocabulary {
+  let found = kept.get(catalogue);
+  if (!found) kept.set(catalogue, (found = build(catalogue)));
+  return found;
+}
+
+function build(catalogue: Catalogue): Vocabulary {
+  const tables = baseTables(catalogue);
+  const prefixes = sharedPrefixes(tables);
+  const bySchema = new Map(tables.map((table) => [table.id, withoutPrefix(clean(table.name), prefixes.get(table.schema))]));
+  const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
+  const splitting = memoized((word: string) => split(word, known));
+  const columns = new Map<TableId, string | null>();
+  const modules = modulePrefixes([...bySchema.values()]);
+  const lastWords = new Set([...bySchema.values()].map((words) => words.at(-1) ?? ''));
+  const vocabulary: Vocabulary = {
+    tableWords: (table) => bySchema.get(table.id) ?? clean(table.name),
+    subjectWords(table) {
+      const words = vocabulary.tableWords(table);
+      return words.length > 1 && modules.has(words[0] ?? '') ? words.slice(1) : words;
+    },
+    columnWords(table, column) {
+      let prefix = columns.get(table.id);
+      if (prefix === undefined) columns.set(table.id, (prefix = columnPrefix(table)));
+      const words = clean(column);
+      return (prefix !== null && words.length > 1 && words[0] === prefix ? words.slice(1) : words).flatMap(splitting);
+    },
+    namesAnotherTable(table, column) {
+      const words = vocabulary.columnWords(table, column);
+      const own = vocabulary.tableWords(table).at(-1);
+      const subject = words.length > 1 && namesAnIdentifier(column) ? words.at(-2) : words.at(-1);
+      return subject !== undefined && subject !== own && lastWords.has(subject);
+    },
+  };
+  return vocabulary;
+}
+
+/** Words without the digits behind them: `filters2` is about filters. */
+function clean(name: string): readonly string[] {
+  const words = wordsOf(name.replaceAll(/(\p{L}{3,})\d+(?=_|$)/gu, '$1'));
+  return words.length > 0 ? words : [name.toLowerCase()];
+}
+
+function sharedPrefixes(tables: readonly Table[]): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  for (const [schema, own] of groupBy(tables, (table) => table.schema)) {
+    const firsts = groupBy(own, (table) => clean(table.name)[0] ?? '');
+    for (const [word, sharing] of firsts) if (own.length >= 4 && sharing.length >= own.length * 0.6) found.set(schema, word);
+  }
+  return found;
+}
+
+const fewestInModule = 3;
+
+function modulePrefixes(names: readonly (readonly string[])[]): ReadonlySet<string> {
+  const alone = new Set(names.filter((words) => words.length === 1).map((words) => words[0] ?? ''));
+  const firsts = groupBy(
+    names.filter((words) => words.length > 1),
+    (words) => words[0] ?? '',
+  );
+  return new Set(
+    [...firsts].filter(([word, sharing]) => sharing.length >= fewestInModule && !alone.has(word)).map(([word]) => word),
+  );
+}
+
+function withoutPrefix(words: readonly string[], prefix: string | undefined): readonly string[] {
+  const [first = '', ...rest] = words;
+  return rest.length > 0 && (first === prefix || typePrefixes.has(first)) ? rest : words;
+}
+
+function columnPrefix(table: Table): string | null {
+  const firsts = new Set(table.columns.map((column) => clean(column.name)[0]));
+  const [only] = firsts;
+  const several = table.columns.length >= 3 && table.columns.every((column) => clean(column.name).length > 1);
+  return firsts.size === 1 && several && only !== undefined && only.length <= 4 ? only : null;
+}
+
+function split(word: string, known: ReadonlySet<string>): readonly string[] {
+  if (known.has(word)) return [word];
+  const expanded = Object.hasOwn(expansions, word) ? expansions[word] : undefined;
+  if (expanded) return expanded;
+  for (const tail of gluedTails) {
+    const [head = '', ...more] = word.endsWith(tail) ? wordsOf(word.slice(0, -tail.length)) : [];
+    if (head !== '' && more.length === 0 && known.has(head)) return [head, tail];
+  }
+  return [word];
+}
+
+function memoized<T>(compute: (word: string) => T): (word: string) => T {
+  const known = new Map<string, T>();
+  return (word) => {
+    let value = known.get(word);
+    if (value === undefined) known.set(word, (value = compute(word)));
+    return value;
+  };
+}

@@ -1,0 +1,50 @@
+// What a source's people have settled about the rules: which are off, which count for more or less,
+// where their thresholds lie, and what is exempt from them, with the reason.
+
+import type { Severity } from './rule';
+
+/** By the rule's id. A rule without a policy is judged as it comes. */
+export type Policies = Readonly<Record<string, Policy>>;
+
+export interface Policy {
+  readonly on: boolean;
+  /** In place of the severity that follows the harm; null to leave it. */
+  readonly severity: Severity | null;
+  /** In place of the rule's own; by name. */
+  readonly thresholds: Readonly<Record<string, number>>;
+  readonly exemptions: readonly Exemption[];
+}
+
+export interface Exemption {
+  /** A table, or a table with columns, as findings name it; `*` stands for any text: `port.log_*`. */
+  readonly object: string;
+  readonly reason: string;
+}
+
+export const noPolicies: Policies = {};
+
+export const usualPolicy: Policy = { on: true, severity: null, thresholds: {}, exemptions: [] };
+
+export function policyOf(policies: Policies, rule: string): Policy {
+  return (Object.hasOwn(policies, rule) ? policies[rule] : undefined) ?? usualPolicy;
+}
+
+/** The exemption that covers an object, or null. `names` are all that the object goes by. */
+export function exemptionOf(policy: Policy, names: readonly string[]): Exemption | null {
+  return policy.exemptions.find(({ object }) => names.some((name) => matches(object, name))) ?? null;
+}
+
+function matches(pattern: string, name: string): boolean {
+  const parts = pattern.split('*');
+  const [first = '', ...rest] = parts;
+  if (rest.length === 0) return pattern === name;
+  if (!name.startsWith(first)) return false;
+  const last = rest.at(-1) ?? '';
+  let at = first.length;
+  for (const part of rest.slice(0, -1)) {
+    const found = name.indexOf(part, at);
+    if (found < 0) return false;
+    at = found + part.length;
+  }
+  return name.length - last.length >= at && name.endsWith(last);
+}

@@ -63,7 +63,11 @@ async function fill(connectionString: string, onTable: (table: string) => void):
         ]);
       }
     }
-    await client.query(`select setval('port.mooring_job_mooring_id_seq', (select max(mooring_id) from port.mooring_job))`);
+    await client.query(`
+      select setval('port.mooring_job_mooring_id_seq', (select max(mooring_id) from port.mooring_job));
+      select setval('port.crew_pass_pass_id_seq', (select max(pass_id) from port.crew_pass));
+      -- Planted: added without a look at the rows that were there.
+      alter table port.crew_pass add constraint fk_crew_pass_vessel foreign key (vessel_id) references port.vessel not valid`);
     await client.query(`
       grant usage on schema port, cargo, dues, tide to ${auditor.user};
       grant select on all tables in schema port, cargo, dues, tide to ${auditor.user};

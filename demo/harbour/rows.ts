@@ -297,6 +297,36 @@ export function harbourRows(seed = 20261124): readonly TableRows[] {
     issued_at: moment(),
     level_cm: random.int(260, 420),
   }));
+  // Planted, in a table that everybody added to: see demo/truth.json.
+  fill('port.crew_pass', 2400, (n) => {
+    const from = day();
+    const deleted = n % 6 === 0;
+    return {
+      pass_id: n,
+      // Passes that were given back hand their badge on.
+      badge_no: `CP${padded(deleted ? n - 1 : n, 5)}`,
+      login: n % 800 === 1 ? `Crew${n + 1}` : `crew${n % 800 === 2 ? n : n + 10_000}`,
+      passport_no: `P${padded(n === 900 || n === 1700 ? n - 1 : n, 6)}`,
+      holder: person(),
+      vessel_id: n % 8 === 3 ? 0 : n === 77 || n === 1234 ? 4 : random.pick(vesselIds),
+      area_name: random.pick(field(areas, 'name')),
+      granted_for_type: random.pick(['call', 'inspection', 'repair']),
+      granted_for_id: random.int(1, 90_000),
+      status: random.pick(['issued', 'returned', 'lost']),
+      grade_code: n % 801 === 400 ? null : random.pick(['red', 'green']),
+      gate_no: (n % 5) + 1,
+      locker_no: n % 3 === 0 ? Math.floor(n / 3) % 397 : null,
+      issued_on: n % 1000 === 500 ? 'spring' : from,
+      valid_from: from,
+      valid_until: n % 600 === 100 ? '2020-12-31' : '2026-12-31',
+      deposit: random.int(0, 9000) / 100,
+      escorted: random.chance(0.1) ? null : random.chance(0.3),
+      note: n % 9 === 0 ? '' : n % 11 === 0 ? 'N/A' : n % 2 === 0 ? null : `seen by ${word()} ${n}`,
+      old_pass: null,
+      printed_at: `${from} 08:00:00`,
+      deleted_at: deleted ? moment() : null,
+    };
+  });
   return tables;
 }
 

@@ -17,6 +17,8 @@ export default [
     ]),
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
+    route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
+    route('budget', 'routes/budget/route.tsx'),
     route('surveys', 'routes/surveys/route.tsx'),
     route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
   ]),

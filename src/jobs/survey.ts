@@ -8,8 +8,10 @@ import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyResult } from '../sources/survey';
 import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
 import { getConnection } from '../store/sources/sources';
+import { getSettings } from '../store/sources/settings';
 import {
   findCatalogue,
+  findLastExact,
   findSurvey,
   finishSurvey,
   isCancelRequested,
@@ -17,6 +19,7 @@ import {
   keepFacts,
   keepNotMeasured,
   keepProgress,
+  keepReused,
   listFacts,
   listStranded,
   requeueSurvey,
@@ -71,13 +74,21 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promis
 }
 
 async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<SurveyResult> {
-  const source = await openPostgresql(await getConnection(store, row.sourceId));
+  const connection = await getConnection(store, row.sourceId);
+  const { budget, policies } = await getSettings(store, row.sourceId);
+  const source = await openPostgresql(connection);
   try {
     const catalogue = await findCatalogue(store, row.id);
     return await survey(source, {
       depth: row.depth,
       tables: row.scope ? new Set(row.scope) : null,
+      budget,
+      policies,
+      openAnother: () => openPostgresql(connection),
       known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
+      // Right after a docket everything it touched is looked at afresh.
+      earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,
+      reuse: !row.forced,
       signal,
       onCatalogue: (read) => keepCatalogue(store, row.id, read),
       onFacts: (facts) => keepFacts(store, row.id, facts),
@@ -90,7 +101,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
 
 async function keepResult(
   row: SurveyRow,
-  { catalogue, evidence, findings, scope }: SurveyResult,
+  { catalogue, evidence, findings, scope, reused }: SurveyResult,
   store: JobContext['store'],
 ): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
@@ -118,6 +129,7 @@ async function keepResult(
     );
     await keepTables(db, row.sourceId, catalogue, evidence, unmeasured, scope);
     await keepNotMeasured(db, row.id, unmeasured);
+    await keepReused(db, row.id, reused.size);
     await finishSurvey(db, row.id, 'done');
   }, store);
 }

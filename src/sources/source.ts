@@ -4,7 +4,7 @@ import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
 import type { Depth, EvidenceRequest } from '../core/evidence/requests';
 import type { Proof } from '../core/plan/proofs';
-import type { FoundObject, Proposal } from '../core/rules/rule';
+import type { RowsQuestion } from '../core/evidence/rows';
 
 export interface Source {
   /** Throws SourceError when the catalogue cannot be read. */
@@ -16,7 +16,7 @@ export interface Source {
    */
   measure(requests: readonly EvidenceRequest[], catalogue: Catalogue, options: MeasureOptions): Promise<readonly Fact[]>;
   /** Rows that speak for a finding, a page at a time. */
-  offenders(question: OffenderQuestion, page: Page): Promise<RowsPage>;
+  offenders(question: RowsQuestion, page: Page): Promise<RowsPage>;
   /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
   cancel(): Promise<void>;
   close(): Promise<void>;
@@ -26,11 +26,6 @@ export interface MeasureOptions {
   readonly depth: Depth;
   /** The longest that one statement may take; null for the source's own limit. */
   readonly timeoutMs?: number | null;
-}
-
-export interface OffenderQuestion {
-  readonly object: FoundObject;
-  readonly proposal: Proposal;
 }
 
 export interface Page {

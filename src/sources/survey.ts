@@ -11,7 +11,7 @@ import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/reques
 import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
 import { groupBy } from '../core/grouping';
-import { audit } from '../core/rules/audit';
+import { askRules, audit, type AuditOptions } from '../core/rules/audit';
 import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
@@ -29,9 +29,11 @@ export interface SurveyOptions {
   /** Opens the connections that the budget allows beyond the first. */
   readonly openAnother?: () => Promise<Source>;
   /** What an interrupted run of the same survey already knows. */
-  readonly known?: Earlier | null;
-  /** The last exact survey: what it measured of tables that have not changed is not measured again. */
+  readonly known?: Omit<Earlier, 'at'> | null;
+  /** The last exact survey: it shows rates of growth, and what it measured of unchanged tables need not be measured again. */
   readonly earlier?: Earlier | null;
+  /** False to measure everything again. */
+  readonly reuse?: boolean;
   readonly onCatalogue?: (catalogue: Catalogue) => Promise<void>;
   readonly onFacts?: (facts: readonly Fact[]) => Promise<void>;
   readonly onProgress?: (progress: Progress) => Promise<void> | void;
@@ -78,6 +80,7 @@ class Run {
   private readonly spentMs = new Map<TableId, number>();
   private readonly budget: Budget;
   private spentInAllMs = 0;
+  private readonly takenAt = new Date().toISOString();
   private done = 0;
 
   constructor(
@@ -88,15 +91,15 @@ class Run {
   }
 
   async carryOut(): Promise<SurveyResult> {
-    const { depth, known, earlier, policies } = this.options;
-    const takenAt = new Date().toISOString();
+    const { depth, known, earlier } = this.options;
+    const { takenAt } = this;
     await this.tell('catalogue', 'Reading the catalogue', 0);
     const catalogue = known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue());
     if (!known) await this.options.onCatalogue?.(catalogue);
     const scope = scopeOf(catalogue, this.options);
 
     for (const fact of known?.facts ?? []) this.facts.set(keyOf(fact.request), fact);
-    const reused = depth === 'exact' && earlier ? stillTrue(earlier, catalogue) : [];
+    const reused = depth === 'exact' && earlier && this.options.reuse !== false ? stillTrue(earlier, catalogue) : [];
     const before = depth === 'catalogue' ? factsFromStatistics(catalogue, takenAt) : reused;
     await this.keep(before.filter((fact) => !this.facts.has(keyOf(fact.request))));
     for (let open = this.ask(catalogue, scope); open.length > 0; open = this.ask(catalogue, scope))
@@ -108,15 +111,24 @@ class Run {
     return {
       catalogue,
       evidence,
-      findings: audit(catalogue, evidence, { scope, policies: policies ?? noPolicies }),
+      findings: audit(catalogue, evidence, this.judging(scope)),
       scope,
       takenAt,
       reused: new Set(reused.filter((fact) => fact.request.kind === 'profile').map((fact) => fact.request.table)),
     };
   }
 
+  private judging(scope: ReadonlySet<TableId> | null): AuditOptions {
+    const { policies = noPolicies, earlier } = this.options;
+    const before = earlier ? { at: earlier.at, catalogue: earlier.catalogue, evidence: evidenceOf(earlier.facts) } : null;
+    return { scope, policies, at: this.takenAt, earlier: before };
+  }
+
   private ask(catalogue: Catalogue, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
-    return nextRequests(catalogue, evidenceOf(this.facts.values()), this.options.depth, scope);
+    const evidence = evidenceOf(this.facts.values());
+    const { depth } = this.options;
+    const open = nextRequests(catalogue, evidence, depth, scope);
+    return open.length > 0 || depth === 'catalogue' ? open : askRules(catalogue, evidence, this.judging(scope));
   }
 
   /** Answers one round of questions; each connection takes the next batch when it is free. */

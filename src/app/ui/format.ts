@@ -32,18 +32,6 @@ export function shortCount(count: number): string {
   return `${trim(count / 1_000_000_000)} bn`;
 }
 
-/** `11 MB`, in powers of 1024. */
-export function bytes(size: number): string {
-  const units = ['B', 'kB', 'MB', 'GB', 'TB'];
-  let value = size;
-  let unit = 0;
-  while (value >= 1023.5 && unit < units.length - 1) {
-    value /= 1024;
-    unit++;
-  }
-  return `${trim(value)} ${units[unit]}`;
-}
-
 export function percent(share: number): string {
   return `${Math.round(share * 100)} %`;
 }

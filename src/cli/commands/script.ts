@@ -30,7 +30,9 @@ export async function run(args: readonly string[]): Promise<void> {
   const { catalogue, findings, source, takenAt } = await readSurveyDocument(text);
   const chosen = findings
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
-    .filter((finding) => finding.confidence >= (minConfidence ?? 0));
+    .filter((finding) => finding.confidence >= (minConfidence ?? 0))
+    // What takes somebody's thought has no script.
+    .filter((finding) => finding.proposal.kind !== 'byHand');
   const plan = planFor(
     chosen.map((finding) => ({ finding, decision })),
     catalogue,

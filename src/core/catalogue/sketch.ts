@@ -1,21 +1,28 @@
-// A catalogue drawn as a reader would: one table a line, columns with a few words behind them.
+// A catalogue drawn as a reader would: one table a line, columns with a few words behind them, then
+// clauses over several columns.
 //
 //   port.vessel: id key, name text not null, imo_no text unique
-//   port.call:   id key, vessel_id -> port.vessel.id, noted timestamp
+//   port.call 900: id key, vessel_id -> port.vessel.id cascade, noted timestamp default=now(); index vessel_id; check noted > '2000-01-01'
+//   port.stay: a, b, code varchar(12); unique a+b; foreign a+b -> port.slot.a+b notvalid; unique index code where b is null
 //
-// For tests. A table without a schema is in `public`; a column without a type is an integer.
+// For tests. A table without a schema is in `public`; a column without a type is an integer; the number
+// behind a table's name is its rows.
 
 import { columnId, constraintId, tableId, type TableId } from './identifiers';
-import type { Catalogue, Column, Constraint, Index, Table, TypeFamily } from './model';
+import type { Catalogue, Column, Constraint, ForeignKey, Index, ReferentialAction, Table, TypeFamily } from './model';
 
 const types: Readonly<Record<string, readonly [TypeFamily, string]>> = {
   int: ['integer', 'integer'],
+  smallint: ['integer', 'smallint'],
+  bigint: ['integer', 'bigint'],
   text: ['text', 'text'],
+  varchar: ['text', 'character varying'],
   numeric: ['decimal', 'numeric'],
   float: ['float', 'double precision'],
   bool: ['boolean', 'boolean'],
   date: ['date', 'date'],
   timestamp: ['timestamp', 'timestamp with time zone'],
+  localtime: ['timestamp', 'timestamp without time zone'],
   uuid: ['uuid', 'uuid'],
 };
 
@@ -30,20 +37,26 @@ export function sketch(drawing: string): Catalogue {
 }
 
 function drawTable(line: string): Table {
-  const [head = '', body = ''] = split(line, ':');
-  const [name = '', size] = head.split(' ');
+  const [head = '', all = ''] = split(line, ':');
+  const [name = '', size, kind] = head.split(' ');
   const [schema, table] = name.includes('.') ? (name.split('.') as [string, string]) : ['public', name];
   const id = tableId(schema, table);
+  const [body = '', ...clauses] = all.split(';').map((text) => text.trim());
   const drawn = body
-    .split(',')
+    .split(/,(?![^(]*\))/)
     .filter((text) => text.trim() !== '')
     .map((text) => drawColumn(id, text.trim()));
-  const constraints = [...keysOf(id, table, drawn), ...drawn.flatMap((c) => c.constraints)];
+  const clausal = clauses.map((clause) => drawClause(id, table, clause));
+  const constraints = [
+    ...keysOf(id, table, drawn),
+    ...drawn.flatMap((c) => c.constraints),
+    ...clausal.flatMap((c) => c.constraints),
+  ];
   return {
     id,
     schema,
     name: table,
-    kind: 'table',
+    kind: kind === 'foreign' ? 'foreign' : 'table',
     persistence: 'permanent',
     inherits: [],
     comment: null,
@@ -54,7 +67,7 @@ function drawTable(line: string): Table {
     owner: 'owner',
     columns: drawn.map((c) => c.column),
     constraints,
-    indexes: constraints.flatMap((c) => indexBehind(c)),
+    indexes: [...constraints.flatMap((c) => indexBehind(c)), ...clausal.flatMap((c) => c.indexes)],
     triggers: [],
     privileges: [],
   };
@@ -68,64 +81,34 @@ interface DrawnColumn {
 
 function drawColumn(table: TableId, text: string): DrawnColumn {
   const [name = '', ...words] = text.split(/\s+/);
-  const type = words.find((word) => word in types) ?? 'int';
-  const [family, declaredType] = types[type] ?? ['integer', 'integer'];
-  const short = table.split('.').at(-1) ?? table;
+  const typed = words
+    .map((word) => /^(\w+)(?:\((\d+)\))?$/.exec(word))
+    .find((match) => match !== null && (match[1] ?? '') in types);
+  const [family, spelled] = types[typed?.[1] ?? 'int'] ?? ['integer', 'integer'];
+  const length = typed?.[2] === undefined ? null : Number(typed[2]);
   const key = words.includes('key');
   const constraints: Constraint[] = [];
-  if (words.includes('unique')) {
-    const constraint = `${short}_${name}_key`;
-    constraints.push({
-      kind: 'unique',
-      id: constraintId(table, constraint),
-      name: constraint,
-      validated: true,
-      enforced: true,
-      deferrable: 'no',
-      columns: [name],
-      index: constraint,
-      nullsDistinct: true,
-    });
-  }
+  if (words.includes('unique')) constraints.push(uniqueKey(table, [name]));
   const arrow = words.indexOf('->');
-  if (arrow >= 0) {
-    const constraint = `${short}_${name}_fkey`;
-    const target = (words[arrow + 1] ?? '').split('.');
-    const parentColumn = target.pop() ?? '';
-    const [parentSchema, parent] = target.length === 2 ? (target as [string, string]) : ['public', target[0] ?? ''];
-    constraints.push({
-      kind: 'foreign key',
-      id: constraintId(table, constraint),
-      name: constraint,
-      validated: true,
-      enforced: true,
-      deferrable: 'no',
-      columns: [name],
-      parent: tableId(parentSchema, parent),
-      parentColumns: [parentColumn],
-      match: 'simple',
-      onDelete: 'no action',
-      onUpdate: 'no action',
-      index: null,
-    });
-  }
+  if (arrow >= 0) constraints.push(foreignKey(table, [name], words.slice(arrow + 1)));
+  const given = words.find((word) => word.startsWith('default='));
   return {
     key,
     constraints,
     column: {
       id: columnId(table, name),
       name,
-      declaredType,
+      declaredType: length === null ? spelled : `${spelled}(${length})`,
       family,
       comparable: true,
       domain: null,
-      length: null,
+      length,
       precision: null,
       scale: null,
       collation: null,
       nullable: !(key || text.includes('not null')),
-      default: null,
-      identity: null,
+      default: given === undefined ? null : given.slice('default='.length),
+      identity: words.includes('identity') ? 'always' : null,
       generated: null,
       comment: null,
       statistics: null,
@@ -133,39 +116,90 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
   };
 }
 
+interface DrawnClause {
+  readonly constraints: readonly Constraint[];
+  readonly indexes: readonly Index[];
+}
+
+function drawClause(table: TableId, name: string, clause: string): DrawnClause {
+  const [head = '', predicate] = clause.split(/ where /);
+  const words = head.split(/\s+/);
+  const columns = (words.at(-1) ?? '').split('+');
+  if (head.startsWith('unique index'))
+    return { constraints: [], indexes: [plainIndex(`${name}_${columns.join('_')}_ux`, columns, true, null, predicate ?? null)] };
+  if (words[0] === 'index')
+    return { constraints: [], indexes: [plainIndex(`${name}_${columns.join('_')}_ix`, columns, false, null, predicate ?? null)] };
+  if (words[0] === 'unique') return { constraints: [uniqueKey(table, columns)], indexes: [] };
+  if (words[0] === 'foreign')
+    return { constraints: [foreignKey(table, (words[1] ?? '').split('+'), words.slice(words.indexOf('->') + 1))], indexes: [] };
+  const expression = clause.replace(/^check /, '');
+  return { constraints: [checkOf(table, name, expression)], indexes: [] };
+}
+
+function checkOf(table: TableId, name: string, expression: string): Constraint {
+  const validated = !expression.endsWith(' notvalid');
+  const text = expression.replace(/ notvalid$/, '');
+  const column = /^\(*(\w+)/.exec(text)?.[1] ?? '';
+  const constraint = `${name}_${column}_check`;
+  return { kind: 'check', ...base(table, constraint), validated, columns: [column], expression: text };
+}
+
+function base(table: TableId, name: string) {
+  return { id: constraintId(table, name), name, validated: true, enforced: true, deferrable: 'no' } as const;
+}
+
+function uniqueKey(table: TableId, columns: readonly string[]): Constraint {
+  const constraint = `${shortName(table)}_${columns.join('_')}_key`;
+  return { kind: 'unique', ...base(table, constraint), columns, index: constraint, nullsDistinct: true };
+}
+
+function foreignKey(table: TableId, columns: readonly string[], [target = '', ...options]: readonly string[]): ForeignKey {
+  const constraint = `${shortName(table)}_${columns.join('_')}_fkey`;
+  const parts = target.split('.');
+  const parentColumns = (parts.pop() ?? '').split('+');
+  const [parentSchema, parent] = parts.length === 2 ? (parts as [string, string]) : ['public', parts[0] ?? ''];
+  const action = (options.find((word) => ['cascade', 'setnull', 'setdefault'].includes(word)) ?? 'no action').replace(
+    'set',
+    'set ',
+  );
+  return {
+    kind: 'foreign key',
+    ...base(table, constraint),
+    validated: !options.includes('notvalid'),
+    deferrable: options.includes('deferrable') ? 'initially deferred' : 'no',
+    columns,
+    parent: tableId(parentSchema, parent),
+    parentColumns,
+    match: 'simple',
+    onDelete: action as ReferentialAction,
+    onUpdate: 'no action',
+    index: null,
+  };
+}
+
 function keysOf(table: TableId, name: string, columns: readonly DrawnColumn[]): readonly Constraint[] {
   const key = columns.filter((c) => c.key).map((c) => c.column.name);
   if (key.length === 0) return [];
-  const constraint = `${name}_pkey`;
-  return [
-    {
-      kind: 'primary key',
-      id: constraintId(table, constraint),
-      name: constraint,
-      validated: true,
-      enforced: true,
-      deferrable: 'no',
-      columns: key,
-      index: constraint,
-    },
-  ];
+  return [{ kind: 'primary key', ...base(table, `${name}_pkey`), columns: key, index: `${name}_pkey` }];
 }
 
 function indexBehind(constraint: Constraint): readonly Index[] {
   if (constraint.kind !== 'primary key' && constraint.kind !== 'unique') return [];
-  return [
-    {
-      name: constraint.index,
-      method: 'btree',
-      unique: true,
-      valid: true,
-      columns: constraint.columns,
-      included: [],
-      predicate: null,
-      nullsDistinct: true,
-      constraint: constraint.name,
-    },
-  ];
+  return [plainIndex(constraint.index, constraint.columns, true, constraint.name, null)];
+}
+
+function plainIndex(
+  name: string,
+  columns: readonly string[],
+  unique: boolean,
+  constraint: string | null,
+  predicate: string | null,
+): Index {
+  return { name, method: 'btree', unique, valid: true, columns, included: [], predicate, nullsDistinct: true, constraint };
+}
+
+function shortName(table: TableId): string {
+  return table.split('.').at(-1) ?? table;
 }
 
 function split(text: string, mark: string): readonly [string, string] {

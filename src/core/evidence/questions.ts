@@ -11,7 +11,6 @@ import { inclusionRequestOf, referenceCandidates } from './references/candidates
 import { probeQuestions } from './references/probes';
 import type { Depth, EvidenceRequest } from './requests';
 import { plausibleUniques } from './uniques';
-import { valueQuestions } from './values';
 
 /** `scope` limits the questions to findings about these tables; null asks about all. */
 export function nextRequests(
@@ -22,7 +21,7 @@ export function nextRequests(
 ): readonly EvidenceRequest[] {
   if (depth === 'catalogue') return [];
   const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
-  const rounds = [profiles, keys, probes, references, uniques, declared, values];
+  const rounds = [profiles, keys, probes, references, uniques];
   for (const round of rounds) {
     const open = round({ catalogue, tables, evidence, depth }).filter((request) => !wasAsked(evidence, request));
     if (open.length > 0) return open;
@@ -69,27 +68,4 @@ function uniques({ catalogue, tables, evidence, depth }: Round): readonly Eviden
       .filter(({ columns }) => !settled(evidence, table.id, columns, depth))
       .map(({ columns }): EvidenceRequest => ({ kind: 'repeats', table: table.id, columns })),
   );
-}
-
-/** Orphans of declared references that the database does not vouch for. */
-function declared({ tables }: Round): readonly EvidenceRequest[] {
-  return tables.flatMap((table) =>
-    table.constraints.flatMap((constraint): EvidenceRequest[] =>
-      constraint.kind === 'foreign key' && (!constraint.validated || !constraint.enforced)
-        ? [
-            {
-              kind: 'inclusion',
-              table: table.id,
-              columns: constraint.columns,
-              parent: constraint.parent,
-              parentColumns: constraint.parentColumns,
-            },
-          ]
-        : [],
-    ),
-  );
-}
-
-function values({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
-  return tables.flatMap((table) => valueQuestions(catalogue, table, evidence));
 }

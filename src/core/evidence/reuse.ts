@@ -8,6 +8,8 @@ import type { Fact } from './evidence';
 import type { EvidenceRequest } from './requests';
 
 export interface Earlier {
+  /** When it was taken, in ISO 8601. */
+  readonly at: string;
   readonly catalogue: Catalogue;
   readonly facts: readonly Fact[];
 }

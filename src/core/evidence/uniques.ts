@@ -94,7 +94,7 @@ function judgeSet(table: Table, parts: readonly Column[], sample: Sample, referr
   const names = parts.map((part) => part.name);
   const expected = expectedRepeats(sample, names);
   const reasons: string[] = [];
-  let logOdds = -2.2;
+  let logOdds = -2.3;
   const weigh = (by: number, reason: string): void => {
     logOdds += by;
     reasons.push(reason);
@@ -116,12 +116,18 @@ function judgeSet(table: Table, parts: readonly Column[], sample: Sample, referr
   const telling = parts.filter((part) => !referring.has(part.name) && isTelling(part));
   if (telling.length > 0)
     weigh(0.9 * Math.min(2, telling.length), `${telling.map((part) => part.name).join(', ')} can tell things apart`);
+  const nearly = parts.find((part) => namesAnIdentifier(part.name) && isNearlyUnique(sample.columns[part.name], sample.rows));
+  if (nearly && refers.length === 0) weigh(-2, `${nearly.name} all but identifies by itself`);
   const mute = parts.filter((part) => !referring.has(part.name) && !isTelling(part) && !odd.includes(part));
   if (mute.length > 0) weigh(-0.7 * mute.length, `${mute.map((part) => part.name).join(', ')} says nothing of identity`);
   if (parts.some((part) => (sample.columns[part.name]?.nulls ?? 0) > 0)) weigh(-0.7, 'some rows are without one of them');
   if (table.columns.slice(0, parts.length + 1).filter((column) => parts.includes(column)).length === parts.length)
     weigh(1, 'they stand first');
   return { likelihood: probability(logOdds), reasons };
+}
+
+function isNearlyUnique(seen: SampledColumn | undefined, rows: number): boolean {
+  return seen !== undefined && (seen.distinct ?? 0) >= (rows - seen.nulls) * 0.8;
 }
 
 function isOdd(column: Column, seen: SampledColumn | undefined): boolean {

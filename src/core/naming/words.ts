@@ -62,3 +62,15 @@ const unchanged = new Set([
 function singular(word: string): string {
   return word.length <= 2 || unchanged.has(word) ? word : pluralize.singular(word);
 }
+
+/** `11 MB`, in powers of 1024. */
+export function sizeInWords(bytes: number): string {
+  const units = ['B', 'kB', 'MB', 'GB', 'TB'];
+  let value = bytes;
+  let unit = 0;
+  while (value >= 1023.5 && unit < units.length - 1) {
+    value /= 1024;
+    unit++;
+  }
+  return `${value < 9.95 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value))} ${units[unit]}`;
+}

@@ -33,17 +33,19 @@ export interface Transition {
 export function transitionsAfter(standing: readonly Standing[], seen: Seen): readonly Transition[] {
   return standing.flatMap(({ finding, state }) => {
     if (seen.scope && !seen.scope.has(tableOf(finding.object))) return [];
-    const event = eventFor(finding, seen);
+    const event = eventFor(finding, state, seen);
     if (!event) return [];
     const to = nextState(state, event.kind);
     return to === state ? [] : [{ id: finding.id, from: state, to, reason: reasonFor(state, to, event.reason) }];
   });
 }
 
-function eventFor(finding: Finding, seen: Seen): { readonly kind: FindingEvent; readonly reason: string | null } | null {
+function eventFor(finding: Finding, state: FindingState, seen: Seen): { readonly kind: FindingEvent; readonly reason: string | null } | null {
   if (isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
   if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
   if (seen.found.has(finding.id)) return { kind: 'seen', reason: null };
+  // What is exempt is no longer looked for: that it was not found says nothing.
+  if (state === 'Waived') return null;
   // Only an exact look can say that the data has stopped speaking for a finding.
   if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
   return { kind: 'gone', reason: 'The data no longer speaks for it.' };

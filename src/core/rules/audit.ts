@@ -3,40 +3,66 @@
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { baseTables, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import type { Evidence } from '../evidence/evidence';
+import { type Evidence, wasAsked } from '../evidence/evidence';
+import { type EvidenceRequest, keyOf } from '../evidence/requests';
 import { weighReferences } from '../evidence/references/weigh';
+import type { RowsQuestion } from '../evidence/rows';
 import { inferStyle } from '../naming/style';
 import { rules } from './index';
 import { exemptionOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
-import { type Finding, type FindingId, type Found, type FoundObject, type Rule, severities, type Words } from './rule';
+import {
+  type Audit,
+  type EarlierSurvey,
+  type Finding,
+  type FindingId,
+  type Found,
+  type FoundObject,
+  type Rule,
+  severities,
+  type Words,
+} from './rule';
 
 export interface AuditOptions {
   /** Limits the tables that are judged; null judges all. */
   readonly scope?: ReadonlySet<TableId> | null;
   readonly policies?: Policies;
+  readonly at?: string;
+  readonly earlier?: EarlierSurvey | null;
 }
 
 /** All findings, worst first. */
-export function audit(
-  catalogue: Catalogue,
-  evidence: Evidence,
-  { scope = null, policies = noPolicies }: AuditOptions = {},
-): readonly Finding[] {
-  const input = {
+export function audit(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): readonly Finding[] {
+  const input = inputOf(catalogue, evidence, options);
+  const findings = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
+    [...rule.check(input, limitsOf(rule, policy))]
+      .filter((found) => exemptionOf(policy, namesOf(found)) === null)
+      .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity })),
+  );
+  return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+}
+
+/** What the rules still want counted; each request once. To be asked when nothing else is left to ask. */
+export function askRules(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): readonly EvidenceRequest[] {
+  const input = inputOf(catalogue, evidence, options);
+  const asked = rulesThatAreOn(options).flatMap(({ rule }) => [...(rule.asks?.(input) ?? [])]);
+  const open = new Map(asked.filter((request) => !wasAsked(evidence, request)).map((request) => [keyOf(request), request]));
+  return [...open.values()];
+}
+
+function inputOf(catalogue: Catalogue, evidence: Evidence, { scope = null, at = '', earlier = null }: AuditOptions): Audit {
+  return {
     catalogue,
     evidence,
     style: inferStyle(catalogue),
     references: weighReferences(catalogue, evidence),
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
+    at,
+    earlier,
   };
-  const findings = rules.flatMap((rule) => {
-    const policy = policyOf(policies, rule.id);
-    if (!policy.on) return [];
-    return [...rule.check(input, limitsOf(rule, policy))]
-      .filter((found) => exemptionOf(policy, namesOf(found)) === null)
-      .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity }));
-  });
-  return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+}
+
+function rulesThatAreOn({ policies = noPolicies }: AuditOptions): readonly { readonly rule: Rule; readonly policy: Policy }[] {
+  return rules.map((rule) => ({ rule, policy: policyOf(policies, rule.id) })).filter(({ policy }) => policy.on);
 }
 
 function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, number>> {
@@ -51,6 +77,13 @@ function namesOf({ table, columns, name }: Found<unknown>): readonly string[] {
 /** Says a finding in words. Throws when its rule no longer exists. */
 export function wordsOf(finding: Pick<Finding, 'rule' | 'facts' | 'object'>): Words {
   return getRule(finding.rule).words(finding.facts, finding.object);
+}
+
+/** The rows that speak for a finding; null for those that no row can speak for, such as a name. */
+export function rowsOf(finding: Pick<Finding, 'rule' | 'facts' | 'object' | 'proposal'>): RowsQuestion | null {
+  if (finding.proposal.kind === 'rename') return null;
+  const asked = getRule(finding.rule).rows?.(finding.facts, finding.object);
+  return asked ?? { kind: 'rows', table: tableOf(finding.object), columns: finding.object.columns };
 }
 
 export function tableOf(object: FoundObject): TableId {

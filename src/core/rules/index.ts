@@ -1,16 +1,96 @@
 // Every rule there is, in the order in which findings are shown. Its id is its path.
 
+import { disabledKey } from './keys/disabled';
+import { exhaustingKey } from './keys/exhausting';
 import { missingKey } from './keys/missing';
+import { notSelfFillingKey } from './keys/not-self-filling';
+import { surrogateOnly } from './keys/surrogate-only';
+import { volatileKey } from './keys/volatile';
+import { wideKey } from './keys/wide';
 import { generatedName } from './naming/generated';
 import { absentNotNull } from './nullability/absent';
+import { allNull } from './nullability/all-null';
+import { blankForNull } from './nullability/blank-for-null';
+import { checkOnly } from './nullability/check-only';
+import { fewNulls } from './nullability/few-nulls';
+import { referenceAlwaysSet } from './nullability/reference-always-set';
+import { threeValued } from './nullability/three-valued';
+import { actionConflict } from './references/action-conflict';
+import { referenceCycle } from './references/cycle';
+import { duplicateReference } from './references/duplicate';
+import { isolatedTable } from './references/isolated';
+import { longCascade } from './references/long-cascade';
+import { nullablePart } from './references/nullable-part';
+import { orphans } from './references/orphans';
+import { parentNotUnique } from './references/parent-not-unique';
+import { polymorphicReference } from './references/polymorphic';
+import { repeatedText } from './references/repeated-text';
+import { sentinelReference } from './references/sentinel';
+import { mismatchedReference } from './references/type-mismatch';
 import { undeclaredReference } from './references/undeclared';
+import { unenforceableReference } from './references/unenforceable';
+import { unindexedReference } from './references/unindexed';
+import { unvalidatedReference } from './references/unvalidated';
 import type { Rule } from './rule';
 import { absentUnique } from './uniqueness/absent';
+import { indexOnlyUnique } from './uniqueness/index-only';
+import { insensitiveRepeats } from './uniqueness/insensitive';
+import { liveOnlyUnique } from './uniqueness/live-only';
+import { nearlyUnique } from './uniqueness/nearly';
+import { uniqueNotEnforced } from './uniqueness/not-enforced';
+import { nullsRepeat } from './uniqueness/nulls-repeat';
+import { redundantUnique } from './uniqueness/redundant';
+import { closedSet } from './values/closed-set';
+import { moneyInFloat } from './values/money-in-float';
+import { range } from './values/range';
+import { textForType } from './values/text-for-type';
+import { timestampWithoutZone } from './values/timestamp-without-zone';
+import { unvalidatedCheck } from './values/unvalidated-check';
 
 export const rules: readonly Rule[] = [
   missingKey,
+  disabledKey,
+  exhaustingKey,
+  wideKey,
+  volatileKey,
+  notSelfFillingKey,
+  surrogateOnly,
   undeclaredReference,
+  orphans,
+  unvalidatedReference,
+  parentNotUnique,
+  sentinelReference,
+  mismatchedReference,
+  actionConflict,
+  unindexedReference,
+  nullablePart,
+  polymorphicReference,
+  repeatedText,
+  longCascade,
+  referenceCycle,
+  duplicateReference,
+  unenforceableReference,
+  isolatedTable,
   absentUnique,
+  nearlyUnique,
+  insensitiveRepeats,
+  liveOnlyUnique,
+  uniqueNotEnforced,
+  nullsRepeat,
+  indexOnlyUnique,
+  redundantUnique,
   absentNotNull,
+  fewNulls,
+  blankForNull,
+  referenceAlwaysSet,
+  threeValued,
+  allNull,
+  checkOnly,
+  closedSet,
+  range,
+  textForType,
+  moneyInFloat,
+  timestampWithoutZone,
+  unvalidatedCheck,
   generatedName,
 ] as readonly Rule[];

@@ -3,6 +3,8 @@
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
+import type { EvidenceRequest } from '../evidence/requests';
+import type { RowsQuestion } from '../evidence/rows';
 import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
 
@@ -66,6 +68,16 @@ export interface Audit {
   readonly references: readonly WeighedReference[];
   /** The tables to judge; parents outside it can still be looked at. */
   readonly tables: readonly Table[];
+  /** When this survey was taken, in ISO 8601. */
+  readonly at: string;
+  /** What an earlier survey saw, for rates of growth; null when there was none. */
+  readonly earlier: EarlierSurvey | null;
+}
+
+export interface EarlierSurvey {
+  readonly at: string;
+  readonly catalogue: Catalogue;
+  readonly evidence: Evidence;
 }
 
 export interface Words {
@@ -83,6 +95,8 @@ export interface Words {
   readonly reasons: readonly string[];
   /** Why it is as severe as it is, where that is not plain from the numbers. */
   readonly because?: string;
+  /** What weighed for and against it, in log-odds, strongest first; where a model judged. */
+  readonly parts?: readonly { readonly label: string; readonly weight: number }[];
   /** What to do about it, where there is no script for it. */
   readonly advice?: string;
 }
@@ -108,13 +122,22 @@ export interface Rule<Facts = unknown, Limit extends string = string> {
   /** What it looks for, in one sentence. */
   readonly about: string;
   readonly thresholds?: Readonly<Record<Limit, Threshold>>;
+  /** What it needs counted before it can judge, beyond what every survey measures. */
+  asks?(audit: Audit): Iterable<EvidenceRequest>;
   /** `limits` are the thresholds as they are set for the source. */
   check(audit: Audit, limits: Readonly<Record<Limit, number>>): Iterable<Found<Facts>>;
   words(facts: Facts, object: FoundObject): Words;
+  /** The rows that speak for it; null or left out when its rows as they are will do. */
+  rows?(facts: Facts, object: FoundObject): RowsQuestion | null;
 }
 
 export function defineRule<Facts, Limit extends string = never>(rule: Rule<Facts, Limit>): Rule<Facts, Limit> {
   return rule;
+}
+
+/** For what no script can mend without somebody's thought. */
+export function byHand(columns: readonly string[]): Proposal {
+  return { kind: 'byHand', columns };
 }
 
 /** A finding carries facts, never prose; `wordsOf` of its rule says them. */

@@ -1,23 +1,22 @@
 // Claims about values as conditions. Values are quoted as literals: they were read from the database.
 
-import type { Table } from '../../core/catalogue/model';
 import { type Claim, columnsOfClaim, formPatterns } from '../../core/evidence/claims';
 import { literal, quote } from '../../core/dialects/postgresql/quote';
 
 /** True of the rows that a claim speaks of: those that have a value, and for a form one that is not blank. */
-export function spokenOfCondition(claim: Claim, _table: Table): string {
+export function spokenOfCondition(claim: Claim): string {
   const filled = columnsOfClaim(claim).map((name) => `${quote(name)} is not null`);
   if (claim.kind === 'ofForm') filled.push(`btrim(${quote(claim.column)}::text) <> ''`);
   return filled.join(' and ');
 }
 
 /** True of the rows that break a claim. */
-export function brokenCondition(claim: Claim, table: Table): string {
+export function brokenCondition(claim: Claim): string {
   switch (claim.kind) {
     case 'ofForm': {
       const { source, flags } = formPatterns[claim.form];
       const operator = flags.includes('i') ? '!~*' : '!~';
-      return `${spokenOfCondition(claim, table)} and btrim(${quote(claim.column)}::text) ${operator} ${literal(posix(source))}`;
+      return `${spokenOfCondition(claim)} and btrim(${quote(claim.column)}::text) ${operator} ${literal(posix(source))}`;
     }
     case 'notNegative':
       return `${quote(claim.column)} < 0`;

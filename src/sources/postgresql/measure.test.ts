@@ -163,7 +163,7 @@ test('what has not changed since an exact survey is not read again', async () =>
   // The server counts with a delay; here it is told not to wait.
   await database.run('select pg_stat_force_next_flush()');
   const first = await survey(source, { depth: 'exact' });
-  const earlier = { catalogue: first.catalogue, facts: Object.values(first.evidence) };
+  const earlier = { at: first.takenAt, catalogue: first.catalogue, facts: Object.values(first.evidence) };
   const second = await survey(source, { depth: 'exact', earlier });
   expect([...second.reused].sort()).toEqual(['port.berth', 'port.pair', 'port.visit']);
   expect(second.findings).toEqual(first.findings);

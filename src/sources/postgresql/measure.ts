@@ -297,8 +297,8 @@ async function violations(
 ): Promise<readonly Answer<ViolationsRequest, Violations>[]> {
   const { from, sampled } = fromClause(table, depth);
   const counts = requests.flatMap(({ claim }) => [
-    `count(*) filter (where ${spokenOfCondition(claim, table)})`,
-    `count(*) filter (where ${brokenCondition(claim, table)})`,
+    `count(*) filter (where ${spokenOfCondition(claim)})`,
+    `count(*) filter (where ${brokenCondition(claim)})`,
   ]);
   const [rows = 0, ...seen] = (await row(client, `select count(*), ${counts.join(', ')} from ${from}`)).map(Number);
   return requests.map((request, i) => ({

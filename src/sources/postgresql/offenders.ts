@@ -1,32 +1,71 @@
 // The rows behind a finding, read live and a page at a time: nothing of them is kept by Pawl.
 
 import type pg from 'pg';
-import { tableId } from '../../core/catalogue/identifiers';
 import { orphanCondition } from '../../core/dialects/postgresql/checks';
 import { quote, quoteList, quoteTable } from '../../core/dialects/postgresql/quote';
-import type { OffenderQuestion, Page, RowsPage } from '../source';
+import type { RowsQuestion } from '../../core/evidence/rows';
+import type { Page, RowsPage } from '../source';
+import { brokenCondition } from './claims';
 import { statementError } from './errors';
 
 const longestValue = 80;
 
 /** Throws SourceError, e.g. when the role may not read the table. */
-export async function readOffenders(client: pg.Client, { object, proposal }: OffenderQuestion, page: Page): Promise<RowsPage> {
-  const table = tableId(object.schema, object.table);
-  const from = quoteTable(table);
-  const limits = `limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`;
+export async function readOffenders(client: pg.Client, question: RowsQuestion, page: Page): Promise<RowsPage> {
+  const { text, caption } = queryFor(question);
   try {
-    if (proposal.kind === 'foreignKey') {
-      const columns = proposal.columns.map((c) => `child.${quote(c)}`).join(', ');
-      const parent = tableId(proposal.references.schema, proposal.references.table);
-      const orphans = orphanCondition({ columns: proposal.columns, parent, parentColumns: proposal.references.columns });
-      const text = `select ${columns}, count(*) as "rows" from ${from} as child where ${orphans} group by ${columns} order by count(*) desc, ${columns} ${limits}`;
-      return await read(client, text, page, 'Values without a parent, and how many rows carry them');
-    }
-    if (proposal.kind === 'rename') return { caption: '', columns: [], rows: [], more: false };
-    const text = `select ${object.columns.length > 0 ? quoteList(object.columns) : '*'} from ${from} ${limits}`;
-    return await read(client, text, page, 'Rows as they are');
+    return await read(client, `${text} limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`, page, caption);
   } catch (error) {
-    throw statementError(error, `Reading rows of ${table}`);
+    throw statementError(error, `Reading rows of ${question.table}`);
+  }
+}
+
+function queryFor(question: RowsQuestion): { readonly text: string; readonly caption: string } {
+  const from = quoteTable(question.table);
+  switch (question.kind) {
+    case 'orphans': {
+      const columns = question.columns.map((c) => `child.${quote(c)}`).join(', ');
+      return {
+        text: `select ${columns}, count(*) as "rows" from ${from} as child where ${orphanCondition(question)} group by ${columns} order by count(*) desc, ${columns}`,
+        caption: 'Values without a parent, and how many rows carry them',
+      };
+    }
+    case 'repeats': {
+      const filled = question.columns.map((c) => `${quote(c)} is not null`).join(' and ');
+      const by = question.columns.map((c) => (question.folded ? `lower(btrim(${quote(c)}::text))` : quote(c))).join(', ');
+      const shown = question.folded
+        ? question.columns.map((c) => `string_agg(distinct ${quote(c)}::text, ' | ') as ${quote(c)}`).join(', ')
+        : quoteList(question.columns);
+      const alike = question.folded ? `count(distinct ${quote(question.columns[0] ?? '')}) > 1` : 'count(*) > 1';
+      return {
+        text: `select ${shown}, count(*) as "rows" from ${from} where ${filled} group by ${by} having ${alike} order by count(*) desc, ${by}`,
+        caption: 'Values that repeat, and how many rows carry them',
+      };
+    }
+    case 'values': {
+      const column = quote(question.column);
+      return {
+        text: `select ${column}, count(*) as "rows" from ${from} group by ${column} order by count(*) desc, ${column}`,
+        caption: 'Values, and how many rows carry them',
+      };
+    }
+    case 'nulls':
+      return {
+        text: `select * from ${from} where ${quote(question.column)} is null`,
+        caption: `Rows without ${question.column}`,
+      };
+    case 'blanks':
+      return {
+        text: `select * from ${from} where btrim(${quote(question.column)}::text, E' \\t\\n\\r\\x0b\\x0c') = ''`,
+        caption: `Rows with a blank ${question.column}`,
+      };
+    case 'breaking':
+      return { text: `select * from ${from} where ${brokenCondition(question.claim)}`, caption: 'Rows that speak against it' };
+    case 'rows':
+      return {
+        text: `select ${question.columns.length > 0 ? quoteList(question.columns) : '*'} from ${from}`,
+        caption: 'Rows as they are',
+      };
   }
 }
 

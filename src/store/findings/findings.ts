@@ -99,6 +99,16 @@ export async function countFindings(db: Db, source: number): Promise<FindingCoun
   return row ?? { open: 0, held: 0, waived: 0 };
 }
 
+/** How many findings are open, by the rule that found them. */
+export async function countByRule(db: Db, source: number): Promise<Readonly<Record<string, number>>> {
+  const rows = await rowsOf<{ rule: string; count: number }>(
+    db,
+    'select rule, count(*) as count from findings where source_id = $1 and state = any($2) group by rule',
+    [source, openStates],
+  );
+  return Object.fromEntries(rows.map(({ rule, count }) => [rule, count]));
+}
+
 /** A change of a finding's state, to be recorded. */
 export interface Move {
   readonly finding: number;

@@ -1,3 +1,4 @@
+import type { Earlier } from '../../core/evidence/reuse';
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
@@ -23,23 +24,27 @@ export interface SurveyRow {
   readonly startedAt: string | null;
   readonly finishedAt: string | null;
   readonly notMeasured: SurveyDocument['notMeasured'] | null;
+  /** True when it measures everything again, also what has not changed. */
+  readonly forced: boolean;
+  readonly reusedTables: number;
 }
 
 const shown = `id, source_id as "sourceId", depth, scope, docket_id as "docketId", state, doing, done_bytes as "doneBytes", total_bytes as "totalBytes",
-  cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured"`;
+  cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured", forced, reused_tables as "reusedTables"`;
 
 export interface AskedSurvey {
   readonly source: number;
   readonly depth: Depth;
   readonly scope?: readonly TableId[] | null;
   readonly docket?: number | null;
+  readonly forced?: boolean;
 }
 
-export async function askForSurvey(db: Db, { source, depth, scope = null, docket = null }: AskedSurvey): Promise<number> {
+export async function askForSurvey(db: Db, { source, depth, scope = null, docket = null, forced = false }: AskedSurvey): Promise<number> {
   const { id } = await getRow<{ id: number }>(
     db,
-    'insert into surveys (source_id, depth, scope, docket_id) values ($1, $2, $3, $4) returning id',
-    [source, depth, scope, docket],
+    'insert into surveys (source_id, depth, scope, docket_id, forced) values ($1, $2, $3, $4, $5) returning id',
+    [source, depth, scope, docket, forced],
   );
   return id;
 }
@@ -110,6 +115,24 @@ export async function keepFacts(db: Db, survey: number, facts: readonly Fact[]):
 
 export async function listFacts(db: Db, survey: number): Promise<readonly Fact[]> {
   return (await rowsOf<{ fact: Fact }>(db, 'select fact from evidence where survey_id = $1', [survey])).map((row) => row.fact);
+}
+
+/** The last exact survey of the whole source with all that it measured; null when there was none. */
+export async function findLastExact(db: Db, source: number, before: number): Promise<Earlier | null> {
+  const row = await findRow<{ id: number; at: string; catalogue: Catalogue }>(
+    db,
+    `select id, started_at as at, catalogue
+     from surveys
+     where source_id = $1 and id < $2 and state = 'done' and depth = 'exact' and scope is null and catalogue is not null
+     order by id desc
+     limit 1`,
+    [source, before],
+  );
+  return row && { at: row.at, catalogue: row.catalogue, facts: await listFacts(db, row.id) };
+}
+
+export async function keepReused(db: Db, survey: number, tables: number): Promise<void> {
+  await db.query('update surveys set reused_tables = $2 where id = $1', [survey, tables]);
 }
 
 /** The facts about one table, as last measured by a finished survey of the source. */

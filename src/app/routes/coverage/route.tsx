@@ -31,8 +31,8 @@ export function shouldRevalidate({ currentParams, nextParams, formMethod, curren
   return currentParams['source'] !== nextParams['source'] || currentUrl.href === nextUrl.href;
 }
 
-const shown: readonly Concern[] = concerns.filter((concern) => concern !== 'Values');
-const template = `minmax(170px, 2.2fr) 96px repeat(${shown.length}, minmax(72px, 1fr))`;
+const shown: readonly Concern[] = concerns;
+const template = `minmax(150px, 2.2fr) 92px repeat(${shown.length}, minmax(64px, 1fr))`;
 
 interface BoardRow extends SurveyedTable {
   readonly cells: ReadonlyMap<Concern, CoverageCell>;

@@ -28,6 +28,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
       const { title, measured } = wordsOf(finding);
       return {
         id: finding.id,
+        rule: finding.rule,
         concern: finding.concern,
         severity: finding.severity,
         confidence: finding.confidence,
@@ -60,7 +61,7 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
       findings.filter(
         (f) =>
           (concern === '' || f.concern === concern) &&
-          (q === '' || `${f.title} ${f.where} ${f.table} ${f.severity} ${f.concern}`.toLowerCase().includes(q)),
+          (q === '' || `${f.title} ${f.rule} ${f.where} ${f.table} ${f.severity}`.toLowerCase().includes(q)),
       ),
     [findings, concern, q],
   );
@@ -82,15 +83,12 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
               ['Held', 'Held'],
               ['Slipped', 'Slipped'],
               ['Docketed', 'Docketed'],
+              ['Waived', 'Waived'],
               ['Lapsed', 'Lapsed'],
               ['all', 'All'],
             ]}
           />
-          <Choice
-            name="concern"
-            label="Concern"
-            options={[['', 'Concern: all'], ...concerns.filter((c) => c !== 'Values').map((c) => [c, c] as const)]}
-          />
+          <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
         </div>
         <VirtualRows
           count={rows.length}

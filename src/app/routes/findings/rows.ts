@@ -2,12 +2,13 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { rowsOf } from '~/core/rules/audit';
 import { parse } from '~/input/parse';
 import { openPostgresql } from '~/sources/postgresql/index';
 import type { RowsPage } from '~/sources/source';
 import { SourceError } from '~/sources/SourceError';
 import { db } from '~/store/db';
-import { findFinding } from '~/store/findings/findings';
+import { coreFinding, findFinding } from '~/store/findings/findings';
 import { getConnection } from '~/store/sources/sources';
 import type { Route } from './+types/rows';
 
@@ -26,12 +27,14 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Off
   const source = await sourceIn(params);
   const finding = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
   if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
+  const question = rowsOf(coreFinding(finding));
+  if (!question) return { ok: false, message: 'No row speaks for this: it is about how things are declared.' };
   const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
   const page = parsed.ok ? parsed.value.page : 1;
   try {
     const reader = await openPostgresql(await getConnection(db(), source.id), patience);
     try {
-      return { ok: true, page, rows: await reader.offenders(finding, { offset: (page - 1) * atOnce, limit: atOnce }) };
+      return { ok: true, page, rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }) };
     } finally {
       await reader.close();
     }

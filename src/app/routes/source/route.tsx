@@ -51,6 +51,8 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
         { key: '1', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
         { key: '2', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
         { key: '3', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
+        { key: '4', does: 'Rules', run: () => void navigate(`/s/${source.id}/rules`) },
+        { key: '5', does: 'Survey budget', run: () => void navigate(`/s/${source.id}/budget`) },
       ],
       [navigate, source.id],
     ),
@@ -118,6 +120,12 @@ function Switcher({ source, sources }: Loaded) {
         <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>
           Connection of {source.name}…
         </MenuItem>
+        <MenuItem component={Link} to={`/s/${source.id}/rules`} onClick={close}>
+          Rules for {source.name}…
+        </MenuItem>
+        <MenuItem component={Link} to={`/s/${source.id}/budget`} onClick={close}>
+          Survey budget of {source.name}…
+        </MenuItem>
         <MenuItem component={Link} to="/sources" onClick={close}>
           All sources
         </MenuItem>
@@ -127,9 +135,10 @@ function Switcher({ source, sources }: Loaded) {
 }
 
 const depths = [
-  ['exact', 'exact', 'every claim verified by reading whole tables'],
-  ['sampled', 'sampled', 'block samples of about 25,000 rows a table'],
-  ['catalogue', 'catalogue', 'declarations and the server’s own statistics, no table read'],
+  { depth: 'exact', forced: '', name: 'exact', words: 'every claim verified; tables that have not changed are not read again' },
+  { depth: 'exact', forced: 'yes', name: 'exact, all afresh', words: 'every table read again, changed or not' },
+  { depth: 'sampled', forced: '', name: 'sampled', words: 'block samples of about 25,000 rows a table' },
+  { depth: 'catalogue', forced: '', name: 'catalogue', words: 'declarations and the server’s own statistics, no table read' },
 ] as const;
 
 function SurveyChip({ source, last, unfinished, tables }: Loaded) {
@@ -179,12 +188,12 @@ function SurveyChip({ source, last, unfinished, tables }: Loaded) {
         Survey
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        {depths.map(([depth, name, words]) => (
+        {depths.map(({ depth, forced, name, words }) => (
           <MenuItem
-            key={depth}
+            key={name}
             onClick={() => {
               close();
-              void fetcher.submit({ depth }, { method: 'post', action: `/s/${source.id}/surveys` });
+              void fetcher.submit({ depth, forced }, { method: 'post', action: `/s/${source.id}/surveys` });
             }}
           >
             <span>

@@ -25,7 +25,11 @@ export async function action({ params, request }: Route.ActionArgs) {
     );
   const running = await findUnfinished(db(), source.id);
   if (running) return redirect(`/s/${source.id}/surveys/${running.id}`);
-  const survey = await askForSurvey(db(), { source: source.id, depth: parsed.value.depth });
+  const survey = await askForSurvey(db(), {
+    source: source.id,
+    depth: parsed.value.depth,
+    forced: parsed.value.forced === 'yes',
+  });
   await enqueue('survey', survey);
   return redirect(`/s/${source.id}/surveys/${survey}`);
 }

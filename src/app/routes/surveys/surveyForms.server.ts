@@ -4,6 +4,8 @@ import type { Depth } from '~/core/evidence/requests';
 
 export class SurveyForm {
   @IsIn(['catalogue', 'sampled', 'exact']) depth!: Depth;
+  /** To measure everything again, also what has not changed. */
+  @IsIn(['', 'yes']) forced: '' | 'yes' = '';
 }
 
 export class SurveyIntentForm {

@@ -150,6 +150,8 @@ export function orphanShareOf(candidate: ReferenceCandidate, evidence: Evidence)
     candidate.columns.length === 1 ? (sampleOf(evidence, candidate.child)?.result.columns[only ?? '']?.distinct ?? 0) : 0;
   const referring = rows - nullRows;
   if (referring === 0) return 0;
+  // One value that is no key, among many that are, stands for "none" (0, -1).
+  if (orphanValues === 1 && distinct > 5) return Math.min(orphanRows / referring, 0.03);
   return Math.max(orphanRows / referring, distinct > 0 ? Math.min(1, orphanValues / distinct) / 2 : 0);
 }
 

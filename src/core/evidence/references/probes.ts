@@ -50,7 +50,9 @@ function probeableParents(catalogue: Catalogue, evidence: Evidence): readonly Bo
     const target = table.columns.find((column) => column.name === name);
     const profile = profileOf(evidence, table.id)?.result;
     const bounds = profile?.columns[name ?? ''];
-    if (columns.length > 1 || !primary || !target || !profile || !bounds || profile.rows < 2) return [];
+    // A text that is unique can be repeated elsewhere in place of its table's key.
+    if (columns.length > 1 || (!primary && target?.family !== 'text') || !target || !profile || !bounds || profile.rows < 2)
+      return [];
     const min = numberOf(bounds.min);
     const max = numberOf(bounds.max);
     const dense = target.family === 'integer' && min !== null && max !== null && max - min + 1 <= profile.rows;

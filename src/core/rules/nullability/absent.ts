@@ -4,6 +4,7 @@ import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evi
 import { bestKey, lacksPrimaryKey } from '../../evidence/keys';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
+import { optionalReferences } from './reference-always-set';
 import { type Audit, defineRule, type Severity } from '../rule';
 
 interface Facts {
@@ -29,10 +30,13 @@ export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
       const profile = profileOf(audit.evidence, table.id);
       if (!profile || profile.result.rows < limits.rows) continue;
       const asKey = lacksPrimaryKey(table) ? (bestKey(audit.catalogue, table, audit.evidence)?.columns ?? []) : [];
+      // A declared reference that is always set is another finding.
+      const referring = optionalReferences(audit, table).map(({ column }) => column);
       for (const column of table.columns) {
         const seen = profile.result.columns[column.name];
         // The primary key that is proposed brings its own NOT NULL.
-        if (!column.nullable || !seen || seen.nulls > 0 || asKey.includes(column.name)) continue;
+        if (!column.nullable || !seen || seen.nulls > 0 || asKey.includes(column.name) || referring.includes(column.name))
+          continue;
         const around = siblings.get(column.name) ?? { mandatory: 0, nullable: 0 };
         const { probability, reasons } = weigh(audit, table, column, profile.result.rows, around);
         const confidence = Math.round(probability * strengthOf(profile.how) * 100) / 100;

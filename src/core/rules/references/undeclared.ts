@@ -1,9 +1,10 @@
-import { columnsId, type TableId } from '../../catalogue/identifiers';
+import { columnsId, tableId, type TableId } from '../../catalogue/identifiers';
 import { getTable } from '../../catalogue/lookups';
 import { type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
 import type { ConfidencePart } from '../../evidence/references/weigh';
 import { featureWords } from '../../evidence/references/features';
+import { standsForAnother } from './repeated-text';
 import { defineRule, type ProposedParent, type Severity } from '../rule';
 
 interface Facts {
@@ -29,6 +30,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
     const judged = new Set(tables.map((table) => table.id));
     for (const reference of references) {
       if (!judged.has(reference.child) || reference.confidence * 100 < limits.confidence) continue;
+      if (standsForAnother(catalogue, reference)) continue;
       const { schema, name } = getTable(catalogue, reference.parent);
       const parent = { schema, table: name, columns: reference.parentColumns };
       const counts = reference.inclusion;
@@ -54,8 +56,17 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
     }
   },
 
+  rows: ({ parent, parentId }, { schema, table, columns }) => ({
+    kind: 'orphans',
+    table: tableId(schema, table),
+    columns,
+    parent: parentId,
+    parentColumns: parent.columns,
+  }),
+
   words({ parent, rows, nullRows, orphanRows, orphanValues, how, reason, parts }, { table, columns }) {
-    const reasons = [reason, ...parts.map(partInWords)];
+    const reasons = [reason];
+    const weighed = parts.map(({ feature, logOdds }) => ({ label: featureWords[feature], weight: logOdds }));
     const evidence = [
       rowsLine(rows, how),
       ...(nullRows === null ? [] : [{ label: 'empty', text: `${counted(nullRows, 'row')} refer to nothing` }]),
@@ -85,6 +96,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
         measured: counted(orphanRows, 'orphan'),
         evidence,
         reasons,
+        parts: weighed,
       };
     }
     const fits =
@@ -100,6 +112,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
       measured: how === null ? 'not measured' : how.kind === 'exact' ? 'all match' : 'sample matches',
       evidence,
       reasons,
+      parts: weighed,
     };
   },
 });
@@ -107,10 +120,4 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
 function severityOf(orphans: number | null, rows: number | null): Severity {
   if (orphans && orphans > 0) return 'Critical';
   return rows !== null && rows < 50 ? 'Moderate' : 'Serious';
-}
-
-/** `no index on the column: speaks against it (−0.6)`. */
-function partInWords({ feature, logOdds }: ConfidencePart): string {
-  const strength = Math.abs(logOdds) >= 1.5 ? 'strongly ' : Math.abs(logOdds) < 0.4 ? 'slightly ' : '';
-  return `${featureWords[feature]}: speaks ${strength}${logOdds > 0 ? 'for' : 'against'} it`;
 }

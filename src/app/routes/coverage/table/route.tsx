@@ -3,13 +3,12 @@ import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
 import { latestCatalogue } from '~/app/server/catalogues.server';
 import { notFound, sourceIn } from '~/app/server/ids.server';
-import { bytes } from '~/app/ui/format';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { columnInWords, constraintInWords, relationshipsInWords } from '~/core/catalogue/inWords';
 import { findTable, foreignKeysOf, referencesTo } from '~/core/catalogue/lookups';
-import { counted } from '~/core/naming/words';
+import { counted, sizeInWords } from '~/core/naming/words';
 import { openStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { db } from '~/store/db';
@@ -63,7 +62,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       <div className="mono mute">{t.id}</div>
       <h1>{open.length === 0 ? 'Nothing open here' : counted(open.length, 'open finding')}</h1>
       <div className="small mute">
-        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {bytes(t.bytes)}. {counted(t.parents, 'parent')},{' '}
+        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {sizeInWords(t.bytes)}. {counted(t.parents, 'parent')},{' '}
         {t.children === 1 ? '1 child' : `${t.children} children`}.{t.comment ? ` ${t.comment}.` : ''}
       </div>
       {t.notMeasured && <p className="notice warn">{t.notMeasured}</p>}

@@ -7,11 +7,13 @@ import { tableId } from '~/core/catalogue/identifiers';
 import { findConstraint, findTable } from '~/core/catalogue/lookups';
 import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
+import { howInWords } from '~/core/evidence/evidence';
+import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/dialects/postgresql/scripts';
 import { planFor } from '~/core/plan/plan';
 import { isGone } from '~/core/ratchet/mended';
 import { completeDecision, type Decision, questionsFor } from '~/core/remedies/questions';
-import { tableOf, wordsOf } from '~/core/rules/audit';
+import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
 import type { Finding } from '~/core/rules/rule';
 import { db } from '~/store/db';
 import { findDocketOf } from '~/store/dockets/dockets';
@@ -49,7 +51,9 @@ export async function dossierOf(source: SourceRow, id: number, answers: Decision
       present && finding.proposal.kind === 'foreignKey'
         ? referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table)
         : null,
-    hasRows: present && finding.proposal.kind !== 'rename',
+    hasRows: present && rowsOf(finding) !== null,
+    candidates: candidatesOf(finding),
+    byHand: finding.proposal.kind === 'byHand',
     remedy: present && needsRemedy(row) ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue) : null,
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
     events,
@@ -58,7 +62,21 @@ export async function dossierOf(source: SourceRow, id: number, answers: Decision
 }
 
 function needsRemedy(row: FindingRow): boolean {
-  return ['Open', 'Slipped', 'Docketed'].includes(row.state);
+  return row.proposal.kind !== 'byHand' && ['Open', 'Slipped', 'Docketed'].includes(row.state);
+}
+
+/** The candidate keys of a table without one, to be compared. */
+function candidatesOf(finding: Finding) {
+  if (finding.rule !== 'keys/missing') return [];
+  const { candidates } = finding.facts as { readonly candidates: readonly KeyCandidate[] };
+  return candidates.map((key) => ({
+    columns: key.columns.join(', '),
+    unique: howInWords(key.how),
+    empty: key.nullRows,
+    good: isProposable(key),
+    score: key.score,
+    reasons: key.reasons,
+  }));
 }
 
 function declared(finding: Finding, catalogue: Catalogue): readonly { readonly label: string; readonly text: string }[] {

@@ -8,11 +8,15 @@ import { State } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
+import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
 import type { Question } from '~/core/remedies/questions';
 import type { Route } from './+types/route';
+import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';
+import { exempt, unexempt, WaiverForm } from './waiver.server';
+import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
 
 const pollMs = 1000;
@@ -28,7 +32,15 @@ export async function action({ params, request }: Route.ActionArgs) {
   const source = await sourceIn(params);
   const finding = await idIn(params.finding, 'finding');
   const form = await request.formData();
-  if (form.get('intent') === 'remove')
+  const intent = form.get('intent');
+  if (intent === 'exempt' || intent === 'unexempt') {
+    const parsed = await parseForm(WaiverForm, form);
+    if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
+    return {
+      problem: await (intent === 'exempt' ? exempt(source.id, finding, parsed.value.reason) : unexempt(source.id, finding)),
+    };
+  }
+  if (intent === 'remove')
     return (await takeFromDocket(source.id, finding))
       ? null
       : data({ problem: 'The docket has been run; what was done stays in it.' }, { status: 409 });
@@ -46,7 +58,7 @@ function answersIn(values: { get(name: string): unknown }): Record<string, strin
   );
 }
 
-export default function FindingDossier({ loaderData: dossier }: Route.ComponentProps) {
+export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {
   const { words, severity } = dossier;
   // A survey after the docket is on its way, and will say whether it is held.
   usePolling(dossier.state === 'Applied', pollMs);
@@ -99,19 +111,20 @@ export default function FindingDossier({ loaderData: dossier }: Route.ComponentP
       <div>{words.consequence}</div>
       {dossier.inWords && <div className="small mute">Meant is: {dossier.inWords}</div>}
 
-      <details>
-        <summary className="small mute" style={{ cursor: 'pointer', marginTop: 8 }}>
-          What makes us {percent(dossier.confidence)} sure
-        </summary>
-        <ul className="small" style={{ margin: '4px 0', paddingLeft: 18 }}>
-          {words.reasons.map((reason) => (
-            <li key={reason}>{reason}</li>
-          ))}
-        </ul>
-      </details>
+      {words.because && <div className="small mute">{words.because}</div>}
+
+      {dossier.candidates.length > 0 && <Candidates candidates={dossier.candidates} />}
+      <Sureness confidence={dossier.confidence} words={words} />
 
       {dossier.proofs.length > 0 && <Proofs proofs={dossier.proofs} />}
       {dossier.remedy && <Remedy dossier={dossier} remedy={dossier.remedy} />}
+      {dossier.byHand && words.advice && (
+        <>
+          <h2>What to do</h2>
+          <div>{words.advice}</div>
+        </>
+      )}
+      <Waiver key={`waiver ${dossier.id}`} dossier={dossier} problem={actionData?.problem ?? null} />
       {!dossier.remedy && dossier.docket && (
         <p className="small">
           Mended by <Link to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>{dossier.docket.name}</Link>.

@@ -2,12 +2,15 @@ import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
 import { enqueue } from '~/app/server/work.server';
-import { bytes, duration } from '~/app/ui/format';
+import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
 import { parseForm } from '~/input/parse';
+import type { Budget } from '~/sources/budget';
 import { db } from '~/store/db';
+import { getSettings } from '~/store/sources/settings';
 import { cancelSurvey, findSurvey, requeueSurvey } from '~/store/surveys/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
+import { counted, sizeInWords } from '~/core/naming/words';
 import type { Route } from './+types/route';
 
 export async function loader({ params }: Route.LoaderArgs) {
@@ -15,7 +18,8 @@ export async function loader({ params }: Route.LoaderArgs) {
   const survey = await findSurvey(db(), await idIn(params.survey, 'survey'));
   if (!survey || survey.sourceId !== source.id)
     throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
-  return { source: source.id, survey, now: new Date().toISOString() };
+  const { budget } = await getSettings(db(), source.id);
+  return { source: source.id, survey, budget, now: new Date().toISOString() };
 }
 
 export async function action({ params, request }: Route.ActionArgs) {
@@ -33,7 +37,7 @@ export async function action({ params, request }: Route.ActionArgs) {
 }
 
 // The frame polls while a survey runs, and this page with it.
-export default function SurveyProgress({ loaderData: { source, survey, now } }: Route.ComponentProps) {
+export default function SurveyProgress({ loaderData: { source, survey, budget, now } }: Route.ComponentProps) {
   const { state, doneBytes, totalBytes, startedAt } = survey;
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
@@ -68,14 +72,20 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
               <div style={{ width: `${share * 100}%` }} />
             </div>
             <p className="small mute">
-              {totalBytes > 0 ? `${bytes(doneBytes)} of ${bytes(totalBytes)} read in this round` : 'Nothing read yet'}
+              {totalBytes > 0 ? `${sizeInWords(doneBytes)} of ${sizeInWords(totalBytes)} read in this round` : 'Nothing read yet'}
               {startedAt && `, for ${duration(elapsed)}`}
               {share > 0.05 && elapsed > 2000 && `, about ${duration((elapsed * (1 - share)) / share)} still`}
             </p>
             <Form method="post">
-              <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
-                {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
-              </Button>
+              <div className="actions">
+                <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
+                  {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
+                </Button>
+                <span className="end">{budgetInWords(budget)}</span>
+                <Button variant="text" component={Link} to={`/s/${source}/budget`}>
+                  Budget…
+                </Button>
+              </div>
             </Form>
           </section>
         )}
@@ -94,7 +104,11 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
         )}
         {state === 'done' && (
           <>
-            <p>Done in {duration(elapsed)}.</p>
+            <p>
+              Done in {duration(elapsed)}.{' '}
+              {survey.reusedTables > 0 &&
+                `${counted(survey.reusedTables, 'table')} had not changed since the last exact survey and ${survey.reusedTables === 1 ? 'was' : 'were'} not read again.`}
+            </p>
             <div className="actions">
               <Button variant="contained" component={Link} to={`/s/${source}/coverage`}>
                 To the coverage
@@ -128,4 +142,13 @@ export default function SurveyProgress({ loaderData: { source, survey, now } }: 
       </div>
     </main>
   );
+}
+
+function budgetInWords({ connections, rest, secondsPerTable }: Budget): string {
+  const parts = [
+    counted(connections, 'connection'),
+    rest === 0 ? 'no rests' : `rests ${rest} times as long as it works`,
+    ...(secondsPerTable === null ? [] : [`${secondsPerTable} s a table`]),
+  ];
+  return parts.join(', ');
 }

@@ -1,0 +1,25 @@
+import 'reflect-metadata';
+import { Transform, Type } from 'class-transformer';
+import { IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+
+const optional = ({ value }: { value: unknown }) => (value === '' || value === undefined ? undefined : Number(value));
+
+/** The budget of a source as typed; what is left empty is not limited. */
+export class BudgetForm {
+  @Type(() => Number) @IsInt() @Min(1) @Max(8, { message: 'At most 8 connections' }) connections!: number;
+  @Type(() => Number) @IsNumber() @Min(0) @Max(50, { message: 'A rest is at most 50 times the work' }) rest!: number;
+  @Transform(optional)
+  @IsOptional()
+  @IsInt({ message: 'Seconds are a whole number' })
+  @Min(1)
+  @Max(86_400)
+  secondsPerTable?: number;
+  @Transform(optional)
+  @IsOptional()
+  @IsInt({ message: 'Seconds are a whole number' })
+  @Min(1)
+  @Max(864_000)
+  secondsPerSurvey?: number;
+  @Transform(optional) @IsOptional() @IsInt() @Min(0) @Max(23, { message: 'An hour is 0 to 23' }) from?: number;
+  @Transform(optional) @IsOptional() @IsInt() @Min(0) @Max(23, { message: 'An hour is 0 to 23' }) to?: number;
+}

@@ -1,0 +1,112 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { data, Form, useNavigation } from 'react-router';
+import { sourceIn } from '~/app/server/ids.server';
+import { type FieldErrors, parseForm } from '~/input/parse';
+import { type Budget, gentleBudget, unboundedBudget, usualBudget } from '~/sources/budget';
+import { db } from '~/store/db';
+import { getSettings, keepBudget } from '~/store/sources/settings';
+import type { Route } from './+types/route';
+import { BudgetForm } from './budgetForm.server';
+
+export async function loader({ params }: Route.LoaderArgs) {
+  const source = await sourceIn(params);
+  const { budget } = await getSettings(db(), source.id);
+  return { source: source.name, budget };
+}
+
+export async function action({ params, request }: Route.ActionArgs) {
+  const source = await sourceIn(params);
+  const parsed = await parseForm(BudgetForm, await request.formData());
+  if (!parsed.ok) return data({ errors: parsed.errors, kept: false }, { status: 422 });
+  const { connections, rest, secondsPerTable = null, secondsPerSurvey = null, from, to } = parsed.value;
+  const hours = from === undefined || to === undefined ? null : { from, to };
+  await keepBudget(db(), source.id, { connections, rest, secondsPerTable, secondsPerSurvey, hours });
+  return { errors: {} as FieldErrors, kept: true };
+}
+
+const presets = [
+  {
+    name: 'Gentle',
+    budget: gentleBudget,
+    effect: 'A busy server keeps nearly all of its speed; a survey takes seven times as long.',
+  },
+  { name: 'Usual', budget: usualBudget, effect: 'A busy server keeps more than three quarters of its speed.' },
+  { name: 'Unbounded', budget: unboundedBudget, effect: 'As fast as one connection can: for copies, and for servers at rest.' },
+] as const;
+
+const same = (a: Budget, b: Budget): boolean =>
+  a.rest === b.rest && a.connections === b.connections && a.secondsPerTable === b.secondsPerTable;
+
+export default function BudgetPage({ loaderData: { source, budget }, actionData }: Route.ComponentProps) {
+  const [shown, setShown] = useState<Budget>(budget);
+  const busy = useNavigation().state !== 'idle';
+  const errors: FieldErrors = actionData?.errors ?? {};
+  const field = (name: string, label: string, value: number | null, help: string) => ({
+    name,
+    label,
+    defaultValue: value ?? '',
+    type: 'number' as const,
+    error: name in errors,
+    helperText: errors[name]?.[0] ?? help,
+    slotProps: { htmlInput: { min: 0, step: 'any' }, inputLabel: { shrink: true } },
+  });
+  return (
+    <main className="page" id="content">
+      <div className="narrow">
+        <h1>What a survey may ask of {source}</h1>
+        <p className="mute">
+          Every session is read-only, waits at most 2 seconds for a lock, and asks for no parallel workers. It applies from the
+          next survey on.
+        </p>
+        {actionData?.kept && (
+          <p className="notice" role="status">
+            Kept.
+          </p>
+        )}
+        <fieldset className="presets" aria-label="Presets">
+          {presets.map((preset) => (
+            <label key={preset.name} className="answer">
+              <input
+                type="radio"
+                name="preset"
+                className="visually-hidden"
+                checked={same(preset.budget, shown)}
+                onChange={() => setShown({ ...preset.budget, hours: shown.hours })}
+              />
+              <b>{preset.name}</b>
+              {preset.effect}
+            </label>
+          ))}
+        </fieldset>
+        <Form method="post" noValidate key={JSON.stringify(shown)} aria-label="Budget">
+          <div className="fields">
+            <TextField {...field('connections', 'Connections at the same time', shown.connections, '1 to 8')} />
+            <TextField {...field('rest', 'Rest after each statement', shown.rest, 'times as long as the statement took')} />
+            <TextField
+              {...field(
+                'secondsPerTable',
+                'Seconds of work on one table',
+                shown.secondsPerTable,
+                'empty for no limit; what is over it is not measured',
+              )}
+            />
+            <TextField
+              {...field('secondsPerSurvey', 'Seconds of work in one survey', shown.secondsPerSurvey, 'empty for no limit')}
+            />
+            <TextField {...field('from', 'Works from this hour (UTC)', shown.hours?.from ?? null, 'empty for any time')} />
+            <TextField
+              {...field('to', 'until this hour (UTC)', shown.hours?.to ?? null, 'over midnight when it is the earlier')}
+            />
+          </div>
+          <div className="actions">
+            <Button type="submit" variant="contained" disabled={busy}>
+              Keep
+            </Button>
+          </div>
+        </Form>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,56 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState } from 'react';
+import { Form } from 'react-router';
+import { useKeys } from '~/app/ui/keys';
+import type { Dossier } from './dossier.server';
+
+/** Settling a finding as meant to be so, with the reason; and taking that back. */
+export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readonly problem: string | null }) {
+  const [asking, setAsking] = useState(false);
+  const canWaive = dossier.state === 'Open' || dossier.state === 'Slipped';
+  useKeys(useMemo(() => [{ key: 'w', does: 'waive', run: () => canWaive && setAsking(true) }], [canWaive]));
+  if (dossier.state === 'Waived')
+    return (
+      <Form method="post" className="actions" preventScrollReset>
+        <Button type="submit" name="intent" value="unexempt">
+          Ask again
+        </Button>
+        <span className="small mute">It is exempt from {dossier.rule}.</span>
+      </Form>
+    );
+  if (!canWaive) return null;
+  if (!asking)
+    return (
+      <div className="actions">
+        <Button variant="text" onClick={() => setAsking(true)}>
+          It is meant to be so…
+        </Button>
+        <span className="end">
+          <kbd>w</kbd> waive
+        </span>
+      </div>
+    );
+  return (
+    <Form method="post" preventScrollReset aria-label="Waive">
+      <h2>Waive it</h2>
+      <p className="small mute" style={{ margin: '0 0 8px' }}>
+        It is exempt from {dossier.rule} until somebody takes that back, here or among the rules.
+      </p>
+      <TextField name="reason" label="Why it is meant to be so" multiline autoFocus required />
+      {problem && (
+        <p className="notice harm" role="alert">
+          {problem}
+        </p>
+      )}
+      <div className="actions">
+        <Button type="submit" variant="contained" name="intent" value="exempt">
+          Waive
+        </Button>
+        <Button variant="text" onClick={() => setAsking(false)}>
+          Cancel
+        </Button>
+      </div>
+    </Form>
+  );
+}

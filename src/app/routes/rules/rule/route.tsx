@@ -1,0 +1,179 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { data, Form, Link, useNavigation } from 'react-router';
+import { notFound, sourceIn } from '~/app/server/ids.server';
+import { rules } from '~/core/rules/index';
+import { type Policy, policyOf, usualPolicy } from '~/core/rules/policy';
+import { severities } from '~/core/rules/rule';
+import { parseForm } from '~/input/parse';
+import { db } from '~/store/db';
+import { getSettings, keepPolicies } from '~/store/sources/settings';
+import type { Route } from './+types/route';
+import { RuleForm } from './ruleForm.server';
+
+function ruleIn(id: string | undefined) {
+  const rule = rules.find((r) => r.id === id);
+  if (!rule) throw notFound(`There is no rule ${id}`, 'It may belong to another version of Pawl.');
+  return rule;
+}
+
+export async function loader({ params }: Route.LoaderArgs) {
+  const source = await sourceIn(params);
+  const rule = ruleIn(params['*']);
+  const { policies } = await getSettings(db(), source.id);
+  const policy = policyOf(policies, rule.id);
+  return {
+    source: { id: source.id, name: source.name },
+    id: rule.id,
+    about: rule.about,
+    policy,
+    limits: Object.entries(rule.thresholds ?? {}).map(([name, { value, words }]) => ({
+      name,
+      words,
+      usual: value,
+      value: policy.thresholds[name] ?? value,
+    })),
+  };
+}
+
+export async function action({ params, request }: Route.ActionArgs) {
+  const source = await sourceIn(params);
+  const rule = ruleIn(params['*']);
+  const parsed = await parseForm(RuleForm, await request.formData());
+  if (!parsed.ok)
+    return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', kept: false }, { status: 422 });
+  const { policies } = await getSettings(db(), source.id);
+  const next = changed(policyOf(policies, rule.id), parsed.value, Object.entries(rule.thresholds ?? {}));
+  if (typeof next === 'string') return data({ problem: next, kept: false }, { status: 422 });
+  await keepPolicies(db(), source.id, { ...policies, [rule.id]: next });
+  return { problem: null, kept: true };
+}
+
+/** The policy after a form, or what is wrong with it. */
+function changed(policy: Policy, form: RuleForm, thresholds: readonly [string, { readonly value: number }][]): Policy | string {
+  const object = form.object.trim();
+  switch (form.intent) {
+    case 'reset':
+      return { ...usualPolicy, exemptions: policy.exemptions };
+    case 'unexempt':
+      return { ...policy, exemptions: policy.exemptions.filter((exemption) => exemption.object !== object) };
+    case 'exempt':
+      if (object === '' || form.reason.trim() === '') return 'An exemption needs an object and a reason.';
+      return {
+        ...policy,
+        exemptions: [...policy.exemptions.filter((e) => e.object !== object), { object, reason: form.reason.trim() }],
+      };
+    case 'keep': {
+      const set = thresholds.flatMap(([name, { value }], i) => {
+        const limit = form.limits[i];
+        return limit === undefined || limit === value ? [] : [[name, limit] as const];
+      });
+      return {
+        ...policy,
+        on: form.on === 'on',
+        severity: form.severity === '' ? null : form.severity,
+        thresholds: Object.fromEntries(set),
+      };
+    }
+  }
+}
+
+export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
+  const { source, id, about, policy, limits } = loaderData;
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <aside className="dossier" aria-label="Dossier" key={id}>
+      <div className="mono mute">{id}</div>
+      <h1>{about}</h1>
+      <div className="small mute">
+        For {source.name}. It applies from the next survey on.{' '}
+        <Link to={`/s/${source.id}/findings?q=${encodeURIComponent(id)}`}>Its findings</Link>
+      </div>
+      {actionData?.problem && (
+        <p className="notice harm" role="alert">
+          {actionData.problem}
+        </p>
+      )}
+      {actionData?.kept && (
+        <p className="notice" role="status">
+          Kept.
+        </p>
+      )}
+      <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
+        <h2>Policy</h2>
+        <div className="fields">
+          <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
+            <MenuItem value="on">yes</MenuItem>
+            <MenuItem value="off">no, switched off</MenuItem>
+          </TextField>
+          <TextField
+            select
+            name="severity"
+            label="Severity"
+            defaultValue={policy.severity ?? ''}
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          >
+            <MenuItem value="">by the harm</MenuItem>
+            {severities.map((severity) => (
+              <MenuItem key={severity} value={severity}>
+                always {severity}
+              </MenuItem>
+            ))}
+          </TextField>
+          {limits.map((limit) => (
+            <TextField
+              key={limit.name}
+              name="limits"
+              type="number"
+              label={limit.words}
+              defaultValue={limit.value}
+              helperText={limit.value === limit.usual ? ' ' : `usually ${limit.usual}`}
+              slotProps={{ htmlInput: { min: 0, step: 'any' } }}
+            />
+          ))}
+        </div>
+        <div className="actions">
+          <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
+            Keep
+          </Button>
+          <Button type="submit" variant="text" name="intent" value="reset" disabled={busy}>
+            As it comes
+          </Button>
+        </div>
+      </Form>
+      <h2>Exempt</h2>
+      {policy.exemptions.length === 0 && <p className="small mute">Nothing is exempt from this rule.</p>}
+      {policy.exemptions.map(({ object, reason }) => (
+        <Form key={object} method="post" preventScrollReset className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
+          <span>
+            <span className="mono">{object}</span>
+            <span className="small mute" style={{ display: 'block' }}>
+              {reason}
+            </span>
+          </span>
+          <input type="hidden" name="object" value={object} />
+          <Button type="submit" variant="text" name="intent" value="unexempt" aria-label={`No longer exempt: ${object}`}>
+            Take back
+          </Button>
+        </Form>
+      ))}
+      <Form method="post" preventScrollReset aria-label="Exempt" key={`exempt ${policy.exemptions.length}`}>
+        <div className="fields" style={{ marginTop: 12 }}>
+          <TextField
+            name="object"
+            label="Object"
+            placeholder="port.log_*"
+            helperText="a table, table(columns), or with * for any text"
+          />
+          <TextField name="reason" label="Why it is meant to be so" />
+        </div>
+        <div className="actions">
+          <Button type="submit" name="intent" value="exempt" disabled={busy}>
+            Exempt it
+          </Button>
+        </div>
+      </Form>
+    </aside>
+  );
+}

@@ -1,0 +1,101 @@
+import { columnId } from '../../catalogue/identifiers';
+import { primaryKeyOf } from '../../catalogue/lookups';
+import type { Catalogue, Column, Table } from '../../catalogue/model';
+import { type Evidence, profileOf } from '../../evidence/evidence';
+import { byHand, defineRule, type Severity } from '../rule';
+
+interface Facts {
+  readonly last: number;
+  readonly most: number;
+  readonly limitedBy: string;
+  /** Day on which it is used up at the rate seen between two surveys, ISO 8601; null when no rate is known. */
+  readonly fullOn: string | null;
+}
+
+const largest: Readonly<Record<string, number>> = { smallint: 32_767, integer: 2_147_483_647, bigint: 2 ** 63 };
+const dayMs = 86_400_000;
+
+/** A key whose type or sequence is nearly used up, with the day it will be at the present rate. */
+export const exhaustingKey = defineRule<Facts, 'percent'>({
+  id: 'keys/exhausting',
+  concern: 'Keys',
+  about: 'A key whose type or sequence is nearly used up.',
+  thresholds: { percent: { value: 70, words: 'Least share used, in percent' } },
+  *check({ catalogue, evidence, tables, at, earlier }, limits) {
+    for (const table of tables) {
+      for (const name of primaryKeyOf(table)?.columns ?? []) {
+        const column = table.columns.find((c) => c.name === name);
+        const range = column && rangeOf(catalogue, table, column);
+        const last = column && lastOf(catalogue, evidence, table, column);
+        if (!range || last === null || last === undefined || last * 100 < range.most * limits.percent) continue;
+        const before = earlier && column ? lastOf(earlier.catalogue, earlier.evidence, table, column) : null;
+        yield {
+          table: table.id,
+          columns: [name],
+          severity: severityOf(last / range.most),
+          confidence: 1,
+          facts: {
+            last,
+            most: range.most,
+            limitedBy: range.by,
+            fullOn: earlier ? fullOn(last, before, range.most, earlier.at, at) : null,
+          },
+          proposal: byHand([name]),
+        };
+      }
+    }
+  },
+
+  words({ last, most, limitedBy, fullOn }, { table, columns }) {
+    const share = Math.floor((100 * last) / most);
+    const name = columns.join(', ');
+    return {
+      title: 'Key nearly used up',
+      message: `${name} of ${table} has reached ${last.toLocaleString('en-GB')}, ${share} % of what ${limitedBy} can hold${fullOn ? `; at the present rate it is full on ${fullOn.slice(0, 10)}` : ''}.`,
+      consequence:
+        'When it is full every insert fails, and widening a key on that day locks the table and all its children for as long as they are rewritten.',
+      measured: `${share} % used`,
+      evidence: [
+        { label: 'last', text: last.toLocaleString('en-GB'), harm: share >= 90 },
+        { label: 'most', text: `${most.toLocaleString('en-GB')}, by ${limitedBy}` },
+        { label: 'full on', text: fullOn ? fullOn.slice(0, 10) : 'not known: it takes two surveys to see a rate' },
+      ],
+      reasons: ['read from the catalogue and the largest value'],
+      advice: 'Widen it to bigint, its children first, while there is time to do it without a hurry.',
+    };
+  },
+});
+
+function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly most: number; readonly by: string } | null {
+  const byType = largest[column.declaredType];
+  if (byType === undefined) return null;
+  const sequence = sequenceOf(catalogue, table, column);
+  const bySequence = sequence && !sequence.cycles ? Number(sequence.maximum) : Infinity;
+  return bySequence < byType
+    ? { most: bySequence, by: `the sequence ${sequence?.name}` }
+    : { most: byType, by: `the type ${column.declaredType}` };
+}
+
+function lastOf(catalogue: Catalogue, evidence: Evidence, table: Table, column: Column): number | null {
+  const largestValue = profileOf(evidence, table.id)?.result.columns[column.name]?.max ?? null;
+  const sequence = sequenceOf(catalogue, table, column)?.last ?? null;
+  const known = [largestValue, sequence].filter((value) => value !== null).map(Number);
+  return known.length === 0 ? null : Math.max(...known);
+}
+
+function sequenceOf(catalogue: Catalogue, table: Table, column: Column) {
+  const id = columnId(table.id, column.name);
+  return catalogue.sequences.find((sequence) => sequence.ownedBy === id) ?? null;
+}
+
+function fullOn(last: number, before: number | null, most: number, from: string, to: string): string | null {
+  const elapsed = Date.parse(to) - Date.parse(from);
+  if (before === null || !(elapsed > 0) || last <= before) return null;
+  const days = ((most - last) / (last - before)) * (elapsed / dayMs);
+  return days > 36_500 ? null : new Date(Date.parse(to) + days * dayMs).toISOString();
+}
+
+function severityOf(share: number): Severity {
+  if (share >= 0.9) return 'Critical';
+  return share >= 0.8 ? 'Serious' : 'Moderate';
+}

@@ -1,0 +1,33 @@
+import { expect, test } from 'vitest';
+import { sketch } from '../catalogue/sketch';
+import { profiled } from '../evidence/measured';
+import { foundBy } from './found';
+import { usualPolicy } from './policy';
+
+const port = sketch('port.log: entry text\n port.log_old: entry text\n port.tug: name text');
+const facts = port.tables.map((table) => profiled(port, table.id, 50));
+const under = (policy: Partial<typeof usualPolicy>) =>
+  foundBy('keys/missing', port, facts, { policies: { 'keys/missing': { ...usualPolicy, ...policy } } });
+
+test('a rule can be switched off, or count for less', () => {
+  expect(under({ on: false })).toEqual([]);
+  expect(under({ severity: 'Minor' }).every((found) => found.includes('Minor'))).toBe(true);
+});
+
+test.each([
+  ['port.tug', 2],
+  ['port.log*', 1],
+  ['*', 0],
+  ['port.l*_o*d', 2],
+  ['nothing.*', 3],
+])('what is exempt is not found: %s', (object, left) => {
+  expect(under({ exemptions: [{ object, reason: 'kept as it is' }] })).toHaveLength(left);
+});
+
+test('a threshold that is set takes the place of the rule’s own', () => {
+  const call = sketch('berth: id key\n call 300: id key, berth_id -> berth.id');
+  const found = (rows: number) =>
+    foundBy('references/unindexed', call, [], { policies: { 'references/unindexed': { ...usualPolicy, thresholds: { rows } } } });
+  expect(found(200)).toHaveLength(1);
+  expect(found(500)).toHaveLength(0);
+});

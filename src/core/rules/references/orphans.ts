@@ -1,0 +1,90 @@
+import { tableId } from '../../catalogue/identifiers';
+import { foreignKeysOf, getTable } from '../../catalogue/lookups';
+import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
+import type { InclusionRequest } from '../../evidence/requests';
+import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
+import type { ForeignKey, Table } from '../../catalogue/model';
+import { byHand, defineRule } from '../rule';
+
+interface Facts {
+  readonly name: string;
+  readonly parent: { readonly schema: string; readonly table: string; readonly columns: readonly string[] };
+  readonly rows: number;
+  readonly orphanRows: number;
+  readonly orphanValues: number;
+  readonly how: How;
+}
+
+/** Rows without a parent under a foreign key that was never checked, or is switched off. A validated and enforced one has none. */
+export const orphans = defineRule<Facts>({
+  id: 'references/orphans',
+  concern: 'References',
+  about: 'Rows without a parent although a foreign key is declared: it was never validated, or is not enforced.',
+  *asks({ tables }) {
+    for (const table of tables) for (const key of doubtful(table)) yield inclusionOf(table, key);
+  },
+  *check({ catalogue, evidence, tables }) {
+    for (const table of tables) {
+      for (const key of doubtful(table)) {
+        const fact = findFact(evidence, inclusionOf(table, key));
+        if (!fact || fact.result.orphanRows === 0) continue;
+        const parent = getTable(catalogue, key.parent);
+        const { rows, orphanRows, orphanValues } = fact.result;
+        yield {
+          table: table.id,
+          columns: key.columns,
+          name: key.name,
+          severity: 'Critical',
+          confidence: 1,
+          facts: {
+            name: key.name,
+            parent: { schema: parent.schema, table: parent.name, columns: key.parentColumns },
+            rows,
+            orphanRows,
+            orphanValues,
+            how: fact.how,
+          },
+          proposal: byHand(key.columns),
+        };
+      }
+    }
+  },
+
+  rows: ({ parent }, { schema, table, columns }) => ({
+    kind: 'orphans',
+    table: tableId(schema, table),
+    columns,
+    parent: tableId(parent.schema, parent.table),
+    parentColumns: parent.columns,
+  }),
+
+  words({ name, parent, rows, orphanRows, orphanValues, how }, { table }) {
+    const children = plural(spoken(table));
+    const exactly = how.kind === 'exact' ? '' : ` (${howInWords(how)})`;
+    return {
+      title: `${capital(children)} without ${withArticle(spoken(parent.table))}`,
+      message: `${counted(orphanRows, spoken(table))} ${orphanRows === 1 ? 'points' : 'point'} to ${plural(spoken(parent.table))} that do not exist${exactly}, although ${name} declares the reference.`,
+      consequence: `Everybody trusts ${name}; whatever joins ${children} to ${plural(spoken(parent.table))} silently leaves these out.`,
+      measured: counted(orphanRows, 'orphan'),
+      evidence: [
+        rowsLine(rows, how),
+        {
+          label: 'orphans',
+          text: `${counted(orphanRows, 'row')} without a parent, in ${counted(orphanValues, 'value')}`,
+          harm: true,
+        },
+      ],
+      reasons: ['the foreign key was added without looking at existing rows, or its triggers are off'],
+      because: 'The data is wrong already.',
+      advice: 'Mend or set aside the orphans, then validate the constraint.',
+    };
+  },
+});
+
+export function doubtful(table: Table): readonly ForeignKey[] {
+  return foreignKeysOf(table).filter((key) => !key.validated || !key.enforced);
+}
+
+export function inclusionOf(table: Table, key: ForeignKey): InclusionRequest {
+  return { kind: 'inclusion', table: table.id, columns: key.columns, parent: key.parent, parentColumns: key.parentColumns };
+}

@@ -1,0 +1,73 @@
+import type { Catalogue, Table } from '../../catalogue/model';
+import { comparable, freeColumns } from '../../evidence/references/candidates';
+import { likenessOf } from '../../evidence/references/likeness';
+import { vocabularyOf } from '../../naming/vocabulary';
+import { spoken } from '../../naming/words';
+import { byHand, defineRule } from '../rule';
+
+interface Facts {
+  readonly parent: string;
+  readonly kind: string;
+  readonly reason: string;
+}
+
+/** A column that speaks of a table which cannot be referred to: a foreign one, or the rows of a view. */
+export const unenforceableReference = defineRule<Facts, 'likeness'>({
+  id: 'references/unenforceable',
+  concern: 'References',
+  about: 'A column that refers to a foreign table or another database, where no foreign key can hold.',
+  thresholds: { likeness: { value: 85, words: 'Least likeness of the names in percent' } },
+  *check({ catalogue, references, tables }, limits) {
+    const elsewhere = catalogue.tables.filter((table) => table.kind === 'foreign');
+    if (elsewhere.length === 0) return;
+    for (const table of tables) {
+      for (const column of freeColumns(table)) {
+        if (references.some((r) => r.child === table.id && r.columns.includes(column.name) && r.confidence >= 0.5)) continue;
+        for (const parent of elsewhere) {
+          const found = fits(catalogue, table, column.name, parent);
+          if (!found || found.score * 100 < limits.likeness) continue;
+          yield {
+            table: table.id,
+            columns: [column.name],
+            apart: parent.id,
+            severity: 'Minor',
+            confidence: Math.round(found.score * 80) / 100,
+            facts: { parent: parent.id, kind: 'a foreign table', reason: found.reason },
+            proposal: byHand([column.name]),
+          };
+        }
+      }
+    }
+  },
+
+  words({ parent, kind, reason }, { table, columns }) {
+    const name = columns.join(', ');
+    return {
+      title: 'Reference that cannot be declared',
+      message: `${name} of ${table} refers to ${parent}, which is ${kind}: the database cannot hold the reference.`,
+      consequence: `What becomes of a ${spoken(table)} when its parent goes is left to programs, on two servers.`,
+      measured: kind,
+      evidence: [{ label: 'parent', text: `${parent}, ${kind}` }],
+      reasons: [reason],
+      advice: 'Keep a local copy of the parent’s keys and refer to that, or compare both regularly and list the orphans.',
+    };
+  },
+});
+
+function fits(catalogue: Catalogue, child: Table, column: string, parent: Table) {
+  const vocabulary = vocabularyOf(catalogue);
+  const [key] = parent.columns;
+  const own = child.columns.find((c) => c.name === column);
+  if (!key || !own || !comparable(own, key)) return null;
+  return likenessOf(
+    { table: child, tableWords: vocabulary.tableWords(child), name: column, words: vocabulary.columnWords(child, column) },
+    {
+      table: parent,
+      tableWords: vocabulary.tableWords(parent),
+      subjectWords: vocabulary.subjectWords(parent),
+      keyWords: vocabulary.columnWords(parent, key.name),
+      key: key.name,
+      primary: true,
+    },
+  );
+}

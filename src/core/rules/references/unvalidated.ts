@@ -1,0 +1,69 @@
+import { getTable } from '../../catalogue/lookups';
+import { findFact } from '../../evidence/evidence';
+import { counted } from '../../naming/words';
+import { byHand, defineRule } from '../rule';
+import { doubtful, inclusionOf } from './orphans';
+
+interface Facts {
+  readonly name: string;
+  readonly parent: string;
+  readonly enforced: boolean;
+  /** Null when not counted. */
+  readonly orphanRows: number | null;
+}
+
+/** A foreign key that holds for new rows only, or for none. */
+export const unvalidatedReference = defineRule<Facts>({
+  id: 'references/unvalidated',
+  concern: 'References',
+  about: 'A foreign key whose existing rows were never checked, or that is switched off.',
+  *check({ catalogue, evidence, tables }) {
+    for (const table of tables) {
+      for (const key of doubtful(table)) {
+        const orphanRows = findFact(evidence, inclusionOf(table, key))?.result.orphanRows ?? null;
+        const parent = getTable(catalogue, key.parent);
+        yield {
+          table: table.id,
+          columns: key.columns,
+          name: key.name,
+          severity: key.enforced ? (orphanRows === 0 ? 'Minor' : 'Moderate') : 'Serious',
+          confidence: 1,
+          facts: { name: key.name, parent: parent.id, enforced: key.enforced, orphanRows },
+          proposal:
+            orphanRows === 0 && key.enforced
+              ? {
+                  kind: 'validate',
+                  columns: key.columns,
+                  name: key.name,
+                  references: { schema: parent.schema, table: parent.name, columns: key.parentColumns },
+                }
+              : byHand(key.columns),
+        };
+      }
+    }
+  },
+
+  words({ name, parent, enforced, orphanRows }, { table }) {
+    const state = enforced
+      ? 'holds for new rows only: existing rows were never checked'
+      : 'is switched off: not even new rows are checked';
+    return {
+      title: enforced ? 'Reference not validated' : 'Reference switched off',
+      message: `${name} from ${table} to ${parent} ${state}.`,
+      consequence: 'The planner does not trust it, people do, and each of them can be wrong.',
+      measured: orphanRows === null ? 'not counted' : orphanRows === 0 ? 'no orphan' : counted(orphanRows, 'orphan'),
+      evidence: [
+        { label: 'declared', text: enforced ? 'NOT VALID' : 'triggers disabled', harm: !enforced },
+        {
+          label: 'orphans',
+          text: orphanRows === null ? 'not counted' : orphanRows === 0 ? 'none' : counted(orphanRows, 'row'),
+          harm: (orphanRows ?? 0) > 0,
+        },
+      ],
+      reasons: ['the catalogue says so'],
+      advice: enforced
+        ? 'Mend the orphans first; then it can be validated without blocking anybody.'
+        : 'Find out who switched its triggers off and why; count the orphans, mend them, switch it on again.',
+    };
+  },
+});

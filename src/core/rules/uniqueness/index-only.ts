@@ -1,0 +1,43 @@
+import { byHand, defineRule } from '../rule';
+
+interface Facts {
+  readonly index: string;
+}
+
+/** A unique index without a constraint. Partial ones and those over expressions cannot have one, and are left alone. */
+export const indexOnlyUnique = defineRule<Facts>({
+  id: 'uniqueness/index-only',
+  concern: 'Uniqueness',
+  about: 'A unique index without a constraint, so that the rule is not among the declared ones.',
+  *check({ tables }) {
+    for (const table of tables) {
+      for (const index of table.indexes) {
+        if (!index.unique || index.constraint !== null || !index.valid || index.predicate !== null) continue;
+        const columns = index.columns.flatMap((column) => column ?? []);
+        if (columns.length < index.columns.length) continue;
+        yield {
+          table: table.id,
+          columns,
+          name: index.name,
+          severity: 'Minor',
+          confidence: 1,
+          facts: { index: index.name },
+          proposal: byHand(columns),
+        };
+      }
+    }
+  },
+
+  words({ index }, { table, columns }) {
+    const names = columns.join(', ');
+    return {
+      title: 'Unique by index only',
+      message: `The index ${index} keeps ${names} of ${table} unique, but no constraint says so.`,
+      consequence: 'Tools that read the declared rules do not see it, and it may be dropped as an index that no query uses.',
+      measured: index,
+      evidence: [{ label: 'index', text: `${index} (${names})` }],
+      reasons: ['read from the catalogue'],
+      advice: `Make it a constraint: ALTER TABLE … ADD CONSTRAINT … UNIQUE USING INDEX ${index}. Nothing is read or rewritten.`,
+    };
+  },
+});

@@ -1,0 +1,27 @@
+import type { Policies } from '../../core/rules/policy';
+import { type Budget, usualBudget } from '../../sources/budget';
+import { type Db, getRow } from '../db';
+
+/** What a source's people settled: how much a survey may ask of it, and about the rules. */
+export interface SourceSettings {
+  readonly budget: Budget;
+  readonly policies: Policies;
+}
+
+/** Throws when the source is gone. */
+export async function getSettings(db: Db, source: number): Promise<SourceSettings> {
+  const { budget, policies } = await getRow<{ budget: Budget | null; policies: Policies }>(
+    db,
+    'select budget, policies from sources where id = $1',
+    [source],
+  );
+  return { budget: budget ?? usualBudget, policies };
+}
+
+export async function keepBudget(db: Db, source: number, budget: Budget): Promise<void> {
+  await db.query('update sources set budget = $2 where id = $1', [source, JSON.stringify(budget)]);
+}
+
+export async function keepPolicies(db: Db, source: number, policies: Policies): Promise<void> {
+  await db.query('update sources set policies = $2 where id = $1', [source, JSON.stringify(policies)]);
+}

@@ -64,7 +64,7 @@ const expected: Model = {
     namesFully: 0.8,
     outdone: -6,
     contested: -1.2,
-    orphans: -1.2,
+    orphans: -0.5,
     manyOrphans: -3,
     surprise: 1.5,
     unreached: -2,

@@ -26,6 +26,8 @@ export interface MeasureOptions {
   readonly depth: Depth;
   /** The longest that one statement may take; null for the source's own limit. */
   readonly timeoutMs?: number | null;
+  /** What is measured already, so that it need not be counted again. */
+  readonly known?: (request: EvidenceRequest) => Fact | null;
 }
 
 export interface Page {

@@ -163,7 +163,11 @@ class Run {
     const left = this.leftMs(table);
     if (left !== null && left <= 0) return this.keep(batch.map((request) => overBudget(request, this.budget)));
     const started = Date.now();
-    const facts = await source.measure(batch, catalogue, { depth: this.options.depth, timeoutMs: left });
+    const facts = await source.measure(batch, catalogue, {
+      depth: this.options.depth,
+      timeoutMs: left,
+      known: (request) => this.facts.get(keyOf(request)) ?? null,
+    });
     const tookMs = Date.now() - started;
     this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs);
     this.spentInAllMs += tookMs;

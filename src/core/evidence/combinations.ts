@@ -27,58 +27,59 @@ export function uniqueCombinations(columns: readonly Codes[], rows: number): rea
     .filter((column) => !singles.includes(column) && column.distinct > 1 && column.nulls <= rows * mostNulls)
     .slice(0, mostColumns);
   const found: Codes[][] = singles.map((column) => [column]);
-  let level: { readonly set: readonly Codes[]; readonly codes: Int32Array; readonly distinct: number }[] = rest.map((column) => ({
-    set: [column],
-    codes: column.codes,
-    distinct: column.distinct,
-  }));
+  let level: readonly (readonly Codes[])[] = rest.map((column) => [column]);
   for (let width = 2; width <= widestCombination && level.length > 0; width++) {
-    const next: typeof level = [];
+    const next: (readonly Codes[])[] = [];
     let tried = 0;
-    for (const { set, codes, distinct } of level) {
+    for (const set of level) {
       const last = set[set.length - 1] as Codes;
       for (const column of rest.slice(rest.indexOf(last) + 1)) {
         const wider = [...set, column];
         if (found.some((unique) => unique.length > 1 && unique.every((part) => wider.includes(part)))) continue;
-        const filled = rows - Math.max(...wider.map((part) => part.nulls));
-        if (distinct * column.distinct < filled) {
-          if (width < widestCombination && tried < mostTried) next.push({ set: wider, ...join(codes, column.codes) });
-          continue;
-        }
-        if (++tried > mostTried) break;
-        const joined = join(codes, column.codes);
-        if (joined.unique) found.push(wider);
-        else if (width < widestCombination) next.push({ set: wider, codes: joined.codes, distinct: joined.distinct });
+        // Nulls may lie in different rows.
+        const filled = rows - wider.reduce((sum, part) => sum + part.nulls, 0);
+        const mustRepeat = wider.reduce((product, part) => product * part.distinct, 1) < filled;
+        if (!mustRepeat && ++tried > mostTried) break;
+        if (!mustRepeat && neverRepeats(wider, rows)) found.push(wider);
+        else if (next.length < mostTried) next.push(wider);
       }
     }
-    level = next.length > mostTried ? next.slice(0, mostTried) : next;
+    level = next;
   }
   return found.map((set) => set.map((column) => column.name));
 }
 
-/** Codes of pairs of values. Exact: two rows share a code only when both parts are the same. */
-function join(a: Int32Array, b: Int32Array): { readonly codes: Int32Array; readonly distinct: number; readonly unique: boolean } {
-  const codes = new Int32Array(a.length);
-  const seen = new Map<number, number>();
-  let unique = true;
-  for (let row = 0; row < a.length; row++) {
-    const left = a[row] as number;
-    const right = b[row] as number;
-    if (left < 0 || right < 0) {
-      codes[row] = -1;
-      continue;
-    }
-    // Codes are below 2^26 (there are fewer rows), so the pair is below 2^53.
-    const pair = left * 67_108_864 + right;
-    const code = seen.get(pair);
-    if (code === undefined) {
-      codes[row] = seen.size;
-      seen.set(pair, seen.size);
-    } else {
-      codes[row] = code;
-      unique = false;
-    }
+/** Looks no further than the first repeat, which most sets show early. Exact: no two different rows share a key. */
+function neverRepeats(columns: readonly Codes[], rows: number): boolean {
+  const asNumber = columns.reduce((product, column) => product * (column.distinct + 1), 1) < Number.MAX_SAFE_INTEGER;
+  const seen = new Set<number | string>();
+  let filled = 0;
+  for (let row = 0; row < rows; row++) {
+    const key = asNumber ? numberKey(columns, row) : textKey(columns, row);
+    if (key === null) continue;
+    filled++;
+    if (seen.size === seen.add(key).size) return false;
   }
-  // Where few rows have both values, that none repeats says nothing.
-  return { codes, distinct: seen.size, unique: unique && seen.size * 2 >= a.length };
+  // Where few rows have all of the values, that none repeats says nothing.
+  return filled * 2 >= rows;
+}
+
+function numberKey(columns: readonly Codes[], row: number): number | null {
+  let key = 0;
+  for (const { codes, distinct } of columns) {
+    const code = codes[row] as number;
+    if (code < 0) return null;
+    key = key * (distinct + 1) + code;
+  }
+  return key;
+}
+
+function textKey(columns: readonly Codes[], row: number): string | null {
+  let key = '';
+  for (const { codes } of columns) {
+    const code = codes[row] as number;
+    if (code < 0) return null;
+    key += `${code},`;
+  }
+  return key;
 }

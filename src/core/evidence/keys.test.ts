@@ -49,10 +49,9 @@ test('verifies what a sample of a large table lets stand, single columns first, 
     [pair],
   );
   expect(keyQuestions(release, own, evidence(profile), 'sampled')).toEqual([]);
-  expect(keyQuestions(release, own, evidence(profile), 'exact').map((q) => q.columns)).toEqual([['note']]);
-  const noted = evidence(profile, repeating('cargo.release', ['note'], 5000, 40));
-  expect(keyQuestions(release, own, noted, 'exact').map((q) => q.columns)).toEqual([pair]);
-  const known = evidence(profile, repeating('cargo.release', ['note'], 5000, 40), repeating('cargo.release', pair, 5000));
+  // A note that repeats nowhere is no key: it is not worth a look at the whole table.
+  expect(keyQuestions(release, own, evidence(profile), 'exact').map((q) => q.columns)).toEqual([pair]);
+  const known = evidence(profile, repeating('cargo.release', pair, 5000));
   expect(keyQuestions(release, own, known, 'exact')).toEqual([]);
   expect(bestKey(release, own, known)?.columns).toEqual(pair);
 });

@@ -27,6 +27,8 @@ export interface KeyCandidate {
 /** Wider sets cost most to verify and are rarely right: only the best few are asked about. */
 const compositesVerified = 3;
 const singlesVerified = 12;
+/** Below it a key is no better than a number of our own. */
+const leastScore = -1.1;
 
 /** The column sets of a table without a primary key whose uniqueness should be verified next. */
 export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evidence, depth: Depth): readonly RepeatsRequest[] {
@@ -35,7 +37,7 @@ export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evide
   const ranked = sample.result.uniques
     .map((columns) => ({ columns, score: rank(catalogue, table, columns, sample.result).score }))
     .sort((a, b) => b.score - a.score);
-  const singles = ranked.filter(({ columns }) => columns.length === 1).slice(0, singlesVerified);
+  const singles = ranked.filter(({ columns, score }) => columns.length === 1 && score > leastScore).slice(0, singlesVerified);
   const open = unasked(singles);
   if (open.length > 0) return open;
   // A single column that holds and is any good makes wider sets pointless.
@@ -185,7 +187,12 @@ export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): b
   const owner = words.slice(0, -1);
   if (!namesAnIdentifier(words.at(-1) ?? '') || owner.length === 0) return false;
   const own = vocabulary.tableWords(table);
-  return endsWith(own, owner) || owner.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3));
+  if (endsWith(own, owner)) return true;
+  // berth_no of berth_booking is the berth's.
+  return (
+    !vocabulary.namesAnotherTable(table, column) &&
+    owner.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3))
+  );
 }
 
 function isTableName(vocabulary: Vocabulary, table: Table, column: string): boolean {
@@ -208,9 +215,6 @@ export function nearlyKeys(catalogue: Catalogue, table: Table, evidence: Evidenc
     })
     .map((column) => [column.name]);
 }
-
-/** Below it a key is no better than a number of our own. */
-const leastScore = -1.1;
 
 /** True when a candidate can be proposed as the primary key. */
 export function isProposable(key: KeyCandidate): boolean {

@@ -5,10 +5,13 @@
 import type { TableId } from '../catalogue/identifiers';
 import { baseTables } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
+import { groupBy } from '../grouping';
 import { type Evidence, wasAsked } from './evidence';
 import { keyQuestions, lacksPrimaryKey, settled } from './keys';
-import { inclusionRequestOf, referenceCandidates } from './references/candidates';
+import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './references/candidates';
+import { orphanShareOf } from './references/features';
 import { probeQuestions } from './references/probes';
+import { orphansTolerated } from './references/weigh';
 import type { Depth, EvidenceRequest } from './requests';
 import { plausibleUniques } from './uniques';
 
@@ -57,9 +60,23 @@ function probes({ catalogue, tables, evidence }: Round): readonly EvidenceReques
 
 function references({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
   const ids = new Set(tables.map((table) => table.id));
-  return referenceCandidates(catalogue, evidence)
-    .filter((candidate) => ids.has(candidate.child))
-    .map(inclusionRequestOf);
+  const candidates = referenceCandidates(catalogue, evidence).filter((candidate) => ids.has(candidate.child));
+  return [...groupBy(candidates, (c) => `${c.child} ${c.columns.join('\0')}`).values()].flatMap((rivals) =>
+    worthCounting(rivals, evidence),
+  );
+}
+
+const alike = 0.15;
+
+// The best names first, with those that fit nearly as well; the others only when the data refutes all of these.
+function worthCounting(rivals: readonly ReferenceCandidate[], evidence: Evidence): readonly EvidenceRequest[] {
+  const best = Math.max(...rivals.map((candidate) => candidate.likeness));
+  const asked = rivals.filter((candidate) => wasAsked(evidence, inclusionRequestOf(candidate)));
+  const holds = asked.some((candidate) => (orphanShareOf(candidate, evidence) ?? 1) <= orphansTolerated);
+  if (holds) return rivals.filter((candidate) => candidate.likeness >= best - alike).map(inclusionRequestOf);
+  const left = rivals.filter((candidate) => !asked.includes(candidate));
+  const next = Math.max(...left.map((candidate) => candidate.likeness));
+  return left.filter((candidate) => candidate.likeness >= next - alike).map(inclusionRequestOf);
 }
 
 function uniques({ catalogue, tables, evidence, depth }: Round): readonly EvidenceRequest[] {

@@ -40,7 +40,11 @@ export function transitionsAfter(standing: readonly Standing[], seen: Seen): rea
   });
 }
 
-function eventFor(finding: Finding, state: FindingState, seen: Seen): { readonly kind: FindingEvent; readonly reason: string | null } | null {
+function eventFor(
+  finding: Finding,
+  state: FindingState,
+  seen: Seen,
+): { readonly kind: FindingEvent; readonly reason: string | null } | null {
   if (isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
   if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
   if (seen.found.has(finding.id)) return { kind: 'seen', reason: null };

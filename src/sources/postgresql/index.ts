@@ -12,10 +12,11 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
   let current = limits.statementMs;
   return {
     readCatalogue: () => readCatalogue(client),
-    measure: async (requests, catalogue, { depth, timeoutMs = null }) => {
+    measure: async (requests, catalogue, options) => {
+      const { timeoutMs = null } = options;
       const timeout = Math.min(limits.statementMs, timeoutMs ?? limits.statementMs);
       if (timeout !== current) await client.query(`set statement_timeout = ${Math.max(1, Math.round((current = timeout)))}`);
-      return measure(client, requests, catalogue, depth);
+      return measure(client, requests, catalogue, options);
     },
     offenders: (question, page) => readOffenders(client, question, page),
     cancel: () => cancel(details, pid),

@@ -17,7 +17,9 @@ import type {
 } from '../../core/evidence/requests';
 import { summarise } from '../../core/evidence/sample';
 import { orphanCondition } from '../../core/dialects/postgresql/checks';
+import { namesAnIdentifier } from '../../core/naming/meaning';
 import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
+import type { MeasureOptions } from '../source';
 import { SourceError } from '../SourceError';
 import { brokenCondition, spokenOfCondition } from './claims';
 import { statementError } from './errors';
@@ -38,7 +40,7 @@ export async function measure(
   client: pg.Client,
   requests: readonly EvidenceRequest[],
   catalogue: Catalogue,
-  depth: Depth,
+  options: MeasureOptions,
 ): Promise<readonly Fact[]> {
   const at = new Date().toISOString();
   const unreadable = requests
@@ -48,7 +50,7 @@ export async function measure(
   const nothing = (notMeasured: string) => requests.map((request): Fact => ({ request, notMeasured, at }));
   if (unreadable) return nothing(`The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`);
   try {
-    return (await answer(client, requests, catalogue, depth)).map((fact) => ({ ...fact, at }) as Fact);
+    return (await answer(client, requests, catalogue, options)).map((fact) => ({ ...fact, at }) as Fact);
   } catch (error) {
     const problem = statementError(error, `Measuring ${requests[0]?.table}`);
     if (problem.reason === 'lost' || problem.reason === 'cancelled') throw problem;
@@ -66,8 +68,9 @@ async function answer(
   client: pg.Client,
   requests: readonly EvidenceRequest[],
   catalogue: Catalogue,
-  depth: Depth,
+  options: MeasureOptions,
 ): Promise<readonly Answer<EvidenceRequest, unknown>[]> {
+  const { depth } = options;
   const [first] = requests;
   if (!first) return [];
   const table = getTable(catalogue, first.table);
@@ -81,7 +84,7 @@ async function answer(
     case 'probe':
       return [{ request: first, ...(await probe(client, table, first, catalogue)) }];
     case 'inclusion':
-      return [{ request: first, ...(await inclusion(client, table, first, catalogue, depth)) }];
+      return [{ request: first, ...(await inclusion(client, table, first, catalogue, options)) }];
     case 'violations':
       return violations(client, table, requests as readonly ViolationsRequest[], depth);
   }
@@ -112,16 +115,27 @@ function how(sampled: boolean, rows: number): How {
   return sampled ? { kind: 'sample', rows } : { kind: 'exact' };
 }
 
-const bounded = ['integer', 'date', 'timestamp'];
+/** Bounds are worth their cost for whole numbers that identify or refer, and for days. */
+function isBounded(table: Table, column: Column): boolean {
+  if (column.family === 'date') return true;
+  const isKey = table.constraints.some((c) => c.kind !== 'check' && c.columns.includes(column.name));
+  const isIndexed = table.indexes.some((index) => index.columns.includes(column.name));
+  return (
+    column.family === 'integer' &&
+    (isKey ||
+      isIndexed ||
+      table.columns[0] === column ||
+      namesAnIdentifier(column.name) ||
+      /^(ref|fk|id)|_by$|owner|parent/i.test(column.name))
+  );
+}
 
 async function profile(client: pg.Client, table: Table, depth: Depth): Promise<{ how: How; result: Profile }> {
   const { from, sampled } = fromClause(table, depth);
   const parts = table.columns.map((column) => [
     column.nullable ? `count(${quote(column.name)})` : 'count(*)',
     column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
-    ...(bounded.includes(column.family)
-      ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`]
-      : ['null', 'null']),
+    ...(isBounded(table, column) ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`] : ['null', 'null']),
   ]);
   const seen = await row(client, `select ${['count(*)', ...parts.flat()].join(', ')} from ${from}`);
   const rows = Number(seen[0]);
@@ -261,23 +275,22 @@ async function inclusion(
   table: Table,
   request: InclusionRequest,
   catalogue: Catalogue,
-  depth: Depth,
+  { depth, known }: MeasureOptions,
 ): Promise<{ how: How; result: Inclusion }> {
   const { from, sampled } = fromClause(table, depth);
   const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
   const value = columns.map((column) => `child.${quote(column.name)}`);
-  // NULLs have to be counted only where there can be any.
-  const filled = columns.some((column) => column.nullable)
-    ? `count(*) filter (where ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')})`
-    : 'count(*)';
-  const [rows, filledRows, orphanRows, orphanValues] = await row(
-    client,
-    `select counted.*, orphans.*
-     from (select count(*), ${filled} from ${from}) as counted,
-       (select count(*), count(distinct ${value.length === 1 ? value[0] : `(${value.join(', ')})`})
-        from ${sampled ? `(select * from ${from})` : from} as child
-        where ${orphanCondition(request)}) as orphans`,
-  );
+  const orphans = `
+    select count(*), count(distinct ${value.length === 1 ? value[0] : `(${value.join(', ')})`})
+    from ${sampled ? `(select * from ${from})` : from} as child
+    where ${orphanCondition(request)}`;
+  const counted = sampled ? null : countedBefore(request, known);
+  const [orphanRows, orphanValues, rows, filledRows] = counted
+    ? [...(await row(client, orphans)), counted.rows, counted.rows - counted.nullRows]
+    : await row(
+        client,
+        `select orphans.*, counted.* from (${orphans}) as orphans, (select count(*), ${filledCount(columns)} from ${from}) as counted`,
+      );
   return {
     how: how(sampled, Number(rows)),
     result: {
@@ -287,6 +300,21 @@ async function inclusion(
       orphanValues: Number(orphanValues),
     },
   };
+}
+
+/** Rows, and those without a value, when an exact profile has counted them already. */
+function countedBefore({ table, columns }: InclusionRequest, known: MeasureOptions['known']) {
+  const profile = known?.({ kind: 'profile', table });
+  if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
+  const { rows, columns: seen } = profile.result as Profile;
+  const [only] = columns;
+  return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
+}
+
+// NULLs have to be counted only where there can be any.
+function filledCount(columns: readonly Column[]): string {
+  if (columns.every((column) => !column.nullable)) return 'count(*)';
+  return `count(*) filter (where ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')})`;
 }
 
 async function violations(

@@ -36,7 +36,7 @@ export async function loader({ params }: Route.LoaderArgs) {
   };
 }
 
-const template = 'minmax(170px, 1fr) minmax(200px, 2.4fr) 54px minmax(70px, 0.7fr)';
+const template = 'minmax(210px, 1fr) minmax(200px, 2fr) 54px minmax(70px, 0.7fr)';
 
 export default function Rules({ loaderData }: Route.ComponentProps) {
   const { source, '*': chosenId } = useParams();

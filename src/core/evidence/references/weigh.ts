@@ -33,7 +33,7 @@ export interface LabelledFeatures {
 }
 
 /** A reference with more orphans than this is none: something else with similar values. */
-const orphansTolerated = 0.3;
+export const orphansTolerated = 0.3;
 const worthWeighing = 0.02;
 const surest = 0.99;
 

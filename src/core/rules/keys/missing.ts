@@ -50,13 +50,7 @@ export const missingKey = defineRule<Facts>({
       message: `${table}${size} has no primary key; ${found}.`,
       consequence: `Nothing stops the same ${thing} from being stored twice, and no other table can refer to one ${thing} reliably.`,
       measured: rows === null ? 'not measured' : `${counted(rows, 'row')}${how && how.kind !== 'exact' ? ' (estimate)' : ''}`,
-      evidence: [
-        rowsLine(rows, how),
-        ...candidates.map((key) => ({
-          label: 'candidate',
-          text: `${key.columns.join(', ')}: unique ${howInWords(key.how)}, ${key.nullRows === 0 ? 'never empty' : `${counted(key.nullRows, 'row')} without it`}`,
-        })),
-      ],
+      evidence: [rowsLine(rows, how)],
       reasons: best ? best.reasons : ['no column set that names something identifying is unique'],
     };
   },

@@ -1,8 +1,8 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
-import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
+import { type How, howInWords, profileOf, rowsLine, strengthOf, uniquenessOf } from '../../evidence/evidence';
 import { bestKey, lacksPrimaryKey } from '../../evidence/keys';
-import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
+import { namesADescription, namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
 import { optionalReferences } from './reference-always-set';
 import { type Audit, defineRule, type Severity } from '../rule';
@@ -44,7 +44,7 @@ export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
         yield {
           table: table.id,
           columns: [column.name],
-          severity: severityOf(table, column, confidence),
+          severity: severityOf(identifies(audit, table, column), confidence),
           confidence,
           facts: { rows: profile.result.rows, how: profile.how, siblings: around, reasons },
           proposal: { kind: 'notNull', columns: [column.name] },
@@ -116,7 +116,16 @@ function refers(audit: Audit, table: Table, column: Column): boolean {
   );
 }
 
-function severityOf(table: Table, column: Column, confidence: number): Severity {
-  if (confidence >= 0.9 && namesAnIdentifier(column.name)) return 'Serious';
+/** True of what tells rows apart: an empty one cannot be looked up by anybody. */
+function identifies({ evidence }: Audit, table: Table, column: Column): boolean {
+  return (
+    namesAnIdentifier(column.name) &&
+    !namesADescription(column.name) &&
+    uniquenessOf(evidence, table.id, [column.name]).kind === 'unique'
+  );
+}
+
+function severityOf(identifying: boolean, confidence: number): Severity {
+  if (confidence >= 0.9 && identifying) return 'Serious';
   return confidence >= 0.75 ? 'Moderate' : 'Minor';
 }

@@ -9,7 +9,7 @@ export function Candidates({ candidates }: { readonly candidates: Dossier['candi
     <>
       <h2>Candidates compared</h2>
       <div className="overflowing">
-        <table className="grid-table">
+        <table className="grid-table candidates">
           <thead>
             <tr>
               <th>Columns</th>

@@ -7,7 +7,6 @@ import { tableId } from '~/core/catalogue/identifiers';
 import { findConstraint, findTable } from '~/core/catalogue/lookups';
 import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
-import { howInWords } from '~/core/evidence/evidence';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/dialects/postgresql/scripts';
 import { planFor } from '~/core/plan/plan';
@@ -71,7 +70,7 @@ function candidatesOf(finding: Finding) {
   const { candidates } = finding.facts as { readonly candidates: readonly KeyCandidate[] };
   return candidates.map((key) => ({
     columns: key.columns.join(', '),
-    unique: howInWords(key.how),
+    unique: { exact: 'exactly', sample: 'in a sample', statistics: 'by statistics' }[key.how.kind],
     empty: key.nullRows,
     good: isProposable(key),
     score: key.score,

@@ -86,7 +86,7 @@ const expected: Model = {
     unmeasured: -0.8,
     parentRefers: -1.5,
     parentTiny: -0.3,
-    byValueOnly: 0,
+    byValueOnly: 1.2,
   },
 };
 const ridge = 0.005;

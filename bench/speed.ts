@@ -1,9 +1,9 @@
 // Speed, each as a ratio to what the server itself needs for a comparable piece of work, in one run on
-// one machine; medians of five. Prints a table. `npm run bench:speed [name…] [-- --small]`; --small
-// takes tables of a tenth, to try the benchmark itself.
+// one machine; medians of five. Prints a table. `npm run bench:speed -- [name…] [--small | --scale=X]`;
+// --small takes tables of a tenth, to try the benchmark itself.
 
-import { spawnSync } from 'node:child_process';
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import type pg from 'pg';
 import type { TableId } from '../src/core/catalogue/identifiers';
 import type { EvidenceRequest } from '../src/core/evidence/requests';
@@ -16,7 +16,8 @@ import { connect, median, ratios, startBenchServer, timed } from './database';
 
 const small = process.argv.includes('--small');
 const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
-const scale = small ? 0.1 : 1;
+/** Of the sizes that the goals are set for: `--scale=0.4` takes two fifths of the rows. */
+const scale = small ? 0.1 : Number(process.argv.find((arg) => arg.startsWith('--scale='))?.slice(8) ?? 1);
 const times = small ? 3 : 5;
 const childRows = Math.round(5_000_000 * scale);
 const parentRows = Math.round(500_000 * scale);
@@ -78,8 +79,23 @@ async function oneLargeTable(url: string, client: pg.Client): Promise<void> {
 
   const profile = await ratios(times, () => measure([{ kind: 'profile', table: child }]), count);
   say('nulls, blanks and bounds of all columns', profile.ratio, '≤ 5', 'count(*)');
-  const sample = await ratios(times, () => measure([{ kind: 'sample', table: child }]), count);
-  say('falsifying columns and sets that repeat (sample, wall, with the search)', sample.ratio, '≤ 0.3 (server CPU)', 'count(*)');
+  // Most of a sample's time goes by here, not on the server: what the server spends is asked of the system.
+  const spent: { readonly sample: number; readonly count: number }[] = [];
+  for (let n = 0; n < times; n++) {
+    const before = [cpuMsOf(await backendOf(client)), cpuMsOf(await auditorOf(client))];
+    await count();
+    await measure([{ kind: 'sample', table: child }]);
+    spent.push({
+      count: cpuMsOf(await backendOf(client)) - (before[0] ?? 0),
+      sample: cpuMsOf(await auditorOf(client)) - (before[1] ?? 0),
+    });
+  }
+  say(
+    'falsifying columns and sets that repeat',
+    median(spent.map((s) => s.sample / Math.max(1, s.count))),
+    '≤ 0.3',
+    'count(*), server CPU',
+  );
 
   const ddl = async () => {
     await client.query('begin');
@@ -120,6 +136,23 @@ async function oneLargeTable(url: string, client: pg.Client): Promise<void> {
   say('orphans counted exactly', orphans.ratio, '≤ 1.0', 'ADD FOREIGN KEY');
   await source.close();
   await client.query('drop table clean');
+}
+
+async function backendOf(client: pg.Client): Promise<number> {
+  return (await client.query<{ pid: number }>('select pg_backend_pid() as pid')).rows[0]?.pid ?? 0;
+}
+
+async function auditorOf(client: pg.Client): Promise<number> {
+  const { rows: found } = await client.query<{ pid: number }>(
+    `select pid from pg_stat_activity where application_name = 'pawl' and datname = current_database() order by backend_start limit 1`,
+  );
+  return found[0]?.pid ?? 0;
+}
+
+/** User and system time of a process so far, in ms: fields 14 and 15 of /proc/PID/stat, in ticks of 10 ms. */
+function cpuMsOf(pid: number): number {
+  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ') ?? [];
+  return (Number(fields[11]) + Number(fields[12])) * 10;
 }
 
 async function auditOnly(url: string, tables: readonly string[], budget: Budget = unboundedBudget): Promise<void> {
@@ -184,7 +217,7 @@ async function references(url: string, client: pg.Client): Promise<void> {
 
 /** Ten thousand tables, a hundred and twenty thousand columns. */
 async function catalogue(serverUrl: string, client: pg.Client): Promise<void> {
-  const tables = Math.round(10_000 * scale);
+  const tables = small ? 1000 : 10_000;
   await client.query('create database many');
   const url = new URL(serverUrl);
   url.pathname = '/many';

@@ -10,6 +10,9 @@ const views = [
   '/s/1/dockets',
   '/s/1/surveys',
   '/s/1/surveys/1',
+  '/s/1/rules',
+  '/s/1/rules/references/unindexed',
+  '/s/1/budget',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {
@@ -33,17 +36,17 @@ test('the keys are listed, and the jump box finds tables, columns and findings',
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('g');
   await expect(page.getByRole('combobox', { name: 'Go to' })).toBeFocused();
-  await page.keyboard.type('badge_no');
-  await expect(page.getByRole('option', { name: /port\.inspector\.badge_no/ })).toBeVisible();
+  await page.keyboard.type('bollard');
+  await expect(page.getByRole('option', { name: /port\.tug\.bollard_pull_t/ })).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/\/coverage\/port\.inspector$/);
+  await expect(page).toHaveURL(/\/coverage\/port\.tug$/);
 });
 
 test('filters live in the address and narrow the list', async ({ page }) => {
   await open(page, '/s/1/findings');
   await page.keyboard.press('/');
-  await page.keyboard.type('tug');
-  await expect(page).toHaveURL(/q=tug/);
+  await page.keyboard.type('lighthouse');
+  await expect(page).toHaveURL(/q=lighthouse/);
   await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
   await page.getByRole('link', { name: 'Show all open' }).click();
   await page.getByLabel('Concern').selectOption('Nullability');

@@ -64,7 +64,7 @@ test('a survey goes on when its worker is killed', async ({ page }) => {
   await open(page, '/s/1/coverage');
   const before = readFileSync(join(process.env['PAWL_E2E_HOME'] ?? '', 'worker.pid'), 'utf8');
   await page.keyboard.press('s');
-  await page.getByRole('menuitem', { name: /^exact/ }).click();
+  await page.getByRole('menuitem', { name: /all afresh/ }).click();
   await expect(page).toHaveURL(/\/surveys\/\d+$/);
   process.kill(Number(before), 'SIGKILL');
   await expect(page.getByText('done', { exact: true })).toBeVisible({ timeout: 60_000 });

@@ -5,9 +5,16 @@ test('from the coverage to a mend that is proven, with the keyboard alone', asyn
   await expect(page).toHaveURL(/\/s\/\d+\/coverage$/);
   await expect(page.getByRole('row', { name: /port\.berth_booking/ })).toBeVisible();
 
+  await page.keyboard.press('/');
+  await page.keyboard.type('berth_booking');
+  await page.keyboard.press('Enter');
   await page.keyboard.press('j');
-  await expect(page.getByRole('heading', { name: '3 open findings' })).toBeVisible();
-  await page.keyboard.press('o');
+  await expect(page.getByRole('heading', { name: /open findings/ })).toBeVisible();
+  await page.keyboard.press('2');
+  await page.keyboard.press('/');
+  await page.keyboard.type('without a berth');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('j');
   await expect(page.getByRole('heading', { name: /37 berth bookings point to berths that do not exist/ })).toBeVisible();
   await expect(page.getByRole('cell', { name: 'X001' })).toBeVisible();
 

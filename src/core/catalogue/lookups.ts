@@ -2,12 +2,13 @@
 // as long as it lives, so asking is cheap and no caller scans a list.
 
 import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
-import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Table } from './model';
+import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Sequence, Table } from './model';
 
 interface Lookups {
   readonly tables: ReadonlyMap<string, Table>;
   readonly columns: ReadonlyMap<string, Column>;
   readonly references: ReadonlyMap<TableId, readonly Reference[]>;
+  readonly sequences: ReadonlyMap<ColumnId, Sequence>;
 }
 
 /** A declared foreign key together with the table that declares it. */
@@ -46,6 +47,11 @@ export function getColumn(catalogue: Catalogue, table: TableId, column: string):
 
 export function findColumnById(catalogue: Catalogue, id: ColumnId): Column | null {
   return lookups(catalogue).columns.get(id) ?? null;
+}
+
+/** The sequence that a column owns, or null. */
+export function findSequence(catalogue: Catalogue, column: ColumnId): Sequence | null {
+  return lookups(catalogue).sequences.get(column) ?? null;
 }
 
 /** The foreign keys that point to a table. */
@@ -128,5 +134,8 @@ function build(catalogue: Catalogue): Lookups {
       else references.set(key.parent, [{ child: table, key }]);
     }
   }
-  return { tables, columns, references };
+  const sequences = new Map(
+    catalogue.sequences.flatMap((sequence) => (sequence.ownedBy ? [[sequence.ownedBy, sequence] as const] : [])),
+  );
+  return { tables, columns, references, sequences };
 }

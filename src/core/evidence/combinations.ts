@@ -6,7 +6,7 @@
 
 export interface Codes {
   readonly name: string;
-  /** A number from 0 for each row, the same for the same value; -1 for null. */
+  /** For each row a number from 0 to below `distinct`, the same for the same value; -1 for null. */
   readonly codes: Int32Array;
   readonly distinct: number;
   readonly nulls: number;

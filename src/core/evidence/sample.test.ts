@@ -39,9 +39,9 @@ test('the minimal unique combinations are those that brute force finds', () => {
         ),
       ([width, rows]) => {
         const columns = Array.from({ length: width }, (_, c) => {
-          const codes = Int32Array.from(rows.map((row) => row[c] ?? -1));
-          const filled = [...codes].filter((code) => code >= 0);
-          return { name: String(c), codes, distinct: new Set(filled).size, nulls: rows.length - filled.length };
+          const values = [...new Set(rows.flatMap((row) => row[c] ?? []))];
+          const codes = Int32Array.from(rows.map((row) => values.indexOf(row[c] ?? -1)));
+          return { name: String(c), codes, distinct: values.length, nulls: codes.filter((code) => code < 0).length };
         });
         const found = uniqueCombinations(columns, rows.length).map((set) => set.join('+'));
         expect([...found].sort()).toEqual(byBruteForce(rows, width));

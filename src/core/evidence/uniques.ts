@@ -8,7 +8,7 @@ import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } f
 import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, sampleOf } from './evidence';
 import { bestKey, expectedRepeats, lacksPrimaryKey } from './keys';
-import { weighReferences } from './references/weigh';
+import { referencesFrom, weighReferences } from './references/weigh';
 import type { Sample, SampledColumn } from './sample';
 
 export interface PlausibleUnique {
@@ -31,8 +31,8 @@ export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: E
     primaryKeyOf(table)?.columns ?? (lacksPrimaryKey(table) ? bestKey(catalogue, table, evidence)?.columns : null) ?? [];
   const referring = new Set([
     ...foreignKeysOf(table).flatMap((fk) => fk.columns),
-    ...weighReferences(catalogue, evidence)
-      .filter((r) => r.child === table.id && r.confidence >= 0.5)
+    ...referencesFrom(weighReferences(catalogue, evidence), table.id)
+      .filter((r) => r.confidence >= 0.5)
       .flatMap((r) => r.columns),
   ]);
   return sample.result.uniques

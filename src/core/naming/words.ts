@@ -5,6 +5,19 @@ import pluralize from 'pluralize';
 
 /** The words of an identifier in order, lower case and singular. */
 export function wordsOf(identifier: string): readonly string[] {
+  let words = known.get(identifier);
+  if (!words) {
+    if (known.size > mostKnown) known.clear();
+    known.set(identifier, (words = read(identifier)));
+  }
+  return words;
+}
+
+// The same few names are read again and again, and finding a singular takes long.
+const known = new Map<string, readonly string[]>();
+const mostKnown = 200_000;
+
+function read(identifier: string): readonly string[] {
   return identifier
     .replace(/(\p{Ll}|\p{N})(\p{Lu})/gu, '$1 $2')
     .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')

@@ -12,7 +12,7 @@ import { wordsOf } from '../../naming/words';
 import { type Evidence, findFact } from '../evidence';
 import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
 import type { InclusionRequest } from '../requests';
-import { likenessOf, type NamedKey, peopleTables, stemOf } from './likeness';
+import { likenessOf, namesARole, type NamedKey, peopleTables, stemOf } from './likeness';
 import { probeRequestOf } from './probes';
 
 export interface ReferenceCandidate {
@@ -142,10 +142,12 @@ function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
     }
     const named = namedKey(vocabulary, key, column);
     push(byTable, key.table.id, named);
+    // `id` alone says nothing of whose it is: it would lead every column of that name to every table.
+    const telling = named.keyWords.length > 1 || stemOf(['', ...named.keyWords]).tail === null;
     const words = new Set([
       ...named.tableWords,
-      ...stemOf(named.keyWords).stem,
-      named.keyWords.join(' '),
+      ...stemOf(named.keyWords).stem.filter(() => telling),
+      ...(telling ? [named.keyWords.join(' ')] : []),
       initialsOf(named.tableWords),
       initialsOf(named.subjectWords),
     ]);
@@ -223,7 +225,7 @@ function spokenOf(index: KeyIndex, child: Table, own: readonly string[]): Readon
   for (const word of stem)
     for (const related of relatedWords(index, word)) for (const key of index.byWord.get(related) ?? []) found.add(key);
   if (own.length > 1) for (const key of index.byWord.get(own.slice(1).join(' ')) ?? []) found.add(key);
-  for (const key of index.people) found.add(key);
+  if (namesARole(stem)) for (const key of index.people) found.add(key);
   return found;
 }
 

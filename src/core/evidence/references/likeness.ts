@@ -74,6 +74,11 @@ const selfRoles = new Set(
   ),
 );
 
+/** True of words for a part that somebody plays. */
+export function namesARole(stem: readonly string[]): boolean {
+  return stem.some((word) => roles.has(word));
+}
+
 /** The last word without the end that says "identifies", with what kind of end it had. */
 export function stemOf(words: readonly string[]): { readonly stem: readonly string[]; readonly tail: string | null } {
   const last = words.at(-1) ?? '';
@@ -137,7 +142,7 @@ function byTable(
     if (self && aligned.role.length === 0) return null;
     return { score: aligned.score * fitting, reason: `${column} ${aligned.reason} ${table.name}` };
   }
-  if (peopleTables.has(tableWords.at(-1) ?? '') && stem.some((word) => roles.has(word)) && tableWords.length <= 2 && !self) {
+  if (peopleTables.has(tableWords.at(-1) ?? '') && namesARole(stem) && tableWords.length <= 2 && !self) {
     const score = tableWords.length === 1 ? 0.6 : 0.45;
     return { score: score * fitting, reason: `${column} names a part that somebody in ${table.name} plays` };
   }

@@ -132,13 +132,28 @@ function referringColumns(catalogue: Catalogue, candidates: readonly ReferenceCa
   return new Set([...declared, ...named]);
 }
 
-/** True when a column is, or is likely to be, a reference to another table. */
-export function refersElsewhere(
-  catalogue: Catalogue,
-  references: readonly WeighedReference[],
-  table: TableId,
-  column: string,
-): boolean {
-  const declared = foreignKeysOf(getTable(catalogue, table)).some((key) => key.columns.includes(column));
-  return declared || references.some((r) => r.child === table && r.columns.includes(column) && r.confidence >= 0.5);
+interface Directions {
+  readonly from: ReadonlyMap<TableId, readonly WeighedReference[]>;
+  readonly on: ReadonlyMap<TableId, readonly WeighedReference[]>;
+}
+
+const directions = new WeakMap<readonly WeighedReference[], Directions>();
+
+/** Those of a child. */
+export function referencesFrom(references: readonly WeighedReference[], child: TableId): readonly WeighedReference[] {
+  return directionsOf(references).from.get(child) ?? [];
+}
+
+/** Those to a parent. */
+export function referencesOn(references: readonly WeighedReference[], parent: TableId): readonly WeighedReference[] {
+  return directionsOf(references).on.get(parent) ?? [];
+}
+
+function directionsOf(references: readonly WeighedReference[]): Directions {
+  let known = directions.get(references);
+  if (!known) {
+    known = { from: groupBy(references, (r) => r.child), on: groupBy(references, (r) => r.parent) };
+    directions.set(references, known);
+  }
+  return known;
 }

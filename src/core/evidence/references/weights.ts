@@ -33,5 +33,5 @@ export const weights: Readonly<Record<FeatureName, number>> = {
   unmeasured: -0.8,
   parentRefers: -3.71,
   parentTiny: 0,
-  byValueOnly: 0,
+  byValueOnly: 1.2,
 };

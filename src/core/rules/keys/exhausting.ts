@@ -1,5 +1,5 @@
 import { columnId } from '../../catalogue/identifiers';
-import { primaryKeyOf } from '../../catalogue/lookups';
+import { findSequence, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type Evidence, profileOf } from '../../evidence/evidence';
 import { byHand, defineRule, type Severity } from '../rule';
@@ -84,8 +84,7 @@ function lastOf(catalogue: Catalogue, evidence: Evidence, table: Table, column: 
 }
 
 function sequenceOf(catalogue: Catalogue, table: Table, column: Column) {
-  const id = columnId(table.id, column.name);
-  return catalogue.sequences.find((sequence) => sequence.ownedBy === id) ?? null;
+  return findSequence(catalogue, columnId(table.id, column.name));
 }
 
 function fullOn(last: number, before: number | null, most: number, from: string, to: string): string | null {

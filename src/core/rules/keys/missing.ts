@@ -3,6 +3,7 @@ import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
 import { candidateKeys, isProposable, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
+import { referencesOn } from '../../evidence/references/weigh';
 import { type Audit, defineRule, type Severity } from '../rule';
 
 interface Facts {
@@ -57,7 +58,7 @@ export const missingKey = defineRule<Facts>({
 });
 
 function severityOf(audit: Audit, table: Table, rows: number | null): Severity {
-  const children = audit.references.filter((r) => r.parent === table.id).length + referencesTo(audit.catalogue, table.id).length;
+  const children = referencesOn(audit.references, table.id).length + referencesTo(audit.catalogue, table.id).length;
   if (children > 0 || (rows ?? 0) >= manyRows) return 'Critical';
   return rows === 0 ? 'Moderate' : 'Serious';
 }

@@ -4,6 +4,7 @@ import { sampleOf } from '../../evidence/evidence';
 import { isOwnId } from '../../evidence/keys';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -26,7 +27,7 @@ export const notSelfFillingKey = defineRule<Facts>({
       if (!isOwnId(vocabulary, table, column.name) || !/(^|_)(id|uuid|guid|key)$/i.test(column.name)) continue;
       if (
         isReference(table, column.name) ||
-        references.some((r) => r.child === table.id && r.columns.includes(column.name) && r.confidence >= 0.5)
+        referencesFrom(references, table.id).some((r) => r.columns.includes(column.name) && r.confidence >= 0.5)
       )
         continue;
       const seen = sampleOf(evidence, table.id)?.result.columns[column.name];

@@ -24,9 +24,12 @@ export const generatedName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A constraint whose name the system made, where the house names its own.',
   *check(audit) {
+    const taken = new Map<string, Set<string>>();
     for (const table of audit.tables) {
       if (table.kind === 'foreign') continue;
-      yield* generatedIn(audit, table);
+      let names = taken.get(table.schema);
+      if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
+      yield* generatedIn(audit, table, names);
     }
   },
 
@@ -46,8 +49,7 @@ export const generatedName = defineRule<Facts>({
   },
 });
 
-function* generatedIn({ catalogue, style }: Audit, table: Table) {
-  const taken = namesTaken(catalogue, table.schema);
+function* generatedIn({ catalogue, style }: Audit, table: Table, taken: Set<string>) {
   for (const constraint of table.constraints) {
     const named = namedConstraint(catalogue, table, constraint);
     const usual = keepsServerNames(style, constraint.kind) && isServerName(constraint.name, named);

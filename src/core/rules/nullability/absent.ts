@@ -5,6 +5,7 @@ import { bestKey, lacksPrimaryKey } from '../../evidence/keys';
 import { namesADescription, namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
 import { optionalReferences } from './reference-always-set';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, defineRule, type Severity } from '../rule';
 
 interface Facts {
@@ -112,7 +113,7 @@ function weigh(
 function refers(audit: Audit, table: Table, column: Column): boolean {
   return (
     foreignKeysOf(table).some((key) => key.columns.includes(column.name)) ||
-    audit.references.some((r) => r.child === table.id && r.columns.includes(column.name))
+    referencesFrom(audit.references, table.id).some((r) => r.columns.includes(column.name))
   );
 }
 

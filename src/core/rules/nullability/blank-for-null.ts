@@ -5,6 +5,7 @@ import type { ViolationsRequest } from '../../evidence/requests';
 import type { Column, Table } from '../../catalogue/model';
 import { namesAMeasure } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -95,7 +96,9 @@ function suspects({ evidence, references }: Audit, table: Table): readonly Suspe
   const sample = sampleOf(evidence, table.id)?.result;
   if (!sample) return [];
   const referring = new Set([
-    ...references.filter((r) => r.child === table.id && r.confidence >= 0.5).flatMap((r) => r.columns),
+    ...referencesFrom(references, table.id)
+      .filter((r) => r.confidence >= 0.5)
+      .flatMap((r) => r.columns),
     ...table.constraints.filter((c) => c.kind === 'foreign key' || c.kind === 'primary key').flatMap((c) => c.columns),
   ]);
   return table.columns.flatMap((column): Suspect[] => {

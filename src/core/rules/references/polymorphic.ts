@@ -2,6 +2,7 @@ import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
 import { counted, spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -21,7 +22,7 @@ export const polymorphicReference = defineRule<Facts>({
   *check({ evidence, references, tables }) {
     for (const table of tables) {
       for (const { type, id } of pairsOf(table)) {
-        if (references.some((r) => r.child === table.id && r.columns.includes(id) && r.confidence >= 0.8)) continue;
+        if (referencesFrom(references, table.id).some((r) => r.columns.includes(id) && r.confidence >= 0.8)) continue;
         const kinds = (sampleOf(evidence, table.id)?.result.columns[type]?.frequent ?? []).map(([value]) => value);
         yield {
           table: table.id,

@@ -1,6 +1,7 @@
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -26,8 +27,8 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
   *check({ catalogue, references, tables }, limits) {
     for (const table of tables) {
       const declared = foreignKeysOf(table).map((key) => ({ ...key, confidence: 1, declared: true }));
-      const found = references
-        .filter((r) => r.child === table.id && r.confidence * 100 >= limits.confidence)
+      const found = referencesFrom(references, table.id)
+        .filter((r) => r.confidence * 100 >= limits.confidence)
         .map((r) => ({ ...r, declared: false }));
       for (const reference of [...declared, ...found]) {
         const parent = getTable(catalogue, reference.parent);

@@ -3,6 +3,7 @@ import { comparable, freeColumns } from '../../evidence/references/candidates';
 import { likenessOf } from '../../evidence/references/likeness';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -22,7 +23,7 @@ export const unenforceableReference = defineRule<Facts, 'likeness'>({
     if (elsewhere.length === 0) return;
     for (const table of tables) {
       for (const column of freeColumns(table)) {
-        if (references.some((r) => r.child === table.id && r.columns.includes(column.name) && r.confidence >= 0.5)) continue;
+        if (referencesFrom(references, table.id).some((r) => r.columns.includes(column.name) && r.confidence >= 0.5)) continue;
         for (const parent of elsewhere) {
           const found = fits(catalogue, table, column.name, parent);
           if (!found || found.score * 100 < limits.likeness) continue;

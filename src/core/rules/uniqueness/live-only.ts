@@ -4,6 +4,7 @@ import { findFact, type How, howInWords, rowsLine, sampleOf, uniquenessOf } from
 import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -64,7 +65,11 @@ function suspects({ evidence, references }: Audit, table: Table): readonly (Repe
   const flag = flags.find((column) => /delet|remov/i.test(column.name)) ?? flags[0];
   const sample = sampleOf(evidence, table.id)?.result;
   if (!flag || !sample) return [];
-  const referring = new Set(references.filter((r) => r.child === table.id && r.confidence >= 0.5).flatMap((r) => r.columns));
+  const referring = new Set(
+    referencesFrom(references, table.id)
+      .filter((r) => r.confidence >= 0.5)
+      .flatMap((r) => r.columns),
+  );
   return table.columns
     .filter((column) => {
       const seen = sample.columns[column.name];

@@ -1,4 +1,5 @@
 import { tableId } from '../../catalogue/identifiers';
+import { referencesFrom } from '../../evidence/references/weigh';
 import type { Audit } from '../rule';
 import { declaredUniques, includesColumns } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
@@ -76,7 +77,11 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
 function suspects({ catalogue, evidence, references }: Audit, table: Table): readonly (readonly string[])[] {
   const sample = sampleOf(evidence, table.id)?.result;
   if (!sample) return [];
-  const referring = new Set(references.filter((r) => r.child === table.id && r.confidence >= 0.5).flatMap((r) => r.columns));
+  const referring = new Set(
+    referencesFrom(references, table.id)
+      .filter((r) => r.confidence >= 0.5)
+      .flatMap((r) => r.columns),
+  );
   const declared = declaredUniques(table);
   const identifiers = table.columns
     .filter((column) => {

@@ -4,6 +4,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../evidence/evidence';
 import type { ViolationsRequest } from '../../evidence/requests';
 import { counted, wordsOf } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -80,7 +81,9 @@ function suspects({ evidence, references }: Audit, table: Table): readonly Colum
   const bound = new Set([
     ...foreignKeysOf(table).flatMap((key) => key.columns),
     ...table.constraints.filter((c) => c.kind !== 'foreign key').flatMap((c) => c.columns),
-    ...references.filter((r) => r.child === table.id && r.confidence >= 0.4).flatMap((r) => r.columns),
+    ...referencesFrom(references, table.id)
+      .filter((r) => r.confidence >= 0.4)
+      .flatMap((r) => r.columns),
   ]);
   return table.columns.filter((column) => {
     const seen = sample.result.columns[column.name];

@@ -5,6 +5,7 @@ import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../eviden
 import type { ViolationsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { counted, withArticle } from '../../naming/words';
+import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -82,7 +83,9 @@ function suspects({ evidence, references }: Audit, table: Table): readonly { rea
   if (!sample || sample.how.kind === 'statistics') return [];
   const referring = new Set([
     ...table.constraints.filter((c) => c.kind !== 'check').flatMap((c) => c.columns),
-    ...references.filter((r) => r.child === table.id && r.confidence >= 0.4).flatMap((r) => r.columns),
+    ...referencesFrom(references, table.id)
+      .filter((r) => r.confidence >= 0.4)
+      .flatMap((r) => r.columns),
   ]);
   return table.columns.flatMap((column) => {
     const seen = sample.result.columns[column.name];

@@ -8,7 +8,10 @@ import { sketch } from '../core/catalogue/sketch';
 import { evidence, profiled } from '../core/evidence/measured';
 import { audit } from '../core/rules/audit';
 import { inTransaction, openStore } from './db';
-import { coverage, keepFindings, listEvents, listFindings, moveFindings } from './findings/findings';
+import { readCoverage, readFindings } from '../core/survey/boards';
+import { coverageBoard } from './findings/coverageBoard';
+import { findingsBoard } from './findings/findingsBoard';
+import { keepFindings, listEvents, listFindings, moveFindings } from './findings/findings';
 import { migrate } from './migrate';
 import { addSource, changeSource, findSource, getConnection, type NewSource } from './sources/sources';
 import { askForSurvey, cancelSurvey, findSurvey, requeueSurvey, startSurvey } from './surveys/surveys';
@@ -116,9 +119,24 @@ test('a finding that has moved meanwhile is not moved again', async () => {
 test('coverage counts what is open by table and concern, with the worst', async () => {
   const id = await addSource(store, named('board'));
   await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
-  expect(await coverage(store, id)).toEqual(
+  expect(readCoverage(await coverageBoard(store, id)).cells).toEqual(
     expect.arrayContaining([{ tableId: 'port.log', concern: 'Keys', open: 1, held: 0, slipped: 0, worst: 'Serious' }]),
   );
+});
+
+test('the board of findings says each in words, worst first', async () => {
+  const id = await addSource(store, named('lines'));
+  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  const lines = readFindings(await findingsBoard(store, id, ['Open']));
+  expect(lines.length).toBe(findings.length);
+  expect(lines[0]).toMatchObject({
+    rule: 'keys/missing',
+    severity: 'Serious',
+    title: 'No primary key',
+    place: 'port.log',
+    table: 'port.log',
+  });
+  expect(readFindings(await findingsBoard(store, id, ['Held']))).toEqual([]);
 });
 
 test('what fails half way leaves nothing behind', async () => {

@@ -38,8 +38,8 @@ export async function addToDocket(source: number, findings: readonly number[], c
     const dockets = await listDockets(store, source);
     const draft = dockets.find((docket) => docket.state === 'Draft');
     const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`));
-    const rows = (await listFindingsById(store, source, findings)).filter((row) =>
-      ['Open', 'Slipped', 'Docketed'].includes(row.state),
+    const rows = (await listFindingsById(store, source, findings)).filter(
+      (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
     );
     for (const row of rows) {
       const present = await findDocketOf(store, row.id);

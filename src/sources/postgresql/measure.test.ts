@@ -3,6 +3,7 @@ import { useDatabase } from '../../../test/database';
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Claim } from '../../core/evidence/claims';
+import type { Fact } from '../../core/evidence/evidence';
 import type { EvidenceRequest } from '../../core/evidence/requests';
 import type { Source } from '../source';
 import { survey } from '../survey';
@@ -172,4 +173,25 @@ test('what has not changed since an exact survey is not read again', async () =>
   const third = await survey(source, { depth: 'exact', earlier });
   expect([...third.reused].sort()).toEqual(['port.berth', 'port.visit']);
   expect(third.evidence['profile port.pair']).toMatchObject({ result: { rows: 4 } });
+});
+
+test('a survey that is stopped after any fact and gone on with finds what an undisturbed one finds', async () => {
+  const undisturbed = await survey(source, { depth: 'exact' });
+  const facts = Object.keys(undisturbed.evidence).length;
+  for (let stopAfter = 1; stopAfter < facts; stopAfter += 3) {
+    const stop = new AbortController();
+    const kept: Fact[] = [];
+    const stopped = survey(source, {
+      depth: 'exact',
+      signal: stop.signal,
+      onFacts: async (more) => {
+        kept.push(...more);
+        if (kept.length >= stopAfter) stop.abort();
+        await Promise.resolve();
+      },
+    });
+    await stopped.catch(() => undefined);
+    const resumed = await survey(source, { depth: 'exact', known: { catalogue: undisturbed.catalogue, facts: kept } });
+    expect(resumed.findings).toEqual(undisturbed.findings);
+  }
 });

@@ -1,6 +1,7 @@
 import { openStates, type FindingState } from '../../core/ratchet/states';
 import type { Concern, Finding, FindingId, FoundObject, Proposal, Severity } from '../../core/rules/rule';
-import { tableOf } from '../../core/rules/audit';
+import { objectInWords } from '../../core/ratchet/mended';
+import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';
 
 export interface FindingRow {
@@ -52,33 +53,6 @@ export function listByTable(db: Db, source: number, table: string): Promise<read
      where source_id = $1 and table_id = $2
      order by array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity), confidence desc, id`,
     [source, table],
-  );
-}
-
-/** A cell of the coverage board: what is open and what is held for one table and concern. */
-export interface CoverageCell {
-  readonly tableId: string;
-  readonly concern: Concern;
-  readonly open: number;
-  readonly held: number;
-  readonly slipped: number;
-  readonly worst: Severity | null;
-}
-
-export function coverage(db: Db, source: number): Promise<readonly CoverageCell[]> {
-  return rowsOf(
-    db,
-    `select table_id as "tableId", concern,
-       count(*) filter (where state = any($2)) as open,
-       count(*) filter (where state = 'Held') as held,
-       count(*) filter (where state = 'Slipped') as slipped,
-       (array['Critical', 'Serious', 'Moderate', 'Minor'])[
-         min(array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity)) filter (where state = any($2))
-       ] as worst
-     from findings
-     where source_id = $1 and state <> 'Lapsed'
-     group by table_id, concern`,
-    [source, openStates],
   );
 }
 
@@ -142,15 +116,17 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
 
 /** Keeps what a survey found: new findings start Open, known ones get the newest facts and keep their state. */
 export async function keepFindings(db: Db, source: number, survey: number, findings: readonly Finding[]): Promise<void> {
+  const words = findings.map(wordsOf);
   await db.query(
     `with kept as (
-       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, state, first_survey_id, last_survey_id)
-       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, 'Open', $2, $2
-       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[])
-         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal)
+       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, state, first_survey_id, last_survey_id, title, measured, place)
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, 'Open', $2, $2, f.title, f.measured, f.place
+       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[])
+         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place)
        on conflict (source_id, identity) do update
          set severity = excluded.severity, confidence = excluded.confidence, object = excluded.object, facts = excluded.facts,
-           proposal = excluded.proposal, last_survey_id = excluded.last_survey_id
+           proposal = excluded.proposal, last_survey_id = excluded.last_survey_id, title = excluded.title, measured = excluded.measured,
+           place = excluded.place
        returning id, (xmax = 0) as is_new
      )
      insert into finding_events (finding_id, to_state, survey_id)
@@ -169,6 +145,9 @@ export async function keepFindings(db: Db, source: number, survey: number, findi
       findings.map((f) => JSON.stringify(f.object)),
       findings.map((f) => JSON.stringify(f.facts ?? null)),
       findings.map((f) => JSON.stringify(f.proposal)),
+      words.map((w) => w.title),
+      words.map((w) => w.measured),
+      findings.map((f) => objectInWords(f.object)),
     ],
   );
 }

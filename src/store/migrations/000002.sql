@@ -14,3 +14,9 @@ alter table surveys
 create index ix_surveys_done on surveys (source_id, id desc) where state = 'done';
 -- Boards list findings by state, worst first.
 create index ix_findings_state on findings (source_id, state);
+
+-- Said once, when a finding is kept, so that a board of twenty thousand need not word each of them anew.
+alter table findings
+  add column title text not null default '',
+  add column measured text not null default '',
+  add column place text not null default '';

@@ -2,17 +2,9 @@ import { baseTables } from '../../core/catalogue/lookups';
 import type { Catalogue } from '../../core/catalogue/model';
 import { type Evidence, profileOf } from '../../core/evidence/evidence';
 import { tableId, type TableId } from '../../core/catalogue/identifiers';
+import type { SurveyedTable } from '../../core/survey/boards';
 import type { SurveyDocument } from '../../core/survey/document';
 import { type Db, findRow, rowsOf } from '../db';
-
-export interface SurveyedTable {
-  readonly id: TableId;
-  readonly schema: string;
-  readonly name: string;
-  readonly rows: number | null;
-  readonly bytes: number;
-  readonly notMeasured: string | null;
-}
 
 /** Keeps the tables as a survey saw them. Those outside its scope keep their row counts. */
 export async function keepTables(

@@ -40,7 +40,10 @@ export interface AskedSurvey {
   readonly forced?: boolean;
 }
 
-export async function askForSurvey(db: Db, { source, depth, scope = null, docket = null, forced = false }: AskedSurvey): Promise<number> {
+export async function askForSurvey(
+  db: Db,
+  { source, depth, scope = null, docket = null, forced = false }: AskedSurvey,
+): Promise<number> {
   const { id } = await getRow<{ id: number }>(
     db,
     'insert into surveys (source_id, depth, scope, docket_id, forced) values ($1, $2, $3, $4, $5) returning id',

@@ -8,21 +8,20 @@ import { HeldLine, Teeth } from '~/app/ui/Teeth';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
 import { concerns, type Concern, severities } from '~/core/rules/rule';
+import { type CoverageCell, readCoverage, type SurveyedTable } from '~/core/survey/boards';
 import { db } from '~/store/db';
-import { coverage, type CoverageCell } from '~/store/findings/findings';
-import { listTables, type SurveyedTable } from '~/store/surveys/surveyedTables';
+import { coverageBoard } from '~/store/findings/coverageBoard';
 import { findUnfinished, listSurveys } from '~/store/surveys/surveys';
 import type { Route } from './+types/route';
 
 export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
-  const [tables, cells, unfinished, surveys] = await Promise.all([
-    listTables(db(), source.id),
-    coverage(db(), source.id),
+  const [board, unfinished, surveys] = await Promise.all([
+    coverageBoard(db(), source.id),
     findUnfinished(db(), source.id),
     listSurveys(db(), source.id, 1),
   ]);
-  return { tables, cells, unfinished, lastSurvey: surveys[0] ?? null };
+  return { board, unfinished, lastSurvey: surveys[0] ?? null };
 }
 
 /** Choosing another table or filter does not read the board again. */
@@ -41,7 +40,8 @@ interface BoardRow extends SurveyedTable {
   readonly worst: number;
 }
 
-export default function Coverage({ loaderData: { tables, cells, unfinished, lastSurvey } }: Route.ComponentProps) {
+export default function Coverage({ loaderData: { board, unfinished, lastSurvey } }: Route.ComponentProps) {
+  const { tables, cells } = useMemo(() => readCoverage(board), [board]);
   const { source, table: chosenTable } = useParams();
   const [params] = useSearchParams();
   const rows = useBoard(tables, cells, params);

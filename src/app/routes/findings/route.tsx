@@ -8,12 +8,12 @@ import { percent } from '~/app/ui/format';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
-import { objectInWords } from '~/core/ratchet/mended';
 import { findingStates, openStates } from '~/core/ratchet/states';
-import { wordsOf } from '~/core/rules/audit';
 import { concerns } from '~/core/rules/rule';
+import { readFindings } from '~/core/survey/boards';
 import { db } from '~/store/db';
-import { countFindings, listFindings } from '~/store/findings/findings';
+import { countFindings } from '~/store/findings/findings';
+import { findingsBoard } from '~/store/findings/findingsBoard';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request }: Route.LoaderArgs) {
@@ -21,25 +21,8 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   const show = new URL(request.url).searchParams.get('show') ?? '';
   const states =
     show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
-  const [findings, counts] = await Promise.all([listFindings(db(), source.id, states), countFindings(db(), source.id)]);
-  return {
-    counts,
-    findings: findings.map((finding) => {
-      const { title, measured } = wordsOf(finding);
-      return {
-        id: finding.id,
-        rule: finding.rule,
-        concern: finding.concern,
-        severity: finding.severity,
-        confidence: finding.confidence,
-        state: finding.state,
-        title,
-        measured,
-        where: objectInWords(finding.object),
-        table: finding.tableId,
-      };
-    }),
-  };
+  const [board, counts] = await Promise.all([findingsBoard(db(), source.id, states), countFindings(db(), source.id)]);
+  return { counts, board };
 }
 
 /** Choosing another finding, or a filter that the browser applies, does not read the list again. */
@@ -51,7 +34,8 @@ export function shouldRevalidate({ currentUrl, nextUrl, currentParams, nextParam
 
 const template = '30px minmax(150px, 1.25fr) minmax(150px, 1.3fr) minmax(70px, 0.6fr) 46px';
 
-export default function Findings({ loaderData: { findings, counts } }: Route.ComponentProps) {
+export default function Findings({ loaderData: { board, counts } }: Route.ComponentProps) {
+  const findings = useMemo(() => readFindings(board), [board]);
   const { source, finding: chosenId } = useParams();
   const [params] = useSearchParams();
   const concern = params.get('concern') ?? '';
@@ -61,7 +45,7 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
       findings.filter(
         (f) =>
           (concern === '' || f.concern === concern) &&
-          (q === '' || `${f.title} ${f.rule} ${f.where} ${f.table} ${f.severity}`.toLowerCase().includes(q)),
+          (q === '' || `${f.title} ${f.rule} ${f.place} ${f.table} ${f.severity}`.toLowerCase().includes(q)),
       ),
     [findings, concern, q],
   );
@@ -130,8 +114,8 @@ export default function Findings({ loaderData: { findings, counts } }: Route.Com
                 <span role="rowheader">
                   {row.title} {row.state !== 'Open' && <State state={row.state} />}
                 </span>
-                <span role="cell" className="mono" title={row.where}>
-                  {row.where}
+                <span role="cell" className="mono" title={row.place}>
+                  {row.place}
                 </span>
                 <span role="cell" className="mono mute">
                   {row.measured}

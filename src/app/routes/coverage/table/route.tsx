@@ -37,6 +37,7 @@ export async function loader({ params }: Route.LoaderArgs) {
       id: finding.id,
       severity: finding.severity,
       state: finding.state,
+      scripted: finding.proposal.kind !== 'byHand',
       title: wordsOf(finding).title,
       message: wordsOf(finding).message,
     })),
@@ -54,7 +55,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 
 export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
   const open = t.findings.filter((finding) => openStates.includes(finding.state));
-  const free = open.filter((finding) => finding.state === 'Open' || finding.state === 'Slipped');
+  const free = open.filter((finding) => finding.scripted && (finding.state === 'Open' || finding.state === 'Slipped'));
   useOpenKey(t.source, open[0]?.id ?? null);
   const settled = t.findings.filter((finding) => !openStates.includes(finding.state));
   return (
@@ -77,7 +78,8 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
             <input key={finding.id} type="hidden" name="finding" value={finding.id} />
           ))}
           <Button variant="contained" type="submit">
-            Add all {free.length} to a docket
+            Add {free.length === open.length ? 'all ' : ''}
+            {free.length} to a docket
           </Button>
         </Form>
       )}

@@ -1,0 +1,67 @@
+// What the boards of a very large source cost the server: ten thousand tables, twenty thousand findings.
+// What the loaders of Coverage and Findings ask of the store, and write to the browser.
+//
+//   npm run bench:screens
+
+import { migrate } from '../src/store/migrate';
+import { openStore } from '../src/store/db';
+import { coverageBoard } from '../src/store/findings/coverageBoard';
+import { findingsBoard } from '../src/store/findings/findingsBoard';
+import { findingStates } from '../src/core/ratchet/states';
+import { connect, startBenchServer, timed } from './database';
+
+const tables = 10_000;
+const findings = 20_000;
+const calls = 40;
+
+const server = await startBenchServer();
+try {
+  const admin = await connect(server.url());
+  await admin.query('create database boards');
+  await admin.end();
+  const url = server.url('boards');
+  await migrate(url);
+  const store = openStore(url);
+  await fill();
+  console.log('| loader | p50 ms | p95 ms | goal |\n|---|---|---|---|');
+  await measure('Coverage', () => coverageBoard(store, 1));
+  await measure('Findings', () => findingsBoard(store, 1, findingStates));
+  await store.end();
+
+  async function fill(): Promise<void> {
+    await store.query(
+      `insert into sources (name, environment, host, port, database_name, user_name, tls, sealed_password) values ('large', 'test', 'h', 1, 'd', 'u', 'off', '')`,
+    );
+    await store.query(
+      `insert into surveyed_tables (source_id, table_id, schema_name, table_name, row_count, bytes, column_names)
+       select 1, 'port.table_' || n, 'port', 'table_' || n, n * 7, n * 800, array['id', 'name'] from generate_series(1, $1::int) n`,
+      [tables],
+    );
+    await store.query(
+      `insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, state, title, measured, place)
+       select 1, 'f' || n, 'nullability/absent', (array['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'])[1 + n % 6],
+         (array['Critical', 'Serious', 'Moderate', 'Minor'])[1 + n % 4], 0.9, 'port.table_' || (1 + n % $2::int), '{}', '{}', '{}', 'Open',
+         'Never empty but nullable', '0 empty', 'port.table_' || (1 + n % $2::int) || '(name)'
+       from generate_series(1, $1::int) n`,
+      [findings, tables],
+    );
+    await store.query('analyze');
+  }
+} finally {
+  server.stop();
+  server.remove();
+}
+
+async function measure(name: string, load: () => Promise<unknown>): Promise<void> {
+  const took: number[] = [];
+  for (let n = 0; n < calls; n++) {
+    took.push(
+      await timed(async () => {
+        JSON.stringify(await load());
+      }),
+    );
+  }
+  const sorted = took.slice(3).sort((a, b) => a - b);
+  const at = (share: number): string => (sorted[Math.floor(sorted.length * share)] ?? 0).toFixed(0);
+  console.log(`| ${name} of ${tables} tables, ${findings} findings | ${at(0.5)} | ${at(0.95)} | p95 ≤ 200 |`);
+}

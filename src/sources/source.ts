@@ -7,8 +7,8 @@ import type { Proof } from '../core/plan/proofs';
 import type { RowsQuestion } from '../core/evidence/rows';
 
 export interface Source {
-  /** Throws SourceError when the catalogue cannot be read. */
-  readCatalogue(): Promise<Catalogue>;
+  /** Throws SourceError when the catalogue cannot be read. `statistics`: with what the server believes of each column, which costs. */
+  readCatalogue(options?: { readonly statistics?: boolean }): Promise<Catalogue>;
   /**
    * Answers requests of one kind about one table with its own SQL, in one pass where it can: a fact for
    * each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the

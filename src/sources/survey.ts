@@ -94,7 +94,8 @@ class Run {
     const { depth, known, earlier } = this.options;
     const { takenAt } = this;
     await this.tell('catalogue', 'Reading the catalogue', 0);
-    const catalogue = known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue());
+    const catalogue =
+      known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue({ statistics: depth === 'catalogue' }));
     if (!known) await this.options.onCatalogue?.(catalogue);
     const scope = scopeOf(catalogue, this.options);
 

@@ -11,7 +11,7 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
   const pid = rows[0]?.pid;
   let current = limits.statementMs;
   return {
-    readCatalogue: () => readCatalogue(client),
+    readCatalogue: (options) => readCatalogue(client, options?.statistics ?? false),
     measure: async (requests, catalogue, options) => {
       const { timeoutMs = null } = options;
       const timeout = Math.min(limits.statementMs, timeoutMs ?? limits.statementMs);

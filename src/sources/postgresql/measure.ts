@@ -229,7 +229,9 @@ async function groups(client: pg.Client, from: string, columns: readonly Column[
 }
 
 const firstLook = 200;
-const secondLook = 10_000;
+const secondLook = 2_000;
+/** Keys with gaps lack about the share of their gaps of any numbers; a true parent lacks hardly any. */
+const missingTolerated = 0.005;
 
 /** A few values first, which rules out most parents; then many, for those that are left. */
 async function probe(
@@ -264,7 +266,7 @@ async function probe(
     ).map(Number);
     tested = count ?? 0;
     left.forEach((i, at) => (missing[i] = tested === 0 ? 1 : (absent[at] ?? 0) / tested));
-    left = left.filter((i) => (missing[i] ?? 1) <= 0.05);
+    left = left.filter((i) => (missing[i] ?? 1) <= missingTolerated);
     if (left.length === 0 || tested < look) break;
   }
   return { how: { kind: 'sample', rows: tested }, result: { tested, missing } };

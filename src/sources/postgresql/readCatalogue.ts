@@ -20,7 +20,7 @@ import { codeOf, statementError } from './errors';
 type Row = readonly unknown[];
 
 /** Throws SourceError. All queries read one snapshot, so that no object is half there. */
-export async function readCatalogue(client: pg.Client): Promise<Catalogue> {
+export async function readCatalogue(client: pg.Client, statistics = false): Promise<Catalogue> {
   try {
     return await withSizes('exact');
   } catch (error) {
@@ -32,7 +32,7 @@ export async function readCatalogue(client: pg.Client): Promise<Catalogue> {
   async function withSizes(sizes: 'exact' | 'estimated'): Promise<Catalogue> {
     await client.query('begin transaction isolation level repeatable read read only');
     try {
-      return build(await readAll(client, sizes));
+      return build(await readAll(client, sizes, statistics));
     } finally {
       await client.query('rollback').catch(() => undefined);
     }
@@ -58,7 +58,7 @@ interface Rows {
   readonly activity: readonly Row[];
 }
 
-async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise<Rows> {
+async function readAll(client: pg.Client, sizes: 'exact' | 'estimated', statistics: boolean): Promise<Rows> {
   const read = async (text: string): Promise<readonly Row[]> => (await client.query<unknown[]>({ text, rowMode: 'array' })).rows;
   const [server = []] = await read(
     `select current_setting('server_version'), current_setting('server_version_num')::int, current_database()`,
@@ -75,7 +75,7 @@ async function readAll(client: pg.Client, sizes: 'exact' | 'estimated'): Promise
     sequences: await read(queries.sequences),
     triggers: await read(queries.triggers),
     privileges: await read(queries.privileges),
-    statistics: await read(queries.statistics),
+    statistics: statistics ? await read(queries.statistics) : [],
     activity: await read(queries.activity),
   };
 }
@@ -254,7 +254,7 @@ function familiesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
   const byOid = new Map(types.map((row) => [row[0] as string, row]));
   const resolve = (oid: string, modifier: number): Type => {
     const type = byOid.get(oid);
-    if (!type) return { family: 'other', comparable: false, domain: null, modifier };
+    if (!type) return { family: 'other', comparable: true, domain: null, modifier };
     const [, name, kind, category, base, ownModifier, schema] = type as [string, string, string, string, string, number, string];
     if (kind === 'd') return { ...resolve(base, ownModifier >= 0 ? ownModifier : modifier), domain: `${schema}.${name}` };
     const family = familyByName[name] ?? (category === 'S' ? 'text' : 'other');
@@ -295,7 +295,7 @@ function columnOf(
     string | null,
     string | null,
   ];
-  const type = types.get(typeOid) ?? { family: 'other', comparable: false, domain: null, modifier: -1 };
+  const type = types.get(typeOid) ?? { family: 'other', comparable: true, domain: null, modifier: -1 };
   const effective = modifier >= 0 ? modifier : type.modifier;
   return {
     id: columnId(table, name),

@@ -37,7 +37,7 @@ export interface ParentKey {
 
 const leastLikeness = 0.25;
 const mostPerColumn = 6;
-const missingTolerated = 0.05;
+const missingTolerated = 0.005;
 
 const kept = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
 

@@ -31,11 +31,9 @@ for (const [rule, row, cell] of [
       .or(page.getByRole('row', { name: row }))
       .first()
       .click();
-    const show = page.getByRole('button', { name: 'Show rows' });
-    const wanted = page.getByRole('cell', { name: cell }).first();
-    await expect(show.or(wanted).first()).toBeVisible();
-    if (await show.isVisible()) await show.click();
-    await expect(wanted).toBeVisible();
+    // Rows that are wrong already are read at once; others when they are asked for.
+    if (rule === 'values/closed-set') await page.getByRole('button', { name: 'Show rows' }).click();
+    await expect(page.getByRole('cell', { name: cell }).first()).toBeVisible();
   });
 }
 

@@ -14,6 +14,7 @@ test('from the coverage to a mend that is proven, with the keyboard alone', asyn
   await page.keyboard.press('/');
   await page.keyboard.type('without a berth');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /Crew passes without/ })).toHaveCount(0);
   await page.keyboard.press('j');
   await expect(page.getByRole('heading', { name: /37 berth bookings point to berths that do not exist/ })).toBeVisible();
   await expect(page.getByRole('cell', { name: 'X001' })).toBeVisible();

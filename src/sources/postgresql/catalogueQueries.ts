@@ -16,7 +16,8 @@ export const schemas = `
  */
 export function tables(size: 'exact' | 'estimated'): string {
   const pages = `(c.relpages::bigint + coalesce(i.pages, 0) + coalesce(toast.relpages, 0)) * current_setting('block_size')::bigint`;
-  const bytes = size === 'exact' ? `case when c.reltuples < 0 then coalesce(pg_total_relation_size(c.oid), 0) else ${pages} end` : pages;
+  const bytes =
+    size === 'exact' ? `case when c.reltuples < 0 then coalesce(pg_total_relation_size(c.oid), 0) else ${pages} end` : pages;
   return `
   select c.oid::text, c.relnamespace::text, c.relname, c.relkind, c.relispartition, c.relpersistence, c.reltuples::float8, (${bytes})::float8,
     has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(c.relowner), d.description,

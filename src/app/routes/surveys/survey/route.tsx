@@ -4,6 +4,7 @@ import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
 import { enqueue } from '~/app/server/work.server';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
+import { usePolling } from '~/app/ui/usePolling';
 import { parseForm } from '~/input/parse';
 import type { Budget } from '~/sources/budget';
 import { db } from '~/store/db';
@@ -36,12 +37,15 @@ export async function action({ params, request }: Route.ActionArgs) {
   return null;
 }
 
-// The frame polls while a survey runs, and this page with it.
+const pollMs = 1200;
+
 export default function SurveyProgress({ loaderData: { source, survey, budget, now } }: Route.ComponentProps) {
   const { state, doneBytes, totalBytes, startedAt } = survey;
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
   const unfinished = state === 'queued' || state === 'running';
+  // The frame polls too, but it may have been read a moment later, when the survey was through.
+  usePolling(unfinished, pollMs);
   const tables = survey.notMeasured ?? [];
   return (
     <main className="page" id="content">

@@ -134,10 +134,11 @@ class Run {
 
   /** Answers one round of questions; each connection takes the next batch when it is free. */
   private async answer(catalogue: Catalogue, open: readonly EvidenceRequest[]): Promise<void> {
-    const batches = batchesOf(open).values();
+    const all = batchesOf(open);
+    const batches = all.values();
     const size = (batch: readonly EvidenceRequest[]): number =>
       Math.max(findTable(catalogue, batch[0]?.table as TableId)?.bytes ?? 0, 8192);
-    let remaining = batchesOf(open).reduce((bytes, batch) => bytes + size(batch), 0);
+    let remaining = all.reduce((bytes, batch) => bytes + size(batch), 0);
     const failures: unknown[] = [];
     await Promise.all(
       this.sources.map(async (source) => {

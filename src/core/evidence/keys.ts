@@ -9,7 +9,7 @@ import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
 import { type Vocabulary, vocabularyOf } from '../naming/vocabulary';
 import { endsWith } from '../naming/words';
-import { type Evidence, type How, profileOf, sampleOf, uniquenessOf, wasAsked } from './evidence';
+import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
 import type { Sample } from './sample';
 
@@ -228,11 +228,4 @@ export function bestKey(catalogue: Catalogue, table: Table, evidence: Evidence):
 
 export function lacksPrimaryKey(table: Table): boolean {
   return table.kind !== 'foreign' && table.persistence !== 'temporary' && primaryKeyOf(table) === null;
-}
-
-/** The columns that identify a row: the primary key, else the best candidate. */
-export function keyOrCandidate(catalogue: Catalogue, table: Table, evidence: Evidence): readonly string[] {
-  return (
-    primaryKeyOf(table)?.columns ?? (profileOf(evidence, table.id) ? (bestKey(catalogue, table, evidence)?.columns ?? []) : [])
-  );
 }

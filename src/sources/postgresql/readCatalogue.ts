@@ -14,6 +14,7 @@ import type {
   TableKind,
   TypeFamily,
 } from '../../core/catalogue/model';
+import { groupBy } from '../../core/grouping';
 import * as queries from './catalogueQueries';
 import { codeOf, statementError } from './errors';
 
@@ -93,11 +94,11 @@ function build(rows: Rows): Catalogue {
   const families = familiesOf(rows.types);
   const statistics = statisticsOf(rows.statistics);
   const activity = new Map(rows.activity.map(([oid, counters]) => [oid as string, counters as string]));
-  const columns = grouped(rows.columns, (row) => row[0] as string);
-  const constraints = grouped(rows.constraints, (row) => row[0] as string);
-  const indexes = grouped(rows.indexes, (row) => row[0] as string);
-  const triggers = grouped(rows.triggers, (row) => row[0] as string);
-  const privileges = grouped(rows.privileges, (row) => row[0] as string);
+  const columns = groupBy(rows.columns, (row) => row[0] as string);
+  const constraints = groupBy(rows.constraints, (row) => row[0] as string);
+  const indexes = groupBy(rows.indexes, (row) => row[0] as string);
+  const triggers = groupBy(rows.triggers, (row) => row[0] as string);
+  const privileges = groupBy(rows.privileges, (row) => row[0] as string);
 
   const tables = rows.tables.map((row): Table => {
     const [oid, schemaOid, name, kind, isPartition, persistence, tuples, bytes, readable, owner, comment, parents] = row as [
@@ -173,16 +174,6 @@ function withPartitions(table: Table, tables: readonly Table[]): Table {
       ? table.estimatedRows
       : parts.reduce((sum, part) => sum + (part.estimatedRows ?? 0), 0),
   };
-}
-
-function grouped(rows: readonly Row[], key: (row: Row) => string): ReadonlyMap<string, readonly Row[]> {
-  const groups = new Map<string, Row[]>();
-  for (const row of rows) {
-    const group = groups.get(key(row));
-    if (group) group.push(row);
-    else groups.set(key(row), [row]);
-  }
-  return groups;
 }
 
 function columnNamesByTable(columns: readonly Row[]): ReadonlyMap<string, ReadonlyMap<number, string>> {

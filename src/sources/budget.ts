@@ -3,6 +3,8 @@
 export interface Budget {
   /** At the same time, 1 to 8. */
   readonly connections: number;
+  /** Parallel workers that one statement may take beside its connection, 0 to 4. */
+  readonly workers: number;
   /** How long to rest after each statement, as a multiple of how long it took: 3 keeps a connection busy a quarter of the time. */
   readonly rest: number;
   /** Of work on one table; null for no limit. What is over it is not measured. */
@@ -14,11 +16,25 @@ export interface Budget {
 }
 
 /** Leaves a busy server more than three quarters of its throughput; docs/benchmarks.md has the figures. */
-export const usualBudget: Budget = { connections: 1, rest: 0.4, secondsPerTable: 600, secondsPerSurvey: null, hours: null };
+export const usualBudget: Budget = {
+  connections: 1,
+  workers: 0,
+  rest: 0.4,
+  secondsPerTable: 600,
+  secondsPerSurvey: null,
+  hours: null,
+};
 /** For the busiest servers: leaves them nearly all of it, and takes seven times as long. */
 export const gentleBudget: Budget = { ...usualBudget, rest: 6 };
 /** For copies and idle servers. */
-export const unboundedBudget: Budget = { connections: 1, rest: 0, secondsPerTable: null, secondsPerSurvey: null, hours: null };
+export const unboundedBudget: Budget = {
+  connections: 1,
+  workers: 2,
+  rest: 0,
+  secondsPerTable: null,
+  secondsPerSurvey: null,
+  hours: null,
+};
 
 /** How long to wait until the hours of a budget begin, in ms; 0 within them. */
 export function waitMs({ hours }: Budget, now: Date): number {

@@ -10,8 +10,8 @@ export interface Source {
   /** Throws SourceError when the catalogue cannot be read. `statistics`: with what the server believes of each column, which costs. */
   readCatalogue(options?: { readonly statistics?: boolean }): Promise<Catalogue>;
   /**
-   * Answers requests of one kind about one table with its own SQL, in one pass where it can: a fact for
-   * each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the
+   * Answers requests of one kind with its own SQL, about one table or, if they are probes, about many; in
+   * one pass where it can: a fact for each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the
    * reason. Throws SourceError only when the connection is lost or the work cancelled.
    */
   measure(requests: readonly EvidenceRequest[], catalogue: Catalogue, options: MeasureOptions): Promise<readonly Fact[]>;
@@ -26,6 +26,10 @@ export interface MeasureOptions {
   readonly depth: Depth;
   /** The longest that one statement may take; null for the source's own limit. */
   readonly timeoutMs?: number | null;
+  /** Parallel workers that a statement may have beside its own process. */
+  readonly workers?: number;
+  /** Called after each statement with the time it took: the budget's rest. */
+  readonly rest?: (tookMs: number) => Promise<void>;
   /** What is measured already, so that it need not be counted again. */
   readonly known?: (request: EvidenceRequest) => Fact | null;
 }

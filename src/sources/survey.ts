@@ -10,7 +10,6 @@ import { nextRequests } from '../core/evidence/questions';
 import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/requests';
 import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
-import { groupBy } from '../core/grouping';
 import { askRules, audit, type AuditOptions } from '../core/rules/audit';
 import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Finding } from '../core/rules/rule';
@@ -161,26 +160,29 @@ class Run {
   }
 
   private async measure(source: Source, catalogue: Catalogue, batch: readonly EvidenceRequest[]): Promise<void> {
-    const table = batch[0]?.table as TableId;
-    const left = this.leftMs(table);
+    const tables = new Set(batch.map((request) => request.table));
+    const left = this.leftMs(tables);
     if (left !== null && left <= 0) return this.keep(batch.map((request) => overBudget(request, this.budget)));
-    const started = Date.now();
     const facts = await source.measure(batch, catalogue, {
       depth: this.options.depth,
       timeoutMs: left,
+      workers: this.budget.workers,
+      rest: (tookMs) => {
+        for (const table of tables) this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs / tables.size);
+        this.spentInAllMs += tookMs;
+        return this.pause(tookMs * this.budget.rest);
+      },
       known: (request) => this.facts.get(keyOf(request)) ?? null,
     });
-    const tookMs = Date.now() - started;
-    this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs);
-    this.spentInAllMs += tookMs;
     await this.keep(facts);
-    await this.pause(tookMs * this.budget.rest);
   }
 
-  private leftMs(table: TableId): number | null {
+  private leftMs(tables: ReadonlySet<TableId>): number | null {
     const { secondsPerTable, secondsPerSurvey } = this.budget;
     const limits = [
-      ...(secondsPerTable === null ? [] : [secondsPerTable * 1000 - (this.spentMs.get(table) ?? 0)]),
+      ...(secondsPerTable === null
+        ? []
+        : [secondsPerTable * 1000 - Math.max(...[...tables].map((table) => this.spentMs.get(table) ?? 0))]),
       ...(secondsPerSurvey === null ? [] : [secondsPerSurvey * 1000 - this.spentInAllMs]),
     ];
     return limits.length === 0 ? null : Math.min(...limits);
@@ -224,11 +226,24 @@ class Run {
   }
 }
 
-/** Requests that a source can answer in one pass: repeats, and violations, of the same table. */
+const probesTogether = 500;
+
+/** Requests that a source can answer in one pass: repeats, and violations, of the same table; probes of many. */
 function batchesOf(requests: readonly EvidenceRequest[]): readonly (readonly EvidenceRequest[])[] {
-  const together = (request: EvidenceRequest): boolean => request.kind === 'repeats' || request.kind === 'violations';
-  const fused = groupBy(requests.filter(together), (request) => `${request.kind} ${request.table}`);
-  return [...requests.filter((request) => !together(request)).map((request) => [request]), ...fused.values()];
+  const fused = new Map<string, EvidenceRequest[]>();
+  let probes = 0;
+  for (const request of requests) {
+    const batch = batchOf(request);
+    const own = fused.get(batch);
+    if (own) own.push(request);
+    else fused.set(batch, [request]);
+  }
+  return [...fused.values()];
+
+  function batchOf(request: EvidenceRequest): string {
+    if (request.kind === 'probe') return `probes ${Math.floor(probes++ / probesTogether)}`;
+    return request.kind === 'repeats' || request.kind === 'violations' ? `${request.kind} ${request.table}` : keyOf(request);
+  }
 }
 
 function overBudget(request: EvidenceRequest, { secondsPerTable }: Budget): Fact {
@@ -262,7 +277,9 @@ function inWords([first, ...more]: readonly EvidenceRequest[]): string {
     case 'repeats':
       return `Looking for repeats of ${first.columns.join(', ')}${more.length > 0 ? ` and ${more.length} more` : ''} in ${first.table}`;
     case 'probe':
-      return `Looking for where ${first.column} of ${first.table} may point to`;
+      return more.length === 0
+        ? `Looking for where ${first.column} of ${first.table} may point to`
+        : `Looking for where ${more.length + 1} columns may point to`;
     case 'inclusion':
       return `Looking for orphans of ${first.parent} in ${first.table}`;
     case 'violations':

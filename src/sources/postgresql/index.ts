@@ -1,4 +1,5 @@
 import type { ConnectionDetails, Source } from '../source';
+import { askOf } from './ask';
 import { openReading, readingLimits, type SessionLimits } from './connect';
 import { measure } from './measure';
 import { readOffenders } from './offenders';
@@ -9,14 +10,22 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
   const client = await openReading(details, limits);
   const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid');
   const pid = rows[0]?.pid;
-  let current = limits.statementMs;
+  const settings = new Map([
+    ['statement_timeout', Math.round(limits.statementMs)],
+    ['max_parallel_workers_per_gather', 0],
+  ]);
+  const set = async (name: string, value: number): Promise<void> => {
+    if (settings.get(name) === value) return;
+    await client.query(`set ${name} = ${value}`);
+    settings.set(name, value);
+  };
   return {
     readCatalogue: (options) => readCatalogue(client, options?.statistics ?? false),
     measure: async (requests, catalogue, options) => {
-      const { timeoutMs = null } = options;
-      const timeout = Math.min(limits.statementMs, timeoutMs ?? limits.statementMs);
-      if (timeout !== current) await client.query(`set statement_timeout = ${Math.max(1, Math.round((current = timeout)))}`);
-      return measure(client, requests, catalogue, options);
+      const { timeoutMs = null, workers = 0, rest } = options;
+      await set('statement_timeout', Math.max(1, Math.round(Math.min(limits.statementMs, timeoutMs ?? limits.statementMs))));
+      await set('max_parallel_workers_per_gather', workers);
+      return measure(askOf(client, rest), requests, catalogue, options);
     },
     offenders: (question, page) => readOffenders(client, question, page),
     cancel: () => cancel(details, pid),

@@ -143,7 +143,7 @@ test('claims are counted by the rows that they speak of and those that break the
 test('a table over its budget is reported as measured in part', async () => {
   const { evidence } = await survey(source, {
     depth: 'exact',
-    budget: { connections: 1, rest: 0, secondsPerTable: 0, secondsPerSurvey: null, hours: null },
+    budget: { connections: 1, workers: 0, rest: 0, secondsPerTable: 0, secondsPerSurvey: null, hours: null },
   });
   expect(evidence['profile port.visit']).toMatchObject({ notMeasured: expect.stringContaining('budget of 0 seconds') as string });
 });
@@ -153,7 +153,7 @@ test('several connections share the work and find the same', async () => {
     (
       await survey(source, {
         depth: 'exact',
-        budget: { connections, rest: 0, secondsPerTable: null, secondsPerSurvey: null, hours: null },
+        budget: { connections, workers: 0, rest: 0, secondsPerTable: null, secondsPerSurvey: null, hours: null },
         openAnother: () => openPostgresql(database.details),
       })
     ).findings;

@@ -15,7 +15,7 @@ export async function getSettings(db: Db, source: number): Promise<SourceSetting
     'select budget, policies from sources where id = $1',
     [source],
   );
-  return { budget: budget ?? usualBudget, policies };
+  return { budget: { ...usualBudget, ...budget }, policies };
 }
 
 export async function keepBudget(db: Db, source: number, budget: Budget): Promise<void> {

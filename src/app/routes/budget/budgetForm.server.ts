@@ -7,6 +7,7 @@ const optional = ({ value }: { value: unknown }) => (value === '' || value === u
 /** The budget of a source as typed; what is left empty is not limited. */
 export class BudgetForm {
   @Type(() => Number) @IsInt() @Min(1) @Max(8, { message: 'At most 8 connections' }) connections!: number;
+  @Type(() => Number) @IsInt() @Min(0) @Max(4, { message: 'At most 4 parallel workers' }) workers!: number;
   @Type(() => Number) @IsNumber() @Min(0) @Max(50, { message: 'A rest is at most 50 times the work' }) rest!: number;
   @Transform(optional)
   @IsOptional()

@@ -20,9 +20,9 @@ export async function action({ params, request }: Route.ActionArgs) {
   const source = await sourceIn(params);
   const parsed = await parseForm(BudgetForm, await request.formData());
   if (!parsed.ok) return data({ errors: parsed.errors, kept: false }, { status: 422 });
-  const { connections, rest, secondsPerTable = null, secondsPerSurvey = null, from, to } = parsed.value;
+  const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to } = parsed.value;
   const hours = from === undefined || to === undefined ? null : { from, to };
-  await keepBudget(db(), source.id, { connections, rest, secondsPerTable, secondsPerSurvey, hours });
+  await keepBudget(db(), source.id, { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours });
   return { errors: {} as FieldErrors, kept: true };
 }
 
@@ -33,11 +33,15 @@ const presets = [
     effect: 'A busy server keeps nearly all of its speed; a survey takes seven times as long.',
   },
   { name: 'Usual', budget: usualBudget, effect: 'A busy server keeps more than three quarters of its speed.' },
-  { name: 'Unbounded', budget: unboundedBudget, effect: 'As fast as one connection can: for copies, and for servers at rest.' },
+  {
+    name: 'Unbounded',
+    budget: unboundedBudget,
+    effect: 'As fast as one connection and two parallel workers can: for copies, and for servers at rest.',
+  },
 ] as const;
 
 const same = (a: Budget, b: Budget): boolean =>
-  a.rest === b.rest && a.connections === b.connections && a.secondsPerTable === b.secondsPerTable;
+  a.rest === b.rest && a.connections === b.connections && a.workers === b.workers && a.secondsPerTable === b.secondsPerTable;
 
 export default function BudgetPage({ loaderData: { source, budget }, actionData }: Route.ComponentProps) {
   const [shown, setShown] = useState<Budget>(budget);
@@ -57,8 +61,7 @@ export default function BudgetPage({ loaderData: { source, budget }, actionData 
       <div className="narrow">
         <h1>What a survey may ask of {source}</h1>
         <p className="mute">
-          Every session is read-only, waits at most 2 seconds for a lock, and asks for no parallel workers. It applies from the
-          next survey on.
+          Every session is read-only and waits at most 2 seconds for a lock. It applies from the next survey on.
         </p>
         {actionData?.kept && (
           <p className="notice" role="status">
@@ -83,6 +86,9 @@ export default function BudgetPage({ loaderData: { source, budget }, actionData 
         <Form method="post" noValidate key={JSON.stringify(shown)} aria-label="Budget">
           <div className="fields">
             <TextField {...field('connections', 'Connections at the same time', shown.connections, '1 to 8')} />
+            <TextField
+              {...field('workers', 'Parallel workers', shown.workers, '0 to 4 for a statement, if the server grants them')}
+            />
             <TextField {...field('rest', 'Rest after each statement', shown.rest, 'times as long as the statement took')} />
             <TextField
               {...field(

@@ -148,9 +148,10 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
   );
 }
 
-function budgetInWords({ connections, rest, secondsPerTable }: Budget): string {
+function budgetInWords({ connections, workers, rest, secondsPerTable }: Budget): string {
   const parts = [
     counted(connections, 'connection'),
+    ...(workers === 0 ? [] : [counted(workers, 'parallel worker')]),
     rest === 0 ? 'no rests' : `rests ${rest} times as long as it works`,
     ...(secondsPerTable === null ? [] : [`${secondsPerTable} s a table`]),
   ];

@@ -1,0 +1,59 @@
+// Orphans, by anti-join: the server hashes the parent's keys once and looks every child up.
+
+import { getColumn, getTable } from '../../core/catalogue/lookups';
+import type { Catalogue, Column } from '../../core/catalogue/model';
+import type { How, Inclusion, Profile } from '../../core/evidence/evidence';
+import type { InclusionRequest } from '../../core/evidence/requests';
+import { orphanCondition } from '../../core/dialects/postgresql/checks';
+import { quote } from '../../core/dialects/postgresql/quote';
+import type { MeasureOptions } from '../source';
+import { type Ask, one } from './ask';
+import { fromClause, how } from './reading';
+
+/** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
+export async function inclusion(
+  ask: Ask,
+  request: InclusionRequest,
+  catalogue: Catalogue,
+  { depth, known }: MeasureOptions,
+): Promise<{ how: How; result: Inclusion }> {
+  const table = getTable(catalogue, request.table);
+  const { from, sampled } = fromClause(table, depth);
+  const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
+  const value = columns.map((column) => `child.${quote(column.name)}`);
+  const orphans = `
+    select count(*), count(distinct ${value.length === 1 ? value[0] : `(${value.join(', ')})`})
+    from ${sampled ? `(select * from ${from})` : from} as child
+    where ${orphanCondition(request)}`;
+  const counted = sampled ? null : countedBefore(request, known);
+  const [orphanRows, orphanValues, rows, filledRows] = counted
+    ? [...(await one(ask, orphans)), counted.rows, counted.rows - counted.nullRows]
+    : await one(
+        ask,
+        `select orphans.*, counted.* from (${orphans}) as orphans, (select count(*), ${filledCount(columns)} from ${from}) as counted`,
+      );
+  return {
+    how: how(sampled, Number(rows)),
+    result: {
+      rows: Number(rows),
+      nullRows: Number(rows) - Number(filledRows),
+      orphanRows: Number(orphanRows),
+      orphanValues: Number(orphanValues),
+    },
+  };
+}
+
+/** Rows, and those without a value, when an exact profile has counted them already. */
+function countedBefore({ table, columns }: InclusionRequest, known: MeasureOptions['known']) {
+  const profile = known?.({ kind: 'profile', table });
+  if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
+  const { rows, columns: seen } = profile.result as Profile;
+  const [only] = columns;
+  return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
+}
+
+// NULLs have to be counted only where there can be any.
+function filledCount(columns: readonly Column[]): string {
+  if (columns.every((column) => !column.nullable)) return 'count(*)';
+  return `count(*) filter (where ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')})`;
+}

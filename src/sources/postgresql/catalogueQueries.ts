@@ -34,7 +34,7 @@ export function tables(size: 'exact' | 'estimated'): string {
 }
 
 export const columns = `
-  select a.attrelid::text, a.attnum, attname, format_type(atttypid, atttypmod), atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
+  select a.attrelid::text, a.attnum, attname, atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
     case when a.atthasdef then pg_get_expr(ad.adbin, ad.adrelid) end, d.description,
     case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end
   from pg_attribute a
@@ -46,6 +46,16 @@ export const columns = `
   left join pg_collation co on co.oid = a.attcollation
   where a.attnum > 0 and not a.attisdropped and ${userSchemas}
   order by a.attrelid, a.attnum`;
+
+/** How the server spells each type that columns are of: once a type, not once a column. */
+export const speltTypes = `
+  select atttypid::text, atttypmod, format_type(atttypid, atttypmod)
+  from (
+    select distinct atttypid, atttypmod
+    from pg_attribute a
+    join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p', 'f', 'v', 'm')
+    where a.attnum > 0 and not a.attisdropped
+  ) as used`;
 
 export const types = `
   select t.oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod, nspname
@@ -114,6 +124,41 @@ export const statistics = `
   select schemaname, tablename, attname, null_frac::float8, n_distinct::float8
   from pg_stats
   where schemaname not in ('pg_catalog', 'information_schema') and not inherited`;
+
+/** What views are defined as, and what functions say, but for those that an extension brought. */
+export function definitions(version: number): string {
+  const body = version >= 140000 ? `coalesce(nullif(prosrc, ''), pg_get_function_sqlbody(p.oid))` : 'prosrc';
+  return `
+  select pg_get_viewdef(c.oid)
+  from pg_class c
+  join pg_namespace n on n.oid = c.relnamespace
+  where c.relkind in ('v', 'm') and ${userSchemas}
+  union all
+  select ${body}
+  from pg_proc p
+  join pg_namespace n on n.oid = p.pronamespace
+  join pg_language l on l.oid = p.prolang
+  where lanname in ('sql', 'plpgsql') and ${userSchemas}
+    and not exists (select 1 from pg_depend d where d.classid = 'pg_proc'::regclass and d.objid = p.oid and d.deptype = 'e')`;
+}
+
+/** Where the server keeps statement statistics, if it does. */
+export const statementStatistics = `
+  select quote_ident(nspname) || '.pg_stat_statements'
+  from pg_extension e
+  join pg_namespace n on n.oid = e.extnamespace
+  where extname = 'pg_stat_statements'`;
+
+/** The statements called most often in this database; the name comes from the query above. */
+export function statements(view: string): string {
+  return `
+  select query
+  from ${view} s
+  join pg_database d on d.oid = s.dbid
+  where d.datname = current_database() and query ~* '\\m(join|from|update)\\M'
+  order by calls desc
+  limit 2000`;
+}
 
 /** What changed so far, by the server's counters, and which file holds the rows: TRUNCATE gives another. */
 export const activity = `

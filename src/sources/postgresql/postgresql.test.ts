@@ -272,6 +272,32 @@ describe('unusual databases', () => {
   });
 });
 
+describe('a reference that only a view and a function tell of', () => {
+  const told = useDatabase(`
+    create schema port;
+    create table port.vessel (id int primary key, name text);
+    create table port.remark (no int primary key, about int, subject int);
+    insert into port.vessel select n, 'V' || n from generate_series(1, 60) n;
+    insert into port.remark select n, 1 + n % 60, 1 + n * 7 % 60 from generate_series(1, 200) n;
+    create view port.spoken as select r.no, v.name from port.remark r join port.vessel v on v.id = r.about;
+    create function port.told(int) returns bigint language sql as 'select count(*) from port.remark, port.vessel where vessel.id = remark.subject';
+  `);
+
+  test('is found, and says how', async () => {
+    const source = await openPostgresql(told.details);
+    const { catalogue, findings } = await survey(source, { depth: 'exact' });
+    await source.close();
+    expect(catalogue.joins).toEqual([
+      { left: 'port.remark.about', right: 'port.vessel.id' },
+      { left: 'port.remark.subject', right: 'port.vessel.id' },
+    ]);
+    expect(findings.filter((f) => f.rule === 'references/undeclared').map((f) => f.object.columns.join())).toEqual([
+      'about',
+      'subject',
+    ]);
+  });
+});
+
 test.each([
   [
     'postgresql://me:p%40ss@db:5433/har%20bour?sslmode=require',

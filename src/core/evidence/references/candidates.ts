@@ -3,7 +3,7 @@
 // a column's values among a key's although no name says so.
 
 import { groupBy } from '../../grouping';
-import type { TableId } from '../../catalogue/identifiers';
+import type { ColumnId, TableId } from '../../catalogue/identifiers';
 import { baseTables, declaredUniques, foreignKeysOf, primaryKeyOf, sameColumns, sameColumnSet } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { initialsOf, shortFor } from '../../naming/abbreviations';
@@ -123,6 +123,8 @@ interface KeyIndex {
   readonly byTable: ReadonlyMap<TableId, readonly IndexedKey[]>;
   readonly composites: ReadonlyMap<string, readonly ParentKey[]>;
   readonly related: Map<string, readonly string[]>;
+  /** Keys that views, functions or statements compare a column with. */
+  readonly compared: ReadonlyMap<ColumnId, readonly IndexedKey[]>;
 }
 
 function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
@@ -158,7 +160,18 @@ function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
     [...byWord.keys()].filter((word) => !word.includes(' ')),
     (word) => word.charAt(0),
   );
-  return { byWord, byLetter, people, byTable, composites, related: new Map() };
+  const byColumn = new Map([...byTable.values()].flat().map((key) => [key.column.id, key]));
+  const compared = new Map<ColumnId, IndexedKey[]>();
+  for (const { left, right } of catalogue.joins) {
+    for (const [column, other] of [
+      [left, right],
+      [right, left],
+    ] as const) {
+      const key = byColumn.get(other);
+      if (key) push(compared, column, key);
+    }
+  }
+  return { byWord, byLetter, people, byTable, composites, related: new Map(), compared };
 }
 
 function namedKey(vocabulary: Vocabulary, key: ParentKey, column: Column): IndexedKey {
@@ -199,7 +212,10 @@ function candidatesOf(
       score: 0,
       reason: `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
     }));
-  return [...named, ...byValue].map(({ key, score, reason }) => ({
+  const byJoin = (index.compared.get(column.id) ?? [])
+    .filter((key) => comparable(column, key.column) && ![...named, ...byValue].some((other) => other.key === key))
+    .map((key) => ({ key, score: 0, reason: `views or functions compare ${column.name} with ${key.key} of ${key.table.name}` }));
+  return [...named, ...byValue, ...byJoin].map(({ key, score, reason }) => ({
     child: child.id,
     columns: [column.name],
     parent: key.table.id,

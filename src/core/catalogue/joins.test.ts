@@ -1,0 +1,41 @@
+import { expect, test } from 'vitest';
+import { joinsIn } from './joins';
+import { sketch } from './sketch';
+
+const catalogue = sketch(`
+  vessel: id key, code
+  call:   id key, vsl, berth_no
+  berth:  berth_no key
+`);
+
+test.each([
+  [
+    'a view as the server prints it',
+    'SELECT c.id FROM (public.call c JOIN public.vessel v ON ((c.vsl = v.id)));',
+    [['call.vsl', 'vessel.id']],
+  ],
+  [
+    'casts are looked through',
+    'select 1 from call c, vessel as v where (c.vsl)::text = (v.code)::text',
+    [['call.vsl', 'vessel.code']],
+  ],
+  ['using', 'select * from call join berth using (berth_no)', [['berth.berth_no', 'call.berth_no']]],
+  [
+    'a function body, with names that are columns of one table only',
+    'begin if exists (select 1 from call, vessel where vsl = code) then end if; end',
+    [['call.vsl', 'vessel.code']],
+  ],
+  ['quoted and upper-case spelling', 'SELECT * FROM CALL C JOIN "vessel" V ON C."vsl" = V.ID', [['call.vsl', 'vessel.id']]],
+  ['an update from another table', 'update call set vsl = v.id from vessel v where call.vsl > 3', [['call.vsl', 'vessel.id']]],
+  [
+    'comments, texts and other signs say nothing',
+    `select 'call.vsl = vessel.id' /* c.vsl = v.id */ from call c, vessel v where c.vsl <= v.id -- c.vsl = v.id`,
+    [],
+  ],
+  ['a name that two tables have is nobody’s', 'select 1 from call, vessel where id = vsl', []],
+  ['what is no table is skipped', 'select 1 from nothing n join call c on n.a = c.vsl', []],
+] as const)('%s', (_, text, pairs) => {
+  expect(joinsIn([text, text], catalogue)).toEqual(
+    pairs.map(([left, right]) => ({ left: `public.${left}`, right: `public.${right}` })),
+  );
+});

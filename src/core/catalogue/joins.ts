@@ -1,0 +1,138 @@
+// Which columns the makers of a schema compare with each other: read out of view definitions, function
+// bodies and statements by scanning their words. A parser would refuse function languages and
+// shortened statements; a scan finds the tables they speak of and the columns set equal, and skips
+// what it cannot place.
+
+import type { ColumnId, TableId } from './identifiers';
+import { baseTables } from './lookups';
+import type { Catalogue, Join, Table } from './model';
+
+interface Word {
+  readonly kind: 'name' | 'sign';
+  /** Folded to lower case unless it was quoted. */
+  readonly text: string;
+}
+
+/** A name with its qualifiers: `c.vessel_id`. */
+type Chain = readonly string[];
+
+const pattern =
+  /--[^\n]*|\/\*[\s\S]*?\*\/|'(?:[^']|'')*'|"((?:[^"]|"")+)"|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
+const cast =
+  /::\s*(?:character varying|double precision|timestamp with(?:out)? time zone|"?[\w.]+"?)(?:\(\d+(?:,\s*\d+)?\))?(?:\[\])?/gi;
+const beforeTable = new Set(['from', 'join', 'update', 'into', 'only', ',', '(', 'using']);
+const noAlias = new Set(
+  'on where join left right inner outer full cross natural using group order having limit union set values select as returning offset for loop'.split(
+    ' ',
+  ),
+);
+/** Characters of one text that are looked at. */
+const longest = 200_000;
+
+/** The pairs of columns that any of the texts sets equal, each once. */
+export function joinsIn(texts: Iterable<string>, catalogue: Pick<Catalogue, 'tables'>): readonly Join[] {
+  const byName = tablesByName(baseTables(catalogue as Catalogue));
+  const found = new Map<string, Join>();
+  for (const text of texts) {
+    for (const join of scan(wordsIn(text), byName)) {
+      const [left, right] = join.left < join.right ? [join.left, join.right] : [join.right, join.left];
+      if (left !== right) found.set(`${left} ${right}`, { left, right });
+    }
+  }
+  return [...found.values()];
+}
+
+function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Table[]> {
+  const byName = new Map<string, Table[]>();
+  for (const table of tables) {
+    for (const name of [table.name, `${table.schema}.${table.name}`]) byName.set(name, [...(byName.get(name) ?? []), table]);
+  }
+  return byName;
+}
+
+function wordsIn(text: string): readonly Word[] {
+  const words: Word[] = [];
+  for (const [all, quoted, plain] of text.slice(0, longest).replaceAll(cast, '').matchAll(pattern)) {
+    if (quoted !== undefined) words.push({ kind: 'name', text: quoted.replaceAll('""', '"') });
+    else if (plain !== undefined) words.push({ kind: 'name', text: plain.toLowerCase() });
+    else if (!/^(--|\/\*)/.test(all)) words.push({ kind: 'sign', text: all });
+  }
+  return words;
+}
+
+function scan(words: readonly Word[], byName: ReadonlyMap<string, readonly Table[]>): readonly Join[] {
+  const parts = chained(words);
+  const aliases = new Map<string, readonly Table[]>();
+  const order: Table[] = [];
+  parts.forEach((part, at) => {
+    const before = parts[at - 1];
+    if (typeof part === 'string' || typeof before !== 'string' || !beforeTable.has(before)) return;
+    const tables = byName.get(part.join('.')) ?? [];
+    if (tables.length === 0) return;
+    order.push(...tables);
+    const next = parts[at + 1] === 'as' ? parts[at + 2] : parts[at + 1];
+    for (const alias of [part.at(-1), Array.isArray(next) ? next[0] : undefined])
+      if (alias !== undefined) aliases.set(alias, [...(aliases.get(alias) ?? []), ...tables]);
+  });
+  const columnsOf = (chain: Chain): readonly ColumnId[] => {
+    const name = chain.at(-1) ?? '';
+    const tables = chain.length === 1 ? [...new Set(order)] : (aliases.get(chain.at(-2) ?? '') ?? []);
+    const columns = tables.flatMap((table) => table.columns.filter((column) => column.name === name).map(({ id }) => id));
+    return chain.length === 1 && columns.length !== 1 ? [] : columns;
+  };
+  return parts.flatMap((part, at): readonly Join[] => {
+    if (part === 'using') return usingPairs(parts, at, order);
+    const [left, right] = [parts[at - 1], parts[at + 1]];
+    if (part !== '=' || !Array.isArray(left) || !Array.isArray(right)) return [];
+    return columnsOf(left).flatMap((l) => columnsOf(right).map((r) => ({ left: l, right: r })));
+  });
+}
+
+// Keywords and signs stay texts, names become chains, and brackets around a single name are taken away.
+function chained(words: readonly Word[]): readonly (string | Chain)[] {
+  const parts: (string | Chain)[] = [];
+  for (let at = 0; at < words.length; at++) {
+    const word = words[at] as Word;
+    if (word.kind === 'sign' || isKeyword(word.text)) {
+      const name = parts.at(-1);
+      const call = Array.isArray(parts.at(-3));
+      if (
+        word.text === ')' &&
+        Array.isArray(name) &&
+        parts.at(-2) === '(' &&
+        !call &&
+        parts.at(-3) !== 'using' &&
+        parts.at(-3) !== 'from'
+      )
+        parts.splice(-2, 2, name);
+      else parts.push(word.text);
+      continue;
+    }
+    const chain = [word.text];
+    while (words[at + 1]?.text === '.' && words[at + 2]?.kind === 'name') {
+      chain.push((words[at + 2] as Word).text);
+      at += 2;
+    }
+    parts.push(chain);
+  }
+  return parts;
+}
+
+function isKeyword(text: string): boolean {
+  return noAlias.has(text) || beforeTable.has(text) || text === 'and' || text === 'or' || text === 'not';
+}
+
+// USING (a, b): the table named last with each one before it that has the columns.
+function usingPairs(parts: readonly (string | Chain)[], at: number, order: readonly Table[]): readonly Join[] {
+  if (parts[at + 1] !== '(') return [];
+  const end = parts.indexOf(')', at);
+  const names = parts.slice(at + 2, end).flatMap((part) => (Array.isArray(part) && part.length === 1 ? (part as Chain) : []));
+  return names.flatMap((name) => {
+    const ids = [
+      ...new Map<TableId, ColumnId>(
+        order.flatMap((table) => table.columns.filter((column) => column.name === name).map(({ id }) => [table.id, id] as const)),
+      ).values(),
+    ];
+    return ids.slice(1).map((right) => ({ left: ids[0] as ColumnId, right }));
+  });
+}

@@ -1,0 +1,132 @@
+// Columns as the catalogue has them, and the types that they are of.
+
+import { columnId, type TableId } from '../../core/catalogue/identifiers';
+import type { Column, ColumnStatistics, TypeFamily } from '../../core/catalogue/model';
+
+type Row = readonly unknown[];
+
+const familyByName: Readonly<Record<string, TypeFamily>> = {
+  int2: 'integer',
+  int4: 'integer',
+  int8: 'integer',
+  numeric: 'decimal',
+  float4: 'float',
+  float8: 'float',
+  bool: 'boolean',
+  date: 'date',
+  timestamp: 'timestamp',
+  timestamptz: 'timestamp',
+  time: 'time',
+  timetz: 'time',
+  uuid: 'uuid',
+  bytea: 'binary',
+  json: 'json',
+  jsonb: 'json',
+};
+
+/** Types without equality; some have it for their shapes' sizes only, which is no identity. */
+const incomparable = new Set([
+  'json',
+  'xml',
+  'point',
+  'line',
+  'lseg',
+  'box',
+  'path',
+  'polygon',
+  'circle',
+  'txid_snapshot',
+  'pg_snapshot',
+]);
+
+export interface Type {
+  readonly family: TypeFamily;
+  readonly comparable: boolean;
+  readonly domain: string | null;
+  /** The length or precision that a domain gives its base type. */
+  readonly modifier: number;
+}
+
+/** Types by oid. A domain is of its base type's family. */
+export function typesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
+  const byOid = new Map(types.map((row) => [row[0] as string, row]));
+  const resolve = (oid: string, modifier: number): Type => {
+    const type = byOid.get(oid);
+    if (!type) return { family: 'other', comparable: true, domain: null, modifier };
+    const [, name, kind, category, base, ownModifier, schema] = type as [string, string, string, string, string, number, string];
+    if (kind === 'd') return { ...resolve(base, ownModifier >= 0 ? ownModifier : modifier), domain: `${schema}.${name}` };
+    const family = familyByName[name] ?? (category === 'S' ? 'text' : 'other');
+    return { family, comparable: !incomparable.has(name), domain: null, modifier };
+  };
+  return new Map(types.map(([oid]) => [oid as string, resolve(oid as string, -1)]));
+}
+
+/** Texts that many columns share, kept once: a large schema has few types and few comments of its own. */
+export type Shared = (text: string) => string;
+
+export function sharing(): Shared {
+  const kept = new Map<string, string>();
+  return (text) => {
+    const known = kept.get(text);
+    if (known === undefined) kept.set(text, text);
+    return known ?? text;
+  };
+}
+
+export interface ColumnContext {
+  readonly table: TableId;
+  readonly types: ReadonlyMap<string, Type>;
+  /** Types as they are spelt, by oid and modifier. */
+  readonly spelt: ReadonlyMap<string, string>;
+  readonly shared: Shared;
+  /** The server's null fraction and n_distinct; null when not asked for. */
+  readonly statistics: readonly [number, number] | null;
+  readonly rows: number | null;
+}
+
+const unknownType: Type = { family: 'other', comparable: true, domain: null, modifier: -1 };
+
+/** A row of the query of columns. */
+export function columnOf(row: Row, { table, types, spelt, shared, statistics, rows }: ColumnContext): Column {
+  const [, , name, typeOid, modifier, notNull, identity, generated, expression, comment, collation] = row as [
+    string,
+    number,
+    string,
+    string,
+    number,
+    boolean,
+    string,
+    string,
+    string | null,
+    string | null,
+    string | null,
+  ];
+  const type = types.get(typeOid) ?? unknownType;
+  const effective = modifier >= 0 ? modifier : type.modifier;
+  return {
+    id: columnId(table, name),
+    name: shared(name),
+    declaredType: spelt.get(`${typeOid} ${modifier}`) ?? '',
+    family: type.family,
+    comparable: type.comparable,
+    domain: type.domain,
+    // A type modifier carries 4 bytes of header: pg_type.h, "atttypmod".
+    length: type.family === 'text' && effective >= 4 ? effective - 4 : null,
+    precision: type.family === 'decimal' && effective >= 4 ? ((effective - 4) >> 16) & 0xffff : null,
+    scale: type.family === 'decimal' && effective >= 4 ? (effective - 4) & 0x7ff : type.family === 'integer' ? 0 : null,
+    collation,
+    nullable: !notNull,
+    default: generated === '' ? expression : null,
+    identity: identity === 'a' ? 'always' : identity === 'd' ? 'by default' : null,
+    generated: generated === '' ? null : expression,
+    comment,
+    statistics: columnStatistics(statistics, rows),
+  };
+}
+
+// n_distinct below zero is a share of the rows: pg_stats in the manual.
+function columnStatistics(row: readonly [number, number] | null, rows: number | null): ColumnStatistics | null {
+  if (!row || rows === null) return null;
+  const [nullFraction, distinct] = row;
+  return { nullFraction, distinct: distinct < 0 ? Math.round(-distinct * rows) : distinct };
+}

@@ -1,0 +1,153 @@
+// Constraints, the indexes behind and beside them, and sequences, as the catalogue has them.
+
+import { columnId, constraintId, type TableId, tableId } from '../../core/catalogue/identifiers';
+import type { Constraint, Index, ReferentialAction, Sequence } from '../../core/catalogue/model';
+
+type Row = readonly unknown[];
+
+export interface IdsByOid {
+  get(oid: string): TableId | undefined;
+}
+
+/** The names of a table's columns by their numbers. */
+export type NamesOf = (table: string, numbers: unknown) => string[];
+
+const actions: Readonly<Record<string, ReferentialAction>> = {
+  a: 'no action',
+  r: 'restrict',
+  c: 'cascade',
+  n: 'set null',
+  d: 'set default',
+};
+
+/** A row of the query of constraints. */
+export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: NamesOf): Constraint {
+  const [
+    relation,
+    name,
+    type,
+    validated,
+    deferrable,
+    deferred,
+    key,
+    parent,
+    parentKey,
+    match,
+    onDelete,
+    onUpdate,
+    index,
+    expression,
+    enforced,
+  ] = row as [
+    string,
+    string,
+    string,
+    boolean,
+    boolean,
+    boolean,
+    unknown,
+    string,
+    unknown,
+    string,
+    string,
+    string,
+    string | null,
+    string | null,
+    boolean,
+  ];
+  const base = {
+    id: constraintId(table, name),
+    name,
+    validated,
+    enforced,
+    columns: namesOf(relation, key),
+    deferrable: !deferrable ? 'no' : deferred ? 'initially deferred' : 'initially immediate',
+  } as const;
+  switch (type) {
+    case 'p':
+      return { ...base, kind: 'primary key', index: index ?? name };
+    case 'u':
+      return { ...base, kind: 'unique', index: index ?? name, nullsDistinct: true };
+    case 'f':
+      return {
+        ...base,
+        kind: 'foreign key',
+        parent: ids.get(parent) ?? tableId('', parent),
+        parentColumns: namesOf(parent, parentKey),
+        match: match === 'f' ? 'full' : match === 'p' ? 'partial' : 'simple',
+        onDelete: actions[onDelete] ?? 'no action',
+        onUpdate: actions[onUpdate] ?? 'no action',
+        index,
+      };
+    case 'x':
+      return { ...base, kind: 'exclusion', index: index ?? name };
+    default:
+      return { ...base, kind: 'check', expression: expression ?? '' };
+  }
+}
+
+/** Whether nulls may repeat is a matter of the index behind a constraint. */
+export function withNullsDistinct(constraint: Constraint, indexes: readonly Index[]): Constraint {
+  if (constraint.kind !== 'unique') return constraint;
+  return { ...constraint, nullsDistinct: indexes.find((index) => index.name === constraint.index)?.nullsDistinct ?? true };
+}
+
+/** A row of the query of indexes. */
+export function indexOf(
+  row: Row,
+  names: readonly (string | undefined)[] | undefined,
+  constraints: ReadonlyMap<string, string>,
+): Index {
+  const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct] = row as [
+    string,
+    string,
+    string,
+    boolean,
+    boolean,
+    string,
+    number,
+    string | null,
+    boolean,
+  ];
+  const columns = key.split(' ').map((number) => names?.[Number(number)] ?? null);
+  return {
+    name,
+    method,
+    unique,
+    valid,
+    predicate,
+    nullsDistinct,
+    columns: columns.slice(0, keyCount),
+    included: columns.slice(keyCount).filter((column) => column !== null),
+    constraint: constraints.get(name) ?? null,
+  };
+}
+
+/** A row of the query of sequences. */
+export function sequenceOf(row: Row, ids: IdsByOid, namesOf: NamesOf): Sequence {
+  const [schema, name, type, start, increment, maximum, last, cycles, owner, ownerColumn] = row as [
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+    string | null,
+    boolean,
+    string | null,
+    number | null,
+  ];
+  const table = owner === null ? undefined : ids.get(owner);
+  const column = owner === null ? undefined : namesOf(owner, [ownerColumn])[0];
+  return {
+    schema,
+    name,
+    type,
+    start,
+    increment,
+    maximum,
+    last,
+    cycles,
+    ownedBy: table && column ? columnId(table, column) : null,
+  };
+}

@@ -71,7 +71,8 @@ function scan(words: readonly Word[], byName: ReadonlyMap<string, readonly Table
     if (tables.length === 0) return;
     order.push(...tables);
     const next = parts[at + 1] === 'as' ? parts[at + 2] : parts[at + 1];
-    for (const alias of [part.at(-1), Array.isArray(next) ? next[0] : undefined])
+    const spelt = typeof next === 'string' ? undefined : next?.[0];
+    for (const alias of [part.at(-1), spelt])
       if (alias !== undefined) aliases.set(alias, [...(aliases.get(alias) ?? []), ...tables]);
   });
   const columnsOf = (chain: Chain): readonly ColumnId[] => {

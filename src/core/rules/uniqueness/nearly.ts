@@ -98,7 +98,8 @@ function suspects({ catalogue, evidence, references }: Audit, table: Table): rea
         !referring.has(column.name) &&
         !table.constraints.some((c) => c.kind === 'foreign key' && c.columns.includes(column.name)) &&
         filled > 4 &&
-        (seen?.distinct ?? 0) >= filled * leastDistinct
+        // In a small table one repeat is a large share.
+        (seen?.distinct ?? 0) >= Math.min(filled - 1, filled * leastDistinct)
       );
     })
     .map((column) => [column.name]);

@@ -3,7 +3,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { FindingState } from '../ratchet/states';
-import type { Concern, Severity } from '../rules/rule';
+import { type Concern, severities, type Severity } from '../rules/rule';
 
 /** A finding as a line of the board. */
 export interface FindingLine {
@@ -44,43 +44,37 @@ export interface CoverageBoard {
   readonly cells: readonly CoverageCell[];
 }
 
-type Line = [number, string, Concern, Severity, number, FindingState, string, string, string, string];
-
+/** Worst first, then the surest. */
 export function readFindings(board: string): readonly FindingLine[] {
-  return (JSON.parse(board) as Line[]).map(([id, rule, concern, severity, confidence, state, title, measured, place, table]) => ({
-    id,
-    rule,
-    concern,
-    severity,
-    confidence,
-    state,
-    title,
-    measured,
-    place,
-    table,
-  }));
+  const rank = new Map(severities.map((severity, n) => [severity, n]));
+  return linesOf<FindingLine>(board).toSorted(
+    (a, b) =>
+      (rank.get(a.severity) ?? 0) - (rank.get(b.severity) ?? 0) ||
+      b.confidence - a.confidence ||
+      compare(a.table, b.table) ||
+      a.id - b.id,
+  );
 }
 
-type TableLine = [TableId, string, string, number | null, number, string | null];
-type CellLine = [string, Concern, number, number, number, Severity | null];
-
+/** Tables by schema and name. */
 export function readCoverage({ tables, cells }: { readonly tables: string; readonly cells: string }): CoverageBoard {
   return {
-    tables: (JSON.parse(tables) as TableLine[]).map(([id, schema, name, rows, bytes, notMeasured]) => ({
-      id,
-      schema,
-      name,
-      rows,
-      bytes,
-      notMeasured,
-    })),
-    cells: (JSON.parse(cells) as CellLine[]).map(([tableId, concern, open, held, slipped, worst]) => ({
-      tableId,
-      concern,
-      open,
-      held,
-      slipped,
-      worst,
-    })),
+    tables: linesOf<SurveyedTable>(tables).toSorted((a, b) => compare(a.schema, b.schema) || compare(a.name, b.name)),
+    cells: linesOf<CoverageCell>(cells),
   };
+}
+
+/** Lines out of an object of columns, each with its values line by line; null for a column without any. */
+function linesOf<Line>(json: string): readonly Line[] {
+  const columns = Object.entries(JSON.parse(json) as Record<string, readonly unknown[] | null>);
+  const [first] = columns;
+  return (first?.[1] ?? []).map((_, n) => {
+    const line: Record<string, unknown> = {};
+    for (const [name, values] of columns) line[name] = values?.[n];
+    return line as Line;
+  });
+}
+
+function compare(a: string, b: string): number {
+  return a === b ? 0 : a < b ? -1 : 1;
 }

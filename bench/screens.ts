@@ -1,14 +1,20 @@
-// What the boards of a very large source cost the server: ten thousand tables, twenty thousand findings.
-// What the loaders of Coverage and Findings ask of the store, and write to the browser.
+// What the boards of a very large source cost: ten thousand tables, twenty thousand findings. What the
+// loaders of Coverage and Findings ask of the store and write to the browser; and how many frames a second
+// headless Chromium draws while one scrolls. Needs the built screens (`npm run build`).
 //
 //   npm run bench:screens
 
+import { spawn } from 'node:child_process';
+import { type Browser, chromium, type Page } from '@playwright/test';
 import { migrate } from '../src/store/migrate';
 import { openStore } from '../src/store/db';
 import { coverageBoard } from '../src/store/findings/coverageBoard';
 import { findingsBoard } from '../src/store/findings/findingsBoard';
 import { findingStates } from '../src/core/ratchet/states';
-import { connect, startBenchServer, timed } from './database';
+import { connect, median, startBenchServer, timed } from './database';
+// @ts-expect-error A script without types: it must run before there are any.
+import { freePort } from '../scripts/postgres.mjs';
+import playwrightConfig from '../playwright.config';
 
 const tables = 10_000;
 const findings = 20_000;
@@ -27,6 +33,7 @@ try {
   await measure('Coverage', () => coverageBoard(store, 1));
   await measure('Findings', () => findingsBoard(store, 1, findingStates));
   await store.end();
+  await frames(url);
 
   async function fill(): Promise<void> {
     await store.query(
@@ -64,4 +71,45 @@ async function measure(name: string, load: () => Promise<unknown>): Promise<void
   const sorted = took.slice(3).sort((a, b) => a - b);
   const at = (share: number): string => (sorted[Math.floor(sorted.length * share)] ?? 0).toFixed(0);
   console.log(`| ${name} of ${tables} tables, ${findings} findings | ${at(0.5)} | ${at(0.95)} | p95 ≤ 200 |`);
+}
+
+async function frames(url: string): Promise<void> {
+  const port = await (freePort as (wanted: number) => Promise<number>)(4690);
+  const web = spawn(process.execPath, ['src/app/server/main.mjs'], {
+    env: { ...process.env, DATABASE_URL: url, PORT: String(port), NODE_ENV: 'production' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  let browser: Browser | null = null;
+  try {
+    browser = await chromium.launch(playwrightConfig.use?.launchOptions);
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    console.log('\n| scrolling | frames a second | slowest frame ms | goal |\n|---|---|---|---|');
+    for (const board of ['coverage', 'findings']) {
+      await page.goto(`http://127.0.0.1:${port}/s/1/${board}`, { waitUntil: 'networkidle' }).catch(() => undefined);
+      await page.locator('.rows .virtual').first().waitFor();
+      const runs: Awaited<ReturnType<typeof scroll>>[] = [];
+      for (let n = 0; n < 5; n++) runs.push(await scroll(page));
+      const middle = (key: 'perSecond' | 'slowest'): string => median(runs.map((run) => run[key])).toFixed(0);
+      console.log(`| ${board} | ${middle('perSecond')} | ${middle('slowest')} | ≥ 50 |`);
+    }
+  } finally {
+    await browser?.close();
+    web.kill('SIGTERM');
+  }
+}
+
+/** Three seconds of scrolling by 90 pixels a frame, three rows: as a hand on a wheel does that is in a hurry. */
+async function scroll(page: Page): Promise<{ readonly perSecond: number; readonly slowest: number }> {
+  return page.locator('.rows').evaluate(async (rows) => {
+    rows.scrollTop = 0;
+    const times: number[] = [await new Promise<number>(requestAnimationFrame)];
+    while ((times.at(-1) ?? 0) - (times[0] ?? 0) < 3000) {
+      rows.scrollTop += 90;
+      times.push(await new Promise<number>(requestAnimationFrame));
+    }
+    return {
+      perSecond: ((times.length - 1) * 1000) / ((times.at(-1) ?? 0) - (times[0] ?? 0)),
+      slowest: Math.max(...times.slice(1).map((time, n) => time - (times[n] ?? time))),
+    };
+  });
 }

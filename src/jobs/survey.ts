@@ -2,6 +2,7 @@ import { inTransaction } from '../store/db';
 import type { TableId } from '../core/catalogue/identifiers';
 import { tableId } from '../core/catalogue/identifiers';
 import { transitionsAfter } from '../core/ratchet/afterSurvey';
+import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { openPostgresql } from '../sources/postgresql/index';
 import { SourceError } from '../sources/SourceError';
@@ -73,13 +74,17 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promis
   }
 }
 
-async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<SurveyResult> {
+interface Judged extends SurveyResult {
+  readonly policies: Policies;
+}
+
+async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged> {
   const connection = await getConnection(store, row.sourceId);
   const { budget, policies } = await getSettings(store, row.sourceId);
   const source = await openPostgresql(connection);
   try {
     const catalogue = await findCatalogue(store, row.id);
-    return await survey(source, {
+    const result = await survey(source, {
       depth: row.depth,
       tables: row.scope ? new Set(row.scope) : null,
       budget,
@@ -94,6 +99,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
       onFacts: (facts) => keepFacts(store, row.id, facts),
       onProgress: (progress) => keepProgress(store, row.id, progress),
     });
+    return { ...result, policies };
   } finally {
     await source.close().catch(() => undefined);
   }
@@ -101,7 +107,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
 
 async function keepResult(
   row: SurveyRow,
-  { catalogue, evidence, findings, scope, reused }: SurveyResult,
+  { catalogue, evidence, findings, scope, reused, policies }: Judged,
   store: JobContext['store'],
 ): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
@@ -116,6 +122,7 @@ async function keepResult(
         scope,
         found: new Set(findings.map((f) => f.id)),
         notMeasured: new Set<TableId>(unmeasured.map((t) => tableId(t.schema, t.table))),
+        policies,
       },
     );
     await keepFindings(db, row.sourceId, row.id, findings);

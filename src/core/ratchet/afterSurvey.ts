@@ -4,6 +4,7 @@ import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Depth } from '../evidence/requests';
 import { tableOf } from '../rules/audit';
+import { type Policies, policyOf } from '../rules/policy';
 import type { Finding, FindingId } from '../rules/rule';
 import { isGone, isMended } from './mended';
 import { type FindingEvent, type FindingState, nextState } from './states';
@@ -20,6 +21,8 @@ export interface Seen {
   readonly scope: ReadonlySet<TableId> | null;
   /** Tables that could not be measured: nothing can be said of what was not found there. */
   readonly notMeasured: ReadonlySet<TableId>;
+  /** Policies that the rules were under. */
+  readonly policies: Policies;
 }
 
 export interface Transition {
@@ -50,6 +53,7 @@ function eventFor(
   if (seen.found.has(finding.id)) return { kind: 'seen', reason: null };
   // What is exempt is no longer looked for: that it was not found says nothing.
   if (state === 'Waived') return null;
+  if (!policyOf(seen.policies, finding.rule).on) return { kind: 'gone', reason: 'Its rule is switched off for this source.' };
   // Only an exact look can say that the data has stopped speaking for a finding.
   if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
   return { kind: 'gone', reason: 'The data no longer speaks for it.' };

@@ -4,6 +4,7 @@ import { tableId, type TableId } from '../catalogue/identifiers';
 import { sketch } from '../catalogue/sketch';
 import { evidence, profiled } from '../evidence/measured';
 import { audit } from '../rules/audit';
+import { noPolicies, usualPolicy } from '../rules/policy';
 import { transitionsAfter } from './afterSurvey';
 import { findingStates, nextState } from './states';
 
@@ -17,6 +18,7 @@ const seen = {
   found: new Set([finding.id]),
   scope: null,
   notMeasured: new Set<TableId>(),
+  policies: noPolicies,
 } as const;
 const after = (state: (typeof findingStates)[number], changes: Partial<Parameters<typeof transitionsAfter>[1]> = {}) =>
   transitionsAfter([{ finding, state }], { ...seen, ...changes })[0]?.to ?? null;
@@ -40,6 +42,14 @@ test('that something was not found says nothing unless it was looked at exactly'
   expect(after('Open', { found: new Set(), depth: 'sampled' })).toBeNull();
   expect(after('Open', { found: new Set(), notMeasured: new Set([tableId('port', 'vessel')]) })).toBeNull();
   expect(after('Open', { found: new Set() })).toBe('Lapsed');
+});
+
+test('what a rule found that is switched off now lapses, and says so', () => {
+  const off = { ...seen, found: new Set<typeof finding.id>(), policies: { [finding.rule]: { ...usualPolicy, on: false } } };
+  for (const depth of ['sampled', 'exact'] as const)
+    expect(transitionsAfter([{ finding, state: 'Open' }], { ...off, depth })).toEqual([
+      { id: finding.id, from: 'Open', to: 'Lapsed', reason: 'Its rule is switched off for this source.' },
+    ]);
 });
 
 test('what is outside the scope stays as it is', () => {

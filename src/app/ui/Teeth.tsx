@@ -5,20 +5,20 @@ const grades: readonly Severity[] = ['Minor', 'Moderate', 'Serious', 'Critical']
 /** Severity as saw-teeth, one to four filled, with its word for those who cannot see them. */
 export function Teeth({ severity }: { readonly severity: Severity }) {
   const filled = grades.indexOf(severity) + 1;
-  const colour = filled >= 3 ? '--rust' : '--ink';
+  const colour = `var(${filled >= 3 ? '--rust' : '--ink'})`;
   return (
     <svg width="26" height="10" viewBox="0 0 26 10" role="img" aria-label={severity}>
-      {[0, 1, 2, 3].map((i) => (
-        <path
-          key={i}
-          d={`M${i * 6.5} 10 L${i * 6.5 + 6} 10 L${i * 6.5 + 6} 1 Z`}
-          fill={i < filled ? `var(${colour})` : 'none'}
-          stroke={`var(${i < filled ? colour : '--line'})`}
-          strokeWidth={0.8}
-        />
-      ))}
+      <path d={teeth(filled, 4)} fill="none" stroke="var(--line)" strokeWidth={0.8} />
+      <path d={teeth(0, filled)} fill={colour} stroke={colour} strokeWidth={0.8} />
     </svg>
   );
+}
+
+/** The outline of some of the four teeth, in one path: thousands of them scroll by. */
+function teeth(from: number, to: number): string {
+  return Array.from({ length: to - from }, (_, n) => (from + n) * 6.5)
+    .map((x) => `M${x} 10 L${x + 6} 10 L${x + 6} 1 Z`)
+    .join(' ');
 }
 
 /** Nothing open: a thin line, as of a wheel that holds. */

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useCallback, useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, useParams, useSearchParams, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { sourceIn } from '~/app/server/ids.server';
 import { Choice, FilterBox } from '~/app/ui/FilterBox';
@@ -132,7 +132,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
   );
 }
 
-function TableRow({
+const TableRow = memo(function TableRow({
   row,
   to,
   chosen,
@@ -165,7 +165,7 @@ function TableRow({
       ))}
     </Link>
   );
-}
+});
 
 function Cell({
   concern,

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useCallback, useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { sourceIn } from '~/app/server/ids.server';
 import { State } from '~/app/ui/FindingEntry';
@@ -10,7 +10,7 @@ import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
 import { findingStates, openStates } from '~/core/ratchet/states';
 import { concerns } from '~/core/rules/rule';
-import { readFindings } from '~/core/survey/boards';
+import { type FindingLine, readFindings } from '~/core/survey/boards';
 import { db } from '~/store/db';
 import { countFindings } from '~/store/findings/findings';
 import { findingsBoard } from '~/store/findings/findingsBoard';
@@ -94,37 +94,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         >
           {(index) => {
             const row = rows[index];
-            if (!row) return null;
-            return (
-              <Link
-                className={`row${index === chosen ? ' chosen' : ''}`}
-                role="row"
-                aria-selected={index === chosen}
-                to={to(index)}
-                preventScrollReset
-                style={{ gridTemplateColumns: template }}
-              >
-                <span role="cell">
-                  {row.state === 'Held' || row.state === 'Lapsed' ? (
-                    <HeldLine label={row.state} />
-                  ) : (
-                    <Teeth severity={row.severity} />
-                  )}
-                </span>
-                <span role="rowheader">
-                  {row.title} {row.state !== 'Open' && <State state={row.state} />}
-                </span>
-                <span role="cell" className="mono" title={row.place}>
-                  {row.place}
-                </span>
-                <span role="cell" className="mono mute">
-                  {row.measured}
-                </span>
-                <span role="cell" className="mono mute">
-                  {percent(row.confidence)}
-                </span>
-              </Link>
-            );
+            return row ? <FindingRow row={row} to={to(index)} chosen={index === chosen} /> : null;
           }}
         </VirtualRows>
         {rows.length === 0 && (
@@ -165,6 +135,43 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
     </div>
   );
 }
+
+const FindingRow = memo(function FindingRow({
+  row,
+  to,
+  chosen,
+}: {
+  readonly row: FindingLine;
+  readonly to: string;
+  readonly chosen: boolean;
+}) {
+  return (
+    <Link
+      className={`row${chosen ? ' chosen' : ''}`}
+      role="row"
+      aria-selected={chosen}
+      to={to}
+      preventScrollReset
+      style={{ gridTemplateColumns: template }}
+    >
+      <span role="cell">
+        {row.state === 'Held' || row.state === 'Lapsed' ? <HeldLine label={row.state} /> : <Teeth severity={row.severity} />}
+      </span>
+      <span role="rowheader">
+        {row.title} {row.state !== 'Open' && <State state={row.state} />}
+      </span>
+      <span role="cell" className="mono" title={row.place}>
+        {row.place}
+      </span>
+      <span role="cell" className="mono mute">
+        {row.measured}
+      </span>
+      <span role="cell" className="mono mute">
+        {percent(row.confidence)}
+      </span>
+    </Link>
+  );
+});
 
 /** What belongs to the list; what was answered in one dossier does not follow to the next. */
 function listParams(params: URLSearchParams): string {

@@ -143,15 +143,19 @@ describe('a survey of the harbour', () => {
 });
 
 describe('the scripts', () => {
-  test('run as they are, mend what was found, and go back to the byte', async () => {
-    const scripts = join(out, 'scripts');
-    const { code, err } = await pawl('script', file, '--out', scripts);
+  test.each(['plain', 'quiet'])('run the %s way, mend what was found, and go back to the byte', async (mode) => {
+    const scripts = join(out, mode);
+    const { code, err } = await pawl('script', file, '--mode', mode, '--out', scripts);
     expect([code, err]).toEqual([0, expect.stringContaining('50 findings') as string]);
     const before = await dump();
     expect(await counts(scripts, 'before.sql')).toEqual(['0']);
-    await psql('-v', 'ON_ERROR_STOP=1', '-f', join(scripts, 'forward.sql'));
+    await psql('-f', join(scripts, 'forward.sql'));
     expect(await counts(scripts, 'after.sql')).toEqual(['0']);
-    expect(await dump()).not.toBe(before);
+    const mended = await dump();
+    expect(mended).not.toBe(before);
+    // A second run changes nothing and says so.
+    expect(await psql('-f', join(scripts, 'forward.sql'))).toContain('in force already');
+    expect(await dump()).toBe(mended);
     const again = join(out, 'again.json');
     await pawl('survey', url(auditor), '--json', again);
     expect(
@@ -159,7 +163,9 @@ describe('the scripts', () => {
         .filter((f) => f.proposal.kind !== 'byHand')
         .map((f) => f.id),
     ).toEqual([]);
-    await psql('-v', 'ON_ERROR_STOP=1', '-f', join(scripts, 'back.sql'));
+    await psql('-f', join(scripts, 'back.sql'));
+    expect(await dump()).toBe(before);
+    await psql('-f', join(scripts, 'back.sql'));
     expect(await dump()).toBe(before);
   });
 

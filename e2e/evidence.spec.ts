@@ -16,7 +16,7 @@ test('candidate keys are compared side by side', async ({ page }) => {
 
 for (const [rule, row, cell] of [
   ['uniqueness/nearly', /Passport no repeats/, 'P000899'],
-  ['uniqueness/insensitive', /Same but for case/, /crew2 \| Crew2|Crew2 \| crew2/],
+  ['uniqueness/insensitive', /Same but for case/, /^crew2$/i],
   ['references/orphans', /Crew passes without a vessel/, '300'],
   ['values/text-for-type', /Text in place of date/, 'spring'],
   ['values/range', /Ends before it starts/, '2020-12-31'],

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
+import type { Mode } from '../core/plan/locks';
 import { rules } from '../core/rules/index';
 import type { Depth } from '../core/evidence/requests';
 import { errorsInWords, parse } from '../input/parse';
@@ -23,6 +24,7 @@ export class ScriptArguments {
   @IsString() @MinLength(1) out!: string;
   @IsIn(rules.map((rule) => rule.id), { each: true }) only: string[] = [];
   @IsOptional() @IsNumber() @Min(0) @Max(1) minConfidence?: number;
+  @IsIn(['quiet', 'plain']) mode: Mode = 'plain';
 }
 
 /** Parses options and checks them against a class. Throws UsageError. */

@@ -155,54 +155,58 @@ test('a source that cannot be reached fails the survey with words for people', a
   expect(JSON.stringify(row)).not.toContain('not-for-eyes');
 });
 
-test('a docket is run, proven and surveyed again; run back, the schema is as before', async () => {
-  await hire();
-  const first = await reached(await ask(), 'done');
-  const catalogue = await findCatalogue(store, first.id);
-  if (!catalogue) throw new Error('the survey read a catalogue');
-  const rows = (await listFindings(store, source, ['Open'])).filter(
-    (row) => row.tableId !== 'public.slow' && row.proposal.kind !== 'byHand',
-  );
-  const docket = await addDocket(store, source, 'Docket');
-  for (const row of rows) await putItem(store, docket, row.id, {});
-  await moveFindings(
-    store,
-    rows.map((row) => ({ finding: row.id, from: 'Open', to: 'Docketed', reason: null })),
-    { docket },
-  );
-  const plan = planFor(
-    rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })),
-    catalogue,
-    `d${docket}`,
-  );
-  expect(plan.problems).toEqual([]);
+test.each(['plain', 'quiet'] as const)(
+  'a docket is run the %s way, proven and surveyed again; run back, the schema is as before',
+  async (mode) => {
+    await hire();
+    const first = await reached(await ask(), 'done');
+    const catalogue = await findCatalogue(store, first.id);
+    if (!catalogue) throw new Error('the survey read a catalogue');
+    const rows = (await listFindings(store, source, ['Open'])).filter(
+      (row) => row.tableId !== 'public.slow' && row.proposal.kind !== 'byHand',
+    );
+    const docket = await addDocket(store, source, 'Docket', mode);
+    for (const row of rows) await putItem(store, docket, row.id, {});
+    await moveFindings(
+      store,
+      rows.map((row) => ({ finding: row.id, from: 'Open', to: 'Docketed', reason: null })),
+      { docket },
+    );
+    const plan = planFor(
+      rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })),
+      catalogue,
+      `d${docket}`,
+      mode,
+    );
+    expect(plan.problems).toEqual([]);
 
-  const forward = await run(docket, plan, 'forward');
-  expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(
-    Array.from({ length: plan.steps.length + 2 }, () => 'done'),
-  );
-  const proofs = await listProofsOfRun(store, forward);
-  expect(proofs.length).toBeGreaterThan(3);
-  expect(proofs.filter((proof) => proof.outcome !== 'refused')).toEqual([]);
-  await eventually(
-    async () => ((await listFindings(store, source, ['Held'])).length === rows.length ? true : null),
-    'all to be held',
-  );
-  expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 898 });
+    const forward = await run(docket, plan, 'forward');
+    expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(
+      Array.from({ length: plan.steps.length + 2 }, () => 'done'),
+    );
+    const proofs = await listProofsOfRun(store, forward);
+    expect(proofs.length).toBeGreaterThan(3);
+    expect(proofs.filter((proof) => proof.outcome !== 'refused')).toEqual([]);
+    await eventually(
+      async () => ((await listFindings(store, source, ['Held'])).length === rows.length ? true : null),
+      'all to be held',
+    );
+    expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 898 });
 
-  await run(docket, plan, 'back');
-  const again = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
-  expect(again?.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes])).toEqual(
-    catalogue.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes]),
-  );
-  expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 900 });
-  expect((await listFindings(store, source, ['Slipped'])).length).toBe(0);
-  expect(inferStyle(catalogue)).toBeDefined();
-});
+    await run(docket, plan, 'back');
+    const again = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
+    expect(again?.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes])).toEqual(
+      catalogue.tables.map((t) => [t.name, t.columns.map((c) => [c.name, c.nullable]), t.constraints, t.indexes]),
+    );
+    expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 900 });
+    expect((await listFindings(store, source, ['Slipped'])).length).toBe(0);
+    expect(inferStyle(catalogue)).toBeDefined();
+  },
+);
 
 test('a login that nobody offers stops the run, with nothing done', async () => {
   await hire();
-  const docket = await addDocket(store, source, 'Unattended');
+  const docket = await addDocket(store, source, 'Unattended', 'plain');
   await moveDocket(store, docket, ['Draft'], 'Running');
   const id = await askForRun(store, { docket, direction: 'forward', user: 'somebody', steps: [] });
   await queue.enqueue('run', id);

@@ -1,7 +1,7 @@
 import { describeCheck } from '../core/plan/checks';
 import type { Plan } from '../core/plan/plan';
 import { describeProof } from '../core/plan/proofs';
-import { checksToEnd, checksToStart, isInForce, operationsOf } from '../core/plan/runnable';
+import { checksToEnd, checksToStart, operationsOf } from '../core/plan/runnable';
 import { postgresql } from '../core/dialects/postgresql/index';
 import { operationInWords } from '../core/dialects/postgresql/scripts';
 import { nextState } from '../core/ratchet/states';
@@ -59,7 +59,10 @@ export function stepsOf(
 ): readonly { readonly title: string; readonly statement: string }[] {
   const changes = operationsOf(plan, direction).map((operation) => ({
     title: operationInWords(operation),
-    statement: postgresql.operation(operation).join(';\n'),
+    statement: postgresql
+      .stretches(operation, plan.mode)
+      .flatMap((stretch) => stretch.statements)
+      .join(';\n'),
   }));
   return [{ title: 'Checks before', statement: '' }, ...changes, { title: 'Checks after', statement: '' }];
 }
@@ -99,9 +102,7 @@ async function runSteps(session: ChangingSession, plan: Plan, { id, direction }:
   const operations = operationsOf(plan, direction);
   await step(1, () => checkAll(session, checksToStart(plan, direction, catalogue), 'Nothing was changed'));
   for (const [i, operation] of operations.entries()) {
-    await step(i + 2, async () =>
-      isInForce(operation, catalogue) ? 'in force already' : session.change(postgresql.operation(operation)),
-    );
+    await step(i + 2, () => session.carryOut(postgresql.stretches(operation, plan.mode), plan.mode));
   }
   await step(operations.length + 2, () => checkAll(session, checksToEnd(plan, direction), 'The steps are done'));
 

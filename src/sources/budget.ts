@@ -19,13 +19,13 @@ export interface Budget {
 export const usualBudget: Budget = {
   connections: 1,
   workers: 0,
-  rest: 0.4,
+  rest: 1.2,
   secondsPerTable: 600,
   secondsPerSurvey: null,
   hours: null,
 };
-/** For the busiest servers: leaves them nearly all of it, and takes seven times as long. */
-export const gentleBudget: Budget = { ...usualBudget, rest: 6 };
+/** For the busiest servers: leaves them nearly all of it, and takes thirteen times as long. */
+export const gentleBudget: Budget = { ...usualBudget, rest: 12 };
 /** For copies and idle servers. */
 export const unboundedBudget: Budget = {
   connections: 1,

@@ -1,5 +1,7 @@
 // What every source can do. All reading is read-only, bounded in time, and gentle.
 
+import type { Stretch } from '../core/dialects/dialect';
+import type { Mode } from '../core/plan/locks';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
 import type { Depth, EvidenceRequest } from '../core/evidence/requests';
@@ -66,8 +68,11 @@ export interface ChangingSession {
   readCatalogue(): Promise<Catalogue>;
   /** The count that a check's query returns; zero means all is well. */
   check(query: string): Promise<number>;
-  /** Runs statements in one transaction and says how it went. Throws SourceError, with nothing of them done. */
-  change(statements: readonly string[]): Promise<string>;
+  /**
+   * Carries out what is still to do of an operation and says how it went. A lock that others hold is asked for
+   * again a number of times. Throws SourceError, with nothing done of the stretch that failed; all can be run again.
+   */
+  carryOut(stretches: readonly Stretch[], mode: Mode): Promise<string>;
   /** Tries to break a rule and rolls back, whatever happens. */
   prove(proof: Proof, statement: string): Promise<ProofAnswer>;
   close(): Promise<void>;

@@ -6,6 +6,7 @@ import { enqueue } from '~/app/server/work.server';
 import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import type { Scripts } from '~/core/dialects/dialect';
+import type { Mode } from '~/core/plan/locks';
 import { type DecidedFinding, type Plan, planFor } from '~/core/plan/plan';
 import { operationsOf } from '~/core/plan/runnable';
 import { nextState } from '~/core/ratchet/states';
@@ -28,16 +29,25 @@ import {
 } from '~/store/dockets/dockets';
 import { askForRun } from '~/store/dockets/runs';
 import { coreFinding, type FindingRow, listFindingsById, moveFindings } from '~/store/findings/findings';
-import type { SourceRow } from '~/store/sources/sources';
+import type { Environment, SourceRow } from '~/store/sources/sources';
 import { askForSurvey } from '~/store/surveys/surveys';
 
+/** Where others work, a docket goes the quiet way unless somebody decides otherwise. */
+export function usualMode(environment: Environment): Mode {
+  return environment === 'production' ? 'quiet' : 'plain';
+}
+
 /** Puts findings into the draft that is open, or into a new docket. Returns its id. */
-export async function addToDocket(source: number, findings: readonly number[], chosen: Decision): Promise<number> {
+export async function addToDocket(
+  { id: source, environment }: SourceRow,
+  findings: readonly number[],
+  chosen: Decision,
+): Promise<number> {
   const catalogue = await latestCatalogue(source);
   return inTransaction(async (store) => {
     const dockets = await listDockets(store, source);
     const draft = dockets.find((docket) => docket.state === 'Draft');
-    const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`));
+    const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`, usualMode(environment)));
     const rows = (await listFindingsById(store, source, findings)).filter(
       (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
     );
@@ -107,7 +117,7 @@ export async function planDocket(source: SourceRow, docket: DocketRow): Promise<
     const row = rows.find((r) => r.id === item.findingId);
     return row ? [{ finding: coreFinding(row), decision: item.decision }] : [];
   });
-  const plan = frozen?.plan ?? planFor(decided, catalogue, `d${docket.id}`);
+  const plan = frozen?.plan ?? planFor(decided, catalogue, `d${docket.id}`, docket.mode);
   const heading = {
     title: docket.name,
     source: `${source.name} (${source.environment}), PostgreSQL ${catalogue.engine.version}`,

@@ -6,7 +6,7 @@ import { planFor } from '../../core/plan/plan';
 import { readSurveyDocument } from '../../input/surveyDocument';
 import { readArguments, gather, ScriptArguments, UsageError } from '../arguments';
 
-export const usage = 'pawl script FILE [--only RULE…] [--min-confidence X] --out DIR';
+export const usage = 'pawl script FILE [--only RULE…] [--min-confidence X] [--mode quiet|plain] --out DIR';
 
 // Rows are for a person to change: from the terminal orphans stay where they are, and the new
 // reference holds for new rows only.
@@ -14,10 +14,15 @@ const decision = { orphans: 'leave' };
 
 /** Writes forward.sql, back.sql, before.sql and after.sql for the findings of a survey file. */
 export async function run(args: readonly string[]): Promise<void> {
-  const { file, out, only, minConfidence } = await readArguments(
+  const { file, out, only, minConfidence, mode } = await readArguments(
     ScriptArguments,
     gather(args, '--only'),
-    { only: { type: 'string', multiple: true }, 'min-confidence': { type: 'string' }, out: { type: 'string' } },
+    {
+      only: { type: 'string', multiple: true },
+      'min-confidence': { type: 'string' },
+      mode: { type: 'string' },
+      out: { type: 'string' },
+    },
     ({ 'min-confidence': least, ...values }, [first]) => ({
       ...values,
       file: first,
@@ -37,6 +42,7 @@ export async function run(args: readonly string[]): Promise<void> {
     chosen.map((finding) => ({ finding, decision })),
     catalogue,
     'file',
+    mode,
   );
   const scripts = postgresql.scripts(plan, {
     title: basename(file),

@@ -3,18 +3,29 @@
 
 import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../plan/checks';
+import type { Cost, Mode } from '../plan/locks';
 import type { Operation } from '../plan/operations';
 import type { Plan } from '../plan/plan';
 import type { Proof } from '../plan/proofs';
 
 export interface Dialect {
-  /** The statements of one operation, without their closing semicolons; they belong in one transaction. */
-  readonly operation: (operation: Operation) => readonly string[];
+  /** What carries an operation out, in order. */
+  readonly stretches: (operation: Operation, mode: Mode) => readonly Stretch[];
   /** A query of one row and one column: a count that is zero when all is well. */
   readonly check: (check: Check) => string;
   /** A statement that breaks a rule, built from rows that are there. It changes no row when there are none to build it from. */
   readonly proof: (proof: Proof, catalogue: Catalogue) => string;
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
+}
+
+/** Statements that belong together, without their closing semicolons. */
+export interface Stretch {
+  readonly statements: readonly string[];
+  /** Counts nothing when there is nothing left to do here: then it is left out, so that all can be run again. */
+  readonly todo: Check;
+  readonly cost: Cost;
+  /** True for a single statement that the server takes outside of a transaction only. */
+  readonly alone: boolean;
 }
 
 export interface Heading {

@@ -12,7 +12,7 @@ export type RowsQuestion =
       readonly parent: TableId;
       readonly parentColumns: readonly string[];
     }
-  /** Values that repeat, with how often; `folded` as in RepeatsRequest. */
+  /** Rows that carry a value another row carries too, the largest groups first; `folded` as in RepeatsRequest. */
   | { readonly kind: 'repeats'; readonly table: TableId; readonly columns: readonly string[]; readonly folded?: boolean }
   /** Every value with the rows that carry it. */
   | { readonly kind: 'values'; readonly table: TableId; readonly column: string }

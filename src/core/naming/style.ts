@@ -161,7 +161,8 @@ function numbered(name: string, n: number): string {
   return shorten(name, longestName - tail.length) + tail;
 }
 
-function shorten(name: string, limit = longestName): string {
+/** A name as long as servers allow. */
+export function shorten(name: string, limit = longestName): string {
   let kept = name;
   while (bytesOf(kept) > limit) kept = Array.from(kept).slice(0, -1).join('');
   return kept;

@@ -2,7 +2,7 @@
 // zero always means good.
 
 import type { TableId } from '../catalogue/identifiers';
-import type { Operation, Reference } from './operations';
+import { type Operation, type Reference, sideTableOf } from './operations';
 
 export type Check =
   | { readonly kind: 'nulls'; readonly table: TableId; readonly columns: readonly string[] }
@@ -10,28 +10,71 @@ export type Check =
   | { readonly kind: 'orphans'; readonly table: TableId; readonly reference: Reference }
   | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
   | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
+  /** A broken index counts as missing: an interrupted build leaves one. */
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'indexPresent'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'indexBroken'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'nullable'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'notNullable'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'tableMissing'; readonly table: TableId }
+  | { readonly kind: 'tablePresent'; readonly table: TableId }
   | { readonly kind: 'columnMissing'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string };
 
 /** Checks for a whole plan: what the operations make themselves need not hold before them. */
 export function checksBefore(operations: readonly Operation[]): readonly Check[] {
+  return operations.flatMap(checksBeforeEach(operations));
+}
+
+/** The checks before one operation of a plan. */
+export function checksBeforeEach(operations: readonly Operation[]): (operation: Operation) => readonly Check[] {
   const made = new Set(operations.flatMap((o) => (o.kind === 'addIdentityColumn' ? [`${o.table} ${o.column}`] : [])));
   const repaired = operations.flatMap((o) => (o.kind === 'setAsideOrphans' ? [o] : []));
   const isRepaired = (table: TableId, reference: Reference): boolean =>
     repaired.some((o) => o.table === table && o.reference.columns.join() === reference.columns.join());
-  return operations.flatMap((operation) =>
+  return (operation) =>
     before(operation).filter((check) => {
       if ('columns' in check) return !check.columns.some((column) => made.has(`${check.table} ${column}`));
       return check.kind !== 'orphans' || !isRepaired(check.table, check.reference);
-    }),
-  );
+    });
 }
 
 export function checksAfter(operations: readonly Operation[]): readonly Check[] {
   const validated = new Set(operations.flatMap((o) => (o.kind === 'validateConstraint' ? [`${o.table} ${o.name}`] : [])));
   return operations.flatMap((operation) => after(operation, validated));
+}
+
+/** Counts nothing once an operation is in force: `isInForce` of a catalogue, asked of the server itself. */
+export function todoOf(operation: Operation): Check {
+  const { table } = operation;
+  switch (operation.kind) {
+    case 'addIdentityColumn':
+      return { kind: 'columnMissing', table, column: operation.column };
+    case 'dropColumn':
+      return { kind: 'columnPresent', table, column: operation.column };
+    case 'addPrimaryKey':
+    case 'addUnique':
+    case 'addForeignKey':
+      return { kind: 'constraintMissing', table, name: operation.name, validated: false };
+    case 'validateConstraint':
+      return { kind: 'constraintMissing', table, name: operation.name, validated: true };
+    case 'dropConstraint':
+      return { kind: 'constraintPresent', table, name: operation.name };
+    case 'createIndex':
+      return { kind: 'indexMissing', table, name: operation.name };
+    case 'dropIndex':
+      return { kind: 'indexPresent', table, name: operation.name };
+    case 'setNotNull':
+      return { kind: 'nullable', table, column: operation.column };
+    case 'dropNotNull':
+      return { kind: 'notNullable', table, column: operation.column };
+    case 'renameConstraint':
+      return { kind: 'constraintPresent', table, name: operation.from };
+    case 'setAsideOrphans':
+      return { kind: 'tableMissing', table: sideTableOf(operation) };
+    case 'bringBackOrphans':
+      return { kind: 'tablePresent', table: sideTableOf(operation) };
+  }
 }
 
 /** What a check counts, in words. */
@@ -49,8 +92,18 @@ export function describeCheck(check: Check): string {
       return `constraint ${check.name} on ${check.table} already there`;
     case 'indexMissing':
       return `index ${check.name} missing on ${check.table}`;
+    case 'indexPresent':
+      return `index ${check.name} on ${check.table} still there`;
+    case 'indexBroken':
+      return `index ${check.name} on ${check.table} not valid: its build was interrupted`;
     case 'nullable':
       return `${check.table}.${check.column} still allows null`;
+    case 'notNullable':
+      return `${check.table}.${check.column} allows no null`;
+    case 'tableMissing':
+      return `table ${check.table} missing`;
+    case 'tablePresent':
+      return `table ${check.table} still there`;
     case 'columnMissing':
       return `column ${check.table}.${check.column} missing`;
     case 'columnPresent':

@@ -3,6 +3,12 @@
 
 import type { Operation } from './operations';
 
+/**
+ * plain: the shortest way, in one transaction. quiet: for a server at work; whatever takes long lets readers and
+ * writers pass, and what does not let them pass takes a moment and gives up soon when it has to wait.
+ */
+export type Mode = 'plain' | 'quiet';
+
 export interface Cost {
   /** The strongest lock taken on the table. */
   readonly lock: string;
@@ -32,6 +38,23 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   bringBackOrphans: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
 };
 
-export function costOf(operation: Operation): Cost {
-  return costs[operation.kind];
+const momentary = 'others for a moment';
+
+// Manual, "CREATE INDEX", section "Building Indexes Concurrently"; "ALTER TABLE", Notes.
+const quietCosts: Readonly<Partial<Record<Operation['kind'], Cost>>> = {
+  addPrimaryKey: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
+  addUnique: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
+  createIndex: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'builds an index' },
+  dropIndex: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'catalogue only' },
+  setNotNull: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'reads every row' },
+};
+
+export function costOf(operation: Operation, mode: Mode): Cost {
+  const cost = (mode === 'quiet' ? quietCosts[operation.kind] : undefined) ?? costs[operation.kind];
+  return mode === 'quiet' && cost.work === 'catalogue only' && cost.blocks !== nobody ? { ...cost, blocks: momentary } : cost;
+}
+
+/** Whether others wait while it works. */
+export function blocksOthers(cost: Cost): boolean {
+  return cost.blocks !== nobody;
 }

@@ -1,7 +1,7 @@
 // The changes a plan is made of, each with its inverse. Forward then back is identity: on the
 // catalogue (tested with generated plans) and on a real server (tested on the demo).
 
-import type { TableId } from '../catalogue/identifiers';
+import { tableId, tableNames, type TableId } from '../catalogue/identifiers';
 import type { ReferentialAction } from '../catalogue/model';
 
 export type Operation =
@@ -69,6 +69,8 @@ export interface DropConstraint {
   readonly kind: 'dropConstraint';
   readonly table: TableId;
   readonly name: string;
+  /** True for a primary key or unique constraint: an index of its own bears its name. */
+  readonly isKey: boolean;
 }
 export interface CreateIndex {
   readonly kind: 'createIndex';
@@ -122,6 +124,11 @@ export interface BringBackOrphans extends Omit<SetAsideOrphans, 'kind'> {
   readonly kind: 'bringBackOrphans';
 }
 
+/** Where set-aside rows are kept: in the schema that they come from. */
+export function sideTableOf({ table, sideTable }: SetAsideOrphans | BringBackOrphans): TableId {
+  return tableId(tableNames(table).schema, sideTable);
+}
+
 /** The operations that undo one, in the order to run them. */
 export function inverseOf(operation: Operation): readonly Operation[] {
   const { table } = operation;
@@ -130,12 +137,12 @@ export function inverseOf(operation: Operation): readonly Operation[] {
       return [{ kind: 'dropColumn', table, column: operation.column }];
     case 'addPrimaryKey':
       return [
-        { kind: 'dropConstraint', table, name: operation.name },
+        { kind: 'dropConstraint', table, name: operation.name, isKey: true },
         ...operation.nullableBefore.map((column) => ({ kind: 'dropNotNull', table, column }) as const),
       ];
     case 'addUnique':
     case 'addForeignKey':
-      return [{ kind: 'dropConstraint', table, name: operation.name }];
+      return [{ kind: 'dropConstraint', table, name: operation.name, isKey: operation.kind === 'addUnique' }];
     case 'validateConstraint':
       // Undone together with the constraint itself: there is no way to forget a validation.
       return [];

@@ -24,7 +24,7 @@ const decided = (some: readonly Finding[], decision = {}) => some.map((finding) 
 const ofRule = (rule: string) => findings.filter((f) => f.rule === rule);
 
 test('orders repairs, keys, indexes, references, then NOT NULL', () => {
-  const plan = planFor(decided(findings), port, 'd1');
+  const plan = planFor(decided(findings), port, 'd1', 'plain');
   expect(plan.problems).toEqual([]);
   expect(plan.steps.map((step) => step.operation.kind)).toEqual([
     'addPrimaryKey',
@@ -37,12 +37,12 @@ test('orders repairs, keys, indexes, references, then NOT NULL', () => {
 });
 
 test('mends every finding that it was made for', () => {
-  const after = afterPlan(planFor(decided(findings), port, 'd1'), port);
+  const after = afterPlan(planFor(decided(findings), port, 'd1', 'plain'), port);
   expect(findings.filter((finding) => !isMended(finding, after))).toEqual([]);
 });
 
 test('refuses a reference to what is no key, and says what to add', () => {
-  const plan = planFor(decided(ofRule('references/undeclared')), port, 'd1');
+  const plan = planFor(decided(ofRule('references/undeclared')), port, 'd1', 'plain');
   expect(plan.steps).toEqual([]);
   expect(plan.problems[0]?.message).toContain('Add the remedy for the missing key of port.berth');
 });
@@ -56,12 +56,12 @@ test('sets orphans aside before the reference is checked against the rows', () =
   );
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
   const kinds = (decision: Record<string, string>) =>
-    planFor(decided(reference, decision), keyed, 'd1').steps.map((s) => s.operation.kind);
+    planFor(decided(reference, decision), keyed, 'd1', 'plain').steps.map((s) => s.operation.kind);
   expect(kinds({ orphans: 'empty' })).toEqual(['setAsideOrphans', 'createIndex', 'addForeignKey', 'validateConstraint']);
   expect(kinds({ orphans: 'leave' })).toEqual(['createIndex', 'addForeignKey']);
-  expect(planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1').before.some((check) => check.kind === 'orphans')).toBe(
-    false,
-  );
+  expect(
+    planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1', 'plain').before.some((check) => check.kind === 'orphans'),
+  ).toBe(false);
 });
 
 test('does not take an answer that is refused here', () => {
@@ -71,13 +71,13 @@ test('does not take an answer that is refused here', () => {
     profiled(mandatory, 'port.berth', 60),
     included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
   );
-  const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1');
+  const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1', 'plain');
   expect(plan.steps.map((s) => s.operation.kind)).toEqual(['createIndex', 'addForeignKey']);
   expect(plan.steps.at(-1)?.operation).toMatchObject({ onDelete: 'no action' });
 });
 
 test('leaves out what is in force already when it goes on', () => {
-  const plan = planFor(decided(findings), port, 'd1');
+  const plan = planFor(decided(findings), port, 'd1', 'plain');
   const [first, ...rest] = plan.steps.map((step) => step.operation);
   if (!first) throw new Error('the plan has steps');
   const half = applyAll([first], port);
@@ -137,6 +137,7 @@ test('forward then back is identity, for any choice of remedies and answers', ()
         ),
         catalogue,
         'd1',
+        'plain',
       );
       expect(applyAll(plan.back, afterPlan(plan, catalogue))).toEqual(catalogue);
     }),
@@ -148,7 +149,7 @@ test('after all remedies no such finding is left, but for those said to be probl
   fc.assert(
     fc.property(drawing, (shape) => {
       const { catalogue, findings: all } = drawn(shape);
-      const plan = planFor(decided(all), catalogue, 'd1');
+      const plan = planFor(decided(all), catalogue, 'd1', 'plain');
       const after = afterPlan(plan, catalogue);
       const unmended = all.filter((finding) => !isMended(finding, after)).map((f) => f.id);
       expect(unmended.sort()).toEqual(

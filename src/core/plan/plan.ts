@@ -10,7 +10,7 @@ import { operationsFor, startNaming } from '../remedies/operations';
 import type { Decision } from '../remedies/questions';
 import type { Finding, FindingId } from '../rules/rule';
 import { type Check, checksAfter, checksBefore } from './checks';
-import { type Cost, costOf } from './locks';
+import { type Cost, costOf, type Mode } from './locks';
 import { inverseOf, type Operation } from './operations';
 import { type Proof, proofsOf } from './proofs';
 
@@ -20,6 +20,7 @@ export interface DecidedFinding {
 }
 
 export interface Plan {
+  readonly mode: Mode;
   readonly steps: readonly Step[];
   /** Undoes all steps, last first. */
   readonly back: readonly Operation[];
@@ -59,7 +60,7 @@ const ranks: Readonly<Record<Operation['kind'], number>> = {
 };
 
 /** `label` tells this plan's side tables from those of others. */
-export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue, label: string): Plan {
+export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue, label: string, mode: Mode): Plan {
   const naming = startNaming(catalogue, inferStyle(catalogue), label);
   const problems: Problem[] = [];
   const candidates: { readonly finding: FindingId; readonly operation: Operation }[] = [];
@@ -74,10 +75,11 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
   const fitting = keepWhatFits(ordered, catalogue, problems);
   const operations = fitting.map(({ operation }) => operation);
   return {
+    mode,
     steps: fitting.map(({ operation, finding }) => ({
       operation,
       finding,
-      cost: costOf(operation),
+      cost: costOf(operation, mode),
       proofs: proofsOf(operation),
     })),
     back: operations.toReversed().flatMap(inverseOf),

@@ -1,43 +1,88 @@
 import type pg from 'pg';
+import type { Stretch } from '../../core/dialects/dialect';
+import { writeCheck } from '../../core/dialects/postgresql/checks';
+import { blocksOthers, type Mode } from '../../core/plan/locks';
 import type { Proof } from '../../core/plan/proofs';
 import type { ChangingSession, ConnectionDetails, ProofAnswer } from '../source';
 import { openChanging } from './connect';
 import { codeOf, statementError } from './errors';
 import { readCatalogue } from './readCatalogue';
 
-const lockTries = 3;
 const proofMs = 15_000;
 
-/** Opens the session that runs a docket. `lockMs` bounds how long a step waits for others. Throws SourceError. */
-export async function openPostgresqlForChange(details: ConnectionDetails, lockMs = 5_000): Promise<ChangingSession> {
-  const client = await openChanging(details, { statementMs: 0, lockMs });
+/** Opens the session that runs a docket. Throws SourceError. */
+export async function openPostgresqlForChange(details: ConnectionDetails): Promise<ChangingSession> {
+  const client = await openChanging(details, { statementMs: 0, lockMs: 5_000 });
   return {
     readCatalogue: () => readCatalogue(client),
-    check: async (query) => {
-      const { rows } = await client
-        .query<unknown[]>({ text: query, rowMode: 'array' })
-        .catch((error: unknown) => fail(error, 'Checking'));
-      return Number(rows[0]?.[0]);
-    },
-    change: (statements) => change(client, statements, lockTries),
+    check: (query) => count(client, query).catch((error: unknown) => fail(error, 'Checking')),
+    carryOut: (stretches, mode) => carryOut(client, stretches, mode),
     prove: (proof, statement) => prove(client, proof, statement),
     close: () => client.end(),
   };
 }
 
-// A lock that is not free in time is waited for again: the queue behind us was let through meanwhile.
-async function change(client: pg.Client, statements: readonly string[], tries: number): Promise<string> {
-  try {
-    await client.query('begin');
-    let rows = 0;
-    for (const statement of statements) rows += (await client.query(statement)).rowCount ?? 0;
-    await client.query('commit');
-    return rows > 0 ? `done, ${rows.toLocaleString('en-GB')} rows` : 'done';
-  } catch (error) {
-    await client.query('rollback').catch(() => undefined);
-    if (codeOf(error) === '55P03' && tries > 1) return change(client, statements, tries - 1);
-    return fail(error, 'The step was rolled back');
+/** How a stretch waits for a lock: how long at a time, how often, and how long it lets others pass between. */
+interface Patience {
+  readonly lockMs: number;
+  readonly tries: number;
+  readonly pauseMs: number;
+}
+
+// Whoever waits for a strong lock has everybody else wait behind it: on a server at work it gives up soon and comes again.
+function patienceFor({ cost }: Stretch, mode: Mode): Patience {
+  if (mode === 'plain') return { lockMs: 5_000, tries: 3, pauseMs: 0 };
+  return blocksOthers(cost) ? { lockMs: 100, tries: 120, pauseMs: 500 } : { lockMs: 600_000, tries: 3, pauseMs: 1_000 };
+}
+
+async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: Mode): Promise<string> {
+  let rows = 0;
+  let done = 0;
+  let tried = 0;
+  for (let at = 0; at < stretches.length;) {
+    const stretch = stretches[at];
+    if (!stretch) break;
+    const patience = patienceFor(stretch, mode);
+    try {
+      if ((await count(client, writeCheck(stretch.todo))) > 0) {
+        rows += await perform(client, stretch, patience);
+        done++;
+      }
+      at++;
+      tried = 0;
+    } catch (error) {
+      if (!isBusy(error) || ++tried >= patience.tries) return fail(error, 'The step was rolled back');
+      // From the first stretch on: a build that was interrupted has to be cleared away before the next.
+      at = 0;
+      await new Promise((resolve) => setTimeout(resolve, patience.pauseMs));
+    }
   }
+  if (done === 0) return 'in force already';
+  return rows > 0 ? `done, ${rows.toLocaleString('en-GB')} rows` : 'done';
+}
+
+async function perform(client: pg.Client, { statements, alone }: Stretch, { lockMs }: Patience): Promise<number> {
+  await client.query(`set lock_timeout = ${Math.trunc(lockMs)}`);
+  let rows = 0;
+  try {
+    if (!alone) await client.query('begin');
+    for (const statement of statements) rows += (await client.query(statement)).rowCount ?? 0;
+    if (!alone) await client.query('commit');
+    return rows;
+  } catch (error) {
+    if (!alone) await client.query('rollback').catch(() => undefined);
+    throw error;
+  }
+}
+
+async function count(client: pg.Client, query: string): Promise<number> {
+  const { rows } = await client.query<unknown[]>({ text: query, rowMode: 'array' });
+  return Number(rows[0]?.[0]);
+}
+
+// lock_not_available and deadlock_detected: PostgreSQL manual, appendix A.
+function isBusy(error: unknown): boolean {
+  return ['55P03', '40P01'].includes(codeOf(error));
 }
 
 async function prove(client: pg.Client, proof: Proof, statement: string): Promise<ProofAnswer> {

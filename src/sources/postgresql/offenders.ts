@@ -31,15 +31,23 @@ function queryFor(question: RowsQuestion): { readonly text: string; readonly cap
       };
     }
     case 'repeats': {
+      const key = (of: string) =>
+        question.columns.map((c) => (question.folded ? `lower(btrim(${of}${quote(c)}::text))` : of + quote(c)));
       const filled = question.columns.map((c) => `${quote(c)} is not null`).join(' and ');
-      const by = question.columns.map((c) => (question.folded ? `lower(btrim(${quote(c)}::text))` : quote(c))).join(', ');
-      const shown = question.folded
-        ? question.columns.map((c) => `string_agg(distinct ${quote(c)}::text, ' | ') as ${quote(c)}`).join(', ')
-        : quoteList(question.columns);
       const alike = question.folded ? `count(distinct ${quote(question.columns[0] ?? '')}) > 1` : 'count(*) > 1';
+      const names = question.columns.map((_, n) => `k${n}`);
       return {
-        text: `select ${shown}, count(*) as "rows" from ${from} where ${filled} group by ${by} having ${alike} order by count(*) desc, ${by}`,
-        caption: 'Values that repeat, and how many rows carry them',
+        text: `with alike as (
+            select ${key('')
+              .map((by, n) => `${by} as k${n}`)
+              .join(', ')}, count(*) as n
+            from ${from} where ${filled} group by ${names.join(', ')} having ${alike}
+          )
+          select alike.n as "rows alike", repeat.* from alike join ${from} as repeat on ${key('repeat.')
+            .map((by, n) => `${by} = alike.k${n}`)
+            .join(' and ')}
+          order by alike.n desc, ${names.map((name) => `alike.${name}`).join(', ')}, ${question.columns.map((c) => `repeat.${quote(c)}`).join(', ')}`,
+        caption: 'The rows that are alike, group by group',
       };
     }
     case 'values': {

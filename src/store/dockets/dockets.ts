@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../core/catalogue/model';
+import type { Mode } from '../../core/plan/locks';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/questions';
@@ -8,6 +9,7 @@ export interface DocketRow {
   readonly id: number;
   readonly name: string;
   readonly state: DocketState;
+  readonly mode: Mode;
   readonly createdAt: string;
   readonly stateAt: string;
   readonly remedies: number;
@@ -23,7 +25,7 @@ export interface DocketItem {
   readonly decision: Decision;
 }
 
-const shown = `id, name, state, created_at as "createdAt", state_at as "stateAt",
+const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt",
   (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
 
 export function listDockets(db: Db, source: number): Promise<readonly DocketRow[]> {
@@ -34,9 +36,18 @@ export function findDocket(db: Db, source: number, id: number): Promise<DocketRo
   return findRow(db, `select ${shown} from dockets where source_id = $1 and id = $2`, [source, id]);
 }
 
-export async function addDocket(db: Db, source: number, name: string): Promise<number> {
-  return (await getRow<{ id: number }>(db, 'insert into dockets (source_id, name) values ($1, $2) returning id', [source, name]))
-    .id;
+export async function addDocket(db: Db, source: number, name: string, mode: Mode): Promise<number> {
+  const { id } = await getRow<{ id: number }>(
+    db,
+    'insert into dockets (source_id, name, mode) values ($1, $2, $3) returning id',
+    [source, name, mode],
+  );
+  return id;
+}
+
+/** Only a draft's way can be changed: what has run is as it ran. */
+export async function setDocketMode(db: Db, id: number, mode: Mode): Promise<void> {
+  await db.query(`update dockets set mode = $2 where id = $1 and state = 'Draft'`, [id, mode]);
 }
 
 export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
@@ -96,10 +107,10 @@ export async function removeItem(db: Db, docket: number, finding: number): Promi
 export function findDocketOf(
   db: Db,
   finding: number,
-): Promise<(DocketItem & { readonly docketId: number; readonly name: string; readonly state: DocketState }) | null> {
+): Promise<(DocketItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: number }) | null> {
   return findRow(
     db,
-    `select docket_id as "docketId", name, state, finding_id as "findingId", decision
+    `select docket_id as "docketId", name, state, mode, finding_id as "findingId", decision
      from docket_items
      join dockets on dockets.id = docket_id
      where finding_id = $1 and state <> 'Backed out'

@@ -25,7 +25,7 @@ export async function action({ params, request }: Route.ActionArgs) {
   );
   if (findings.length === 0)
     throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
-  return redirect(`/s/${source.id}/dockets/${await addToDocket(source.id, findings, {})}`);
+  return redirect(`/s/${source.id}/dockets/${await addToDocket(source, findings, {})}`);
 }
 
 export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {

@@ -36,15 +36,28 @@ export function writeCheck(check: Check): string {
       return lines(
         'select count(*)',
         'from (values (1)) as wanted',
-        'where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid',
-        `  where indrelid = ${regclass(check.table)} and relname = ${literal(check.name)} and indisvalid)`,
+        `where not exists (select 1 ${index(check.table, check.name)} and indisvalid)`,
       );
+    case 'indexPresent':
+      return `select count(*) ${index(check.table, check.name)}`;
+    case 'indexBroken':
+      return `select count(*) ${index(check.table, check.name)} and not indisvalid`;
     case 'nullable':
       return lines(
         'select count(*)',
         'from pg_catalog.pg_attribute',
         `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and not attnotnull`,
       );
+    case 'notNullable':
+      return lines(
+        'select count(*)',
+        'from pg_catalog.pg_attribute',
+        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and attnotnull`,
+      );
+    case 'tableMissing':
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${literal(quoteTable(check.table))}) is null`;
+    case 'tablePresent':
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${literal(quoteTable(check.table))}) is not null`;
     case 'columnMissing':
       return lines(
         'select count(*)',
@@ -65,6 +78,13 @@ export function orphanCondition({ columns, parent, parentColumns }: Reference): 
 
 function constraint(table: TableId, name: string): string {
   return `select 1 from pg_catalog.pg_constraint where conrelid = ${regclass(table)} and conname = ${literal(name)}`;
+}
+
+function index(table: TableId, name: string): string {
+  return lines(
+    'from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid',
+    `  where indrelid = ${regclass(table)} and relname = ${literal(name)}`,
+  );
 }
 
 function column(table: TableId, name: string): string {

@@ -1,7 +1,7 @@
 import type { Dialect } from '../dialect';
 import { writeCheck } from './checks';
-import { writeOperation } from './operations';
 import { writeProof } from './proofs';
 import { writeScripts } from './scripts';
+import { stretchesOf } from './stretches';
 
-export const postgresql: Dialect = { operation: writeOperation, check: writeCheck, proof: writeProof, scripts: writeScripts };
+export const postgresql: Dialect = { stretches: stretchesOf, check: writeCheck, proof: writeProof, scripts: writeScripts };

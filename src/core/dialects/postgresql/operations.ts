@@ -1,5 +1,5 @@
-import { tableId, tableNames } from '../../catalogue/identifiers';
-import type { BringBackOrphans, Operation, SetAsideOrphans } from '../../plan/operations';
+import { tableNames } from '../../catalogue/identifiers';
+import { type BringBackOrphans, type Operation, type SetAsideOrphans, sideTableOf } from '../../plan/operations';
 import { orphanCondition } from './checks';
 import { literal, quote, quoteList, quoteTable } from './quote';
 
@@ -40,14 +40,14 @@ export function writeOperation<Kind extends Operation['kind']>(operation: Extrac
   return (writers[operation.kind] as (operation: Operation) => readonly string[])(operation);
 }
 
-function alter(table: Operation['table'], ...clauses: readonly string[]): string {
+export function alter(table: Operation['table'], ...clauses: readonly string[]): string {
   return [`alter table ${quoteTable(table)}`, ...clauses.map((clause) => `  ${clause}`)].join('\n');
 }
 
 // One statement finds, keeps and changes the rows, so that no orphan can slip in between.
 function setAside(operation: SetAsideOrphans): readonly string[] {
   const { table, how, reference, rowKey, columns } = operation;
-  const side = sideTable(operation);
+  const side = quoteTable(sideTableOf(operation));
   const kept = how === 'remove' ? columns : [...rowKey, ...reference.columns];
   const create = [
     `create table ${side} as`,
@@ -94,7 +94,7 @@ function setAside(operation: SetAsideOrphans): readonly string[] {
 
 function bringBack(operation: BringBackOrphans): readonly string[] {
   const { table, how, reference, rowKey, columns } = operation;
-  const side = sideTable(operation);
+  const side = quoteTable(sideTableOf(operation));
   const restore =
     how === 'remove'
       ? [
@@ -116,8 +116,4 @@ function bringBack(operation: BringBackOrphans): readonly string[] {
 function listed(items: readonly string[], indent = 2): string {
   const line = items.join(', ');
   return line.length <= 60 ? line : `\n${items.map((item) => ' '.repeat(indent) + item).join(',\n')}`;
-}
-
-function sideTable({ table, sideTable: name }: SetAsideOrphans | BringBackOrphans): string {
-  return quoteTable(tableId(tableNames(table).schema, name));
 }

@@ -10,16 +10,21 @@ const database = useDatabase();
 
 test('writes a reference over several lines, with its name', () => {
   expect(
-    postgresql.operation({
-      kind: 'addForeignKey',
-      table,
-      name: 'fk_call_berth',
-      columns: ['berth_no'],
-      parent: tableId('port', 'berth'),
-      parentColumns: ['berth_no'],
-      onDelete: 'no action',
-      onUpdate: 'no action',
-    }),
+    postgresql
+      .stretches(
+        {
+          kind: 'addForeignKey',
+          table,
+          name: 'fk_call_berth',
+          columns: ['berth_no'],
+          parent: tableId('port', 'berth'),
+          parentColumns: ['berth_no'],
+          onDelete: 'no action',
+          onUpdate: 'no action',
+        },
+        'plain',
+      )
+      .flatMap((stretch) => stretch.statements),
   ).toEqual([
     'alter table port.call\n  add constraint fk_call_berth\n  foreign key (berth_no)\n  references port.berth (berth_no)\n  on delete no action\n  on update no action\n  not valid',
   ]);

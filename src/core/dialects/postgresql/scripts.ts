@@ -1,35 +1,102 @@
-// A plan as four readable scripts that `psql -f` runs as they are. Forward and back are one
-// transaction each: whatever fails, nothing is left half done.
+// A plan as four readable scripts for psql. Each can be run again: what is in force already is left out, and
+// said. Plain scripts are one transaction: whatever fails, nothing is left half done. Quiet ones commit step by
+// step, and go on where they stopped when they are run again.
 
-import { type Check, describeCheck } from '../../plan/checks';
+import { type Check, checksBeforeEach, describeCheck, todoOf } from '../../plan/checks';
+import { blocksOthers } from '../../plan/locks';
 import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
-import type { Heading, Scripts } from '../dialect';
+import type { Heading, Scripts, Stretch } from '../dialect';
 import { writeCheck } from './checks';
-import { writeOperation } from './operations';
 import { comment, literal } from './quote';
+import { stretchesOf } from './stretches';
 
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
 
 export function writeScripts(plan: Plan, heading: Heading): Scripts {
+  const forward = plan.steps.map((step) => step.operation);
+  const checksOf = checksBeforeEach(forward);
+  const failed = plan.mode === 'plain' ? 'Everything was rolled back' : 'The steps are done';
   return {
-    forward: transaction(header('Forward', plan, heading), [
+    forward: inMode(plan, header('Forward', plan, heading), [
+      ...section('What is still to do of each step.', [flags(forward)]),
       ...section(
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
-        guard(plan.before, 'Nothing was changed'),
+        forward.flatMap((operation, i) => when(flag(i), guard(checksOf(operation), 'Nothing was changed'))),
       ),
       ...plan.steps.flatMap((step, i) =>
-        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, writeOperation(step.operation)),
+        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, i, plan)),
       ),
-      ...section('Checks after: all is rolled back when one of them fails.', guard(plan.after, 'Everything was rolled back')),
+      ...section(
+        `Checks after${plan.mode === 'plain' ? ': all is rolled back when one of them fails' : ''}.`,
+        guard(plan.after, failed).map(ended),
+      ),
     ]),
-    back: transaction(
-      header('Back', plan, heading),
-      plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, writeOperation(operation))),
-    ),
+    back: inMode(plan, header('Back', plan, heading), [
+      ...section('What is still to undo.', [flags(plan.back)]),
+      ...plan.back.flatMap((operation, i) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, i, plan))),
+    ]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
   };
+}
+
+// psql keeps what a query returns in a variable, and leaves out what stands under a false condition (its manual, \\gset and \\if).
+function flag(step: number): string {
+  return `todo_${step + 1}`;
+}
+
+function flags(operations: readonly Operation[]): string {
+  if (operations.length === 0) return comment('Nothing.');
+  const queries = operations.map((operation, i) => `  (\n${indent(writeCheck(todoOf(operation)), 4)}\n  ) > 0 as ${flag(i)}`);
+  return `select\n${queries.join(',\n')}\n\\gset`;
+}
+
+function when(variable: string, lines: readonly string[], otherwise?: string): readonly string[] {
+  if (lines.length === 0) return [];
+  return [
+    [
+      `\\if :${variable}`,
+      ...lines.map(ended),
+      ...(otherwise === undefined ? [] : ['\\else', `\\echo ${echoed(otherwise)}`]),
+      '\\endif',
+    ].join('\n'),
+  ];
+}
+
+// A line that psql prints: nothing in it can end the line or the text.
+function echoed(text: string): string {
+  return `'${text
+    .replaceAll(/[\p{Cc}\u2028\u2029]/gu, ' ')
+    .replaceAll('\\', '\\\\')
+    .replaceAll("'", "''")}'`;
+}
+
+function ended(statement: string): string {
+  return `${statement};`;
+}
+
+// A quiet step has several stretches, and may have been interrupted between any two.
+function carryOut(operation: Operation, step: number, plan: Plan): readonly string[] {
+  const stretches = stretchesOf(operation, plan.mode);
+  const [only] = stretches;
+  if (only && stretches.length === 1)
+    return when(flag(step), inTransaction(only, plan), `${operationInWords(operation)}: in force already.`);
+  return stretches.map((stretch) =>
+    [
+      `select (\n${indent(writeCheck(stretch.todo), 2)}\n) > 0 as todo`,
+      '\\gset',
+      ...when('todo', inTransaction(stretch, plan)),
+    ].join('\n'),
+  );
+}
+
+function inTransaction(stretch: Stretch, { mode }: Plan): readonly string[] {
+  if (mode === 'plain') return stretch.statements;
+  const patience = `set lock_timeout = '${blocksOthers(stretch.cost) ? '1s' : '10min'}'`;
+  return stretch.statements.length === 1
+    ? [patience, ...stretch.statements]
+    : [patience, 'begin', ...stretch.statements, 'commit'];
 }
 
 /** What an operation does, in words: for script comments and the docket's steps. */
@@ -73,18 +140,22 @@ function stepInWords({ operation, cost }: Step): string {
 
 function header(direction: string, plan: Plan, { title, source, madeAt }: Heading): readonly string[] {
   return [
-    comment(`Pawl: ${title}. ${direction}.`),
+    comment(
+      `Pawl: ${title}. ${direction}, ${plan.mode === 'plain' ? 'in one transaction' : 'step by step beside a server at work'}.`,
+    ),
     comment(`For ${source}, written ${madeAt}.`),
-    comment(`${plan.steps.length} steps. Run with: psql -v ON_ERROR_STOP=1 -f FILE`),
+    comment(`${plan.steps.length} steps. Run with: psql -f FILE. It can be run again: what is done already is left out.`),
   ];
 }
 
-function transaction(head: readonly string[], body: readonly string[]): string {
-  return [...head, '', 'begin;', "set local lock_timeout = '5s';", '', ...body, 'commit;', ''].join('\n');
+function inMode({ mode }: Plan, head: readonly string[], body: readonly string[]): string {
+  const start = mode === 'plain' ? ['begin;', "set local lock_timeout = '5s';"] : [];
+  const end = mode === 'plain' ? ['commit;'] : [];
+  return [...head, '', '\\set ON_ERROR_STOP on', ...start, '', ...body, ...end, ''].join('\n');
 }
 
-function section(title: string, statements: readonly string[]): readonly string[] {
-  return statements.length === 0 ? [] : [comment(title), ...statements.flatMap((statement) => [`${statement};`, ''])];
+function section(title: string, blocks: readonly string[]): readonly string[] {
+  return blocks.length === 0 ? [] : [comment(title), ...blocks.flatMap((block) => [block, ''])];
 }
 
 function checks(title: string, all: readonly Check[], plan: Plan, heading: Heading): string {

@@ -30,7 +30,7 @@ export const fewNulls = defineRule<Facts, 'percent' | 'rows'>({
         const nulls = profile.result.columns[column.name]?.nulls ?? 0;
         if (!column.nullable || nulls === 0 || nulls > Math.max(1, (rows * limits.percent) / 100)) continue;
         const { confidence, reasons } = weigh(table, column, rows, nulls);
-        if (confidence < 0.2) continue;
+        if (confidence < 0.22) continue;
         yield {
           table: table.id,
           columns: [column.name],
@@ -73,7 +73,8 @@ function weigh(
   };
   if (namesSomethingMandatory(column.name)) move(0.9, 'its name speaks of something that is always there');
   if (namesAnIdentifier(column.name)) move(0.7, 'it is named as an identifier');
-  if (column.family !== 'boolean' && namesSomethingOptional(column.name)) move(-1.3, 'its name speaks of something optional');
+  if (column.family !== 'boolean' && namesSomethingOptional(column.name))
+    move(nulls === 1 ? -1.3 : -2, 'its name speaks of something optional');
   if (column.default !== null) move(0.4, 'it has a default');
   if (table.columns.indexOf(column) < 3) move(0.3, 'it stands among the first columns');
   return { confidence: Math.round(100 / (1 + Math.exp(-logOdds))) / 100, reasons };

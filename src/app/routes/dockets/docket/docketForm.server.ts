@@ -1,6 +1,7 @@
+import type { Mode } from '~/core/plan/locks';
 import { IsIn, IsNotEmpty, IsOptional, IsString, MaxLength, ValidateIf } from 'class-validator';
 
-const intents = ['run', 'back', 'elsewhere', 'backElsewhere', 'take', 'rename', 'discard'] as const;
+const intents = ['run', 'back', 'elsewhere', 'backElsewhere', 'take', 'rename', 'mode', 'discard'] as const;
 
 /** What can be asked of a docket. */
 export class DocketForm {
@@ -16,5 +17,6 @@ export class DocketForm {
   @IsNotEmpty({ message: 'A docket needs a name' })
   @MaxLength(80)
   name = '';
+  @IsIn(['plain', 'quiet']) mode: Mode = 'plain';
   @IsOptional() @IsString() finding?: string;
 }

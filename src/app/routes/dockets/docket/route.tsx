@@ -16,7 +16,7 @@ import { counted } from '~/core/naming/words';
 import { wordsOf } from '~/core/rules/audit';
 import { parseForm } from '~/input/parse';
 import { db } from '~/store/db';
-import { findDocket, removeDocket, renameDocket } from '~/store/dockets/dockets';
+import { findDocket, removeDocket, renameDocket, setDocketMode } from '~/store/dockets/dockets';
 import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
@@ -53,7 +53,7 @@ export async function action({ params, request }: Route.ActionArgs) {
   const parsed = await parseForm(DocketForm, await request.formData());
   if (!parsed.ok)
     return data({ problem: `${Object.values(parsed.errors).flat()[0] ?? 'That could not be understood'}.` }, { status: 422 });
-  const { intent, user, password, name, finding } = parsed.value;
+  const { intent, user, password, name, finding, mode } = parsed.value;
   switch (intent) {
     case 'run':
     case 'back':
@@ -69,6 +69,9 @@ export async function action({ params, request }: Route.ActionArgs) {
       };
     case 'rename':
       await renameDocket(db(), docket.id, name);
+      return { problem: null };
+    case 'mode':
+      await setDocketMode(db(), docket.id, mode);
       return { problem: null };
     case 'discard': {
       if (docket.state !== 'Draft') return { problem: 'Only a draft can be discarded: what was run stays on record.' };
@@ -150,6 +153,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         {steps.length > 0 && (!run || draft) && (
           <>
             <h2>Steps</h2>
+            <Way docket={docket} />
             <ol className="steps">
               {steps.map((step, i) => (
                 <li key={i}>
@@ -220,6 +224,42 @@ function Title({ name }: { readonly name: string }) {
   );
 }
 
+const ways = [
+  {
+    mode: 'quiet',
+    title: 'Beside users at work',
+    effect: 'What takes long lets readers and writers pass. More statements, each for itself.',
+  },
+  {
+    mode: 'plain',
+    title: 'In one go',
+    effect: 'The shortest script, one transaction: all or nothing. Tables are locked while it works.',
+  },
+] as const;
+
+/** How the docket is to be carried out; to be chosen while it is a draft. */
+function Way({ docket }: Pick<Loaded, 'docket'>) {
+  return (
+    <Form method="post" preventScrollReset className="answers" role="group" aria-label="How it is carried out">
+      <input type="hidden" name="intent" value="mode" />
+      {ways.map(({ mode, title, effect }) => (
+        <button
+          key={mode}
+          type="submit"
+          name="mode"
+          value={mode}
+          className="answer"
+          aria-pressed={docket.mode === mode}
+          disabled={docket.state !== 'Draft'}
+        >
+          <b>{title}</b>
+          {effect}
+        </button>
+      ))}
+    </Form>
+  );
+}
+
 function RunPanel({ source, docket, problem }: Loaded & { readonly problem: string | null }) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
@@ -229,7 +269,11 @@ function RunPanel({ source, docket, problem }: Loaded & { readonly problem: stri
   if (docket.state === 'Running')
     return (
       <p className="notice" role="status">
-        Running. Each step waits at most 5 seconds for a lock, and what it did is kept as it happens.
+        Running.{' '}
+        {docket.mode === 'plain'
+          ? 'Each step waits at most 5 seconds for a lock'
+          : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
+        , and what it did is kept as it happens.
       </p>
     );
   if (!canForward && !canBack) return null;

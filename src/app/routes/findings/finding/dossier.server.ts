@@ -1,6 +1,7 @@
 // All that a finding's dossier shows, put together from the record and the catalogue.
 
 import { latestCatalogue } from '~/app/server/catalogues.server';
+import { usualMode } from '~/app/server/dockets.server';
 import { notFound } from '~/app/server/ids.server';
 import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
 import { tableId } from '~/core/catalogue/identifiers';
@@ -9,6 +10,8 @@ import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/dialects/postgresql/scripts';
+import type { Mode } from '~/core/plan/locks';
+import type { Operation } from '~/core/plan/operations';
 import { planFor } from '~/core/plan/plan';
 import { isGone } from '~/core/ratchet/mended';
 import { completeDecision, type Decision, questionsFor } from '~/core/remedies/questions';
@@ -53,7 +56,10 @@ export async function dossierOf(source: SourceRow, id: number, answers: Decision
     hasRows: present && rowsOf(finding) !== null,
     candidates: candidatesOf(finding),
     byHand: finding.proposal.kind === 'byHand',
-    remedy: present && needsRemedy(row) ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue) : null,
+    remedy:
+      present && needsRemedy(row)
+        ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue, docket?.mode ?? usualMode(source.environment))
+        : null,
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
     events,
     proofs,
@@ -105,18 +111,19 @@ function declared(finding: Finding, catalogue: Catalogue): readonly { readonly l
   return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
 }
 
-function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue) {
+function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
   const questions = questionsFor(finding, catalogue);
   const decision = completeDecision(questions, chosen);
-  const plan = planFor([{ finding, decision }], catalogue, 'docket');
-  const back = plan.back.flatMap((operation) => postgresql.operation(operation));
+  const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
+  const statements = (operation: Operation) =>
+    postgresql.stretches(operation, mode).flatMap((stretch) => stretch.statements.map((statement) => `${statement};`));
   return {
     questions,
     decision,
     forward: plan.steps
-      .map((step) => `-- ${operationInWords(step.operation)}\n${postgresql.operation(step.operation).join(';\n')};`)
+      .map((step) => `-- ${operationInWords(step.operation)}\n${statements(step.operation).join('\n')}`)
       .join('\n\n'),
-    back: back.map((statement) => `${statement};`).join('\n\n'),
+    back: plan.back.flatMap(statements).join('\n\n'),
     problems: plan.problems.map((problem) => problem.message),
     costs: [...new Set(plan.steps.map(({ cost }) => `${cost.lock.toLowerCase()} lock, blocks ${cost.blocks}; ${cost.work}`))],
   };

@@ -44,7 +44,7 @@ export async function action({ params, request }: Route.ActionArgs) {
     return (await takeFromDocket(source.id, finding))
       ? null
       : data({ problem: 'The docket has been run; what was done stays in it.' }, { status: 409 });
-  await addToDocket(source.id, [finding], answersIn(form));
+  await addToDocket(source, [finding], answersIn(form));
   return null;
 }
 

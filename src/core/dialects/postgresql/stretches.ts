@@ -1,0 +1,120 @@
+// The two ways to carry an operation out. Plain: its statements in one transaction. Quiet: constraints are
+// added without a look at the rows and validated afterwards, indexes are built concurrently and only then made
+// keys. Each stretch can be repeated, and says what it leaves undone when it was interrupted.
+
+import { tableNames, type TableId } from '../../catalogue/identifiers';
+import { todoOf } from '../../plan/checks';
+import { type Cost, costOf, type Mode } from '../../plan/locks';
+import type { Operation } from '../../plan/operations';
+import type { Stretch } from '../dialect';
+import { alter, writeOperation } from './operations';
+import { shorten } from '../../naming/style';
+import { quote, quoteList, quoteTable } from './quote';
+
+export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[] {
+  if (mode === 'plain') return [whole(operation, mode)];
+  const { table } = operation;
+  switch (operation.kind) {
+    case 'createIndex':
+      return buildIndex(table, operation.name, operation.columns, false);
+    case 'dropIndex':
+      return [dropIndex(table, operation.name)];
+    case 'dropConstraint':
+      // When the way forward was interrupted, the index is there without its constraint.
+      return [whole(operation, mode), ...(operation.isKey ? [dropIndex(table, operation.name)] : [])];
+    case 'dropNotNull':
+      return [dropCheck(table, operation.column), whole(operation, mode)];
+    case 'addUnique':
+      return [...buildIndex(table, operation.name, operation.columns, true), useIndex(operation, 'unique')];
+    case 'addPrimaryKey':
+      return [
+        ...operation.nullableBefore.flatMap((column) => fillForGood(table, column)),
+        ...buildIndex(table, operation.name, operation.columns, true),
+        useIndex(operation, 'primary key'),
+      ];
+    case 'setNotNull':
+      return fillForGood(table, operation.column);
+    default:
+      return [whole(operation, mode)];
+  }
+}
+
+const nobodyWaits: Cost = { lock: 'SHARE UPDATE EXCLUSIVE', blocks: 'no reader or writer', work: 'catalogue only' };
+const moment: Cost = { lock: 'ACCESS EXCLUSIVE', blocks: 'others for a moment', work: 'catalogue only' };
+
+function whole(operation: Operation, mode: Mode): Stretch {
+  return { statements: writeOperation(operation), todo: todoOf(operation), cost: costOf(operation, mode), alone: false };
+}
+
+function alone(statement: string, todo: Stretch['todo'], cost: Cost): Stretch {
+  return { statements: [statement], todo, cost, alone: true };
+}
+
+function named(table: TableId, index: string): string {
+  return `${quote(tableNames(table).schema)}.${quote(index)}`;
+}
+
+// A build that was interrupted leaves an index that is not valid and takes the name.
+function buildIndex(table: TableId, name: string, columns: readonly string[], unique: boolean): readonly Stretch[] {
+  const create = [
+    `create ${unique ? 'unique ' : ''}index concurrently ${quote(name)}`,
+    `  on ${quoteTable(table)} (${quoteList(columns)})`,
+  ].join('\n');
+  return [
+    alone(`drop index concurrently ${named(table, name)}`, { kind: 'indexBroken', table, name }, nobodyWaits),
+    alone(create, { kind: 'indexMissing', table, name }, { ...nobodyWaits, work: 'builds an index' }),
+  ];
+}
+
+function useIndex(operation: Extract<Operation, { kind: 'addUnique' | 'addPrimaryKey' }>, kind: string): Stretch {
+  const { table, name } = operation;
+  return {
+    statements: [alter(table, `add constraint ${quote(name)}`, `${kind} using index ${quote(name)}`)],
+    todo: todoOf(operation),
+    cost: moment,
+    alone: false,
+  };
+}
+
+// SET NOT NULL does not read the rows when a validated check says that there is no null (manual, "ALTER TABLE").
+function fillForGood(table: TableId, column: string): readonly Stretch[] {
+  const check = checkName(column);
+  const nullable = { kind: 'nullable', table, column } as const;
+  return [
+    {
+      statements: [
+        alter(table, `drop constraint if exists ${quote(check)}`),
+        alter(table, `add constraint ${quote(check)}`, `check (${quote(column)} is not null)`, 'not valid'),
+      ],
+      todo: nullable,
+      cost: moment,
+      alone: false,
+    },
+    {
+      statements: [alter(table, `validate constraint ${quote(check)}`)],
+      todo: nullable,
+      cost: { ...nobodyWaits, work: 'reads every row' },
+      alone: false,
+    },
+    { statements: [alter(table, `alter column ${quote(column)} set not null`)], todo: nullable, cost: moment, alone: false },
+    dropCheck(table, column),
+  ];
+}
+
+function checkName(column: string): string {
+  return shorten(`pawl_${column}_filled`);
+}
+
+function dropCheck(table: TableId, column: string): Stretch {
+  const name = checkName(column);
+  return {
+    statements: [alter(table, `drop constraint ${quote(name)}`)],
+    todo: { kind: 'constraintPresent', table, name },
+    cost: moment,
+    alone: false,
+  };
+}
+
+function dropIndex(table: TableId, name: string): Stretch {
+  return alone(`drop index concurrently ${named(table, name)}`, { kind: 'indexPresent', table, name }, nobodyWaits);
+}

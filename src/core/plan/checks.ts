@@ -23,20 +23,16 @@ export type Check =
 
 /** Checks for a whole plan: what the operations make themselves need not hold before them. */
 export function checksBefore(operations: readonly Operation[]): readonly Check[] {
-  return operations.flatMap(checksBeforeEach(operations));
-}
-
-/** The checks before one operation of a plan. */
-export function checksBeforeEach(operations: readonly Operation[]): (operation: Operation) => readonly Check[] {
   const made = new Set(operations.flatMap((o) => (o.kind === 'addIdentityColumn' ? [`${o.table} ${o.column}`] : [])));
   const repaired = operations.flatMap((o) => (o.kind === 'setAsideOrphans' ? [o] : []));
   const isRepaired = (table: TableId, reference: Reference): boolean =>
     repaired.some((o) => o.table === table && o.reference.columns.join() === reference.columns.join());
-  return (operation) =>
+  return operations.flatMap((operation) =>
     before(operation).filter((check) => {
       if ('columns' in check) return !check.columns.some((column) => made.has(`${check.table} ${column}`));
       return check.kind !== 'orphans' || !isRepaired(check.table, check.reference);
-    });
+    }),
+  );
 }
 
 export function checksAfter(operations: readonly Operation[]): readonly Check[] {

@@ -2,7 +2,7 @@
 // said. Plain scripts are one transaction: whatever fails, nothing is left half done. Quiet ones commit step by
 // step, and go on where they stopped when they are run again.
 
-import { type Check, checksBeforeEach, describeCheck, todoOf } from '../../plan/checks';
+import { type Check, describeCheck, todoOf } from '../../plan/checks';
 import { blocksOthers } from '../../plan/locks';
 import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
@@ -14,54 +14,55 @@ import { stretchesOf } from './stretches';
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
 
 export function writeScripts(plan: Plan, heading: Heading): Scripts {
-  const forward = plan.steps.map((step) => step.operation);
-  const checksOf = checksBeforeEach(forward);
   const failed = plan.mode === 'plain' ? 'Everything was rolled back' : 'The steps are done';
   return {
     forward: inMode(plan, header('Forward', plan, heading), [
-      ...section('What is still to do of each step.', [flags(forward)]),
       ...section(
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
-        forward.flatMap((operation, i) => when(flag(i), guard(checksOf(operation), 'Nothing was changed'))),
+        guard(plan.before.filter(isOfRows), 'Nothing was changed'),
       ),
       ...plan.steps.flatMap((step, i) =>
-        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, i, plan)),
+        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan)),
       ),
       ...section(
         `Checks after${plan.mode === 'plain' ? ': all is rolled back when one of them fails' : ''}.`,
-        guard(plan.after, failed).map(ended),
+        guard(plan.after, failed),
       ),
     ]),
     back: inMode(plan, header('Back', plan, heading), [
-      ...section('What is still to undo.', [flags(plan.back)]),
-      ...plan.back.flatMap((operation, i) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, i, plan))),
+      ...plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan))),
     ]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
   };
 }
 
-// psql keeps what a query returns in a variable, and leaves out what stands under a false condition (its manual, \\gset and \\if).
-function flag(step: number): string {
-  return `todo_${step + 1}`;
+/** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
+function isOfRows({ kind }: Check): boolean {
+  return kind === 'nulls' || kind === 'repeats' || kind === 'orphans';
 }
 
-function flags(operations: readonly Operation[]): string {
-  if (operations.length === 0) return comment('Nothing.');
-  const queries = operations.map((operation, i) => `  (\n${indent(writeCheck(todoOf(operation)), 4)}\n  ) > 0 as ${flag(i)}`);
-  return `select\n${queries.join(',\n')}\n\\gset`;
-}
-
-function when(variable: string, lines: readonly string[], otherwise?: string): readonly string[] {
-  if (lines.length === 0) return [];
-  return [
+// A quiet step has several stretches, and may have been interrupted between any two. psql keeps what a query
+// returns in a variable, and leaves out what stands under a false condition (its manual, \\gset and \\if).
+function carryOut(operation: Operation, plan: Plan): readonly string[] {
+  const stretches = stretchesOf(operation, plan.mode);
+  // The stretch that does what the step is for; others clear up around it.
+  const whole = JSON.stringify(todoOf(operation));
+  const main = stretches.findLastIndex((stretch) => JSON.stringify(stretch.todo) === whole);
+  return stretches.map((stretch, i) =>
     [
-      `\\if :${variable}`,
-      ...lines.map(ended),
-      ...(otherwise === undefined ? [] : ['\\else', `\\echo ${echoed(otherwise)}`]),
+      `select (${onLines(writeCheck(stretch.todo))}) > 0 as todo`,
+      '\\gset',
+      '\\if :todo',
+      ...inTransaction(stretch, plan).map(ended),
+      ...(i === main ? ['\\else', `\\echo ${echoed(`${operationInWords(operation)}: in force already.`)}`] : []),
       '\\endif',
     ].join('\n'),
-  ];
+  );
+}
+
+function onLines(query: string): string {
+  return query.includes('\n') ? `\n${indent(query, 2)}\n` : query;
 }
 
 // A line that psql prints: nothing in it can end the line or the text.
@@ -74,21 +75,6 @@ function echoed(text: string): string {
 
 function ended(statement: string): string {
   return `${statement};`;
-}
-
-// A quiet step has several stretches, and may have been interrupted between any two.
-function carryOut(operation: Operation, step: number, plan: Plan): readonly string[] {
-  const stretches = stretchesOf(operation, plan.mode);
-  const [only] = stretches;
-  if (only && stretches.length === 1)
-    return when(flag(step), inTransaction(only, plan), `${operationInWords(operation)}: in force already.`);
-  return stretches.map((stretch) =>
-    [
-      `select (\n${indent(writeCheck(stretch.todo), 2)}\n) > 0 as todo`,
-      '\\gset',
-      ...when('todo', inTransaction(stretch, plan)),
-    ].join('\n'),
-  );
 }
 
 function inTransaction(stretch: Stretch, { mode }: Plan): readonly string[] {
@@ -169,7 +155,7 @@ function guard(checks: readonly Check[], outcome: string): readonly string[] {
   const body = ['begin', ...checks.flatMap((check) => refuseUnlessZero(check, outcome)), 'end'].join('\n');
   let tag = '$pawl$';
   for (let n = 1; body.includes(tag); n++) tag = `$pawl${n}$`;
-  return [`do ${tag}\n${body}\n${tag}`];
+  return [`do ${tag}\n${body}\n${tag};`];
 }
 
 function refuseUnlessZero(check: Check, outcome: string): readonly string[] {

@@ -7,6 +7,7 @@ import Ajv from 'ajv/dist/2020';
 import { beforeAll, describe, expect, inject, test } from 'vitest';
 import { onServer, useDatabase } from '../test/database';
 import { wordsOf } from '../src/core/rules/audit';
+import type { Rehearsal } from '../src/core/plan/rehearsal';
 import type { SurveyDocument } from '../src/core/survey/document';
 import { auditor, createHarbour, owner } from './harbour/create';
 
@@ -169,6 +170,28 @@ describe('the scripts', () => {
     expect(await dump()).toBe(before);
   });
 
+  test('hold on a scratch copy, of which nothing is left afterwards', async () => {
+    const {
+      code,
+      out: said,
+      err,
+    } = await pawl('rehearse', url(auditor), file, '--mode', 'quiet', '--repairs', 'delete', '--server', inject('server'));
+    expect([code, err]).toEqual([0, expect.stringContaining('compare: held') as string]);
+    const { holds, parts } = JSON.parse(said) as Rehearsal;
+    expect([holds, parts.map((part) => `${part.name} ${part.state}`)]).toEqual([
+      true,
+      ['copy held', 'forward held', 'proofs held', 'again held', 'back held', 'compare held'],
+    ]);
+    expect(parts[0]?.lines.map((line) => line.title)).toContain('port.incident_file: this login may not read it');
+    expect(
+      await psql(
+        '-c',
+        `select datname from pg_database where datname like 'pawl_scratch%' union select rolname from pg_roles where rolname like 'pawl_scratch%'`,
+      ),
+    ).toBe('');
+    expect(await pawl('rehearse', url(auditor), file, '--most-mb', '1', '--server', inject('server'))).toMatchObject({ code: 3 });
+  });
+
   test('take only the rules and the confidence asked for', async () => {
     const some = join(out, 'some');
     expect(
@@ -185,6 +208,16 @@ describe('the scripts', () => {
     await pawl('script', file, '--only', 'uniqueness/absent', '--out', scripts);
     const before = await dump();
     await psql('-c', `update port.inspector set badge_no = 'same' where inspector_id < 3`);
+    const rehearsed = await pawl('rehearse', url(auditor), file, '--only', 'uniqueness/absent', '--server', inject('server'));
+    expect(rehearsed.code).toBe(1);
+    expect((JSON.parse(rehearsed.out) as Rehearsal).parts.map((part) => `${part.name} ${part.state}`)).toEqual([
+      'copy held',
+      'forward failed',
+      'proofs left out',
+      'again left out',
+      'back left out',
+      'compare left out',
+    ]);
     await expect(psql('-v', 'ON_ERROR_STOP=1', '-f', join(scripts, 'forward.sql'))).rejects.toThrow(
       /Nothing was changed: values of badge_no/,
     );

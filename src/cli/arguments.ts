@@ -19,12 +19,37 @@ export class SurveyArguments {
   @IsString({ each: true }) @ArrayMaxSize(1000) schema: string[] = [];
 }
 
-export class ScriptArguments {
+/** What is taken from a survey file, and how it is to be carried out. */
+export class PlanArguments {
   @IsString() @MinLength(1) file!: string;
-  @IsString() @MinLength(1) out!: string;
   @IsIn(rules.map((rule) => rule.id), { each: true }) only: string[] = [];
   @IsOptional() @IsNumber() @Min(0) @Max(1) minConfidence?: number;
   @IsIn(['quiet', 'plain']) mode: Mode = 'plain';
+  /** What becomes of orphans. */
+  @IsIn(['null', 'delete', 'keep-by-hand']) repairs: 'null' | 'delete' | 'keep-by-hand' = 'keep-by-hand';
+}
+
+export class ScriptArguments extends PlanArguments {
+  @IsString() @MinLength(1) out!: string;
+}
+
+export class RehearseArguments extends PlanArguments {
+  @IsString() @MinLength(1) url!: string;
+  @IsString() @MinLength(1) server!: string;
+  @IsOptional() @IsNumber() @Min(1) mostMegabytes?: number;
+}
+
+export const planUsage = '[--only RULE…] [--min-confidence X] [--mode quiet|plain] [--repairs null|delete|keep-by-hand]';
+export const planOptions = {
+  only: { type: 'string', multiple: true },
+  'min-confidence': { type: 'string' },
+  mode: { type: 'string' },
+  repairs: { type: 'string' },
+} as const;
+
+/** Options of a plan as parsed, shaped for PlanArguments. */
+export function planShape({ 'min-confidence': least, ...values }: Record<string, unknown>): Record<string, unknown> {
+  return { ...values, ...(least !== undefined && { minConfidence: Number(least) }) };
 }
 
 /** Parses options and checks them against a class. Throws UsageError. */

@@ -1,14 +1,16 @@
-// The terminal commands. Exit codes: 0 done, 2 wrong usage, 3 cannot connect or read.
+// The terminal commands. Exit codes: 0 done, 1 rehearsed and does not hold, 2 wrong usage, 3 cannot connect or read.
 
 import { SurveyFileError } from '../input/surveyDocument';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
+import * as rehearse from './commands/rehearse';
 import * as script from './commands/script';
 import * as survey from './commands/survey';
 
-const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<void> }>> = {
+const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<number | void> }>> = {
   survey,
   script,
+  rehearse,
 };
 const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
 
@@ -22,8 +24,7 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
   const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command) return say(`There is no command ${name}.\n${help}`, 2);
   try {
-    await command.run(rest);
-    return 0;
+    return (await command.run(rest)) ?? 0;
   } catch (error) {
     if (error instanceof UsageError) return say(`${error.message}\nUsage: ${command.usage}`, 2);
     if (error instanceof SourceError) return say(error.message, error.reason === 'misspelt' ? 2 : 3);

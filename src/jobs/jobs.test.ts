@@ -18,7 +18,7 @@ import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type 
 import { jobs } from './index';
 import { type LoginDesk, openLoginDesk } from './loginHandover';
 import { openQueue, type Queue } from './queue';
-import { stepsOf } from './run';
+import { plannedSteps } from '../sources/carryOut';
 
 const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 process.env['PAWL_KEY_FILE'] = keyFile;
@@ -236,7 +236,7 @@ async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): P
   if (!catalogue) throw new Error('there is a catalogue');
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;
-  const id = await askForRun(store, { docket, direction, user, steps: stepsOf(plan, direction) });
+  const id = await askForRun(store, { docket, direction, user, steps: plannedSteps(plan, direction) });
   desk.offer(id, { user, password });
   await queue.enqueue('run', id);
   const row = await eventually(async () => {

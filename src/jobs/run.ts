@@ -1,11 +1,8 @@
-import { describeCheck } from '../core/plan/checks';
 import type { Plan } from '../core/plan/plan';
-import { describeProof } from '../core/plan/proofs';
-import { checksToEnd, checksToStart, operationsOf } from '../core/plan/runnable';
-import { postgresql } from '../core/dialects/postgresql/index';
-import { operationInWords } from '../core/dialects/postgresql/scripts';
+import { operationsOf } from '../core/plan/runnable';
 import { nextState } from '../core/ratchet/states';
 import { tablesTouched } from '../core/remedies/operations';
+import { carryOutPlan, provePlan } from '../sources/carryOut';
 import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
@@ -52,21 +49,6 @@ export const runJob: Job = {
   },
 };
 
-/** The steps of a run as they are listed before it starts: checks, every operation, checks. */
-export function stepsOf(
-  plan: Plan,
-  direction: RunRow['direction'],
-): readonly { readonly title: string; readonly statement: string }[] {
-  const changes = operationsOf(plan, direction).map((operation) => ({
-    title: operationInWords(operation),
-    statement: postgresql
-      .stretches(operation, plan.mode)
-      .flatMap((stretch) => stretch.statements)
-      .join(';\n'),
-  }));
-  return [{ title: 'Checks before', statement: '' }, ...changes, { title: 'Checks after', statement: '' }];
-}
-
 async function carryOut(row: RunRow, context: JobContext): Promise<void> {
   const { store } = context;
   try {
@@ -98,39 +80,14 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
 }
 
 async function runSteps(session: ChangingSession, plan: Plan, { id, direction }: RunRow, store: Db): Promise<void> {
-  const catalogue = await session.readCatalogue();
-  const operations = operationsOf(plan, direction);
-  await step(1, () => checkAll(session, checksToStart(plan, direction, catalogue), 'Nothing was changed'));
-  for (const [i, operation] of operations.entries()) {
-    await step(i + 2, () => session.carryOut(postgresql.stretches(operation, plan.mode), plan.mode));
-  }
-  await step(operations.length + 2, () => checkAll(session, checksToEnd(plan, direction), 'The steps are done'));
-
-  async function step(position: number, work: () => Promise<string>): Promise<void> {
-    await startStep(store, id, position);
-    try {
-      await finishStep(store, id, position, 'done', await work());
-    } catch (error) {
-      await finishStep(store, id, position, 'failed', messageOf(error));
-      throw error;
-    }
-  }
-}
-
-async function checkAll(session: ChangingSession, checks: ReturnType<typeof checksToEnd>, otherwise: string): Promise<string> {
-  for (const check of checks) {
-    const count = await session.check(postgresql.check(check));
-    if (count !== 0)
-      throw new SourceError(
-        `${otherwise}, but a check failed: ${count.toLocaleString('en-GB')} × ${describeCheck(check)}.`,
-        'refused',
-      );
-  }
-  return checks.length === 0 ? 'nothing to check' : `${checks.length} checks, all zero`;
+  await carryOutPlan(session, plan, direction, {
+    started: (step) => startStep(store, id, step),
+    ended: (step, { words }) => finishStep(store, id, step, 'done', words),
+    failed: (step, error) => finishStep(store, id, step, 'failed', messageOf(error)),
+  });
 }
 
 async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {
-  const catalogue = await session.readCatalogue();
   const items = await listItems(store, row.docketId);
   const findings = new Map(
     (
@@ -139,16 +96,11 @@ async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, sour
         source,
         items.map((i) => i.findingId),
       )
-    ).map((f) => [f.identity, f.id]),
+    ).map((f) => [f.identity as string, f.id]),
   );
-  for (const { finding, proofs } of plan.steps) {
+  for await (const { finding, ...proof } of provePlan(session, plan)) {
     const findingId = findings.get(finding);
-    if (findingId === undefined) continue;
-    for (const proof of proofs) {
-      const statement = postgresql.proof(proof, catalogue);
-      const answer = await session.prove(proof, statement);
-      await keepProof(store, row.id, { findingId, title: describeProof(proof), statement, ...answer });
-    }
+    if (findingId !== undefined) await keepProof(store, row.id, { findingId, ...proof });
   }
 }
 

@@ -72,10 +72,18 @@ export interface ChangingSession {
    * Carries out what is still to do of an operation and says how it went. A lock that others hold is asked for
    * again a number of times. Throws SourceError, with nothing done of the stretch that failed; all can be run again.
    */
-  carryOut(stretches: readonly Stretch[], mode: Mode): Promise<string>;
+  carryOut(stretches: readonly Stretch[], mode: Mode): Promise<Outcome>;
   /** Tries to break a rule and rolls back, whatever happens. */
   prove(proof: Proof, statement: string): Promise<ProofAnswer>;
   close(): Promise<void>;
+}
+
+export interface Outcome {
+  /** How it went, in words: `done, 212 rows`, `in force already`. */
+  readonly words: string;
+  readonly changed: boolean;
+  /** Locks on tables that were held at the end of its transactions: `port.call: ACCESS EXCLUSIVE`. */
+  readonly locks: readonly string[];
 }
 
 export interface ProofAnswer {

@@ -13,7 +13,8 @@ import { nextState } from '~/core/ratchet/states';
 import { type Decision, completeDecision, questionsFor } from '~/core/remedies/questions';
 import { tablesTouched } from '~/core/remedies/operations';
 import type { Login } from '~/jobs/loginHandover';
-import { settleRun, stepsOf } from '~/jobs/run';
+import { settleRun } from '~/jobs/run';
+import { plannedSteps } from '~/sources/carryOut';
 import { db, inTransaction } from '~/store/db';
 import {
   addDocket,
@@ -141,7 +142,7 @@ export async function runDocket(
   const run = await inTransaction(async (store) => {
     if (!(await moveDocket(store, docket.id, startsFrom[direction], 'Running'))) return null;
     await freezeDocket(store, docket.id, plan, catalogue);
-    return askForRun(store, { docket: docket.id, direction, user: login.user, steps: stepsOf(plan, direction) });
+    return askForRun(store, { docket: docket.id, direction, user: login.user, steps: plannedSteps(plan, direction) });
   });
   if (run === null) return `The docket is ${docket.state.toLowerCase()}; it cannot be run ${direction} now.`;
   loginDesk().offer(run, login);

@@ -11,6 +11,8 @@ import type { Proof } from '../plan/proofs';
 export interface Dialect {
   /** What carries an operation out, in order. */
   readonly stretches: (operation: Operation, mode: Mode) => readonly Stretch[];
+  /** Its statements as they run when nothing was interrupted before: to be read, not to be run. */
+  readonly statements: (operation: Operation, mode: Mode) => readonly string[];
   /** A query of one row and one column: a count that is zero when all is well. */
   readonly check: (check: Check) => string;
   /** A statement that breaks a rule, built from rows that are there. It changes no row when there are none to build it from. */

@@ -7,6 +7,7 @@ import { evidence, included, profiled } from '../evidence/measured';
 import { isMended } from '../ratchet/mended';
 import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
+import { questionsFor } from '../remedies/questions';
 import { afterPlan, planFor } from './plan';
 import { checksToStart, isInForce } from './runnable';
 
@@ -74,6 +75,21 @@ test('does not take an answer that is refused here', () => {
   const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1', 'plain');
   expect(plan.steps.map((s) => s.operation.kind)).toEqual(['createIndex', 'addForeignKey']);
   expect(plan.steps.at(-1)?.operation).toMatchObject({ onDelete: 'no action' });
+});
+
+test('does not remove orphans that other rows refer to', () => {
+  const parental = sketch(
+    'port.berth: berth_no text key\n port.booking: id key, berth_no text\n port.fee: id key, booking_id -> port.booking.id',
+  );
+  const known = evidence(
+    profiled(parental, 'port.booking', 400, { berth_no: { distinct: 55 } }),
+    profiled(parental, 'port.berth', 60),
+    included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
+  );
+  const [reference] = audit(parental, known).filter((f) => f.rule === 'references/undeclared');
+  if (!reference) throw new Error('booking refers to berth');
+  const answers = questionsFor(reference, parental).find(({ id }) => id === 'orphans')?.answers;
+  expect(answers?.find(({ id }) => id === 'remove')?.refused).toBe('rows of port.fee refer to them');
 });
 
 test('leaves out what is in force already when it goes on', () => {

@@ -3,7 +3,7 @@
 // marked as advised is taken when nobody chooses.
 
 import { columnsId } from '../catalogue/identifiers';
-import { getTable, keyColumnsOf } from '../catalogue/lookups';
+import { getTable, keyColumnsOf, referencesTo } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
 import { tableOf } from '../rules/audit';
@@ -39,7 +39,7 @@ export function questionsFor(finding: Finding, catalogue: Catalogue): readonly Q
     case 'surrogateKey':
       return [keyQuestion(finding, table)];
     case 'foreignKey':
-      return [...orphanQuestion(finding, table), deleteQuestion(finding, table)];
+      return [...orphanQuestion(finding, table, catalogue), deleteQuestion(finding, table)];
     case 'unique':
     case 'notNull':
     case 'rename':
@@ -109,13 +109,15 @@ interface ReferenceFacts {
   readonly how: { readonly kind: string } | null;
 }
 
-function orphanQuestion(finding: Finding, table: Table): readonly Question[] {
+function orphanQuestion(finding: Finding, table: Table, catalogue: Catalogue): readonly Question[] {
   const { orphanRows } = finding.facts as ReferenceFacts;
   if (!orphanRows) return [];
   const thing = spoken(table.name);
   const many = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? thing : plural(thing)}`;
   const mandatory = table.columns.filter((c) => finding.object.columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const noKey = keyColumnsOf(table).length === 0;
+  // The delete would be refused, or take children along that nobody set aside.
+  const children = [...new Set(referencesTo(catalogue, table.id).map(({ child }) => child.id))];
   const whyNotEmpty =
     mandatory.length > 0
       ? `${mandatory.join(', ')} may not be null`
@@ -142,7 +144,7 @@ function orphanQuestion(finding: Finding, table: Table): readonly Question[] {
           effect: `${many} moved whole to a side table`,
           cost: 'can be undone',
           advised: false,
-          refused: null,
+          refused: children.length > 0 ? `rows of ${children.join(', ')} refer to them` : null,
         },
         {
           id: 'leave',

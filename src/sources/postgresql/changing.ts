@@ -3,7 +3,7 @@ import type { Stretch } from '../../core/dialects/dialect';
 import { writeCheck } from '../../core/dialects/postgresql/checks';
 import { blocksOthers, type Mode } from '../../core/plan/locks';
 import type { Proof } from '../../core/plan/proofs';
-import type { ChangingSession, ConnectionDetails, ProofAnswer } from '../source';
+import type { ChangingSession, ConnectionDetails, Outcome, ProofAnswer } from '../source';
 import { openChanging } from './connect';
 import { codeOf, statementError } from './errors';
 import { readCatalogue } from './readCatalogue';
@@ -35,7 +35,8 @@ function patienceFor({ cost }: Stretch, mode: Mode): Patience {
   return blocksOthers(cost) ? { lockMs: 100, tries: 120, pauseMs: 500 } : { lockMs: 600_000, tries: 3, pauseMs: 1_000 };
 }
 
-async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: Mode): Promise<string> {
+async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: Mode): Promise<Outcome> {
+  const locks = new Set<string>();
   let rows = 0;
   let done = 0;
   let tried = 0;
@@ -45,7 +46,7 @@ async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: 
     const patience = patienceFor(stretch, mode);
     try {
       if ((await count(client, writeCheck(stretch.todo))) > 0) {
-        rows += await perform(client, stretch, patience);
+        rows += await perform(client, stretch, patience, locks);
         done++;
       }
       at++;
@@ -57,23 +58,61 @@ async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: 
       await new Promise((resolve) => setTimeout(resolve, patience.pauseMs));
     }
   }
-  if (done === 0) return 'in force already';
-  return rows > 0 ? `done, ${rows.toLocaleString('en-GB')} rows` : 'done';
+  const words = done === 0 ? 'in force already' : rows > 0 ? `done, ${rows.toLocaleString('en-GB')} rows` : 'done';
+  return { words, changed: done > 0, locks: [...locks].sort() };
 }
 
-async function perform(client: pg.Client, { statements, alone }: Stretch, { lockMs }: Patience): Promise<number> {
+async function perform(
+  client: pg.Client,
+  { statements, alone }: Stretch,
+  { lockMs }: Patience,
+  locks: Set<string>,
+): Promise<number> {
   await client.query(`set lock_timeout = ${Math.trunc(lockMs)}`);
   let rows = 0;
   try {
     if (!alone) await client.query('begin');
     for (const statement of statements) rows += (await client.query(statement)).rowCount ?? 0;
-    if (!alone) await client.query('commit');
+    if (alone) return rows;
+    for (const lock of await locksHeld(client)) locks.add(lock);
+    await client.query('commit');
     return rows;
   } catch (error) {
     if (!alone) await client.query('rollback').catch(() => undefined);
     throw error;
   }
 }
+
+// Locks are held until the transaction ends: just before, all of them are there to be seen. Of each table the strongest.
+async function locksHeld(client: pg.Client): Promise<readonly string[]> {
+  const { rows } = await client.query<{ held: string }>(
+    `select table_name || ': ' || upper(regexp_replace(modes[max(array_position(modes, mode))], '([a-z])([A-Z])', '\\1 \\2', 'g')) as held
+     from (
+       select n.nspname || '.' || c.relname as table_name, regexp_replace(l.mode, 'Lock$', '') as mode
+       from pg_catalog.pg_locks l
+       join pg_catalog.pg_class c on c.oid = l.relation and c.relkind in ('r', 'p')
+       join pg_catalog.pg_namespace n on n.oid = c.relnamespace and n.nspname <> 'pg_catalog'
+       where l.pid = pg_catalog.pg_backend_pid() and l.granted
+         and l.database = (select oid from pg_catalog.pg_database where datname = pg_catalog.current_database())
+     ) as lock,
+     (select $1::text[] as modes) as strength
+     group by table_name, modes`,
+    [lockStrength],
+  );
+  return rows.map((row) => row.held);
+}
+
+// PostgreSQL manual, 13.3.1, weakest first.
+const lockStrength = [
+  'AccessShare',
+  'RowShare',
+  'RowExclusive',
+  'ShareUpdateExclusive',
+  'Share',
+  'ShareRowExclusive',
+  'Exclusive',
+  'AccessExclusive',
+];
 
 async function count(client: pg.Client, query: string): Promise<number> {
   const { rows } = await client.query<unknown[]>({ text: query, rowMode: 'array' });

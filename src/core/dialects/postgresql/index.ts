@@ -2,6 +2,12 @@ import type { Dialect } from '../dialect';
 import { writeCheck } from './checks';
 import { writeProof } from './proofs';
 import { writeScripts } from './scripts';
-import { stretchesOf } from './stretches';
+import { statementsOf, stretchesOf } from './stretches';
 
-export const postgresql: Dialect = { stretches: stretchesOf, check: writeCheck, proof: writeProof, scripts: writeScripts };
+export const postgresql: Dialect = {
+  stretches: stretchesOf,
+  statements: statementsOf,
+  check: writeCheck,
+  proof: writeProof,
+  scripts: writeScripts,
+};

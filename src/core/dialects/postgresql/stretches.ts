@@ -39,6 +39,10 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
   }
 }
 
+export function statementsOf(operation: Operation, mode: Mode): readonly string[] {
+  return stretchesOf(operation, mode).flatMap(({ statements, todo }) => (todo.kind === 'indexBroken' ? [] : statements));
+}
+
 const nobodyWaits: Cost = { lock: 'SHARE UPDATE EXCLUSIVE', blocks: 'no reader or writer', work: 'catalogue only' };
 const moment: Cost = { lock: 'ACCESS EXCLUSIVE', blocks: 'others for a moment', work: 'catalogue only' };
 

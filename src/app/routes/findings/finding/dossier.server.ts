@@ -115,8 +115,7 @@ function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue, mode: 
   const questions = questionsFor(finding, catalogue);
   const decision = completeDecision(questions, chosen);
   const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
-  const statements = (operation: Operation) =>
-    postgresql.stretches(operation, mode).flatMap((stretch) => stretch.statements.map((statement) => `${statement};`));
+  const statements = (operation: Operation) => postgresql.statements(operation, mode).map((statement) => `${statement};`);
   return {
     questions,
     decision,

@@ -1,0 +1,40 @@
+import { parseConnectionString } from '../../sources/postgresql/connectionString';
+import { rehearse } from '../../sources/rehearse';
+import { gather, planOptions, planShape, planUsage, readArguments, RehearseArguments } from '../arguments';
+import { planOfFile } from '../planOfFile';
+
+export const usage = `pawl rehearse URL FILE ${planUsage} [--most-mb N] --server URL`;
+
+/**
+ * Carries a plan out on a scratch copy made on another server, forward, proven, again, and back, and prints what
+ * it found as JSON. Answers 0 when all of it holds, else 1. The copy is removed, also when somebody interrupts.
+ */
+export async function run(args: readonly string[]): Promise<number> {
+  const asked = await readArguments(
+    RehearseArguments,
+    gather(args, '--only'),
+    { ...planOptions, server: { type: 'string' }, 'most-mb': { type: 'string' } },
+    ({ 'most-mb': most, ...values }, [url, file]) => ({
+      ...planShape(values),
+      url,
+      file,
+      ...(most !== undefined && { mostMegabytes: Number(most) }),
+    }),
+  );
+  const { plan } = await planOfFile(asked);
+  const stop = new AbortController();
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop.abort());
+  let last = '';
+  const result = await rehearse(plan, parseConnectionString(asked.url), parseConnectionString(asked.server), {
+    mostBytes: (asked.mostMegabytes ?? 2048) * 1_048_576,
+    signal: stop.signal,
+    onProgress: ({ parts }) => {
+      const at = parts.at(-1);
+      const line = at ? `${at.name}: ${at.state} ${at.says}` : '';
+      if (line !== last) process.stderr.write(`${line}\n`);
+      last = line;
+    },
+  });
+  process.stdout.write(`${JSON.stringify({ ...result, problems: plan.problems }, null, 1)}\n`);
+  return result.holds ? 0 : 1;
+}

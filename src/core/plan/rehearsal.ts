@@ -1,0 +1,32 @@
+// What a rehearsal tells: the parts it went through, in order, each with what it found.
+
+/** `copy`: make the scratch copy. `again`: forward a second time, which must change nothing. `compare`: with the copy as it was. */
+export const rehearsalParts = ['copy', 'forward', 'proofs', 'again', 'back', 'compare'] as const;
+export type RehearsalPartName = (typeof rehearsalParts)[number];
+
+export interface Rehearsal {
+  /** True when forward, proofs, second forward and back all hold and the copy is as it was. */
+  readonly holds: boolean;
+  readonly parts: readonly RehearsalPart[];
+}
+
+export interface RehearsalPart {
+  readonly name: RehearsalPartName;
+  /** `left out`: something before it failed. */
+  readonly state: 'running' | 'held' | 'failed' | 'left out';
+  readonly ms: number;
+  /** One sentence for people. */
+  readonly says: string;
+  readonly lines: readonly RehearsalLine[];
+}
+
+/** A step, a proof, or a difference. */
+export interface RehearsalLine {
+  readonly title: string;
+  readonly outcome: string;
+  readonly ok: boolean;
+  readonly ms: number;
+  /** Locks that were really held: `port.call: ACCESS EXCLUSIVE`. */
+  readonly locks: readonly string[];
+  readonly statement: string;
+}

@@ -1,0 +1,256 @@
+// A scratch copy of a database, made by the server's own programs: structure and rows as they are, in a
+// database of its own that belongs to a role of its own, so that nothing copied runs with more rights than that.
+
+import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import type pg from 'pg';
+import { literal, quote } from '../../core/dialects/postgresql/quote';
+import type { ConnectionDetails } from '../source';
+import { SourceError } from '../SourceError';
+import { openChanging, openReading } from './connect';
+
+const prefix = 'pawl_scratch_';
+const limits = { statementMs: 0, lockMs: 5_000 };
+
+export interface ScratchOptions {
+  /** Databases that are larger are not copied, in bytes. */
+  readonly mostBytes: number;
+  readonly signal?: AbortSignal;
+}
+
+export interface Scratch {
+  readonly details: ConnectionDetails;
+  readonly bytes: number;
+  /** What could not be copied, in the words of the server. */
+  readonly leftOut: readonly string[];
+  /** Drops the copy and its role. Never throws. */
+  remove(): Promise<void>;
+}
+
+/** Copies a database onto a server where a database may be made. Throws SourceError, with nothing left there. */
+export async function makeScratch(
+  source: ConnectionDetails,
+  server: ConnectionDetails,
+  { mostBytes, signal }: ScratchOptions,
+): Promise<Scratch> {
+  const { bytes, unreadable } = await lookAt(source);
+  if (bytes > mostBytes)
+    throw new SourceError(
+      `${source.database} holds ${megabytes(bytes)}, more than the ${megabytes(mostBytes)} that may be copied. Allow more, or rehearse on a smaller copy.`,
+      'refused',
+    );
+  const name = `${prefix}${Date.now().toString(36)}_${randomBytes(4).toString('hex')}`;
+  const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
+  const remove = () => onServer(server, (admin) => drop(admin, name)).catch(() => undefined);
+  try {
+    await onServer(server, async (admin) => {
+      await admin.query(`create role ${quote(name)} login nosuperuser password ${literal(details.password)}`);
+      await admin.query(`grant ${quote(name)} to current_user`);
+      await admin.query(`create database ${quote(name)} owner ${quote(name)} template template0`);
+    });
+    const leftOut = await copy(source, details, unreadable, signal);
+    const closed = unreadable.map(({ name: relation, isSequence }) =>
+      isSequence ? `how far the sequence ${relation} is: this login may not read it` : `${relation}: this login may not read it`,
+    );
+    return { details, bytes, leftOut: [...closed, ...leftOut], remove };
+  } catch (error) {
+    await remove();
+    if (error instanceof SourceError) throw error;
+    throw new SourceError(
+      `No scratch copy could be made at ${server.host}:${server.port}: ${error instanceof Error ? error.message : 'unknown error'}. The role needs CREATEDB and CREATEROLE.`,
+      'notAllowed',
+      { cause: error },
+    );
+  }
+}
+
+/** Drops scratch copies that a process left behind when it died: those older than any rehearsal can last. */
+export async function removeStaleScratches(server: ConnectionDetails, olderThanMs: number): Promise<readonly string[]> {
+  return onServer(server, async (admin) => {
+    const { rows } = await admin.query<{ name: string }>(
+      `select rolname as name from pg_catalog.pg_roles where rolname like $1 union select datname from pg_catalog.pg_database where datname like $1`,
+      [`${prefix.replaceAll('_', '\\_')}%`],
+    );
+    const stale = rows.map((row) => row.name).filter((name) => Date.now() - madeAt(name) > olderThanMs);
+    for (const name of stale) await drop(admin, name);
+    return stale;
+  });
+}
+
+/** What a copy looks like: its structure in the server's own words, and a checksum of the rows of each table. */
+export interface Fingerprint {
+  readonly structure: readonly string[];
+  readonly rows: ReadonlyMap<string, string>;
+}
+
+export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerprint> {
+  const dump = await collect('pg_dump', details, ['--schema-only', '--no-owner', '--no-privileges']);
+  const structure = dump.split('\n').filter((line) => line !== '' && !line.startsWith('--') && !line.startsWith('\\'));
+  const client = await openReading(details, { ...limits, statementMs: 600_000 });
+  try {
+    const { rows: tables } = await client.query<{ schema: string; name: string }>(
+      `select n.nspname as schema, c.relname as name from pg_class c join pg_namespace n on n.oid = c.relnamespace
+       where c.relkind = 'r' and n.nspname not in ('pg_catalog', 'information_schema') and n.nspname not like 'pg\\_%' order by 1, 2`,
+    );
+    const rows = new Map<string, string>();
+    for (const { schema, name } of tables) {
+      const { rows: sums } = await client.query<{ sum: string }>(
+        `select count(*) || ' rows, ' || coalesce(sum(hashtextextended(t::text, 0)::numeric), 0) as sum from ${quote(schema)}.${quote(name)} as t`,
+      );
+      rows.set(`${schema}.${name}`, sums[0]?.sum ?? '');
+    }
+    return { structure, rows };
+  } finally {
+    await client.end().catch(() => undefined);
+  }
+}
+
+/** Where two fingerprints differ, in words; empty when they are equal. */
+export function differences(before: Fingerprint, after: Fingerprint): readonly string[] {
+  const gone = new Set(before.structure);
+  const come = new Set(after.structure);
+  return [
+    ...before.structure.filter((line) => !come.has(line)).map((line) => `was: ${line.trim()}`),
+    ...after.structure.filter((line) => !gone.has(line)).map((line) => `is: ${line.trim()}`),
+    ...[...new Set([...before.rows.keys(), ...after.rows.keys()])]
+      .filter((table) => before.rows.get(table) !== after.rows.get(table))
+      .map((table) => `rows of ${table} are not the same`),
+  ];
+}
+
+interface Unreadable {
+  /** Quoted as pg_dump's patterns take it. */
+  readonly name: string;
+  readonly isSequence: boolean;
+}
+
+async function lookAt(
+  source: ConnectionDetails,
+): Promise<{ readonly bytes: number; readonly unreadable: readonly Unreadable[] }> {
+  const client = await openReading(source);
+  try {
+    const { rows } = await client.query<{ bytes: string }>('select pg_database_size(current_database()) as bytes');
+    const { rows: closed } = await client.query<Unreadable>(
+      `select format('%I.%I', n.nspname, c.relname) as name, c.relkind = 'S' as "isSequence" from pg_class c join pg_namespace n on n.oid = c.relnamespace
+       where c.relkind in ('r', 'p', 'm', 'S', 'f') and n.nspname not in ('pg_catalog', 'information_schema') and n.nspname not like 'pg\\_%'
+         and not (has_schema_privilege(n.oid, 'usage')
+           and case c.relkind when 'S' then has_sequence_privilege(c.oid, 'select') else has_table_privilege(c.oid, 'select') end)
+       order by 1`,
+    );
+    return { bytes: Number(rows[0]?.bytes), unreadable: closed };
+  } finally {
+    await client.end().catch(() => undefined);
+  }
+}
+
+async function onServer<T>(server: ConnectionDetails, work: (admin: pg.Client) => Promise<T>): Promise<T> {
+  const admin = await openChanging(server, limits);
+  try {
+    return await work(admin);
+  } finally {
+    await admin.end().catch(() => undefined);
+  }
+}
+
+async function drop(admin: pg.Client, name: string): Promise<void> {
+  await admin.query(`drop database if exists ${quote(name)} with (force)`);
+  await admin.query(`drop role if exists ${quote(name)}`);
+}
+
+function madeAt(name: string): number {
+  return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
+}
+
+// pg_restore reads the archive itself: unlike psql it takes no commands from what a hostile server may have put into it.
+async function copy(
+  source: ConnectionDetails,
+  target: ConnectionDetails,
+  unreadable: readonly Unreadable[],
+  signal: AbortSignal | undefined,
+): Promise<readonly string[]> {
+  const dump = start('pg_dump', source, [
+    '--format=custom',
+    '--compress=0',
+    '--no-owner',
+    '--no-privileges',
+    '--no-publications',
+    '--no-subscriptions',
+    '--no-security-labels',
+    '--lock-wait-timeout=5s',
+    ...unreadable.map(({ name, isSequence }) => `--exclude-table${isSequence ? '-data' : ''}=${name}`),
+  ]);
+  const restore = start('pg_restore', target, ['--no-owner', '--no-privileges', `--dbname=${target.database}`]);
+  const stop = () => [dump, restore].forEach(({ child }) => child.kill('SIGTERM'));
+  signal?.addEventListener('abort', stop, { once: true });
+  try {
+    const [dumped] = await Promise.all([
+      dump.ended,
+      restore.ended,
+      pipeline(dump.child.stdout, restore.child.stdin).catch(() => undefined),
+    ]);
+    if (signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
+    if (dumped !== 0) throw new SourceError(`${source.database} could not be copied: ${said(dump.errors())}`, 'refused');
+    return restore
+      .errors()
+      .split('\n')
+      .flatMap((line) => /ERROR:\s+(.*)$/.exec(line)?.[1] ?? []);
+  } finally {
+    signal?.removeEventListener('abort', stop);
+  }
+}
+
+async function collect(program: string, details: ConnectionDetails, args: readonly string[]): Promise<string> {
+  const { child, ended, errors } = start(program, details, args);
+  let text = '';
+  child.stdout.setEncoding('utf8').on('data', (part: string) => (text += part));
+  if ((await ended) !== 0) throw new SourceError(`${details.database} could not be read: ${said(errors())}`, 'other');
+  return text;
+}
+
+function start(program: string, details: ConnectionDetails, args: readonly string[]) {
+  const { host, port, user, password, database, tls } = details;
+  const sslmode = { off: 'disable', prefer: 'prefer', require: 'require', verify: 'verify-full' }[tls];
+  const child = spawn(programPath(program), args, {
+    env: {
+      PATH: process.env['PATH'],
+      PGHOST: host,
+      PGPORT: String(port),
+      PGUSER: user,
+      PGPASSWORD: password,
+      PGDATABASE: database,
+      PGSSLMODE: sslmode,
+      PGAPPNAME: 'pawl',
+      PGCONNECT_TIMEOUT: '10',
+    },
+    stdio: ['pipe', 'pipe', 'pipe'],
+  });
+  let errors = '';
+  child.stderr.setEncoding('utf8').on('data', (part: string) => (errors = (errors + part).slice(0, 200_000)));
+  child.stdin.on('error', () => undefined);
+  const ended = new Promise<number>((resolve, reject) => {
+    child.on('error', (cause) =>
+      reject(new SourceError(`${program} is not installed here. Install Debian's postgresql-client.`, 'other', { cause })),
+    );
+    child.on('close', (code) => resolve(code ?? 1));
+  });
+  return { child, ended, errors: () => errors };
+}
+
+/** The newest that Debian installed: it can read older servers, not newer ones. */
+function programPath(program: string): string {
+  const root = '/usr/lib/postgresql';
+  const versions = existsSync(root) ? readdirSync(root).sort((a, b) => Number(b) - Number(a)) : [];
+  return versions.map((version) => join(root, version, 'bin', program)).find(existsSync) ?? program;
+}
+
+function said(errors: string): string {
+  const line = errors.split('\n').find((text) => /error/i.test(text)) ?? errors.split('\n')[0] ?? '';
+  return line.replace(/^pg_\w+: (error: )?/, '') || 'no reason was given';
+}
+
+function megabytes(bytes: number): string {
+  return `${Math.ceil(bytes / 1_048_576).toLocaleString('en-GB')} MB`;
+}

@@ -52,6 +52,10 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.getByRole('link', { name: /^Open Docket/ }).click();
   await expect(page.getByLabel('Script: Forward')).toBeVisible();
   await shoot('docket');
+  await page.getByRole('button', { name: 'Rehearse on a copy' }).click();
+  await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
+  await page.locator('.timeline summary').nth(1).click();
+  await shoot('rehearsal');
 
   await page.getByLabel('User').fill('harbour_owner');
   await page.getByLabel('Password').fill('mend-with-care');

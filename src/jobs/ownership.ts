@@ -4,7 +4,7 @@
 
 import type pg from 'pg';
 
-const spaces = { survey: 4101, docket: 4102 } as const;
+const spaces = { survey: 4101, docket: 4102, rehearsal: 4103 } as const;
 export type Owned = keyof typeof spaces;
 
 /** Does the work while holding it; returns false at once when somebody else does. */

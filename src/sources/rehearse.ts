@@ -9,6 +9,7 @@ import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
 import { openPostgresqlForChange } from './postgresql/changing';
 import { differences, fingerprintOf, makeScratch, type ScratchOptions } from './postgresql/scratch';
 import type { ChangingSession, ConnectionDetails } from './source';
+import { SourceError } from './SourceError';
 
 export interface RehearseOptions extends ScratchOptions {
   /** Told as it goes, after each step. */
@@ -45,6 +46,7 @@ export async function rehearse(
       await keep(ok ? 'held' : 'failed', says);
       return ok;
     } catch (error) {
+      refuseWhenStopped();
       await keep('failed', error instanceof Error ? error.message : 'unknown error');
       return false;
     }
@@ -90,6 +92,10 @@ export async function rehearse(
     return made;
   }
 
+  function refuseWhenStopped(): void {
+    if (options.signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
+  }
+
   async function steps(open: ChangingSession, direction: Direction, add: Lines, nothingToDo = false): Promise<Said> {
     const planned = plannedSteps(plan, direction);
     let started = 0;
@@ -99,7 +105,10 @@ export async function rehearse(
       return { title, statement, outcome, ok, ms: Date.now() - started, locks };
     };
     await carryOutPlan(open, plan, direction, {
-      started: () => void (started = Date.now()),
+      started: () => {
+        refuseWhenStopped();
+        started = Date.now();
+      },
       ended: (step, outcome) => {
         if (outcome.changed) changed++;
         return add(line(step, outcome.words, !nothingToDo || !outcome.changed, outcome.locks));

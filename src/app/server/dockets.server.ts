@@ -9,7 +9,7 @@ import type { Scripts } from '~/core/dialects/dialect';
 import type { Mode } from '~/core/plan/locks';
 import { type DecidedFinding, type Plan, planFor } from '~/core/plan/plan';
 import { operationsOf } from '~/core/plan/runnable';
-import { nextState } from '~/core/ratchet/states';
+import { changeableStates, nextState } from '~/core/ratchet/states';
 import { type Decision, completeDecision, questionsFor } from '~/core/remedies/questions';
 import { tablesTouched } from '~/core/remedies/operations';
 import type { Login } from '~/jobs/loginHandover';
@@ -28,6 +28,7 @@ import {
   putItem,
   removeItem,
 } from '~/store/dockets/dockets';
+import { askForRehearsal } from '~/store/dockets/rehearsals';
 import { askForRun } from '~/store/dockets/runs';
 import { coreFinding, type FindingRow, listFindingsById, moveFindings } from '~/store/findings/findings';
 import type { Environment, SourceRow } from '~/store/sources/sources';
@@ -47,7 +48,7 @@ export async function addToDocket(
   const catalogue = await latestCatalogue(source);
   return inTransaction(async (store) => {
     const dockets = await listDockets(store, source);
-    const draft = dockets.find((docket) => docket.state === 'Draft');
+    const draft = dockets.find((docket) => changeableStates.includes(docket.state));
     const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`, usualMode(environment)));
     const rows = (await listFindingsById(store, source, findings)).filter(
       (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
@@ -56,7 +57,7 @@ export async function addToDocket(
       const present = await findDocketOf(store, row.id);
       // A finding is in one docket at a time; there only its answers change.
       const where = row.state === 'Docketed' && present ? present.docketId : docket;
-      if (row.state === 'Docketed' && present && present.state !== 'Draft') continue;
+      if (row.state === 'Docketed' && present && !changeableStates.includes(present.state)) continue;
       await putItem(
         store,
         where,
@@ -79,7 +80,7 @@ export async function addToDocket(
 export async function takeFromDocket(source: number, finding: number): Promise<boolean> {
   return inTransaction(async (store) => {
     const docket = await findDocketOf(store, finding);
-    if (docket?.state !== 'Draft') return false;
+    if (!docket || !changeableStates.includes(docket.state)) return false;
     const rows = await listFindingsById(store, source, [finding]);
     await removeItem(store, docket.docketId, finding);
     await moveFindings(
@@ -150,6 +151,16 @@ export async function runDocket(
   return null;
 }
 
+/** Asks a worker to carry the docket out on a scratch copy. Returns what is wrong, or null. */
+export async function rehearseDocket(source: SourceRow, docket: DocketRow): Promise<string | null> {
+  const { plan } = await planDocket(source, docket);
+  if (!plan || plan.steps.length === 0) return 'There is nothing to rehearse in this docket.';
+  const rehearsal = await askForRehearsal(db(), docket.id, plan);
+  if (rehearsal === null) return 'The docket is being rehearsed already.';
+  await enqueue('rehearsal', rehearsal);
+  return null;
+}
+
 /** Records that somebody ran the script themselves, and has the objects surveyed again. */
 export async function ranElsewhere(source: SourceRow, docket: DocketRow, direction: Direction): Promise<string | null> {
   const { plan, catalogue } = await planDocket(source, docket);
@@ -173,4 +184,4 @@ export async function ranElsewhere(source: SourceRow, docket: DocketRow, directi
   return null;
 }
 
-const startsFrom = { forward: ['Draft', 'Stopped'], back: ['Done', 'Stopped'] } as const;
+const startsFrom = { forward: ['Draft', 'Rehearsed', 'Stopped'], back: ['Done', 'Stopped'] } as const;

@@ -8,7 +8,7 @@ import { storeUrl } from '~/store/db';
 let queue: Promise<Queue> | null = null;
 let desk: LoginDesk | null = null;
 
-export async function enqueue(job: 'survey' | 'run', id: number): Promise<void> {
+export async function enqueue(job: 'survey' | 'rehearsal' | 'run', id: number): Promise<void> {
   queue ??= openQueue(
     storeUrl(),
     jobs.map((j) => j.name),

@@ -13,12 +13,15 @@ import { SourceError } from '../SourceError';
 import { openChanging, openReading } from './connect';
 
 const prefix = 'pawl_scratch_';
+const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
 
 export interface ScratchOptions {
   /** Databases that are larger are not copied, in bytes. */
   readonly mostBytes: number;
   readonly signal?: AbortSignal;
+  /** Letters and digits that end the copy's name, to find it again after a crash. */
+  readonly label?: string;
 }
 
 export interface Scratch {
@@ -34,7 +37,7 @@ export interface Scratch {
 export async function makeScratch(
   source: ConnectionDetails,
   server: ConnectionDetails,
-  { mostBytes, signal }: ScratchOptions,
+  { mostBytes, signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
 ): Promise<Scratch> {
   const { bytes, unreadable } = await lookAt(source);
   if (bytes > mostBytes)
@@ -42,10 +45,12 @@ export async function makeScratch(
       `${source.database} holds ${megabytes(bytes)}, more than the ${megabytes(mostBytes)} that may be copied. Allow more, or rehearse on a smaller copy.`,
       'refused',
     );
-  const name = `${prefix}${Date.now().toString(36)}_${randomBytes(4).toString('hex')}`;
+  const name = `${prefix}${Date.now().toString(36)}_${label}`;
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
   const remove = () => onServer(server, (admin) => drop(admin, name)).catch(() => undefined);
   try {
+    // What a process left behind that died, and nobody came back for.
+    await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
     await onServer(server, async (admin) => {
       await admin.query(`create role ${quote(name)} login nosuperuser password ${literal(details.password)}`);
       await admin.query(`grant ${quote(name)} to current_user`);
@@ -67,16 +72,18 @@ export async function makeScratch(
   }
 }
 
-/** Drops scratch copies that a process left behind when it died: those older than any rehearsal can last. */
-export async function removeStaleScratches(server: ConnectionDetails, olderThanMs: number): Promise<readonly string[]> {
-  return onServer(server, async (admin) => {
+/** Drops the scratch copies under a label: whoever made them died over it. */
+export async function removeScratchesOf(server: ConnectionDetails, label: string): Promise<void> {
+  await removeScratches(server, (name) => name.endsWith(`_${label}`));
+}
+
+async function removeScratches(server: ConnectionDetails, unwanted: (name: string) => boolean): Promise<void> {
+  await onServer(server, async (admin) => {
     const { rows } = await admin.query<{ name: string }>(
       `select rolname as name from pg_catalog.pg_roles where rolname like $1 union select datname from pg_catalog.pg_database where datname like $1`,
       [`${prefix.replaceAll('_', '\\_')}%`],
     );
-    const stale = rows.map((row) => row.name).filter((name) => Date.now() - madeAt(name) > olderThanMs);
-    for (const name of stale) await drop(admin, name);
-    return stale;
+    for (const { name } of rows) if (unwanted(name)) await drop(admin, name);
   });
 }
 

@@ -3,6 +3,7 @@ import type { Mode } from '../../core/plan/locks';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/questions';
+import { stopRehearsal } from './rehearsals';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
 export interface DocketRow {
@@ -45,9 +46,16 @@ export async function addDocket(db: Db, source: number, name: string, mode: Mode
   return id;
 }
 
-/** Only a draft's way can be changed: what has run is as it ran. */
+/** What has run is as it ran: then its way is not changed. */
 export async function setDocketMode(db: Db, id: number, mode: Mode): Promise<void> {
+  await reopen(db, id);
   await db.query(`update dockets set mode = $2 where id = $1 and state = 'Draft'`, [id, mode]);
+}
+
+// What was rehearsed was another docket than the one that it is changed into.
+async function reopen(db: Db, id: number): Promise<void> {
+  await stopRehearsal(db, id);
+  await moveDocket(db, id, ['Rehearsed'], 'Draft');
 }
 
 export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
@@ -91,6 +99,7 @@ export function listItems(db: Db, docket: number): Promise<readonly DocketItem[]
 
 /** Adds a remedy, or changes what was decided about it. */
 export async function putItem(db: Db, docket: number, finding: number, decision: Decision): Promise<void> {
+  await reopen(db, docket);
   await db.query(
     `insert into docket_items (docket_id, finding_id, decision)
      values ($1, $2, $3)
@@ -100,6 +109,7 @@ export async function putItem(db: Db, docket: number, finding: number, decision:
 }
 
 export async function removeItem(db: Db, docket: number, finding: number): Promise<void> {
+  await reopen(db, docket);
   await db.query('delete from docket_items where docket_id = $1 and finding_id = $2', [docket, finding]);
 }
 

@@ -1,7 +1,18 @@
 import type { Mode } from '~/core/plan/locks';
 import { IsIn, IsNotEmpty, IsOptional, IsString, MaxLength, ValidateIf } from 'class-validator';
 
-const intents = ['run', 'back', 'elsewhere', 'backElsewhere', 'take', 'rename', 'mode', 'discard'] as const;
+const intents = [
+  'run',
+  'back',
+  'elsewhere',
+  'backElsewhere',
+  'take',
+  'rename',
+  'mode',
+  'rehearse',
+  'stopRehearsal',
+  'discard',
+] as const;
 
 /** What can be asked of a docket. */
 export class DocketForm {

@@ -1,31 +1,39 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useMemo, useRef, useState } from 'react';
-import { data, Form, Link, redirect, useNavigation } from 'react-router';
-import { planDocket, ranElsewhere, runDocket, takeFromDocket } from '~/app/server/dockets.server';
+import { useState } from 'react';
+import { data, Form, Link, redirect } from 'react-router';
+import { planDocket, ranElsewhere, rehearseDocket, runDocket, takeFromDocket } from '~/app/server/dockets.server';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
-import { duration } from '~/app/ui/format';
-import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
 import { usePolling } from '~/app/ui/usePolling';
 import { scriptNames, type ScriptName } from '~/core/dialects/dialect';
 import { operationInWords } from '~/core/dialects/postgresql/scripts';
 import { counted } from '~/core/naming/words';
+import { changeableStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { parseForm } from '~/input/parse';
 import { db } from '~/store/db';
 import { findDocket, removeDocket, renameDocket, setDocketMode } from '~/store/dockets/dockets';
 import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
+import { findLastRehearsal, stopRehearsal } from '~/store/dockets/rehearsals';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
+import { Rehearsing } from './Rehearsing';
+import { RunLog } from './RunLog';
+import { RunPanel } from './RunPanel';
+import { Way } from './Way';
 
 export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const docket = await findDocket(db(), source.id, await idIn(params.docket, 'docket'));
   if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const [{ rows, plan, scripts }, runs] = await Promise.all([planDocket(source, docket), listRuns(db(), docket.id)]);
+  const [{ rows, plan, scripts }, runs, rehearsal] = await Promise.all([
+    planDocket(source, docket),
+    listRuns(db(), docket.id),
+    findLastRehearsal(db(), docket.id),
+  ]);
   const [last] = runs;
   return {
     source,
@@ -41,6 +49,7 @@ export async function loader({ params }: Route.LoaderArgs) {
     })),
     steps: plan?.steps.map(({ operation, cost }) => ({ title: operationInWords(operation), cost })) ?? [],
     problems: plan?.problems ?? [],
+    rehearsal,
     run: last ? { ...last, steps: await listSteps(db(), last.id), proofs: await listProofsOfRun(db(), last.id) } : null,
     earlier: runs.slice(1),
   };
@@ -70,11 +79,17 @@ export async function action({ params, request }: Route.ActionArgs) {
     case 'rename':
       await renameDocket(db(), docket.id, name);
       return { problem: null };
+    case 'rehearse':
+      return { problem: await rehearseDocket(source, docket) };
+    case 'stopRehearsal':
+      await stopRehearsal(db(), docket.id);
+      return { problem: null };
     case 'mode':
       await setDocketMode(db(), docket.id, mode);
       return { problem: null };
     case 'discard': {
-      if (docket.state !== 'Draft') return { problem: 'Only a draft can be discarded: what was run stays on record.' };
+      if (!changeableStates.includes(docket.state))
+        return { problem: 'Only a draft can be discarded: what was run stays on record.' };
       const { rows } = await planDocket(source, docket);
       for (const row of rows) await takeFromDocket(source.id, row.id);
       await removeDocket(db(), docket.id);
@@ -92,11 +107,14 @@ const scriptTitles: Readonly<Record<ScriptName, string>> = {
 };
 
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, docket, scripts, findings, steps, problems, run } = loaderData;
+  const { source, docket, scripts, findings, steps, problems, run, rehearsal } = loaderData;
   const [script, setScript] = useState<ScriptName>('forward');
-  const running = docket.state === 'Running' || findings.some((finding) => finding.state === 'Applied');
+  const running =
+    docket.state === 'Running' ||
+    (rehearsal !== null && rehearsal.finishedAt === null) ||
+    findings.some((finding) => finding.state === 'Applied');
   usePolling(running, pollMs);
-  const draft = docket.state === 'Draft';
+  const draft = changeableStates.includes(docket.state);
   return (
     <div className="desk">
       <main
@@ -134,6 +152,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             </p>
           );
         })}
+        {steps.length > 0 && <Rehearsing docket={docket} rehearsal={rehearsal} />}
         {run && <RunLog run={run} running={docket.state === 'Running'} />}
         {findings.length > 0 && <h2>Remedies</h2>}
         {findings.map((finding) => (
@@ -170,7 +189,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         )}
       </main>
       <aside className="dossier" aria-label="Script and run">
-        {scripts && steps.length > 0 && <RunPanel {...loaderData} problem={actionData?.problem ?? null} />}
+        {scripts && steps.length > 0 && <RunPanel source={source} docket={docket} problem={actionData?.problem ?? null} />}
         {scripts && steps.length > 0 && (
           <>
             <h2>Script</h2>
@@ -197,8 +216,6 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
   );
 }
 
-type Loaded = Route.ComponentProps['loaderData'];
-
 function Title({ name }: { readonly name: string }) {
   const [editing, setEditing] = useState(false);
   if (!editing)
@@ -221,176 +238,5 @@ function Title({ name }: { readonly name: string }) {
         Cancel
       </Button>
     </Form>
-  );
-}
-
-const ways = [
-  {
-    mode: 'quiet',
-    title: 'Beside users at work',
-    effect: 'What takes long lets readers and writers pass. More statements, each for itself.',
-  },
-  {
-    mode: 'plain',
-    title: 'In one go',
-    effect: 'The shortest script, one transaction: all or nothing. Tables are locked while it works.',
-  },
-] as const;
-
-/** How the docket is to be carried out; to be chosen while it is a draft. */
-function Way({ docket }: Pick<Loaded, 'docket'>) {
-  return (
-    <Form method="post" preventScrollReset className="answers" role="group" aria-label="How it is carried out">
-      <input type="hidden" name="intent" value="mode" />
-      {ways.map(({ mode, title, effect }) => (
-        <button
-          key={mode}
-          type="submit"
-          name="mode"
-          value={mode}
-          className="answer"
-          aria-pressed={docket.mode === mode}
-          disabled={docket.state !== 'Draft'}
-        >
-          <b>{title}</b>
-          {effect}
-        </button>
-      ))}
-    </Form>
-  );
-}
-
-function RunPanel({ source, docket, problem }: Loaded & { readonly problem: string | null }) {
-  const busy = useNavigation().state !== 'idle';
-  const user = useRef<HTMLInputElement>(null);
-  const canForward = docket.state === 'Draft' || docket.state === 'Stopped';
-  const canBack = docket.state === 'Done' || docket.state === 'Stopped';
-  useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
-  if (docket.state === 'Running')
-    return (
-      <p className="notice" role="status">
-        Running.{' '}
-        {docket.mode === 'plain'
-          ? 'Each step waits at most 5 seconds for a lock'
-          : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
-        , and what it did is kept as it happens.
-      </p>
-    );
-  if (!canForward && !canBack) return null;
-  return (
-    <Form method="post" preventScrollReset aria-label="Run">
-      <h2>{canForward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
-      <p className="small mute" style={{ margin: '0 0 10px' }}>
-        {canForward ? (
-          <>
-            This changes <b>{source.name}</b> ({source.environment}).
-          </>
-        ) : (
-          <>
-            This undoes what the docket did on <b>{source.name}</b>.
-          </>
-        )}{' '}
-        The login is used for this run and never stored.
-      </p>
-      <div className="fields">
-        <TextField inputRef={user} name="user" label="User" autoComplete="off" />
-        <TextField name="password" label="Password" type="password" autoComplete="off" />
-      </div>
-      {problem && (
-        <p className="notice harm" role="alert">
-          {problem}
-        </p>
-      )}
-      <div className="actions">
-        {canForward && (
-          <Button variant="contained" type="submit" name="intent" value="run" disabled={busy}>
-            {docket.state === 'Stopped' ? 'Go on' : 'Run forward'}
-          </Button>
-        )}
-        {canBack && (
-          <Button type="submit" name="intent" value="back" disabled={busy} color={canForward ? 'primary' : 'error'}>
-            Run back
-          </Button>
-        )}
-        <Button
-          variant="text"
-          type="submit"
-          name="intent"
-          value={canForward ? 'elsewhere' : 'backElsewhere'}
-          formNoValidate
-          disabled={busy}
-        >
-          {canForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
-        </Button>
-        {docket.state === 'Draft' && (
-          <Button variant="text" color="error" type="submit" name="intent" value="discard" sx={{ marginLeft: 'auto' }}>
-            Discard
-          </Button>
-        )}
-      </div>
-    </Form>
-  );
-}
-
-function RunLog({ run, running }: { readonly run: NonNullable<Loaded['run']>; readonly running: boolean }) {
-  const done = run.steps.filter((step) => step.state === 'done').length;
-  const refused = run.proofs.filter((proof) => proof.outcome === 'refused').length;
-  return (
-    <section aria-label="Run">
-      <h2>{run.direction === 'forward' ? 'Run forward' : 'Run back'}</h2>
-      <p className="small mute" style={{ margin: '0 0 6px' }} aria-live="polite">
-        {run.elsewhere ? 'Run elsewhere' : `As ${run.user}`}, <Moment at={run.askedAt} />
-        {run.steps.length > 0 && `: ${done} of ${run.steps.length} steps done`}
-      </p>
-      {running && (
-        <div
-          className="bar-of-progress"
-          role="progressbar"
-          aria-label="Steps done"
-          aria-valuemin={0}
-          aria-valuemax={run.steps.length}
-          aria-valuenow={done}
-        >
-          <div style={{ width: `${(100 * done) / Math.max(1, run.steps.length)}%` }} />
-        </div>
-      )}
-      {run.problem && (
-        <p className="notice harm" role="alert">
-          {run.problem}
-        </p>
-      )}
-      <ol className="steps">
-        {run.steps.map((step) => (
-          <li key={step.position} className={step.state}>
-            <span>
-              {step.title}
-              <span className={`outcome${step.state === 'failed' ? ' rust' : ''}`} style={{ display: 'block' }}>
-                {step.state === 'running' ? 'running …' : (step.outcome ?? step.state)}
-                {step.startedAt && step.finishedAt && `, ${duration(Date.parse(step.finishedAt) - Date.parse(step.startedAt))}`}
-              </span>
-            </span>
-          </li>
-        ))}
-      </ol>
-      {run.proofs.length > 0 && (
-        <>
-          <h2>Proofs</h2>
-          <p className="small" style={{ margin: '0 0 4px' }}>
-            <b>{refused}</b> of {run.proofs.length} tries to break a new rule were refused by the database.
-          </p>
-          <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
-            {run.proofs.map((proof, i) => (
-              <li key={i}>
-                {proof.title}:{' '}
-                <b className={proof.outcome === 'refused' ? 'verd' : proof.outcome === 'accepted' ? 'rust' : 'brass'}>
-                  {proof.outcome}
-                </b>{' '}
-                <span className="mute mono">{proof.answer}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </section>
   );
 }

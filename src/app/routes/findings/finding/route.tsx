@@ -18,6 +18,7 @@ import { type Dossier, dossierOf } from './dossier.server';
 import { exempt, unexempt, WaiverForm } from './waiver.server';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
+import { changeableStates } from '~/core/ratchet/states';
 
 const pollMs = 1000;
 const answerNames = ['key', 'orphans', 'onDelete'] as const;
@@ -190,7 +191,7 @@ function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonly remed
   const location = useLocation();
   const busy = useNavigation().state !== 'idle';
   const docketed = dossier.docket !== null && dossier.state === 'Docketed';
-  const changeable = !docketed || dossier.docket?.state === 'Draft';
+  const changeable = !docketed || (dossier.docket !== null && changeableStates.includes(dossier.docket.state));
   const changed =
     docketed && Object.entries(remedy.decision).some(([question, answer]) => dossier.docket?.decision[question] !== answer);
   const navigate = useNavigate();

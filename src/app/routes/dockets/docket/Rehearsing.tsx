@@ -1,0 +1,112 @@
+import Button from '@mui/material/Button';
+import { Form, useNavigation } from 'react-router';
+import { duration } from '~/app/ui/format';
+import { Moment } from '~/app/ui/Moment';
+import { type RehearsalLine, type RehearsalPart, rehearsalParts } from '~/core/plan/rehearsal';
+import { changeableStates } from '~/core/ratchet/states';
+import type { DocketRow } from '~/store/dockets/dockets';
+import type { RehearsalRow } from '~/store/dockets/rehearsals';
+
+interface RehearsingProps {
+  readonly docket: DocketRow;
+  readonly rehearsal: RehearsalRow | null;
+}
+
+const titles: Readonly<Record<RehearsalPart['name'], string>> = {
+  copy: 'Copy',
+  forward: 'Forward',
+  proofs: 'Proofs',
+  again: 'Forward again',
+  back: 'Back',
+  compare: 'Compare',
+};
+
+/** The rehearsal of a docket: asked for, watched, and what came of it, part by part. */
+export function Rehearsing({ docket, rehearsal }: RehearsingProps) {
+  const busy = useNavigation().state !== 'idle';
+  const going = rehearsal !== null && rehearsal.finishedAt === null;
+  const changeable = changeableStates.includes(docket.state);
+  if (!changeable && !rehearsal) return null;
+  return (
+    <section aria-label="Rehearsal">
+      <h2>Rehearsal</h2>
+      {!going && changeable && (
+        <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }}>
+          <Button type="submit" name="intent" value="rehearse" disabled={busy}>
+            {rehearsal ? 'Rehearse again' : 'Rehearse on a copy'}
+          </Button>
+          <span className="small mute">
+            Copies the source to Pawl’s own server, goes forward, proves, goes forward again and back, and compares.
+          </span>
+        </Form>
+      )}
+      {going && (
+        <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }}>
+          <span role="status">{rehearsal.state === 'queued' ? 'Waiting for a worker …' : 'Rehearsing …'}</span>
+          <Button variant="text" type="submit" name="intent" value="stopRehearsal" disabled={rehearsal.state === 'stopping'}>
+            {rehearsal.state === 'stopping' ? 'Stopping …' : 'Stop'}
+          </Button>
+        </Form>
+      )}
+      {rehearsal?.finishedAt && (
+        <p
+          className={`notice${rehearsal.state === 'held' ? '' : ' harm'}`}
+          role={rehearsal.state === 'held' ? undefined : 'alert'}
+        >
+          <b>{rehearsal.state === 'held' ? 'It holds' : 'It does not hold'}</b>, rehearsed <Moment at={rehearsal.finishedAt} />.{' '}
+          {rehearsal.problem}
+        </p>
+      )}
+      {rehearsal?.report && <Timeline parts={rehearsal.report.parts} />}
+    </section>
+  );
+}
+
+function Timeline({ parts }: { readonly parts: readonly RehearsalPart[] }) {
+  const whole = Math.max(
+    1,
+    parts.reduce((sum, part) => sum + part.ms, 0),
+  );
+  return (
+    <ol className="timeline">
+      {rehearsalParts.map((name) => {
+        const part = parts.find((p) => p.name === name);
+        const from = parts.slice(0, part ? parts.indexOf(part) : 0).reduce((sum, earlier) => sum + earlier.ms, 0);
+        return (
+          <li key={name} className={part?.state.replace(' ', '-') ?? 'waiting'}>
+            <details open={part?.state === 'failed'}>
+              <summary>
+                <b>{titles[name]}</b>
+                <span className="span" aria-hidden>
+                  <span style={{ marginLeft: `${(100 * from) / whole}%`, width: `${(100 * (part?.ms ?? 0)) / whole}%` }} />
+                </span>
+                <span className="mono small mute">{part && part.state !== 'left out' ? duration(part.ms) : ''}</span>
+                <span className="outcome">{part ? part.says || part.state : 'waiting'}</span>
+              </summary>
+              {part && <Lines lines={part.lines} />}
+            </details>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
+  if (lines.length === 0) return <p className="small mute">Nothing to list.</p>;
+  return (
+    <ul>
+      {lines.map((line, i) => (
+        <li key={i} className={line.ok ? undefined : 'rust'}>
+          {line.title}
+          <span className="outcome">
+            {[line.outcome, line.ms > 0 ? duration(line.ms) : '', line.locks.map((lock) => lock.toLowerCase()).join(', ')]
+              .filter(Boolean)
+              .join('; ')}
+          </span>
+          {!line.ok && line.statement && <pre className="script">{line.statement}</pre>}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,39 @@
+import { Form } from 'react-router';
+import { changeableStates } from '~/core/ratchet/states';
+import type { DocketRow } from '~/store/dockets/dockets';
+
+const ways = [
+  {
+    mode: 'quiet',
+    title: 'Beside users at work',
+    effect: 'What takes long lets readers and writers pass. More statements, each for itself.',
+  },
+  {
+    mode: 'plain',
+    title: 'In one go',
+    effect: 'The shortest script, one transaction: all or nothing. Tables are locked while it works.',
+  },
+] as const;
+
+/** How the docket is to be carried out; to be chosen while it is a draft. */
+export function Way({ docket }: { readonly docket: DocketRow }) {
+  return (
+    <Form method="post" preventScrollReset className="answers" role="group" aria-label="How it is carried out">
+      <input type="hidden" name="intent" value="mode" />
+      {ways.map(({ mode, title, effect }) => (
+        <button
+          key={mode}
+          type="submit"
+          name="mode"
+          value={mode}
+          className="answer"
+          aria-pressed={docket.mode === mode}
+          disabled={!changeableStates.includes(docket.state)}
+        >
+          <b>{title}</b>
+          {effect}
+        </button>
+      ))}
+    </Form>
+  );
+}

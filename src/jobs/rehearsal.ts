@@ -1,0 +1,84 @@
+import { parseConnectionString } from '../sources/postgresql/connectionString';
+import { removeScratchesOf } from '../sources/postgresql/scratch';
+import { rehearse } from '../sources/rehearse';
+import { SourceError } from '../sources/SourceError';
+import { inTransaction, storeUrl } from '../store/db';
+import { getSourceOf, moveDocket } from '../store/dockets/dockets';
+import {
+  findRehearsal,
+  finishRehearsal,
+  isStopAsked,
+  keepReport,
+  listUnfinishedRehearsals,
+  startRehearsal,
+} from '../store/dockets/rehearsals';
+import { getConnection } from '../store/sources/sources';
+import type { Job, JobContext } from './job';
+import { whileOwning } from './ownership';
+import { messageOf } from './survey';
+
+const mostBytes = 2048 * 1_048_576;
+const stopPollMs = 1_000;
+
+/** Carries a docket out on a copy of its source, on Pawl's own server. The source is only read. */
+export const rehearsalJob: Job = {
+  name: 'rehearsal',
+
+  async run(id, { store, stopping }) {
+    const row = await findRehearsal(store, id);
+    if (!row) return;
+    await whileOwning(store, 'rehearsal', id, async () => {
+      if (await startRehearsal(store, id)) await carryOut(row, store, stopping);
+    });
+  },
+
+  async recover({ store, enqueue }) {
+    for (const { id, state, waitedLong } of await listUnfinishedRehearsals(store)) {
+      await whileOwning(store, 'rehearsal', id, async () => {
+        if (state === 'queued') {
+          if (waitedLong) await enqueue('rehearsal', id);
+          return;
+        }
+        await removeScratchesOf(parseConnectionString(storeUrl()), labelOf(id));
+        await finishRehearsal(store, id, 'failed', 'The worker was interrupted. Its copy is removed; rehearse again.');
+      });
+    }
+  },
+};
+
+type Row = NonNullable<Awaited<ReturnType<typeof findRehearsal>>>;
+
+async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'], stopping: AbortSignal): Promise<void> {
+  const asked = new AbortController();
+  const watch = setInterval(() => {
+    isStopAsked(store, id).then(
+      (stop) => stop && asked.abort(),
+      () => undefined,
+    );
+  }, stopPollMs);
+  try {
+    const source = await getConnection(store, await getSourceOf(store, docketId));
+    const report = await rehearse(plan, source, parseConnectionString(storeUrl()), {
+      label: labelOf(id),
+      mostBytes,
+      signal: AbortSignal.any([asked.signal, stopping]),
+      onProgress: (progress) => keepReport(store, id, progress),
+    });
+    await keepReport(store, id, report);
+    await inTransaction(async (db) => {
+      // Somebody who changed the docket meanwhile has asked for a stop: then another was rehearsed.
+      const changed = await isStopAsked(db, id);
+      if (report.holds && !changed) await moveDocket(db, docketId, ['Draft'], 'Rehearsed');
+      await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
+    }, store);
+  } catch (error) {
+    const stopped = error instanceof SourceError && error.reason === 'cancelled';
+    await finishRehearsal(store, id, 'failed', stopped ? 'It was stopped; its copy is removed.' : messageOf(error));
+  } finally {
+    clearInterval(watch);
+  }
+}
+
+function labelOf(id: number): string {
+  return `r${id}`;
+}

@@ -1,0 +1,74 @@
+import type { Plan } from '../../core/plan/plan';
+import type { Rehearsal } from '../../core/plan/rehearsal';
+import { type Db, findRow, getRow, rowsOf } from '../db';
+
+export interface RehearsalRow {
+  readonly id: number;
+  readonly docketId: number;
+  /** `stopping`: somebody asked for it to stop. */
+  readonly state: 'queued' | 'running' | 'stopping' | 'held' | 'failed';
+  /** As far as it has come; null before it starts. */
+  readonly report: Rehearsal | null;
+  readonly problem: string | null;
+  readonly askedAt: string;
+  readonly finishedAt: string | null;
+}
+
+const shown = `id, docket_id as "docketId", state, report, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
+
+/** Returns the id, or null when the docket is being rehearsed already. */
+export async function askForRehearsal(db: Db, docket: number, plan: Plan): Promise<number | null> {
+  const row = await findRow<{ id: number }>(
+    db,
+    `insert into rehearsals (docket_id, plan)
+     select $1, $2 where not exists (select 1 from rehearsals where docket_id = $1 and finished_at is null)
+     returning id`,
+    [docket, JSON.stringify(plan)],
+  );
+  return row?.id ?? null;
+}
+
+export function findRehearsal(db: Db, id: number): Promise<(RehearsalRow & { readonly plan: Plan }) | null> {
+  return findRow(db, `select ${shown}, plan from rehearsals where id = $1`, [id]);
+}
+
+export function findLastRehearsal(db: Db, docket: number): Promise<RehearsalRow | null> {
+  return findRow(db, `select ${shown} from rehearsals where docket_id = $1 order by id desc limit 1`, [docket]);
+}
+
+export async function startRehearsal(db: Db, id: number): Promise<boolean> {
+  return (await db.query(`update rehearsals set state = 'running' where id = $1 and state = 'queued'`, [id])).rowCount === 1;
+}
+
+export async function keepReport(db: Db, id: number, report: Rehearsal): Promise<void> {
+  await db.query('update rehearsals set report = $2 where id = $1', [id, JSON.stringify(report)]);
+}
+
+export async function stopRehearsal(db: Db, docket: number): Promise<void> {
+  await db.query(
+    `update rehearsals set state = case state when 'queued' then 'failed' else 'stopping' end,
+       problem = 'It was stopped.', finished_at = case state when 'queued' then now() end
+     where docket_id = $1 and state in ('queued', 'running')`,
+    [docket],
+  );
+}
+
+export async function isStopAsked(db: Db, id: number): Promise<boolean> {
+  return (await getRow<{ stopping: boolean }>(db, `select state = 'stopping' as stopping from rehearsals where id = $1`, [id]))
+    .stopping;
+}
+
+export async function finishRehearsal(db: Db, id: number, state: 'held' | 'failed', problem: string | null): Promise<void> {
+  await db.query('update rehearsals set state = $2, problem = $3, finished_at = now() where id = $1', [id, state, problem]);
+}
+
+/** Rehearsals that are not through, for the worker to look after. */
+export function listUnfinishedRehearsals(
+  db: Db,
+): Promise<readonly (Pick<RehearsalRow, 'id' | 'docketId' | 'state'> & { readonly waitedLong: boolean })[]> {
+  return rowsOf(
+    db,
+    `select id, docket_id as "docketId", state, queued_at < now() - interval '15 seconds' as "waitedLong"
+     from rehearsals where finished_at is null`,
+  );
+}

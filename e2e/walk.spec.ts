@@ -90,15 +90,15 @@ test('what was run elsewhere is surveyed, and is open again with the reason when
 
 test('a docket is rehearsed on a copy before it is run; changed, it is a draft again', async ({ page }) => {
   await open(page, '/s/1/findings?q=keys/missing');
-  await page.getByRole('row', { name: /port\.pilotage_job/ }).click();
+  await page.getByRole('row', { name: /berth_booking/ }).click();
   await page.getByRole('button', { name: 'Add to docket' }).click();
   await page.getByRole('link', { name: /^Open Docket/ }).click();
   await page.getByRole('button', { name: 'Rehearse on a copy' }).click();
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Rehearsed', { exact: true })).toBeVisible();
   await expect(page.getByText('A second run changes nothing.')).toBeVisible();
-  await page.getByText('Forward', { exact: true }).last().click();
-  await expect(page.getByText(/port\.pilotage_job: access exclusive/).first()).toBeVisible();
+  await page.locator('summary', { hasText: 'steps changed something' }).first().click();
+  await expect(page.getByText(/port\.berth_booking: access exclusive/).first()).toBeVisible();
 
   await expect(page.getByLabel('Script: Forward')).toContainText('create unique index concurrently');
   await page.getByRole('button', { name: /In one go/ }).click();

@@ -107,6 +107,7 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
   let current = catalogue;
   for (const { finding, operation } of candidates) {
     try {
+      refuseEmptied(operation, candidates);
       refuseUnheldParent(operation, current);
       refuseRepetition(operation, current);
       current = apply(operation, current);
@@ -129,6 +130,20 @@ function refuseUnheldParent(operation: Operation, catalogue: Catalogue): void {
   throw new Error(
     `A reference to ${parent.id} needs its ${operation.parentColumns.join(', ')} to be a key. Add the remedy for the missing key of ${parent.id} to this docket.`,
   );
+}
+
+// What one remedy empties, another cannot make mandatory.
+function refuseEmptied(operation: Operation, candidates: readonly Candidate[]): void {
+  const columns =
+    operation.kind === 'setNotNull' ? [operation.column] : operation.kind === 'addPrimaryKey' ? operation.columns : [];
+  for (const { operation: repair } of candidates) {
+    if (repair.kind !== 'setAsideOrphans' || repair.how !== 'empty' || repair.table !== operation.table) continue;
+    const emptied = columns.find((column) => repair.reference.columns.includes(column));
+    if (emptied !== undefined)
+      throw new Error(
+        `${operation.table}.${emptied} cannot be made never empty: another remedy of this docket empties it in its orphans. Remove the orphans instead, or leave it nullable.`,
+      );
+  }
 }
 
 function refuseRepetition(operation: Operation, catalogue: Catalogue): void {

@@ -1,0 +1,147 @@
+import pg from 'pg';
+import { afterEach, expect, test, vi } from 'vitest';
+import { useDatabase } from '../../test/database';
+import type { Mode } from '../core/plan/locks';
+import { type Plan, planFor } from '../core/plan/plan';
+import type { Direction } from '../core/plan/runnable';
+import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
+import { openPostgresqlForChange } from './postgresql/changing';
+import { openPostgresql } from './postgresql/index';
+import { differences, type Fingerprint, fingerprintOf } from './postgresql/scratch';
+import { survey } from './survey';
+
+// Names that want to be something else; orphans; a column never empty; one that is unique.
+const database = useDatabase(`
+  create schema port;
+  create table port.berth (berth_no text not null, area text);
+  insert into port.berth select 'B' || n, 'area ' || n % 5 from generate_series(1, 60) n;
+  create table port."Book'ing; \\! echo" (booking_id int primary key, berth_no text, "no\\te" text);
+  insert into port."Book'ing; \\! echo" select n, case when n % 50 = 0 then 'X' || n else 'B' || 1 + n % 60 end, 'n' || n % 7 from generate_series(1, 400) n;
+  create table port.seal (seal_no text, booking_id int references port."Book'ing; \\! echo", kind text default 'wire');
+  insert into port.seal select 'S' || n, 1 + n % 400, 'wire' from generate_series(1, 300) n;
+`);
+
+afterEach(() => {
+  vi.restoreAllMocks();
+});
+
+async function planned(mode: Mode): Promise<Plan> {
+  const source = await openPostgresql(database.details);
+  try {
+    const { catalogue, findings } = await survey(source, { depth: 'exact', schemas: ['port'] });
+    const mendable = findings.filter((finding) => finding.proposal.kind !== 'byHand');
+    return planFor(
+      mendable.map((finding) => ({ finding, decision: { orphans: 'empty' } })),
+      catalogue,
+      'd1',
+      mode,
+    );
+  } finally {
+    await source.close();
+  }
+}
+
+/** Carries a plan out; returns how many of its operations had something to do. */
+async function carryOut(plan: Plan, direction: Direction): Promise<number> {
+  const session = await openPostgresqlForChange(database.details);
+  let changed = 0;
+  try {
+    await carryOutPlan(session, plan, direction, {
+      started: () => undefined,
+      ended: (_, outcome) => void (changed += outcome.changed ? 1 : 0),
+      failed: () => undefined,
+    });
+    return changed;
+  } finally {
+    await session.close().catch(() => undefined);
+  }
+}
+
+const equal = (a: Fingerprint, b: Fingerprint) => expect(differences(a, b)).toEqual([]);
+
+/** Has the server end the session at its n-th statement that changes something: before it, or while it runs. */
+function endSessionAt(n: number, moment: 'before' | 'during'): { readonly struck: () => boolean } {
+  // eslint-disable-next-line @typescript-eslint/unbound-method -- called with its client below
+  const query = pg.Client.prototype.query as (this: pg.Client, ...args: unknown[]) => Promise<unknown>;
+  let seen = 0;
+  let struck = false;
+  vi.spyOn(pg.Client.prototype, 'query').mockImplementation(function (
+    this: pg.Client & { processID?: number },
+    ...args: unknown[]
+  ) {
+    const text = typeof args[0] === 'string' ? args[0] : '';
+    if (!/^(alter|create|drop|with|insert|update|delete|comment|commit)\b/i.test(text) || seen++ !== n)
+      return query.apply(this, args) as never;
+    struck = true;
+    const end = () => database.run(`select pg_terminate_backend(${this.processID})`);
+    if (moment === 'before') return end().then(() => query.apply(this, args)) as never;
+    const running = query.apply(this, args);
+    running.catch(() => undefined);
+    return end().then(() => running) as never;
+  });
+  return { struck: () => struck };
+}
+
+test.each(['plain', 'quiet'] as const)(
+  'the %s way mends all, changes nothing a second time, and goes back to the byte',
+  async (mode) => {
+    const plan = await planned(mode);
+    // The orphans are emptied, so their column cannot be made mandatory in the same docket.
+    expect(plan.problems.map((problem) => problem.message)).toEqual([
+      expect.stringContaining('berth_no cannot be made never empty'),
+    ]);
+    const kinds = new Set(plan.steps.map((step) => step.operation.kind));
+    for (const kind of ['setAsideOrphans', 'addPrimaryKey', 'addForeignKey', 'createIndex', 'setNotNull'] as const)
+      expect(kinds).toContain(kind);
+    const before = await fingerprintOf(database.details);
+    expect(await carryOut(plan, 'forward')).toBe(plan.steps.length);
+    const mended = await fingerprintOf(database.details);
+    expect((await planned(mode)).steps).toEqual([]);
+    expect(await carryOut(plan, 'forward')).toBe(0);
+    equal(await fingerprintOf(database.details), mended);
+    const session = await openPostgresqlForChange(database.details);
+    for await (const { outcome } of provePlan(session, plan)) expect(outcome).not.toBe('accepted');
+    await session.close();
+    await carryOut(plan, 'back');
+    equal(await fingerprintOf(database.details), before);
+  },
+);
+
+test.each([
+  ['plain', 'before'],
+  ['plain', 'during'],
+  ['quiet', 'before'],
+  ['quiet', 'during'],
+] as const)(
+  'a session that ends %s, %s any statement, leaves what the next one can go on with',
+  { timeout: 240_000 },
+  async (mode, moment) => {
+    const plan = await planned(mode);
+    const before = await fingerprintOf(database.details);
+    await carryOut(plan, 'forward');
+    const mended = await fingerprintOf(database.details);
+    await carryOut(plan, 'back');
+
+    const least = plannedSteps(plan, 'forward').length;
+    let n = 0;
+    for (; n < 500; n++) {
+      const ended = endSessionAt(n, moment);
+      const first = await carryOut(plan, 'forward').then(
+        () => 'through',
+        () => 'interrupted',
+      );
+      vi.restoreAllMocks();
+      if (!ended.struck()) break;
+      // Every other time it goes back from where it was, as somebody who gave up would have it.
+      if (n % 2 === 0) {
+        await carryOut(plan, 'forward');
+        if (n % 10 === 0) equal(await fingerprintOf(database.details), mended);
+      }
+      await carryOut(plan, 'back');
+      if (n % 5 === 0 || first === 'through') equal(await fingerprintOf(database.details), before);
+    }
+    expect(n).toBeGreaterThan(least);
+    await carryOut(plan, 'back');
+    equal(await fingerprintOf(database.details), before);
+  },
+);

@@ -9,7 +9,8 @@ import { eventually, killed, startWorker } from '../../test/worker';
 import { inferStyle } from '../core/naming/style';
 import { type Plan, planFor } from '../core/plan/plan';
 import { openStore } from '../store/db';
-import { addDocket, findDocket, freezeDocket, moveDocket, putItem } from '../store/dockets/dockets';
+import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode } from '../store/dockets/dockets';
+import { askForRehearsal, findLastRehearsal, startRehearsal } from '../store/dockets/rehearsals';
 import { askForRun, findRun, listProofsOfRun, listSteps } from '../store/dockets/runs';
 import { coreFinding, listFindings, moveFindings } from '../store/findings/findings';
 import { migrate } from '../store/migrate';
@@ -19,6 +20,7 @@ import { jobs } from './index';
 import { type LoginDesk, openLoginDesk } from './loginHandover';
 import { openQueue, type Queue } from './queue';
 import { plannedSteps } from '../sources/carryOut';
+import { differences, fingerprintOf } from '../sources/postgresql/scratch';
 
 const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 process.env['PAWL_KEY_FILE'] = keyFile;
@@ -204,6 +206,73 @@ test.each(['plain', 'quiet'] as const)(
   },
 );
 
+test('a docket is rehearsed on a copy of which nothing is left; changed, it is a draft again', async () => {
+  await hire();
+  const { docket, plan } = await docketFor('keys/missing');
+  const before = await fingerprintOf(audited.details);
+  const id = await askForRehearsal(store, docket, plan);
+  expect(await askForRehearsal(store, docket, plan)).toBeNull();
+  await queue.enqueue('rehearsal', id ?? 0);
+  const rehearsal = await eventually(async () => {
+    const row = await findLastRehearsal(store, docket);
+    return row?.finishedAt ? row : null;
+  }, 'the rehearsal to end');
+  expect([rehearsal.problem, rehearsal.state, rehearsal.report?.holds]).toEqual([null, 'held', true]);
+  expect((await findDocket(store, source, docket))?.state).toBe('Rehearsed');
+  expect((await store.query(`select 1 from pg_database where datname like 'pawl\\_scratch\\_%\\_r${id}'`)).rowCount).toBe(0);
+  expect(differences(before, await fingerprintOf(audited.details))).toEqual([]);
+  await setDocketMode(store, docket, 'quiet');
+  expect((await findDocket(store, source, docket))?.state).toBe('Draft');
+});
+
+test('killing the worker in a rehearsal leaves no copy behind, and says so', async () => {
+  const first = await hire();
+  const { docket, plan } = await docketFor('keys/missing');
+  await killed(first, 'SIGKILL');
+  const id = (await askForRehearsal(store, docket, plan)) ?? 0;
+  await startRehearsal(store, id);
+  await store.query(`create database pawl_scratch_1_r${id}`);
+  await hire();
+  const rehearsal = await eventually(async () => {
+    const row = await findLastRehearsal(store, docket);
+    return row?.finishedAt ? row : null;
+  }, 'the rehearsal to be given up');
+  expect([rehearsal.state, rehearsal.problem]).toEqual(['failed', expect.stringContaining('interrupted')]);
+  expect((await store.query(`select 1 from pg_database where datname = 'pawl_scratch_1_r${id}'`)).rowCount).toBe(0);
+});
+
+test('a docket whose tables have changed since it was planned stops before its first step', async () => {
+  await hire();
+  const { docket, plan } = await docketFor('keys/missing');
+  const [first] = plan.steps;
+  if (!first) throw new Error('a table has no key');
+  const changed = first.operation.table.replace(/^public\./, '');
+  await audited.run(`alter table public."${changed}" add column sudden int`);
+  try {
+    const { state, problem } = await runToItsEnd(docket, plan, 'forward');
+    expect([state, problem]).toEqual(['stopped', expect.stringMatching(/column sudden is new.*Survey again/)]);
+    expect((await findDocket(store, source, docket))?.state).toBe('Draft');
+  } finally {
+    await audited.run(`alter table public."${changed}" drop column sudden`);
+  }
+});
+
+/** A draft for the findings of a rule, as advised. */
+async function docketFor(rule: string): Promise<{ readonly docket: number; readonly plan: Plan }> {
+  const catalogue = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
+  if (!catalogue) throw new Error('the survey read a catalogue');
+  const rows = (await listFindings(store, source, ['Open'])).filter((row) => row.rule === rule);
+  const docket = await addDocket(store, source, `Docket for ${rule}`, 'plain');
+  for (const row of rows) await putItem(store, docket, row.id, {});
+  const plan = planFor(
+    rows.map((row) => ({ finding: coreFinding(row), decision: {} })),
+    catalogue,
+    `d${docket}`,
+    'plain',
+  );
+  return { docket, plan };
+}
+
 test('a login that nobody offers stops the run, with nothing done', async () => {
   await hire();
   const docket = await addDocket(store, source, 'Unattended', 'plain');
@@ -231,6 +300,12 @@ test('no table ever holds a password that was typed for a run', async () => {
 });
 
 async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): Promise<number> {
+  const ended = await runToItsEnd(docket, plan, direction);
+  expect(ended.problem).toBeNull();
+  return ended.id;
+}
+
+async function runToItsEnd(docket: number, plan: Plan, direction: 'forward' | 'back') {
   await moveDocket(store, docket, ['Draft', 'Done'], 'Running');
   const catalogue = await findCatalogue(store, (await reached(1, 'done')).id);
   if (!catalogue) throw new Error('there is a catalogue');
@@ -239,10 +314,8 @@ async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): P
   const id = await askForRun(store, { docket, direction, user, steps: plannedSteps(plan, direction) });
   desk.offer(id, { user, password });
   await queue.enqueue('run', id);
-  const row = await eventually(async () => {
+  return eventually(async () => {
     const r = await findRun(store, id);
     return r?.state === 'done' || r?.state === 'stopped' ? r : null;
   }, 'the run to end');
-  expect(row.problem).toBeNull();
-  return id;
 }

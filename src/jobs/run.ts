@@ -1,13 +1,15 @@
+import { driftOf } from '../core/catalogue/drift';
+import type { Catalogue } from '../core/catalogue/model';
 import type { Plan } from '../core/plan/plan';
-import { operationsOf } from '../core/plan/runnable';
+import { isInForce, operationsOf } from '../core/plan/runnable';
 import { nextState } from '../core/ratchet/states';
-import { tablesTouched } from '../core/remedies/operations';
+import { tablesNeeded, tablesTouched } from '../core/remedies/operations';
 import { carryOutPlan, provePlan } from '../sources/carryOut';
 import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
-import { findFrozen, getSourceOf, listItems, moveDocket } from '../store/dockets/dockets';
+import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
 import {
   findRun,
   finishRun,
@@ -55,10 +57,11 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     const login = await askForLogin(storeUrl(), row.id);
     if (!login) throw new SourceError('The login was no longer at hand. Type it again to go on.', 'notAllowed');
     const source = await getSourceOf(store, row.docketId);
-    const { plan } = (await findFrozen(store, row.docketId)) ?? {};
-    if (!plan) throw new Error('The docket has no plan. Open it and run it again.');
+    const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
+    if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
     const session = await openPostgresqlForChange({ ...(await getConnection(store, source)), ...login });
     try {
+      if (row.direction === 'forward') await refuseDrift(session, plan, catalogue);
       await runSteps(session, plan, row, store);
       if (row.direction === 'forward') await runProofs(session, plan, row, source, store);
     } finally {
@@ -76,7 +79,24 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     );
   } catch (error) {
     await stop(store, row.id, row.docketId, messageOf(error));
+    if (error instanceof Drifted) await thawDocket(store, row.docketId);
   }
+}
+
+class Drifted extends SourceError {}
+
+// Before the first step only: afterwards the schema differs by what the docket did itself.
+async function refuseDrift(session: ChangingSession, plan: Plan, planned: Catalogue): Promise<void> {
+  const current = await session.readCatalogue();
+  const operations = operationsOf(plan, 'forward');
+  if (operations.some((operation) => isInForce(operation, current))) return;
+  const drift = driftOf(planned, current, tablesNeeded(operations));
+  if (drift.length === 0) return;
+  const more = drift.length > 5 ? `, and ${drift.length - 5} more` : '';
+  throw new Drifted(
+    `The schema has changed since this docket was planned, so nothing was done. ${drift.slice(0, 5).join('; ')}${more}. Survey again: the docket is planned anew.`,
+    'refused',
+  );
 }
 
 async function runSteps(session: ChangingSession, plan: Plan, { id, direction }: RunRow, store: Db): Promise<void> {

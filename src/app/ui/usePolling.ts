@@ -6,7 +6,8 @@ export function usePolling(on: boolean, everyMs: number): void {
   const { revalidate, state } = useRevalidator();
   useEffect(() => {
     if (!on || state !== 'idle') return;
-    const timer = setTimeout(() => void revalidate(), everyMs);
+    // Going to another page breaks it off: then nobody waits for it any more.
+    const timer = setTimeout(() => void revalidate().catch(() => undefined), everyMs);
     return () => clearTimeout(timer);
   }, [on, revalidate, state, everyMs]);
 }

@@ -141,3 +141,15 @@ function takenIn(naming: Naming, schema: string): Set<string> {
 export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {
   return new Set(operations.map((operation) => operation.table));
 }
+
+/** Those touched, and the parents that their references need. */
+export function tablesNeeded(operations: readonly Operation[]): ReadonlySet<TableId> {
+  const parents = operations.flatMap((operation) =>
+    operation.kind === 'addForeignKey'
+      ? [operation.parent]
+      : operation.kind === 'setAsideOrphans'
+        ? [operation.reference.parent]
+        : [],
+  );
+  return new Set([...tablesTouched(operations), ...parents]);
+}

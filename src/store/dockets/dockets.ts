@@ -79,6 +79,11 @@ export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Ca
   ]);
 }
 
+/** Makes a docket of which nothing was carried out a draft again: its plan is made anew. */
+export async function thawDocket(db: Db, id: number): Promise<void> {
+  await db.query(`update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null where id = $1`, [id]);
+}
+
 /** Changes the state, only from one of the states given; false when it was in none of them. */
 export async function moveDocket(db: Db, id: number, from: readonly DocketState[], to: DocketState): Promise<boolean> {
   const moved = await db.query('update dockets set state = $3, state_at = now() where id = $1 and state = any($2)', [

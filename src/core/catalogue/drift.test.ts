@@ -1,0 +1,42 @@
+import { expect, test } from 'vitest';
+import { apply } from './apply';
+import { driftOf } from './drift';
+import { tableId } from './identifiers';
+import { sketch } from './sketch';
+
+const port = sketch(`
+  port.berth: berth_no text key, area text
+  port.call:  id key, berth_no -> port.berth.berth_no, noted timestamp
+`);
+const call = tableId('port', 'call');
+const isPlain = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+test('tables that are as they were have not drifted, whatever their rows did', () => {
+  const busy = {
+    ...port,
+    tables: port.tables.map((table) => ({ ...table, bytes: table.bytes + 8192, activity: 'more', estimatedRows: 7 })),
+  };
+  expect(driftOf(port, busy, [call])).toEqual([]);
+  const kept = JSON.parse(
+    JSON.stringify(port, (_, value: unknown) => (isPlain(value) ? Object.fromEntries(Object.entries(value).reverse()) : value)),
+  ) as typeof port;
+  expect(driftOf(kept, port, [call])).toEqual([]);
+});
+
+test('says what is new, gone, or not what it was', () => {
+  const changed = [
+    { kind: 'addIdentityColumn', table: call, column: 'call_no' },
+    { kind: 'setNotNull', table: call, column: 'noted' },
+    { kind: 'createIndex', table: call, name: 'ix_call_noted', columns: ['noted'] },
+  ] as const;
+  const after = changed.reduce((catalogue, operation) => apply(operation, catalogue), port);
+  expect(driftOf(port, after, [call])).toEqual([
+    'port.call: column call_no is new',
+    'port.call: column noted is not what it was',
+    'port.call: index ix_call_noted is new',
+  ]);
+  expect(driftOf(port, { ...port, tables: port.tables.filter((table) => table.id !== call) }, [call])).toEqual([
+    'port.call is gone',
+  ]);
+  expect(driftOf(port, after, [tableId('port', 'berth')])).toEqual([]);
+});

@@ -1,0 +1,57 @@
+// What has changed of tables between two readings of a catalogue: their structure, not their rows.
+
+import type { TableId } from './identifiers';
+import { findTable } from './lookups';
+import type { Catalogue, Column, Table } from './model';
+
+/** Each difference in words, e.g. `port.call: column berth_no is new`; none when the tables are as they were. */
+export function driftOf(before: Catalogue, after: Catalogue, tables: Iterable<TableId>): readonly string[] {
+  return [...tables].flatMap((id) => {
+    const was = findTable(before, id);
+    const is = findTable(after, id);
+    if (!was && !is) return [];
+    if (!was) return [`${id} is new`];
+    if (!is) return [`${id} is gone`];
+    return differencesOf(was, is).map((difference) => `${id}: ${difference}`);
+  });
+}
+
+function differencesOf(was: Table, is: Table): readonly string[] {
+  return [
+    ...(was.kind === is.kind ? [] : [`it was a ${was.kind} and is a ${is.kind}`]),
+    ...changes('column', was.columns.map(declared), is.columns.map(declared)),
+    ...changes('constraint', was.constraints, is.constraints),
+    ...changes('index', was.indexes, is.indexes),
+    ...changes('trigger', was.triggers, is.triggers),
+  ];
+}
+
+// What the server believes of a column's values, and what people say of it, comes and goes.
+function declared(column: Column): Column {
+  return { ...column, statistics: null, comment: null };
+}
+
+// Kept catalogues come back with their properties in another order.
+function spelt(part: object): string {
+  return JSON.stringify(part, (_, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
+}
+
+function changes<Part extends { readonly name: string }>(
+  what: string,
+  was: readonly Part[],
+  is: readonly Part[],
+): readonly string[] {
+  const earlier = new Map(was.map((part) => [part.name, spelt(part)]));
+  const now = new Map(is.map((part) => [part.name, spelt(part)]));
+  return [
+    ...[...earlier.keys()].filter((name) => !now.has(name)).map((name) => `${what} ${name} is gone`),
+    ...[...now.keys()].filter((name) => !earlier.has(name)).map((name) => `${what} ${name} is new`),
+    ...[...now.keys()]
+      .filter((name) => earlier.has(name) && earlier.get(name) !== now.get(name))
+      .map((name) => `${what} ${name} is not what it was`),
+  ];
+}

@@ -1,9 +1,12 @@
 import pg from 'pg';
 import { afterEach, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/database';
+import { apply } from '../core/catalogue/apply';
+import { driftOf } from '../core/catalogue/drift';
+import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
 import { type Plan, planFor } from '../core/plan/plan';
-import type { Direction } from '../core/plan/runnable';
+import { type Direction, operationsOf } from '../core/plan/runnable';
 import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
 import { openPostgresqlForChange } from './postgresql/changing';
 import { openPostgresql } from './postgresql/index';
@@ -104,6 +107,22 @@ test.each(['plain', 'quiet'] as const)(
     await session.close();
     await carryOut(plan, 'back');
     equal(await fingerprintOf(database.details), before);
+  },
+);
+
+test.each(['plain', 'quiet'] as const)(
+  'after each step of the %s way the server has the catalogue that was foretold',
+  async (mode) => {
+    const plan = await planned(mode);
+    const session = await openPostgresqlForChange(database.details);
+    let foretold = await session.readCatalogue();
+    const tables = foretold.tables.filter((table) => table.schema === 'port').map((table) => table.id);
+    for (const operation of [...operationsOf(plan, 'forward'), ...operationsOf(plan, 'back')]) {
+      await session.carryOut(postgresql.stretches(operation, mode), mode);
+      foretold = apply(operation, foretold);
+      expect(driftOf(foretold, await session.readCatalogue(), tables), operation.kind).toEqual([]);
+    }
+    await session.close();
   },
 );
 

@@ -3,21 +3,23 @@
 
 import type { Operation } from '../plan/operations';
 import { columnId, constraintId, type TableId } from './identifiers';
-import { getTable } from './lookups';
+import { findTable, getTable } from './lookups';
 import type { Catalogue, Column, Constraint, Index, Table } from './model';
 
 /** Throws when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
 export function apply(operation: Operation, catalogue: Catalogue): Catalogue {
   const table = getTable(catalogue, operation.table);
-  const next = change(operation, table);
-  return next === table ? catalogue : { ...catalogue, tables: catalogue.tables.map((t) => (t === table ? next : t)) };
+  const next = change(operation, table, catalogue);
+  if (next === table) return catalogue;
+  const changed = { ...catalogue, tables: catalogue.tables.map((t) => (t === table ? next : t)) };
+  return operation.kind === 'renameConstraint' ? followRename(changed, operation) : changed;
 }
 
 export function applyAll(operations: readonly Operation[], catalogue: Catalogue): Catalogue {
   return operations.reduce((current, operation) => apply(operation, current), catalogue);
 }
 
-function change(operation: Operation, table: Table): Table {
+function change(operation: Operation, table: Table, catalogue: Catalogue): Table {
   switch (operation.kind) {
     case 'addIdentityColumn':
       return { ...table, columns: [...table.columns, identityColumn(table.id, operation.column)] };
@@ -49,7 +51,7 @@ function change(operation: Operation, table: Table): Table {
         match: 'simple',
         onDelete: operation.onDelete,
         onUpdate: operation.onUpdate,
-        index: null,
+        index: keyIndexOf(findTable(catalogue, operation.parent), operation.parentColumns),
       });
     case 'validateConstraint':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
@@ -127,6 +129,27 @@ function nullability(table: Table, names: readonly string[], nullable: boolean):
 function mapConstraint(table: Table, name: string, map: (constraint: Constraint) => Constraint): Table {
   if (!table.constraints.some((c) => c.name === name)) throw new Error(`${table.id} has no constraint ${name}.`);
   return { ...table, constraints: table.constraints.map((c) => (c.name === name ? map(c) : c)) };
+}
+
+// A reference rests on an index of its parent that is unique over the same columns, in whatever order.
+function keyIndexOf(parent: Table | null, columns: readonly string[]): string | null {
+  const fits = (index: Index): boolean =>
+    index.unique && index.valid && index.predicate === null && index.columns.every((c) => c !== null && columns.includes(c));
+  return parent?.indexes.find((index) => index.columns.length === columns.length && fits(index))?.name ?? null;
+}
+
+// The references that rest on a key's index name it.
+function followRename(catalogue: Catalogue, { table, from, to }: Extract<Operation, { kind: 'renameConstraint' }>): Catalogue {
+  const rests = (c: Constraint): boolean => c.kind === 'foreign key' && c.parent === table && c.index === from;
+  if (getTable(catalogue, table).indexes.every((index) => index.name !== to)) return catalogue;
+  return {
+    ...catalogue,
+    tables: catalogue.tables.map((t) =>
+      t.constraints.some(rests)
+        ? { ...t, constraints: t.constraints.map((c) => (rests(c) ? { ...c, index: to } : c) as Constraint) }
+        : t,
+    ),
+  };
 }
 
 // The index behind a key bears the key's name and is renamed with it.

@@ -47,6 +47,9 @@ export function RunPanel({ source, docket, problem }: RunPanelProps) {
         )}{' '}
         The login is used for this run and never stored.
       </p>
+      {source.environment === 'production' && docket.state === 'Draft' && (
+        <p className="notice warn">Not rehearsed as it is now. Rehearse it first: a copy shows what would fail.</p>
+      )}
       <div className="fields">
         <TextField inputRef={user} name="user" label="User" autoComplete="off" />
         <TextField name="password" label="Password" type="password" autoComplete="off" />

@@ -48,13 +48,16 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
         columns: operation.columns,
         parent: operation.parent,
         parentColumns: operation.parentColumns,
-        match: 'simple',
+        match: operation.match,
+        deferrable: operation.deferrable,
         onDelete: operation.onDelete,
         onUpdate: operation.onUpdate,
         index: keyIndexOf(findTable(catalogue, operation.parent), operation.parentColumns),
       });
     case 'validateConstraint':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
+    case 'forgetValidation':
+      return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: false }));
     case 'dropConstraint':
       mapConstraint(table, operation.name, (constraint) => constraint);
       return {

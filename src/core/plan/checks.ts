@@ -9,6 +9,7 @@ export type Check =
   | { readonly kind: 'repeats'; readonly table: TableId; readonly columns: readonly string[] }
   | { readonly kind: 'orphans'; readonly table: TableId; readonly reference: Reference }
   | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
+  | { readonly kind: 'constraintValidated'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
   /** A broken index counts as missing: an interrupted build leaves one. */
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
@@ -54,6 +55,8 @@ export function todoOf(operation: Operation): Check {
       return { kind: 'constraintMissing', table, name: operation.name, validated: false };
     case 'validateConstraint':
       return { kind: 'constraintMissing', table, name: operation.name, validated: true };
+    case 'forgetValidation':
+      return { kind: 'constraintValidated', table, name: operation.name };
     case 'dropConstraint':
       return { kind: 'constraintPresent', table, name: operation.name };
     case 'createIndex':
@@ -84,6 +87,8 @@ export function describeCheck(check: Check): string {
       return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
     case 'constraintMissing':
       return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
+    case 'constraintValidated':
+      return `constraint ${check.name} on ${check.table} validated`;
     case 'constraintPresent':
       return `constraint ${check.name} on ${check.table} already there`;
     case 'indexMissing':

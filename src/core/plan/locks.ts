@@ -28,6 +28,7 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   addUnique: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
   addForeignKey: { lock: 'SHARE ROW EXCLUSIVE', blocks: writers, work: 'catalogue only' },
   validateConstraint: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'reads every row' },
+  forgetValidation: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   dropConstraint: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   createIndex: { lock: 'SHARE', blocks: writers, work: 'builds an index' },
   dropIndex: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },

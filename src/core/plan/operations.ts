@@ -2,7 +2,7 @@
 // catalogue (tested with generated plans) and on a real server (tested on the demo).
 
 import { tableId, tableNames, type TableId } from '../catalogue/identifiers';
-import type { ReferentialAction } from '../catalogue/model';
+import type { ForeignKey, ReferentialAction } from '../catalogue/model';
 
 export type Operation =
   | AddIdentityColumn
@@ -11,6 +11,7 @@ export type Operation =
   | AddUnique
   | AddForeignKey
   | ValidateConstraint
+  | ForgetValidation
   | DropConstraint
   | CreateIndex
   | DropIndex
@@ -57,6 +58,8 @@ export interface AddForeignKey {
   readonly parentColumns: readonly string[];
   readonly onDelete: ReferentialAction;
   readonly onUpdate: ReferentialAction;
+  readonly match: ForeignKey['match'];
+  readonly deferrable: ForeignKey['deferrable'];
 }
 export interface ValidateConstraint {
   readonly kind: 'validateConstraint';
@@ -64,6 +67,15 @@ export interface ValidateConstraint {
   readonly name: string;
   /** What the constraint is about, for the check before it. */
   readonly reference: Reference;
+  /** The constraint as it was before, when it was there already: to make it again without its validation. */
+  readonly before: AddForeignKey | null;
+}
+/** There is no other way to forget a validation than to make the constraint again. */
+export interface ForgetValidation {
+  readonly kind: 'forgetValidation';
+  readonly table: TableId;
+  readonly name: string;
+  readonly before: AddForeignKey;
 }
 export interface DropConstraint {
   readonly kind: 'dropConstraint';
@@ -144,8 +156,8 @@ export function inverseOf(operation: Operation): readonly Operation[] {
     case 'addForeignKey':
       return [{ kind: 'dropConstraint', table, name: operation.name, isKey: operation.kind === 'addUnique' }];
     case 'validateConstraint':
-      // Undone together with the constraint itself: there is no way to forget a validation.
-      return [];
+      // A constraint of the plan's own is undone whole.
+      return operation.before ? [{ kind: 'forgetValidation', table, name: operation.name, before: operation.before }] : [];
     case 'createIndex':
       return [{ kind: 'dropIndex', table, name: operation.name }];
     case 'setNotNull':
@@ -158,6 +170,7 @@ export function inverseOf(operation: Operation): readonly Operation[] {
     case 'dropConstraint':
     case 'dropIndex':
     case 'dropNotNull':
+    case 'forgetValidation':
     case 'bringBackOrphans':
       throw new Error(`${operation.kind} on ${table} is only ever a way back and has no inverse of its own.`);
   }

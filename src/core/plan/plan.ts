@@ -52,6 +52,7 @@ const ranks: Readonly<Record<Operation['kind'], number>> = {
   validateConstraint: 5,
   setNotNull: 6,
   renameConstraint: 7,
+  forgetValidation: 8,
   dropColumn: 8,
   dropConstraint: 8,
   dropIndex: 8,

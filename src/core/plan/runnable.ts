@@ -41,6 +41,8 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
       return constraint(operation.name) !== undefined;
     case 'validateConstraint':
       return constraint(operation.name)?.validated === true;
+    case 'forgetValidation':
+      return constraint(operation.name)?.validated === false;
     case 'dropConstraint':
       return constraint(operation.name) === undefined;
     case 'createIndex':

@@ -2,11 +2,11 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { getTable, isIndexed, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
+import { foreignKeysOf, getTable, isIndexed, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
 import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
-import type { Operation } from '../plan/operations';
+import type { AddForeignKey, Operation } from '../plan/operations';
 import { tableOf } from '../rules/audit';
 import type { Finding, Proposal } from '../rules/rule';
 import { completeDecision, type Decision, naturalAnswer, questionsFor } from './questions';
@@ -48,7 +48,7 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
     case 'validate': {
       const { columns, name, references } = proposal;
       const reference = { columns, parent: tableId(references.schema, references.table), parentColumns: references.columns };
-      return [{ kind: 'validateConstraint', table: table.id, name, reference }];
+      return [{ kind: 'validateConstraint', table: table.id, name, reference, before: asItIs(table, name) }];
     }
     case 'byHand':
       throw new Error(`There is no script for ${finding.rule} on ${table.id}: it takes somebody's thought.`);
@@ -111,9 +111,20 @@ function referenceOperations(
     ...reference,
     onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction,
     onUpdate: 'no action',
+    match: 'simple',
+    deferrable: 'no',
   });
-  if (decision['orphans'] !== 'leave') operations.push({ kind: 'validateConstraint', table: table.id, name, reference });
+  if (decision['orphans'] !== 'leave')
+    operations.push({ kind: 'validateConstraint', table: table.id, name, reference, before: null });
   return operations;
+}
+
+/** The operation that would make a foreign key of the table as it is, but for its validation. */
+function asItIs(table: Table, name: string): AddForeignKey | null {
+  const key = foreignKeysOf(table).find((constraint) => constraint.name === name);
+  if (!key) return null;
+  const { columns, parent, parentColumns, onDelete, onUpdate, match, deferrable } = key;
+  return { kind: 'addForeignKey', table: table.id, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable };
 }
 
 function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {

@@ -30,6 +30,8 @@ export function writeCheck(check: Check): string {
         'from (values (1)) as wanted',
         `where not exists (${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''})`,
       );
+    case 'constraintValidated':
+      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`;
     case 'constraintPresent':
       return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
     case 'indexMissing':

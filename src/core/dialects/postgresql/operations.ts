@@ -14,18 +14,24 @@ const writers: Writers = {
     alter(table, `add constraint ${quote(name)}`, `primary key (${quoteList(columns)})`),
   ],
   addUnique: ({ table, name, columns }) => [alter(table, `add constraint ${quote(name)}`, `unique (${quoteList(columns)})`)],
-  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate }) => [
+  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable }) => [
     alter(
       table,
       `add constraint ${quote(name)}`,
       `foreign key (${quoteList(columns)})`,
       `references ${quoteTable(parent)} (${quoteList(parentColumns)})`,
+      ...(match === 'simple' ? [] : [`match ${match}`]),
       `on delete ${onDelete}`,
       `on update ${onUpdate}`,
+      ...(deferrable === 'no' ? [] : [`deferrable ${deferrable}`]),
       'not valid',
     ),
   ],
   validateConstraint: ({ table, name }) => [alter(table, `validate constraint ${quote(name)}`)],
+  forgetValidation: ({ table, name, before }) => [
+    alter(table, `drop constraint ${quote(name)}`),
+    ...writeOperation<'addForeignKey'>(before),
+  ],
   dropConstraint: ({ table, name }) => [alter(table, `drop constraint ${quote(name)}`)],
   createIndex: ({ table, name, columns }) => [`create index ${quote(name)}\n  on ${quoteTable(table)} (${quoteList(columns)})`],
   dropIndex: ({ table, name }) => [`drop index ${quote(tableNames(table).schema)}.${quote(name)}`],

@@ -21,6 +21,8 @@ test('writes a reference over several lines, with its name', () => {
           parentColumns: ['berth_no'],
           onDelete: 'no action',
           onUpdate: 'no action',
+          match: 'simple',
+          deferrable: 'no',
         },
         'plain',
       )

@@ -101,6 +101,8 @@ export function operationInWords(operation: Operation): string {
       return `the reference from ${table} to ${operation.parent}, for new rows`;
     case 'validateConstraint':
       return `the reference ${operation.name} checked for the rows that are there`;
+    case 'forgetValidation':
+      return `the reference ${operation.name} as it was, not checked for the rows that are there`;
     case 'dropConstraint':
       return `drop the constraint ${operation.name} of ${table}`;
     case 'createIndex':

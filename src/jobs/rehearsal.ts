@@ -69,6 +69,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
       // Somebody who changed the docket meanwhile has asked for a stop: then another was rehearsed.
       const changed = await isStopAsked(db, id);
       if (report.holds && !changed) await moveDocket(db, docketId, ['Draft'], 'Rehearsed');
+      if (!report.holds) await moveDocket(db, docketId, ['Rehearsed'], 'Draft');
       await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
     }, store);
   } catch (error) {

@@ -25,6 +25,7 @@ const titles: Readonly<Record<RehearsalPart['name'], string>> = {
 export function Rehearsing({ docket, rehearsal }: RehearsingProps) {
   const busy = useNavigation().state !== 'idle';
   const going = rehearsal !== null && rehearsal.finishedAt === null;
+  const broken = rehearsal?.report?.parts.some((part) => part.state === 'failed') ?? false;
   const changeable = changeableStates.includes(docket.state);
   if (!changeable && !rehearsal) return null;
   return (
@@ -53,16 +54,16 @@ export function Rehearsing({ docket, rehearsal }: RehearsingProps) {
           className={`notice${rehearsal.state === 'held' ? '' : ' harm'}`}
           role={rehearsal.state === 'held' ? undefined : 'alert'}
         >
-          <b>{rehearsal.state === 'held' ? 'It holds' : 'It does not hold'}</b>, rehearsed <Moment at={rehearsal.finishedAt} />.{' '}
-          {rehearsal.problem}
+          <b>{rehearsal.state === 'held' ? 'It holds' : broken ? 'It does not hold' : 'It did not get through'}</b>, rehearsed{' '}
+          <Moment at={rehearsal.finishedAt} />. {rehearsal.problem}
         </p>
       )}
-      {rehearsal?.report && <Timeline parts={rehearsal.report.parts} />}
+      {rehearsal?.report && <Timeline parts={rehearsal.report.parts} over={!going} />}
     </section>
   );
 }
 
-function Timeline({ parts }: { readonly parts: readonly RehearsalPart[] }) {
+function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; readonly over: boolean }) {
   const whole = Math.max(
     1,
     parts.reduce((sum, part) => sum + part.ms, 0),
@@ -81,7 +82,9 @@ function Timeline({ parts }: { readonly parts: readonly RehearsalPart[] }) {
                   <span style={{ marginLeft: `${(100 * from) / whole}%`, width: `${(100 * (part?.ms ?? 0)) / whole}%` }} />
                 </span>
                 <span className="mono small mute">{part && part.state !== 'left out' ? duration(part.ms) : ''}</span>
-                <span className="outcome">{part ? part.says || part.state : 'waiting'}</span>
+                <span className="outcome">
+                  {part && (part.says !== '' || !over) ? part.says || part.state : over ? 'not finished' : 'waiting'}
+                </span>
               </summary>
               {part && <Lines lines={part.lines} />}
             </details>

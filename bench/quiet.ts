@@ -72,12 +72,10 @@ async function measure(
   waits.length = 0;
   await carryOutPlan(session, plan, 'forward', {
     started: (at) => void (step = at),
-    ended: () => undefined,
-    failed: () => undefined,
   });
   stop = true;
   await Promise.all(writers);
-  await carryOutPlan(session, plan, 'back', { started: () => undefined, ended: () => undefined, failed: () => undefined });
+  await carryOutPlan(session, plan, 'back');
   await session.close();
   return { plan, waits: [...waits], alone };
 

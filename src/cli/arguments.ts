@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
-import type { Mode } from '../core/plan/locks';
+import { type Mode, modes } from '../core/plan/locks';
 import { rules } from '../core/rules/index';
 import type { Depth } from '../core/evidence/requests';
 import { errorsInWords, parse } from '../input/parse';
@@ -24,7 +24,7 @@ export class PlanArguments {
   @IsString() @MinLength(1) file!: string;
   @IsIn(rules.map((rule) => rule.id), { each: true }) only: string[] = [];
   @IsOptional() @IsNumber() @Min(0) @Max(1) minConfidence?: number;
-  @IsIn(['quiet', 'plain']) mode: Mode = 'plain';
+  @IsIn(modes) mode: Mode = 'plain';
   /** What becomes of orphans. */
   @IsIn(['null', 'delete', 'keep-by-hand']) repairs: 'null' | 'delete' | 'keep-by-hand' = 'keep-by-hand';
 }

@@ -4,7 +4,7 @@ import type { Plan } from '../core/plan/plan';
 import { isInForce, operationsOf } from '../core/plan/runnable';
 import { nextState } from '../core/ratchet/states';
 import { tablesNeeded, tablesTouched } from '../core/remedies/operations';
-import { carryOutPlan, provePlan } from '../sources/carryOut';
+import { carryOutPlan, provePlan, type StepListener } from '../sources/carryOut';
 import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
@@ -61,8 +61,9 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
     const session = await openPostgresqlForChange({ ...(await getConnection(store, source)), ...login });
     try {
-      if (row.direction === 'forward') await refuseDrift(session, plan, catalogue);
-      await runSteps(session, plan, row, store);
+      const current = row.direction === 'forward' ? await session.readCatalogue() : null;
+      if (current) refuseDrift(plan, catalogue, current);
+      await runSteps(session, plan, row, current, store);
       if (row.direction === 'forward') await runProofs(session, plan, row, source, store);
     } finally {
       await session.close().catch(() => undefined);
@@ -86,8 +87,7 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
 class Drifted extends SourceError {}
 
 // Before the first step only: afterwards the schema differs by what the docket did itself.
-async function refuseDrift(session: ChangingSession, plan: Plan, planned: Catalogue): Promise<void> {
-  const current = await session.readCatalogue();
+function refuseDrift(plan: Plan, planned: Catalogue, current: Catalogue): void {
   const operations = operationsOf(plan, 'forward');
   if (operations.some((operation) => isInForce(operation, current))) return;
   const drift = driftOf(planned, current, tablesNeeded(operations));
@@ -99,12 +99,19 @@ async function refuseDrift(session: ChangingSession, plan: Plan, planned: Catalo
   );
 }
 
-async function runSteps(session: ChangingSession, plan: Plan, { id, direction }: RunRow, store: Db): Promise<void> {
-  await carryOutPlan(session, plan, direction, {
+async function runSteps(
+  session: ChangingSession,
+  plan: Plan,
+  { id, direction }: RunRow,
+  current: Catalogue | null,
+  store: Db,
+): Promise<void> {
+  const listener: StepListener = {
     started: (step) => startStep(store, id, step),
     ended: (step, { words }) => finishStep(store, id, step, 'done', words),
     failed: (step, error) => finishStep(store, id, step, 'failed', messageOf(error)),
-  });
+  };
+  await carryOutPlan(session, plan, direction, listener, current);
 }
 
 async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {

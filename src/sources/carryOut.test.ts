@@ -50,9 +50,7 @@ async function carryOut(plan: Plan, direction: Direction): Promise<number> {
   let changed = 0;
   try {
     await carryOutPlan(session, plan, direction, {
-      started: () => undefined,
       ended: (_, outcome) => void (changed += outcome.changed ? 1 : 0),
-      failed: () => undefined,
     });
     return changed;
   } finally {

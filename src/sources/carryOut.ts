@@ -1,6 +1,7 @@
 // Carrying a plan out in a session that can change its database: on a source, or on a scratch copy of it.
 
 import { postgresql } from '../core/dialects/postgresql/index';
+import type { Catalogue } from '../core/catalogue/model';
 import { operationInWords } from '../core/dialects/postgresql/scripts';
 import { type Check, describeCheck } from '../core/plan/checks';
 import type { Plan } from '../core/plan/plan';
@@ -16,9 +17,9 @@ export interface PlannedStep {
 
 /** Told of each step as it starts and ends; steps count from 1, as `plannedSteps` lists them. */
 export interface StepListener {
-  started(step: number): Promise<void> | void;
-  ended(step: number, outcome: Outcome): Promise<void> | void;
-  failed(step: number, error: unknown): Promise<void> | void;
+  started?(step: number): Promise<void> | void;
+  ended?(step: number, outcome: Outcome): Promise<void> | void;
+  failed?(step: number, error: unknown): Promise<void> | void;
 }
 
 /** The steps as they will be taken: checks, every operation, checks. */
@@ -30,30 +31,31 @@ export function plannedSteps(plan: Plan, direction: Direction): readonly Planned
   return [{ title: 'Checks before', statement: '' }, ...changes, { title: 'Checks after', statement: '' }];
 }
 
-/** Takes every step that is not in force already. Throws SourceError at the first that fails, after telling of it. */
+/** Takes every step that is not in force already. `known`: the catalogue, when it was just read. Throws SourceError at the first that fails, after telling of it. */
 export async function carryOutPlan(
   session: ChangingSession,
   plan: Plan,
   direction: Direction,
-  listener: StepListener,
+  listener: StepListener = {},
+  known: Catalogue | null = null,
 ): Promise<void> {
   const operations = operationsOf(plan, direction);
-  const toStart = checksToStart(plan, direction, await session.readCatalogue());
+  const toStart = direction === 'back' ? [] : checksToStart(plan, direction, known ?? (await session.readCatalogue()));
   const work: readonly (() => Promise<Outcome>)[] = [
     () => checkAll(session, toStart, 'Nothing was changed'),
     ...operations.map((operation) => () => session.carryOut(postgresql.stretches(operation, plan.mode), plan.mode)),
     () => checkAll(session, checksToEnd(plan, direction), 'The steps are done'),
   ];
   for (const [i, take] of work.entries()) {
-    await listener.started(i + 1);
+    await listener.started?.(i + 1);
     let outcome;
     try {
       outcome = await take();
     } catch (error) {
-      await listener.failed(i + 1, error);
+      await listener.failed?.(i + 1, error);
       throw error;
     }
-    await listener.ended(i + 1, outcome);
+    await listener.ended?.(i + 1, outcome);
   }
 }
 

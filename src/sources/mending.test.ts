@@ -104,9 +104,7 @@ test(
         );
         const outcomes = { changed: 0 };
         const listener = {
-          started: () => undefined,
           ended: (_: number, { changed }: { readonly changed: boolean }) => void (outcomes.changed += changed ? 1 : 0),
-          failed: () => undefined,
         };
         const session = await openPostgresqlForChange(database.details);
         try {

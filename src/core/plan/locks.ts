@@ -7,7 +7,8 @@ import type { Operation } from './operations';
  * plain: the shortest way, in one transaction. quiet: for a server at work; whatever takes long lets readers and
  * writers pass, and what does not let them pass takes a moment and gives up soon when it has to wait.
  */
-export type Mode = 'plain' | 'quiet';
+export const modes = ['plain', 'quiet'] as const;
+export type Mode = (typeof modes)[number];
 
 export interface Cost {
   /** The strongest lock taken on the table. */

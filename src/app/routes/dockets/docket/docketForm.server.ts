@@ -1,4 +1,4 @@
-import type { Mode } from '~/core/plan/locks';
+import { type Mode, modes } from '~/core/plan/locks';
 import { IsIn, IsNotEmpty, IsOptional, IsString, MaxLength, ValidateIf } from 'class-validator';
 
 const intents = [
@@ -28,6 +28,6 @@ export class DocketForm {
   @IsNotEmpty({ message: 'A docket needs a name' })
   @MaxLength(80)
   name = '';
-  @IsIn(['plain', 'quiet']) mode: Mode = 'plain';
+  @IsIn(modes) mode: Mode = 'plain';
   @IsOptional() @IsString() finding?: string;
 }

@@ -8,6 +8,7 @@ import { State } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
+import { changeableStates } from '~/core/ratchet/states';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
@@ -18,7 +19,6 @@ import { type Dossier, dossierOf } from './dossier.server';
 import { exempt, unexempt, WaiverForm } from './waiver.server';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
-import { changeableStates } from '~/core/ratchet/states';
 
 const pollMs = 1000;
 const answerNames = ['key', 'orphans', 'onDelete'] as const;

@@ -4,6 +4,7 @@
 //
 //   npm run bench:quiet
 
+import type { Decision } from '../src/core/remedies/question';
 import pg from 'pg';
 import { planFor, type Plan } from '../src/core/plan/plan';
 import type { Mode } from '../src/core/plan/locks';
@@ -16,6 +17,9 @@ import { connect, startBenchServer } from './database';
 
 const rows = process.argv.includes('--small') ? 100_000 : 1_000_000;
 const clients = 4;
+
+/** `--surrogate`: the key is a new column that numbers every row, the dearest of all steps. */
+const decision: Decision = process.argv.includes('--surrogate') ? { key: 'surrogate' } : {};
 
 interface Wait {
   readonly step: number;
@@ -101,7 +105,7 @@ async function planOf(url: string, mode: Mode): Promise<Plan> {
     const { catalogue, findings } = await survey(source, { depth: 'exact' });
     const mendable = findings.filter((finding) => finding.proposal.kind !== 'byHand');
     return planFor(
-      mendable.map((finding) => ({ finding, decision: {} })),
+      mendable.map((finding) => ({ finding, decision })),
       catalogue,
       'd1',
       mode,

@@ -1,7 +1,56 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type pg from 'pg';
+import { afterAll, afterEach, beforeAll } from 'vitest';
+import { jobs } from '../src/jobs/index';
+import { type LoginDesk, openLoginDesk } from '../src/jobs/loginHandover';
+import { openQueue, type Queue } from '../src/jobs/queue';
+import { openStore } from '../src/store/db';
+import { migrate } from '../src/store/migrate';
+import type { TestDatabase } from './database';
 
 const root = join(import.meta.dirname, '..');
+
+export interface Workshop {
+  readonly store: pg.Pool;
+  readonly queue: Queue;
+  readonly desk: LoginDesk;
+  /** A real worker process; killed after the test. */
+  readonly hire: () => Promise<ChildProcess>;
+}
+
+/** What jobs need, on a store of its own. `opened` is told once it is there. */
+export function useWorkshop(database: TestDatabase, opened: (shop: Workshop) => Promise<void>): void {
+  const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
+  process.env['PAWL_KEY_FILE'] = keyFile;
+  const workers: ChildProcess[] = [];
+  let shop: Workshop;
+  beforeAll(async () => {
+    await migrate(database.url);
+    const names = jobs.map((job) => job.name);
+    shop = {
+      store: openStore(database.url),
+      queue: await openQueue(database.url, names, 'sender'),
+      desk: openLoginDesk(database.url),
+      hire: async () => {
+        const worker = await startWorker(database.url, keyFile);
+        workers.push(worker);
+        return worker;
+      },
+    };
+    await opened(shop);
+  });
+  afterEach(async () => {
+    await Promise.all(workers.splice(0).map((worker) => killed(worker, 'SIGKILL')));
+  });
+  afterAll(async () => {
+    await shop.desk.close();
+    await shop.queue.stop();
+    await shop.store.end();
+  });
+}
 
 /** A real worker process on a store; resolves once it takes jobs. Kill it by its own handle. */
 export function startWorker(store: string, keyFile: string): Promise<ChildProcess> {

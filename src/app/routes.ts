@@ -15,6 +15,7 @@ export default [
       index('routes/findings/nothing.tsx'),
       route(':finding', 'routes/findings/finding/route.tsx'),
     ]),
+    route('decide', 'routes/decide/route.tsx'),
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
     route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
@@ -23,7 +24,9 @@ export default [
     route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
   ]),
   ...prefix('s/:source', [
+    route('coverage/:table/ddl', 'routes/coverage/ddl.ts'),
     route('findings/:finding/rows', 'routes/findings/rows.ts'),
+    route('findings/:finding/reach', 'routes/findings/reach.ts'),
     route('dockets/:docket/:script', 'routes/dockets/script.ts'),
     route('jump', 'routes/jump/route.ts'),
   ]),

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { type Plan, planFor } from '../core/plan/plan';
-import { type Decision, questionsFor } from '../core/remedies/questions';
+import type { Decision } from '../core/remedies/question';
+import { questionsFor } from '../core/remedies/questions';
 import type { Finding } from '../core/rules/rule';
 import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';
@@ -21,7 +22,8 @@ export async function planOfFile({
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
     .filter((finding) => finding.confidence >= minConfidence)
     // What takes somebody's thought has no script.
-    .filter((finding) => finding.proposal.kind !== 'byHand');
+    .filter((finding) => finding.proposal.kind !== 'byHand')
+    .filter((finding) => finding.proposal.kind !== 'standIns' || repairs === 'null');
   const plan = planFor(
     chosen.map((finding) => ({ finding, decision: decisionFor(finding) })),
     survey.catalogue,
@@ -30,11 +32,17 @@ export async function planOfFile({
   );
   return { plan, survey, chosen: chosen.length };
 
-  // Where a repair is refused, rows stay as they are and the new reference holds for new rows only.
+  // Where a repair is refused, rows stay as they are, and a new reference or check holds for new rows only.
   function decisionFor(finding: Finding): Decision {
-    const wanted = { 'keep-by-hand': 'leave', null: 'empty', delete: 'remove' }[repairs];
-    const question = questionsFor(finding, survey.catalogue).find(({ id }) => id === 'orphans');
-    const allowed = question?.answers.some(({ id, refused }) => id === wanted && refused === null) ?? false;
-    return { orphans: allowed ? wanted : 'leave' };
+    const questions = questionsFor(finding, survey.catalogue);
+    const repair = { 'keep-by-hand': 'leave', null: 'empty', delete: 'remove' }[repairs];
+    const decided = (['orphans', 'broken'] as const).map((id): [string, string] => {
+      const allowed = questions
+        .find((question) => question.id === id)
+        ?.answers.some((answer) => answer.id === repair && answer.refused === null);
+      return [id, allowed ? repair : 'leave'];
+    });
+    // Which row is true, and what belongs where nothing stands, is for a person to say.
+    return { ...Object.fromEntries(decided), repeats: 'leave', nulls: 'leave' };
   }
 }

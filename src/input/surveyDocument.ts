@@ -18,7 +18,8 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Catalogue } from '../core/catalogue/model';
-import { tableId } from '../core/catalogue/identifiers';
+import { tableId, type TableId } from '../core/catalogue/identifiers';
+import { type Claim, type Form, forms } from '../core/evidence/claims';
 import { surveyFormat } from '../core/survey/document';
 import { concerns, type Finding, type Proposal, severities } from '../core/rules/rule';
 import { errorsInWords, parse } from './parse';
@@ -38,14 +39,48 @@ class ParentShape {
   @IsString({ each: true }) columns!: string[];
 }
 
+class ClaimShape {
+  @IsIn(['ofForm', 'notNegative', 'notBlank', 'ordered', 'noneOf', 'oneOf']) kind!: Claim['kind'];
+  @IsOptional() @IsString() @MinLength(1) column?: string;
+  @IsOptional() @IsString() @MinLength(1) first?: string;
+  @IsOptional() @IsString() @MinLength(1) second?: string;
+  @IsOptional() @IsIn(forms) form?: Form;
+  @IsOptional() @IsString({ each: true }) @ArrayMaxSize(64) values?: string[];
+}
+
+class LikelyChildShape {
+  @IsString() @MinLength(1) table!: TableId;
+  @IsString({ each: true }) columns!: string[];
+  @IsString({ each: true }) parentColumns!: string[];
+}
+
 class ProposalShape {
-  @IsIn(['primaryKey', 'surrogateKey', 'foreignKey', 'unique', 'notNull', 'rename', 'index', 'validate', 'byHand'])
+  @IsIn([
+    'primaryKey',
+    'surrogateKey',
+    'foreignKey',
+    'unique',
+    'repeats',
+    'promote',
+    'notNull',
+    'nulls',
+    'standIns',
+    'check',
+    'rename',
+    'index',
+    'validate',
+    'byHand',
+  ])
   kind!: Proposal['kind'];
   @IsString({ each: true }) columns!: string[];
   @IsOptional() @ValidateNested() @Type(() => ParentShape) references?: ParentShape;
   @IsOptional() @IsString() @MinLength(1) name?: string;
   @IsOptional() @IsString() @MinLength(1) from?: string;
   @IsOptional() @IsString() @MinLength(1) to?: string;
+  @IsOptional() @IsString() @MinLength(1) index?: string;
+  @IsOptional() @ValidateNested() @Type(() => ClaimShape) claim?: ClaimShape;
+  @IsOptional() @ValidateNested({ each: true }) @Type(() => ClaimShape) @ArrayMaxSize(8) claims?: ClaimShape[];
+  @IsOptional() @ValidateNested({ each: true }) @Type(() => LikelyChildShape) children?: LikelyChildShape[];
 }
 
 class FindingShape {
@@ -170,13 +205,35 @@ function findingFrom(finding: FindingShape): Finding {
         candidates:
           proposal.kind === 'primaryKey' ? [{ columns, how: { kind: 'exact' }, nullRows: 0, score: 1, reasons: [] }] : [],
       }
-    : { orphanRows: typeof orphans === 'number' ? orphans : null, how: null };
+    : { ...countsIn(finding.evidence), orphanRows: typeof orphans === 'number' ? orphans : null, how: null };
   const { id, rule, concern, severity, confidence, object } = finding;
   return { id: id as Finding['id'], rule, concern, severity, confidence, object, facts, proposal };
 }
 
+// What questions about repairs are asked by.
+const counts = ['nulls', 'repeatedRows', 'repeatedValues', 'broken', 'others'] as const;
+
+function countsIn(facts: Readonly<Record<string, unknown>>): Readonly<Record<string, number>> {
+  return Object.fromEntries(
+    counts.flatMap((name) => {
+      const count = facts[name];
+      return typeof count === 'number' ? [[name, count]] : [];
+    }),
+  );
+}
+
+function claimFrom(id: string, { kind, column, first, second, form, values }: ClaimShape): Claim {
+  if (kind === 'ordered' && first !== undefined && second !== undefined) return { kind, first, second };
+  if (column !== undefined) {
+    if (kind === 'notNegative' || kind === 'notBlank') return { kind, column };
+    if (kind === 'ofForm' && form) return { kind, column, form };
+    if ((kind === 'noneOf' || kind === 'oneOf') && values && values.length > 0) return { kind, column, values };
+  }
+  throw new SurveyFileError(`Finding ${id} makes a claim that says too little to be checked.`);
+}
+
 function proposalFrom({ id, proposal }: FindingShape): Proposal {
-  const { kind, columns, references, name, from, to } = proposal;
+  const { kind, columns, references, name, from, to, index, claim, claims, children } = proposal;
   if (kind === 'byHand') return { kind, columns };
   if (kind === 'validate') {
     if (!references || name === undefined)
@@ -193,6 +250,18 @@ function proposalFrom({ id, proposal }: FindingShape): Proposal {
       throw new SurveyFileError(`Finding ${id} proposes a new name without saying from what to what.`);
     return { kind, columns, from, to };
   }
+  if (kind === 'standIns') {
+    if (!claims || claims.length === 0) throw new SurveyFileError(`Finding ${id} does not say which values stand for none.`);
+    return { kind, columns, claims: claims.map((each) => claimFrom(id, each)) };
+  }
+  if (kind === 'check') {
+    if (!claim) throw new SurveyFileError(`Finding ${id} proposes a check without saying of what.`);
+    return { kind, columns, claim: claimFrom(id, claim) };
+  }
+  if (kind === 'promote') {
+    if (index === undefined) throw new SurveyFileError(`Finding ${id} proposes a constraint on an index without naming it.`);
+    return { kind, columns, index };
+  }
   if (columns.length === 0) throw new SurveyFileError(`Finding ${id} proposes a change of no column.`);
-  return { kind, columns };
+  return kind === 'repeats' ? { kind, columns, children: children ?? [] } : { kind, columns };
 }

@@ -1,29 +1,19 @@
-import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type pg from 'pg';
-import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
+import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/database';
-import { eventually, killed, startWorker } from '../../test/worker';
+import { eventually, killed, useWorkshop, type Workshop } from '../../test/worker';
 import { inferStyle } from '../core/naming/style';
 import { type Plan, planFor } from '../core/plan/plan';
-import { openStore } from '../store/db';
 import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode } from '../store/dockets/dockets';
 import { askForRehearsal, findLastRehearsal, startRehearsal } from '../store/dockets/rehearsals';
 import { askForRun, findRun, listProofsOfRun, listSteps } from '../store/dockets/runs';
 import { coreFinding, listFindings, moveFindings } from '../store/findings/findings';
-import { migrate } from '../store/migrate';
 import { addSource } from '../store/sources/sources';
 import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type SurveyState } from '../store/surveys/surveys';
-import { jobs } from './index';
-import { type LoginDesk, openLoginDesk } from './loginHandover';
-import { openQueue, type Queue } from './queue';
+import type { LoginDesk } from './loginHandover';
+import type { Queue } from './queue';
 import { plannedSteps } from '../sources/carryOut';
 import { differences, fingerprintOf } from '../sources/postgresql/scratch';
-
-const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
-process.env['PAWL_KEY_FILE'] = keyFile;
 
 // A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.
 const audited = useDatabase(`
@@ -41,33 +31,13 @@ let store: pg.Pool;
 let queue: Queue;
 let desk: LoginDesk;
 let source: number;
-const workers: ChildProcess[] = [];
+let hire: Workshop['hire'];
 
-beforeAll(async () => {
-  await migrate(database.url);
-  store = openStore(database.url);
-  queue = await openQueue(
-    database.url,
-    jobs.map((job) => job.name),
-    'sender',
-  );
-  desk = openLoginDesk(database.url);
+useWorkshop(database, async (shop) => {
+  ({ store, queue, desk, hire } = shop);
   source = await addSource(store, { name: 'audited', environment: 'test', ...audited.details });
 });
-afterEach(async () => {
-  await Promise.all(workers.splice(0).map((worker) => killed(worker, 'SIGKILL')));
-});
-afterAll(async () => {
-  await desk.close();
-  await queue.stop();
-  await store.end();
-});
 
-async function hire(): Promise<ChildProcess> {
-  const worker = await startWorker(database.url, keyFile);
-  workers.push(worker);
-  return worker;
-}
 async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<number> {
   const id = await askForSurvey(store, { source, depth, forced: true });
   await queue.enqueue('survey', id);

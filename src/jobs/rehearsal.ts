@@ -1,3 +1,4 @@
+import { usualCopyBytes } from '../core/plan/rehearsal';
 import { parseConnectionString } from '../sources/postgresql/connectionString';
 import { removeScratchesOf } from '../sources/postgresql/scratch';
 import { rehearse } from '../sources/rehearse';
@@ -12,12 +13,13 @@ import {
   listUnfinishedRehearsals,
   startRehearsal,
 } from '../store/dockets/rehearsals';
+import { findRehearsalServer } from '../store/sources/rehearsalServer';
 import { getConnection } from '../store/sources/sources';
+import type { ConnectionDetails } from '../sources/source';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import { messageOf } from './survey';
 
-const mostBytes = 2048 * 1_048_576;
 const stopPollMs = 1_000;
 
 /** Carries a docket out on a copy of its source, on Pawl's own server. The source is only read. */
@@ -33,13 +35,13 @@ export const rehearsalJob: Job = {
   },
 
   async recover({ store, enqueue }) {
-    for (const { id, state, waitedLong } of await listUnfinishedRehearsals(store)) {
+    for (const { id, docketId, state, waitedLong } of await listUnfinishedRehearsals(store)) {
       await whileOwning(store, 'rehearsal', id, async () => {
         if (state === 'queued') {
           if (waitedLong) await enqueue('rehearsal', id);
           return;
         }
-        await removeScratchesOf(parseConnectionString(storeUrl()), labelOf(id));
+        await removeScratchesOf(await serverFor(store, await getSourceOf(store, docketId)), labelOf(id)).catch(() => undefined);
         await finishRehearsal(store, id, 'failed', 'The worker was interrupted. Its copy is removed; rehearse again.');
       });
     }
@@ -57,10 +59,11 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
     );
   }, stopPollMs);
   try {
-    const source = await getConnection(store, await getSourceOf(store, docketId));
-    const report = await rehearse(plan, source, parseConnectionString(storeUrl()), {
+    const sourceId = await getSourceOf(store, docketId);
+    const source = await getConnection(store, sourceId);
+    const report = await rehearse(plan, source, await serverFor(store, sourceId), {
       label: labelOf(id),
-      mostBytes,
+      mostBytes: usualCopyBytes,
       signal: AbortSignal.any([asked.signal, stopping]),
       onProgress: (progress) => keepReport(store, id, progress),
     });
@@ -78,6 +81,10 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
   } finally {
     clearInterval(watch);
   }
+}
+
+async function serverFor(store: JobContext['store'], source: number): Promise<ConnectionDetails> {
+  return (await findRehearsalServer(store, source)) ?? parseConnectionString(storeUrl());
 }
 
 function labelOf(id: number): string {

@@ -9,11 +9,13 @@ import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
-import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
+import { findFrozen, getSourceOf, keepCleared, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
 import {
+  findRequest,
   findRun,
   finishRun,
   finishStep,
+  keepPaused,
   keepProof,
   listUnfinishedRuns,
   type RunRow,
@@ -27,6 +29,8 @@ import type { Job, JobContext } from './job';
 import { askForLogin } from './loginHandover';
 import { whileOwning } from './ownership';
 import { messageOf } from './survey';
+
+const steerPollMs = 400;
 
 export const runJob: Job = {
   name: 'run',
@@ -43,7 +47,7 @@ export const runJob: Job = {
   async recover({ store, enqueue }) {
     for (const { id, docketId, state, waitedLong } of await listUnfinishedRuns(store)) {
       await whileOwning(store, 'docket', docketId, async () => {
-        if (state === 'running')
+        if (state !== 'queued')
           await stop(store, id, docketId, 'The worker was interrupted. What was done is kept; go on by typing the login again.');
         else if (waitedLong) await enqueue('run', id);
       });
@@ -60,15 +64,18 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
     const session = await openPostgresqlForChange({ ...(await getConnection(store, source)), ...login });
+    const steering = steer(session, row.id, store);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
       if (current) refuseDrift(plan, catalogue, current);
-      await runSteps(session, plan, row, current, store);
+      await runSteps(session, plan, row, current, store, steering);
       if (row.direction === 'forward') await runProofs(session, plan, row, source, store);
     } finally {
+      steering.end();
       await session.close().catch(() => undefined);
     }
     await settleRun(store, row, plan);
+    if (row.direction === 'clear') return;
     await context.enqueue(
       'survey',
       await askForSurvey(store, {
@@ -82,6 +89,38 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     await stop(store, row.id, row.docketId, messageOf(error));
     if (error instanceof Drifted) await thawDocket(store, row.docketId);
   }
+}
+
+interface Steering {
+  /** Waits while somebody wants it paused; throws when somebody wants it stopped. */
+  beforeStep(): Promise<void>;
+  end(): void;
+}
+
+// A stop interrupts the statement that is under way, which is rolled back; a pause lets the step come to its end.
+function steer(session: ChangingSession, run: number, store: Db): Steering {
+  let stopped = false;
+  const watch = setInterval(() => {
+    findRequest(store, run)
+      .then(async (asked) => {
+        if (asked !== 'stop' || stopped) return;
+        stopped = true;
+        await session.cancel();
+      })
+      .catch(() => undefined);
+  }, steerPollMs);
+  return {
+    async beforeStep() {
+      let paused = false;
+      for (let asked = await findRequest(store, run); asked !== null; asked = await findRequest(store, run)) {
+        if (asked === 'stop') throw new SourceError('It was stopped on request. What was done is kept.', 'cancelled');
+        if (!paused) await keepPaused(store, run, (paused = true));
+        await new Promise((resolve) => setTimeout(resolve, steerPollMs));
+      }
+      if (paused) await keepPaused(store, run, false);
+    },
+    end: () => clearInterval(watch),
+  };
 }
 
 class Drifted extends SourceError {}
@@ -105,9 +144,13 @@ async function runSteps(
   { id, direction }: RunRow,
   current: Catalogue | null,
   store: Db,
+  steering: Steering,
 ): Promise<void> {
   const listener: StepListener = {
-    started: (step) => startStep(store, id, step),
+    started: async (step) => {
+      await steering.beforeStep();
+      await startStep(store, id, step);
+    },
     ended: (step, { words }) => finishStep(store, id, step, 'done', words),
     failed: (step, error) => finishStep(store, id, step, 'failed', messageOf(error)),
   };
@@ -139,7 +182,8 @@ export async function settleRun(
 ): Promise<void> {
   await inTransaction(async (db) => {
     await finishRun(db, row.id, 'done');
-    await moveDocket(db, row.docketId, ['Running'], row.direction === 'forward' ? 'Done' : 'Backed out');
+    await moveDocket(db, row.docketId, ['Running'], row.direction === 'back' ? 'Backed out' : 'Done');
+    if (row.direction === 'clear') return keepCleared(db, row.docketId);
     const source = await getSourceOf(db, row.docketId);
     const items = await listItems(db, row.docketId);
     const carried = new Set(plan.steps.map((s) => s.finding));

@@ -21,6 +21,7 @@ import {
   keepNotMeasured,
   keepProgress,
   keepReused,
+  keepSpeed,
   listFacts,
   listStranded,
   requeueSurvey,
@@ -107,7 +108,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
 
 async function keepResult(
   row: SurveyRow,
-  { catalogue, evidence, findings, scope, reused, policies }: Judged,
+  { catalogue, evidence, findings, scope, reused, speed, policies }: Judged,
   store: JobContext['store'],
 ): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
@@ -137,6 +138,7 @@ async function keepResult(
     await keepTables(db, row.sourceId, catalogue, evidence, unmeasured, scope);
     await keepNotMeasured(db, row.id, unmeasured);
     await keepReused(db, row.id, reused.size);
+    await keepSpeed(db, row.id, speed);
     await finishSurvey(db, row.id, 'done');
   }, store);
 }

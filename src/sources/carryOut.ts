@@ -2,10 +2,10 @@
 
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Catalogue } from '../core/catalogue/model';
-import { operationInWords } from '../core/dialects/postgresql/scripts';
+import { operationInWords } from '../core/plan/inWords';
 import { type Check, describeCheck } from '../core/plan/checks';
 import type { Plan } from '../core/plan/plan';
-import { describeProof } from '../core/plan/proofs';
+import { describeProof, triggersFired } from '../core/plan/proofs';
 import { checksToEnd, checksToStart, type Direction, operationsOf } from '../core/plan/runnable';
 import type { ChangingSession, Outcome, ProofAnswer } from './source';
 import { SourceError } from './SourceError';
@@ -40,7 +40,7 @@ export async function carryOutPlan(
   known: Catalogue | null = null,
 ): Promise<void> {
   const operations = operationsOf(plan, direction);
-  const toStart = direction === 'back' ? [] : checksToStart(plan, direction, known ?? (await session.readCatalogue()));
+  const toStart = direction !== 'forward' ? [] : checksToStart(plan, direction, known ?? (await session.readCatalogue()));
   const work: readonly (() => Promise<Outcome>)[] = [
     () => checkAll(session, toStart, 'Nothing was changed'),
     ...operations.map((operation) => () => session.carryOut(postgresql.stretches(operation, plan.mode), plan.mode)),
@@ -83,8 +83,14 @@ export async function* provePlan(session: ChangingSession, plan: Plan): AsyncGen
   const catalogue = await session.readCatalogue();
   for (const { finding, proofs } of plan.steps) {
     for (const proof of proofs) {
-      const statement = postgresql.proof(proof, catalogue);
-      yield { finding, title: describeProof(proof), statement, ...(await session.prove(proof, statement)) };
+      const fired = triggersFired(proof, catalogue);
+      const title = `${describeProof(proof)}${fired.length > 0 ? `, firing ${fired.join(', ')}` : ''}`;
+      if (proof.kind === 'action') {
+        yield { finding, title, ...(await session.proveAction(proof, postgresql.actionProof(proof, catalogue))) };
+      } else {
+        const statement = postgresql.proof(proof, catalogue);
+        yield { finding, title, statement, ...(await session.prove(proof, statement)) };
+      }
     }
   }
 }

@@ -1,14 +1,16 @@
 // A rehearsal: a plan carried out on a scratch copy, forward, proven, forward again, and back; then the copy
 // is compared with what it was.
 
+import { sizeInWords } from '../core/naming/words';
 import type { Plan } from '../core/plan/plan';
 import type { Rehearsal, RehearsalLine, RehearsalPart, RehearsalPartName } from '../core/plan/rehearsal';
 import { rehearsalParts } from '../core/plan/rehearsal';
 import type { Direction } from '../core/plan/runnable';
 import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
 import { openPostgresqlForChange } from './postgresql/changing';
-import { differences, fingerprintOf, makeScratch, type ScratchOptions } from './postgresql/scratch';
+import { differences, fingerprintOf, makeScratch, type Scratch, type ScratchOptions } from './postgresql/scratch';
 import type { ChangingSession, ConnectionDetails } from './source';
+import { proofsInWords } from '../core/plan/proofs';
 import { SourceError } from './SourceError';
 
 export interface RehearseOptions extends ScratchOptions {
@@ -80,12 +82,12 @@ export async function rehearse(
     const started = Date.now();
     parts.push({ name: 'copy', state: 'running', ms: 0, says: '', lines: [] });
     await options.onProgress?.(reportOf(parts));
-    const made = await makeScratch(source, server, options);
+    const made = await makeScratch(source, server, { ...options, also: referencesOf(plan) });
     parts[0] = {
       name: 'copy',
       state: 'held',
       ms: Date.now() - started,
-      says: `${source.database} was copied in full, ${Math.ceil(made.bytes / 1_048_576).toLocaleString('en-GB')} MB${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
+      says: `${copiedInWords(source.database, made)}${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
       lines: made.leftOut.map((text) => ({ title: text, outcome: 'left out', ok: false, ms: 0, locks: [], statement: '' })),
     };
     await options.onProgress?.(reportOf(parts));
@@ -122,17 +124,29 @@ export async function rehearse(
   }
 
   async function proofs(open: ChangingSession, add: Lines): Promise<Said> {
-    const count = { refused: 0, accepted: 0, 'not provable': 0 };
+    const count = { refused: 0, acted: 0, accepted: 0, 'not provable': 0 };
     for await (const { title, statement, outcome, answer } of provePlan(open, plan)) {
       count[outcome]++;
       await add({ title, statement, outcome: `${outcome}: ${answer}`, ok: outcome !== 'accepted', ms: 0, locks: [] });
     }
-    const { refused, accepted, 'not provable': untried } = count;
-    return {
-      ok: accepted === 0,
-      says: `${refused} of ${refused + accepted + untried} tries to break a new rule were refused${untried > 0 ? `, ${untried} could not be tried` : ''}.`,
-    };
+    const { refused, acted, accepted, 'not provable': untried } = count;
+    return { ok: accepted === 0, says: proofsInWords({ refused, acted, accepted, untried }) };
   }
+}
+
+// What the plan will tie is as good as declared: parents come along for it too.
+function referencesOf(plan: Plan): NonNullable<ScratchOptions['also']> {
+  return plan.steps.flatMap(({ operation }) =>
+    operation.kind === 'addForeignKey'
+      ? [{ child: operation.table, columns: operation.columns, parent: operation.parent, parentColumns: operation.parentColumns }]
+      : [],
+  );
+}
+
+function copiedInWords(database: string, { bytes, sampled }: Scratch): string {
+  if (!sampled) return `${database} was copied in full, ${sizeInWords(bytes)}`;
+  const { rows, ofRows } = sampled;
+  return `Of ${database}, ${sizeInWords(bytes)}, ${rows.toLocaleString('en-GB')} of about ${ofRows.toLocaleString('en-GB')} rows were copied, with every parent that they refer to`;
 }
 
 type Lines = (line: RehearsalLine) => Promise<void>;

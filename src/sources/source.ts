@@ -1,11 +1,13 @@
 // What every source can do. All reading is read-only, bounded in time, and gentle.
 
-import type { Stretch } from '../core/dialects/dialect';
+import type { ActionTry, Stretch } from '../core/dialects/dialect';
 import type { Mode } from '../core/plan/locks';
+import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
 import type { Depth, EvidenceRequest } from '../core/evidence/requests';
-import type { Proof } from '../core/plan/proofs';
+import type { ActionProof, BreakingProof } from '../core/plan/proofs';
+import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
 
 export interface Source {
@@ -19,9 +21,19 @@ export interface Source {
   measure(requests: readonly EvidenceRequest[], catalogue: Catalogue, options: MeasureOptions): Promise<readonly Fact[]>;
   /** Rows that speak for a finding, a page at a time. */
   offenders(question: RowsQuestion, page: Page): Promise<RowsPage>;
+  /** What deleting one row would do, counted exactly. Throws SourceError. */
+  reach(question: ReachQuestion): Promise<Reach>;
+  /** How a constraint or index of a table is dropped and made again; null when there is none of that name. Throws SourceError. */
+  ddl(table: TableId, name: string): Promise<Ddl | null>;
   /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
   cancel(): Promise<void>;
   close(): Promise<void>;
+}
+
+/** Statements to be read and kept; Pawl runs none of them. */
+export interface Ddl {
+  readonly drop: string;
+  readonly create: string;
 }
 
 export interface MeasureOptions {
@@ -74,7 +86,11 @@ export interface ChangingSession {
    */
   carryOut(stretches: readonly Stretch[], mode: Mode): Promise<Outcome>;
   /** Tries to break a rule and rolls back, whatever happens. */
-  prove(proof: Proof, statement: string): Promise<ProofAnswer>;
+  prove(proof: BreakingProof, statement: string): Promise<ProofAnswer>;
+  /** Has a reference act on a parent that is there, looks at its children, and rolls back, whatever happens. */
+  proveAction(proof: ActionProof, attempt: ActionTry): Promise<ProofAnswer & { readonly statement: string }>;
+  /** Interrupts what is under way, and what is asked for afterwards; the call that waits for it throws SourceError. */
+  cancel(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -87,8 +103,8 @@ export interface Outcome {
 }
 
 export interface ProofAnswer {
-  /** `not provable`: there was no row to build the try from, or something else refused first. */
-  readonly outcome: 'refused' | 'accepted' | 'not provable';
+  /** `acted`: the reference did to the children what it declares. `not provable`: there was no row to build the try from, or something else refused first. */
+  readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
   /** The database's own words. */
   readonly answer: string;
 }

@@ -12,6 +12,7 @@ import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
 import { askRules, audit, type AuditOptions } from '../core/rules/audit';
 import { type Policies, noPolicies } from '../core/rules/policy';
+import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import type { Source } from './source';
@@ -56,6 +57,8 @@ export interface SurveyResult {
   readonly takenAt: string;
   /** Tables of which nothing was read again, since they have not changed. */
   readonly reused: ReadonlySet<TableId>;
+  /** How fast whole tables were read. */
+  readonly speed: Speed;
 }
 
 /** Throws SourceError: `cancelled` when the signal says so, `lost` when the connection breaks. */
@@ -79,6 +82,7 @@ class Run {
   private readonly spentMs = new Map<TableId, number>();
   private readonly budget: Budget;
   private spentInAllMs = 0;
+  private readonly passed = { bytes: 0, ms: 0 };
   private readonly takenAt = new Date().toISOString();
   private done = 0;
 
@@ -114,6 +118,7 @@ class Run {
       findings: audit(catalogue, evidence, this.judging(scope)),
       scope,
       takenAt,
+      speed: this.passed,
       reused: new Set(reused.filter((fact) => fact.request.kind === 'profile').map((fact) => fact.request.table)),
     };
   }
@@ -163,6 +168,9 @@ class Run {
     const tables = new Set(batch.map((request) => request.table));
     const left = this.leftMs(tables);
     if (left !== null && left <= 0) return this.keep(batch.map((request) => overBudget(request, this.budget)));
+    // Each profile reads one table whole.
+    const whole = this.options.depth === 'exact' && batch[0]?.kind === 'profile' ? findTable(catalogue, batch[0].table) : null;
+    this.passed.bytes += whole?.bytes ?? 0;
     const facts = await source.measure(batch, catalogue, {
       depth: this.options.depth,
       timeoutMs: left,
@@ -170,6 +178,7 @@ class Run {
       rest: (tookMs) => {
         for (const table of tables) this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs / tables.size);
         this.spentInAllMs += tookMs;
+        if (whole) this.passed.ms += tookMs;
         return this.pause(tookMs * this.budget.rest);
       },
       known: (request) => this.facts.get(keyOf(request)) ?? null,

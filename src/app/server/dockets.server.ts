@@ -1,20 +1,27 @@
 // What screens do with dockets: fill them, plan them, run them.
 
+import { isDeepStrictEqual } from 'node:util';
 import { latestCatalogue } from '~/app/server/catalogues.server';
 import { loginDesk } from '~/app/server/work.server';
 import { enqueue } from '~/app/server/work.server';
+import { sameColumnSet } from '~/core/catalogue/lookups';
 import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import type { Scripts } from '~/core/dialects/dialect';
 import type { Mode } from '~/core/plan/locks';
-import { type DecidedFinding, type Plan, planFor } from '~/core/plan/plan';
-import { operationsOf } from '~/core/plan/runnable';
+import { type DecidedFinding, type NeededKey, type Plan, planFor } from '~/core/plan/plan';
+import { type Direction, operationsOf } from '~/core/plan/runnable';
+import { requirementsFor, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates, nextState } from '~/core/ratchet/states';
-import { type Decision, completeDecision, questionsFor } from '~/core/remedies/questions';
+import { completeDecision, type Decision } from '~/core/remedies/question';
+import { questionsFor } from '~/core/remedies/questions';
 import { tablesTouched } from '~/core/remedies/operations';
 import type { Login } from '~/jobs/loginHandover';
 import { settleRun } from '~/jobs/run';
 import { plannedSteps } from '~/sources/carryOut';
+import { parseConnectionString } from '~/sources/postgresql/connectionString';
+import { SourceError } from '~/sources/SourceError';
+import { keepRehearsalServer } from '~/store/sources/rehearsalServer';
 import { db, inTransaction } from '~/store/db';
 import {
   addDocket,
@@ -27,10 +34,11 @@ import {
   moveDocket,
   putItem,
   removeItem,
+  signDocket,
 } from '~/store/dockets/dockets';
-import { askForRehearsal } from '~/store/dockets/rehearsals';
+import { askForRehearsal, findLastRehearsal, findRehearsal } from '~/store/dockets/rehearsals';
 import { askForRun } from '~/store/dockets/runs';
-import { coreFinding, type FindingRow, listFindingsById, moveFindings } from '~/store/findings/findings';
+import { coreFinding, type FindingRow, listByTable, listFindingsById, moveFindings } from '~/store/findings/findings';
 import type { Environment, SourceRow } from '~/store/sources/sources';
 import { askForSurvey } from '~/store/surveys/surveys';
 
@@ -48,7 +56,8 @@ export async function addToDocket(
   const catalogue = await latestCatalogue(source);
   return inTransaction(async (store) => {
     const dockets = await listDockets(store, source);
-    const draft = dockets.find((docket) => changeableStates.includes(docket.state));
+    // A signed one is left as it was signed: what comes afterwards goes into another.
+    const draft = dockets.find((docket) => docket.state === 'Draft' || docket.state === 'Rehearsed');
     const docket = draft?.id ?? (await addDocket(store, source, `Docket ${dockets.length + 1}`, usualMode(environment)));
     const rows = (await listFindingsById(store, source, findings)).filter(
       (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
@@ -74,6 +83,18 @@ export async function addToDocket(
     );
     return docket;
   });
+}
+
+/** Open findings whose remedies would make a key that is needed: of those columns, or of a table without any. */
+export async function findingsToMake(source: number, { table, columns }: NeededKey): Promise<readonly FindingRow[]> {
+  const rows = await listByTable(db(), source, table);
+  return rows
+    .filter((row) => ['Open', 'Slipped', 'Docketed'].includes(row.state))
+    .filter(
+      ({ proposal }) =>
+        ['primaryKey', 'unique', 'repeats', 'promote'].includes(proposal.kind) && sameColumnSet(proposal.columns, columns),
+    )
+    .slice(0, 1);
 }
 
 /** Takes a finding out of its draft again; false when its docket is a draft no more. */
@@ -128,8 +149,6 @@ export async function planDocket(source: SourceRow, docket: DocketRow): Promise<
   return { rows, plan, scripts: postgresql.scripts(plan, heading), catalogue };
 }
 
-export type Direction = 'forward' | 'back';
-
 /** Asks a worker to run a docket with a login that is handed over in memory. Returns what is wrong, or null. */
 export async function runDocket(
   source: SourceRow,
@@ -140,6 +159,11 @@ export async function runDocket(
   const planned = await planDocket(source, docket);
   if (!planned.plan || !planned.catalogue || planned.plan.steps.length === 0) return 'There is nothing to run in this docket.';
   const { plan, catalogue } = planned;
+  const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
+  if (direction === 'forward' && docket.state !== 'Stopped' && open.length > 0)
+    return `A production source still asks for this first: ${open.map(({ kind }) => kind).join(', ')}.`;
+  if (direction === 'back' && docket.clearedAt !== null && operationsOf(plan, 'clear').length > 0)
+    return 'What its repairs kept has been dropped: there is no way back any more.';
   const run = await inTransaction(async (store) => {
     if (!(await moveDocket(store, docket.id, startsFrom[direction], 'Running'))) return null;
     await freezeDocket(store, docket.id, plan, catalogue);
@@ -159,6 +183,24 @@ export async function rehearseDocket(source: SourceRow, docket: DocketRow): Prom
   if (rehearsal === null) return 'The docket is being rehearsed already.';
   await enqueue('rehearsal', rehearsal);
   return null;
+}
+
+/** Has the dockets of a source rehearsed elsewhere than on Pawl's own server; an empty text takes that back. Returns what is wrong, or null. */
+export async function chooseRehearsalServer(source: SourceRow, url: string): Promise<string | null> {
+  if (url === '') {
+    await keepRehearsalServer(db(), source.id, null);
+    return null;
+  }
+  try {
+    const server = parseConnectionString(url);
+    if (server.host === source.host && server.port === source.port && source.environment === 'production')
+      return 'That is the production server itself: a rehearsal there would weigh on it. Name another.';
+    await keepRehearsalServer(db(), source.id, server);
+    return null;
+  } catch (error) {
+    if (error instanceof SourceError) return error.message;
+    throw error;
+  }
 }
 
 /** Records that somebody ran the script themselves, and has the objects surveyed again. */
@@ -184,4 +226,27 @@ export async function ranElsewhere(source: SourceRow, docket: DocketRow, directi
   return null;
 }
 
-const startsFrom = { forward: ['Draft', 'Rehearsed', 'Stopped'], back: ['Done', 'Stopped'] } as const;
+const startsFrom = {
+  forward: ['Draft', 'Rehearsed', 'Signed', 'Stopped'],
+  back: ['Done', 'Stopped'],
+  clear: ['Done'],
+} as const;
+
+/** Signs a docket as it is planned now. Returns what is wrong, or null. */
+export async function signAs(source: SourceRow, docket: DocketRow, author: string, signer: string): Promise<string | null> {
+  const refusal = whyNotSigned(author, signer);
+  if (refusal) return refusal;
+  if (source.environment === 'production' && docket.state !== 'Rehearsed')
+    return 'Rehearse it first: a signature is for what was tried.';
+  const { plan, catalogue } = await planDocket(source, docket);
+  if (!plan || !catalogue || plan.steps.length === 0) return 'There is nothing to sign in this docket.';
+  const tried = await findLastRehearsal(db(), docket.id);
+  const rehearsed = tried && (await findRehearsal(db(), tried.id));
+  // A survey since then may have planned it anew.
+  if (docket.state === 'Rehearsed' && !isDeepStrictEqual(rehearsed?.plan, JSON.parse(JSON.stringify(plan))))
+    return 'Its plan is not the one that was rehearsed: the schema or its findings have changed since. Rehearse it again.';
+  const signed = await inTransaction((store) =>
+    signDocket(store, docket.id, { author: author.trim(), signer: signer.trim() }, { plan, catalogue }),
+  );
+  return signed ? null : `The docket is ${docket.state.toLowerCase()}; it cannot be signed now.`;
+}

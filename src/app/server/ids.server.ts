@@ -29,3 +29,9 @@ export async function sourceIn(params: { readonly source?: string | undefined })
 export function notFound(title: string, advice: string) {
   return data({ title, advice }, { status: 404 });
 }
+
+/** The findings that a form names, `most` of them at the most. Throws a 404 page as `idIn` does. */
+export function findingsIn(form: FormData, name: string, most: number): Promise<readonly number[]> {
+  const values = form.getAll(name).slice(0, most);
+  return Promise.all(values.map((id) => idIn(typeof id === 'string' ? id : undefined, 'finding')));
+}

@@ -1,6 +1,7 @@
 // The catalogue as it will be after an operation. Any plan can so be checked in memory: forward
 // clears its findings, back restores the original exactly.
 
+import { claimInWords, columnsOfClaim } from '../evidence/claims';
 import type { Operation } from '../plan/operations';
 import { columnId, constraintId, type TableId } from './identifiers';
 import { findTable, getTable } from './lookups';
@@ -26,14 +27,14 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
     case 'dropColumn':
       return { ...table, columns: table.columns.filter((c) => c.name !== operation.column) };
     case 'addPrimaryKey':
-      return withKey(nullability(table, operation.columns, false), {
+      return withKey(nullability(withoutIndex(table, operation.index), operation.columns, false), {
         kind: 'primary key',
         ...base(table, operation.name),
         columns: operation.columns,
         index: operation.name,
       });
     case 'addUnique':
-      return withKey(table, {
+      return withKey(withoutIndex(table, operation.index), {
         kind: 'unique',
         ...base(table, operation.name),
         columns: operation.columns,
@@ -54,6 +55,15 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
         onUpdate: operation.onUpdate,
         index: keyIndexOf(findTable(catalogue, operation.parent), operation.parentColumns),
       });
+    case 'addCheck':
+      return withConstraint(table, {
+        kind: 'check',
+        ...base(table, operation.name),
+        validated: false,
+        columns: columnsOfClaim(operation.claim),
+        // Each server spells a condition in its own way.
+        expression: claimInWords(operation.claim),
+      });
     case 'validateConstraint':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
     case 'forgetValidation':
@@ -66,17 +76,20 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
         indexes: table.indexes.filter((index) => index.constraint !== operation.name),
       };
     case 'createIndex':
-      return { ...table, indexes: [...table.indexes, indexOf(operation.name, operation.columns, false, null)] };
+      return { ...table, indexes: [...table.indexes, indexOf(operation.name, operation.columns, operation.unique, null)] };
     case 'dropIndex':
-      return { ...table, indexes: table.indexes.filter((index) => index.name !== operation.name) };
+      return withoutIndex(table, operation.name);
     case 'setNotNull':
       return nullability(table, [operation.column], false);
     case 'dropNotNull':
       return nullability(table, [operation.column], true);
     case 'renameConstraint':
       return rename(table, operation.from, operation.to);
-    case 'setAsideOrphans':
-    case 'bringBackOrphans':
+    case 'setAside':
+    case 'bringBack':
+    case 'addParents':
+    case 'removeParents':
+    case 'dropKept':
       // Rows change, not the structure; the side table is ours and comes and goes with the docket.
       return table;
   }
@@ -116,6 +129,10 @@ function withConstraint(table: Table, constraint: Constraint): Table {
 function withKey(table: Table, key: Extract<Constraint, { kind: 'primary key' | 'unique' }>): Table {
   const keyed = withConstraint(table, key);
   return { ...keyed, indexes: [...keyed.indexes, indexOf(key.name, key.columns, true, key.name)] };
+}
+
+function withoutIndex(table: Table, name: string | null): Table {
+  return name === null ? table : { ...table, indexes: table.indexes.filter((index) => index.name !== name) };
 }
 
 function indexOf(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {

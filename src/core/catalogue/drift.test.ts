@@ -25,9 +25,9 @@ test('tables that are as they were have not drifted, whatever their rows did', (
 
 test('says what is new, gone, or not what it was', () => {
   const changed = [
-    { kind: 'addIdentityColumn', table: call, column: 'call_no' },
+    { kind: 'addIdentityColumn', table: call, column: 'call_no', batches: true },
     { kind: 'setNotNull', table: call, column: 'noted' },
-    { kind: 'createIndex', table: call, name: 'ix_call_noted', columns: ['noted'] },
+    { kind: 'createIndex', table: call, name: 'ix_call_noted', columns: ['noted'], unique: false },
   ] as const;
   const after = changed.reduce((catalogue, operation) => apply(operation, catalogue), port);
   expect(driftOf(port, after, [call])).toEqual([

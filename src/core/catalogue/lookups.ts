@@ -92,6 +92,23 @@ export function keyColumnsOf(table: Table): readonly string[] {
   return primaryKeyOf(table)?.columns ?? [];
 }
 
+/** A plain unique index over just these columns in this order that no constraint stands on yet; it can become a key's own. */
+export function uniqueIndexOver(table: Table, columns: readonly string[]): string | null {
+  const found = table.indexes.find(
+    (index) =>
+      index.unique &&
+      index.valid &&
+      index.method === 'btree' &&
+      index.predicate === null &&
+      index.constraint === null &&
+      index.nullsDistinct &&
+      index.included.length === 0 &&
+      index.columns.length === columns.length &&
+      index.columns.every((column, i) => column === columns[i]),
+  );
+  return found?.name ?? null;
+}
+
 /** Tables that hold rows of their own, which constraints can be put on; Pawl's side tables are not among them. */
 export function baseTables(catalogue: Catalogue): readonly Table[] {
   return catalogue.tables.filter(

@@ -6,7 +6,7 @@ import type { Check } from '../plan/checks';
 import type { Cost, Mode } from '../plan/locks';
 import type { Operation } from '../plan/operations';
 import type { Plan } from '../plan/plan';
-import type { Proof } from '../plan/proofs';
+import type { ActionProof, BreakingProof } from '../plan/proofs';
 
 export interface Dialect {
   /** What carries an operation out, in order. */
@@ -16,7 +16,9 @@ export interface Dialect {
   /** A query of one row and one column: a count that is zero when all is well. */
   readonly check: (check: Check) => string;
   /** A statement that breaks a rule, built from rows that are there. It changes no row when there are none to build it from. */
-  readonly proof: (proof: Proof, catalogue: Catalogue) => string;
+  readonly proof: (proof: BreakingProof, catalogue: Catalogue) => string;
+  /** How to see what a reference does when a parent goes or changes. */
+  readonly actionProof: (proof: ActionProof, catalogue: Catalogue) => ActionTry;
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
 }
 
@@ -28,6 +30,15 @@ export interface Stretch {
   readonly cost: Cost;
   /** True for a single statement that the server takes outside of a transaction only. */
   readonly alone: boolean;
+}
+
+export interface ActionTry {
+  /** A query for a parent that has children: its key as text, column by column. No row when there is none. */
+  readonly pick: string;
+  /** What is tried on the parent picked. */
+  readonly statement: (key: readonly string[]) => string;
+  /** A count of the children that still refer to the key as it was. */
+  readonly left: (key: readonly string[]) => string;
 }
 
 export interface Heading {

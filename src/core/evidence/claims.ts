@@ -7,6 +7,8 @@ export type Form = (typeof forms)[number];
 export type Claim =
   | { readonly kind: 'ofForm'; readonly column: string; readonly form: Form }
   | { readonly kind: 'notNegative'; readonly column: string }
+  /** No text of nothing but white space. */
+  | { readonly kind: 'notBlank'; readonly column: string }
   /** The first is never after the second. */
   | { readonly kind: 'ordered'; readonly first: string; readonly second: string }
   /** None of these values occurs; compared as text. */
@@ -18,11 +20,48 @@ export function columnsOfClaim(claim: Claim): readonly string[] {
   return claim.kind === 'ordered' ? [claim.first, claim.second] : [claim.column];
 }
 
+/** Whether a text, written into the column, would break a claim; false where only the database can tell. */
+export function breaks(claim: Claim, text: string): boolean {
+  switch (claim.kind) {
+    case 'ofForm':
+      return !formPatterns[claim.form].test(text);
+    case 'notNegative':
+      return Number(text) < 0;
+    case 'notBlank':
+      return text.trim() === '';
+    case 'noneOf':
+      return claim.values.includes(text);
+    case 'oneOf':
+      return !claim.values.includes(text);
+    case 'ordered':
+      return false;
+  }
+}
+
+/** What a row that keeps to it is like: `weight is not below zero`. */
+export function claimInWords(claim: Claim): string {
+  switch (claim.kind) {
+    case 'ofForm':
+      return `${claim.column} reads as ${claim.form}`;
+    case 'notNegative':
+      return `${claim.column} is not below zero`;
+    case 'notBlank':
+      return `${claim.column} is not blank`;
+    case 'ordered':
+      return `${claim.first} is not after ${claim.second}`;
+    case 'noneOf':
+      return `${claim.column} is none of ${claim.values.map((value) => JSON.stringify(value)).join(', ')}`;
+    case 'oneOf':
+      return `${claim.column} is one of ${claim.values.map((value) => JSON.stringify(value)).join(', ')}`;
+  }
+}
+
 export function keyOfClaim(claim: Claim): string {
   switch (claim.kind) {
     case 'ofForm':
       return JSON.stringify([claim.kind, claim.column, claim.form]);
     case 'notNegative':
+    case 'notBlank':
       return JSON.stringify([claim.kind, claim.column]);
     case 'ordered':
       return JSON.stringify([claim.kind, claim.first, claim.second]);

@@ -24,6 +24,13 @@ export interface KeyCandidate {
   readonly reasons: readonly string[];
 }
 
+/** A table that refers to another, and so repeats its key. */
+export interface KeyChild {
+  readonly table: string;
+  /** As the server estimates; null when it never counted. */
+  readonly rows: number | null;
+}
+
 /** Wider sets cost most to verify and are rarely right: only the best few are asked about. */
 const compositesVerified = 3;
 const singlesVerified = 12;

@@ -2,12 +2,23 @@
 // zero always means good.
 
 import type { TableId } from '../catalogue/identifiers';
-import { type Operation, type Reference, sideTableOf } from './operations';
+import { type Claim, claimInWords, keyOfClaim } from '../evidence/claims';
+import { type Operation, type Reference, type SetAside, sideTableOf } from './operations';
 
 export type Check =
   | { readonly kind: 'nulls'; readonly table: TableId; readonly columns: readonly string[] }
   | { readonly kind: 'repeats'; readonly table: TableId; readonly columns: readonly string[] }
-  | { readonly kind: 'orphans'; readonly table: TableId; readonly reference: Reference }
+  | {
+      readonly kind: 'orphans';
+      readonly table: TableId;
+      readonly reference: Reference;
+      readonly values: readonly string[] | null;
+    }
+  | { readonly kind: 'breaking'; readonly table: TableId; readonly claim: Claim }
+  /** Rows that a repair would leave as they are, as there is nothing to fill them with. */
+  | { readonly kind: 'unfilled'; readonly table: TableId; readonly repair: SetAside }
+  /** No row has this key. */
+  | { readonly kind: 'rowMissing'; readonly table: TableId; readonly column: string; readonly value: string }
   | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
   | { readonly kind: 'constraintValidated'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
@@ -20,20 +31,44 @@ export type Check =
   | { readonly kind: 'tableMissing'; readonly table: TableId }
   | { readonly kind: 'tablePresent'; readonly table: TableId }
   | { readonly kind: 'columnMissing'; readonly table: TableId; readonly column: string }
-  | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string };
+  | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string }
+  /** There, or not there, but not numbered by the database. */
+  | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
 
 /** Checks for a whole plan: what the operations make themselves need not hold before them. */
 export function checksBefore(operations: readonly Operation[]): readonly Check[] {
   const made = new Set(operations.flatMap((o) => (o.kind === 'addIdentityColumn' ? [`${o.table} ${o.column}`] : [])));
-  const repaired = operations.flatMap((o) => (o.kind === 'setAsideOrphans' ? [o] : []));
-  const isRepaired = (table: TableId, reference: Reference): boolean =>
-    repaired.some((o) => o.table === table && o.reference.columns.join() === reference.columns.join());
+  const repaired = operations.filter((o) => o.kind === 'setAside' || o.kind === 'addParents');
   return operations.flatMap((operation) =>
     before(operation).filter((check) => {
-      if ('columns' in check) return !check.columns.some((column) => made.has(`${check.table} ${column}`));
-      return check.kind !== 'orphans' || !isRepaired(check.table, check.reference);
+      if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
+      return !repaired.some((repair) => mends(repair, check));
     }),
   );
+}
+
+/** Whether what a check counts is what a repair does away with. */
+function mends(repair: Operation, check: Check): boolean {
+  if (repair.kind === 'addParents')
+    return check.kind === 'orphans' && check.table === repair.child && sameReference(check.reference, repair.reference);
+  if (repair.kind !== 'setAside' || repair.table !== check.table) return false;
+  const { rows } = repair;
+  switch (check.kind) {
+    case 'orphans':
+      return rows.kind === 'orphans' && rows.values === null && sameReference(check.reference, rows.reference);
+    case 'nulls':
+      return rows.kind === 'nulls' && check.columns.includes(rows.column);
+    case 'repeats':
+      return rows.kind === 'repeats' && check.columns.join('\0') === rows.columns.join('\0');
+    case 'breaking':
+      return rows.kind === 'breaking' && keyOfClaim(check.claim) === keyOfClaim(rows.claim);
+    default:
+      return false;
+  }
+}
+
+function sameReference(a: Reference, b: Reference): boolean {
+  return a.columns.join('\0') === b.columns.join('\0');
 }
 
 export function checksAfter(operations: readonly Operation[]): readonly Check[] {
@@ -46,12 +81,13 @@ export function todoOf(operation: Operation): Check {
   const { table } = operation;
   switch (operation.kind) {
     case 'addIdentityColumn':
-      return { kind: 'columnMissing', table, column: operation.column };
+      return { kind: 'identityMissing', table, column: operation.column };
     case 'dropColumn':
       return { kind: 'columnPresent', table, column: operation.column };
     case 'addPrimaryKey':
     case 'addUnique':
     case 'addForeignKey':
+    case 'addCheck':
       return { kind: 'constraintMissing', table, name: operation.name, validated: false };
     case 'validateConstraint':
       return { kind: 'constraintMissing', table, name: operation.name, validated: true };
@@ -69,9 +105,12 @@ export function todoOf(operation: Operation): Check {
       return { kind: 'notNullable', table, column: operation.column };
     case 'renameConstraint':
       return { kind: 'constraintPresent', table, name: operation.from };
-    case 'setAsideOrphans':
+    case 'setAside':
+    case 'addParents':
       return { kind: 'tableMissing', table: sideTableOf(operation) };
-    case 'bringBackOrphans':
+    case 'bringBack':
+    case 'removeParents':
+    case 'dropKept':
       return { kind: 'tablePresent', table: sideTableOf(operation) };
   }
 }
@@ -85,6 +124,12 @@ export function describeCheck(check: Check): string {
       return `values of ${check.columns.join(', ')} in ${check.table} that repeat`;
     case 'orphans':
       return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
+    case 'breaking':
+      return `rows of ${check.table} that break: ${claimInWords(check.claim)}`;
+    case 'unfilled':
+      return `rows of ${check.table} that cannot be filled: what they are filled from is empty too`;
+    case 'rowMissing':
+      return `${check.table} has no row with ${check.column} ${JSON.stringify(check.value)}`;
     case 'constraintMissing':
       return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
     case 'constraintValidated':
@@ -107,6 +152,8 @@ export function describeCheck(check: Check): string {
       return `table ${check.table} still there`;
     case 'columnMissing':
       return `column ${check.table}.${check.column} missing`;
+    case 'identityMissing':
+      return `column ${check.table}.${check.column} not numbered by itself`;
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;
   }
@@ -129,9 +176,12 @@ function before(operation: Operation): readonly Check[] {
         { kind: 'repeats', table, columns: operation.columns },
       ];
     case 'addForeignKey':
+    case 'addCheck':
       return [{ kind: 'constraintPresent', table, name: operation.name }];
     case 'validateConstraint':
-      return [{ kind: 'orphans', table, reference: operation.reference }];
+      return [{ table, ...operation.against }];
+    case 'setAside':
+      return fillable(operation);
     case 'setNotNull':
       return [{ kind: 'nulls', table, columns: [operation.column] }];
     case 'renameConstraint':
@@ -148,11 +198,12 @@ function after(operation: Operation, validated: ReadonlySet<string>): readonly C
   const { table } = operation;
   switch (operation.kind) {
     case 'addIdentityColumn':
-      return [{ kind: 'columnMissing', table, column: operation.column }];
+      return [{ kind: 'identityMissing', table, column: operation.column }];
     case 'addPrimaryKey':
     case 'addUnique':
       return [{ kind: 'constraintMissing', table, name: operation.name, validated: true }];
     case 'addForeignKey':
+    case 'addCheck':
       return [{ kind: 'constraintMissing', table, name: operation.name, validated: validated.has(`${table} ${operation.name}`) }];
     case 'createIndex':
       return [{ kind: 'indexMissing', table, name: operation.name }];
@@ -163,4 +214,15 @@ function after(operation: Operation, validated: ReadonlySet<string>): readonly C
     default:
       return [];
   }
+}
+
+// Rows that stay empty, or point nowhere again, would only stop the docket half way.
+function fillable(repair: SetAside): readonly Check[] {
+  const { table, change } = repair;
+  if (change.kind === 'remove') return [];
+  return change.columns.flatMap(({ with: filling }): readonly Check[] => {
+    if (filling.kind === 'column' || filling.kind === 'parent') return [{ kind: 'unfilled', table, repair }];
+    if (filling.kind !== 'constant' || filling.keyOf === null) return [];
+    return [{ kind: 'rowMissing', ...filling.keyOf, value: filling.text }];
+  });
 }

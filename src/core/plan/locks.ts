@@ -28,6 +28,7 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   addPrimaryKey: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
   addUnique: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
   addForeignKey: { lock: 'SHARE ROW EXCLUSIVE', blocks: writers, work: 'catalogue only' },
+  addCheck: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   validateConstraint: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'reads every row' },
   forgetValidation: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   dropConstraint: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
@@ -36,8 +37,11 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   setNotNull: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'reads every row' },
   dropNotNull: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   renameConstraint: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
-  setAsideOrphans: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
-  bringBackOrphans: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
+  setAside: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
+  bringBack: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
+  addParents: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
+  dropKept: { lock: 'ACCESS EXCLUSIVE', blocks: nobody, work: 'catalogue only' },
+  removeParents: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
 };
 
 const momentary = 'others for a moment';
@@ -52,6 +56,11 @@ const quietCosts: Readonly<Partial<Record<Operation['kind'], Cost>>> = {
 };
 
 export function costOf(operation: Operation, mode: Mode): Cost {
+  // An index that is there already has only to be named.
+  if ('index' in operation && operation.index !== null)
+    return { lock: 'ACCESS EXCLUSIVE', blocks: mode === 'quiet' ? momentary : everyone, work: 'catalogue only' };
+  if (mode === 'quiet' && operation.kind === 'addIdentityColumn' && operation.batches)
+    return { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'changes rows' };
   const cost = (mode === 'quiet' ? quietCosts[operation.kind] : undefined) ?? costs[operation.kind];
   return mode === 'quiet' && cost.work === 'catalogue only' && cost.blocks !== nobody ? { ...cost, blocks: momentary } : cost;
 }

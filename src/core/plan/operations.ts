@@ -3,6 +3,7 @@
 
 import { tableId, tableNames, type TableId } from '../catalogue/identifiers';
 import type { ForeignKey, ReferentialAction } from '../catalogue/model';
+import type { Claim } from '../evidence/claims';
 
 export type Operation =
   | AddIdentityColumn
@@ -10,6 +11,7 @@ export type Operation =
   | AddPrimaryKey
   | AddUnique
   | AddForeignKey
+  | AddCheck
   | ValidateConstraint
   | ForgetValidation
   | DropConstraint
@@ -18,14 +20,19 @@ export type Operation =
   | SetNotNull
   | DropNotNull
   | RenameConstraint
-  | SetAsideOrphans
-  | BringBackOrphans;
+  | SetAside
+  | BringBack
+  | AddParents
+  | RemoveParents
+  | DropKept;
 
 /** A column that numbers existing rows and new ones by itself. */
 export interface AddIdentityColumn {
   readonly kind: 'addIdentityColumn';
   readonly table: TableId;
   readonly column: string;
+  /** True when rows can be numbered a few blocks at a time: of a table that holds its rows itself, and whose updates fire nothing. */
+  readonly batches: boolean;
 }
 export interface DropColumn {
   readonly kind: 'dropColumn';
@@ -40,12 +47,16 @@ export interface AddPrimaryKey {
   readonly columns: readonly string[];
   /** Those of the columns that are nullable now: the key makes them NOT NULL, going back must undo it. */
   readonly nullableBefore: readonly string[];
+  /** A unique index over the same columns that becomes the key's own, and takes its name; null to build one. */
+  readonly index: string | null;
 }
 export interface AddUnique {
   readonly kind: 'addUnique';
   readonly table: TableId;
   readonly name: string;
   readonly columns: readonly string[];
+  /** As of a primary key. */
+  readonly index: string | null;
 }
 
 /** Added without looking at existing rows; `validateConstraint` looks at them. */
@@ -61,12 +72,20 @@ export interface AddForeignKey {
   readonly match: ForeignKey['match'];
   readonly deferrable: ForeignKey['deferrable'];
 }
+/** A check that keeps a claim. Added without looking at existing rows, as a reference is. */
+export interface AddCheck {
+  readonly kind: 'addCheck';
+  readonly table: TableId;
+  readonly name: string;
+  readonly claim: Claim;
+}
+
 export interface ValidateConstraint {
   readonly kind: 'validateConstraint';
   readonly table: TableId;
   readonly name: string;
-  /** What the constraint is about, for the check before it. */
-  readonly reference: Reference;
+  /** The rows that speak against it. */
+  readonly against: Extract<WrongRows, { kind: 'orphans' | 'breaking' }>;
   /** The constraint as it was before, when it was there already: to make it again without its validation. */
   readonly before: AddForeignKey | null;
 }
@@ -89,6 +108,7 @@ export interface CreateIndex {
   readonly table: TableId;
   readonly name: string;
   readonly columns: readonly string[];
+  readonly unique: boolean;
 }
 export interface DropIndex {
   readonly kind: 'dropIndex';
@@ -118,26 +138,103 @@ export interface Reference {
   readonly parentColumns: readonly string[];
 }
 
-/** Orphans are copied to a side table, then emptied (set to null) or removed. */
-export interface SetAsideOrphans {
-  readonly kind: 'setAsideOrphans';
+/** Rows that stand in the way of a rule. */
+export type WrongRows =
+  /** `values`: those of them only whose reference is one of these, compared as text. */
+  | { readonly kind: 'orphans'; readonly reference: Reference; readonly values: readonly string[] | null }
+  | { readonly kind: 'nulls'; readonly column: string }
+  | { readonly kind: 'breaking'; readonly claim: Claim }
+  /** Of rows that are alike in these columns, all but the one to be kept. */
+  | { readonly kind: 'repeats'; readonly columns: readonly string[]; readonly keep: Keep }
+  /** Rows of another table that refer to one of those. */
+  | {
+      readonly kind: 'childrenOfRepeats';
+      readonly reference: Reference;
+      readonly columns: readonly string[];
+      readonly keep: Keep;
+    };
+
+/** Which of several rows is kept: the first or last by a column, or the one with the most values. Ties go by `thenBy`, then by place. */
+export interface Keep {
+  readonly which: 'first' | 'last' | 'complete';
+  readonly by: readonly string[];
+  readonly thenBy: readonly string[];
+  /** Every column that counts towards being complete. */
+  readonly of: readonly string[];
+}
+
+export type Change = { readonly kind: 'remove' } | { readonly kind: 'fill'; readonly columns: readonly Filled[] };
+
+export interface Filled {
+  readonly column: string;
+  readonly with: Filling;
+}
+
+export type Filling =
+  | { readonly kind: 'null' }
+  | { readonly kind: 'default' }
+  /** `keyOf`: the parent's column that has to have it, where the filled column is a reference. */
+  | { readonly kind: 'constant'; readonly text: string; readonly keyOf: ParentColumn | null }
+  | { readonly kind: 'column'; readonly column: string }
+  /** The value that the parent has in a column of its own. */
+  | { readonly kind: 'parent'; readonly reference: Reference; readonly column: string }
+  /** The value of the row that is kept of several, in the column that is referred to. */
+  | { readonly kind: 'kept'; readonly column: string };
+
+export interface ParentColumn {
   readonly table: TableId;
-  readonly reference: Reference;
-  readonly how: 'empty' | 'remove';
-  /** Identifies a row when its values are put back; needed to empty, not to remove. */
+  readonly column: string;
+}
+
+/** Rows are copied to a side table, then filled or removed. */
+export interface SetAside {
+  readonly kind: 'setAside';
+  readonly table: TableId;
+  readonly rows: WrongRows;
+  readonly change: Change;
+  /** Identifies a row when its values are put back; needed to fill, not to remove. */
   readonly rowKey: readonly string[];
   /** Every column that can be written, in order. */
   readonly columns: readonly string[];
   /** The side table, in the same schema. */
   readonly sideTable: string;
 }
+
 /** Puts the set-aside rows or values back and drops the side table. */
-export interface BringBackOrphans extends Omit<SetAsideOrphans, 'kind'> {
-  readonly kind: 'bringBackOrphans';
+export interface BringBack extends Omit<SetAside, 'kind'> {
+  readonly kind: 'bringBack';
+}
+
+/** Parents are made for children that have none; their keys are kept in a side table. */
+export interface AddParents {
+  readonly kind: 'addParents';
+  /** The parent's table. */
+  readonly table: TableId;
+  readonly child: TableId;
+  readonly reference: Reference;
+  readonly sideTable: string;
+}
+
+export interface RemoveParents extends Omit<AddParents, 'kind'> {
+  readonly kind: 'removeParents';
+}
+
+/** The side table of a repair, dropped for good: then there is no way back. */
+export interface DropKept {
+  readonly kind: 'dropKept';
+  readonly table: TableId;
+  readonly sideTable: string;
+}
+
+/** Operations that keep what they change in a side table, or bring it back from there. */
+export type Repair = SetAside | BringBack | AddParents | RemoveParents | DropKept;
+
+export function isRepair(operation: Operation): operation is Repair {
+  return ['setAside', 'bringBack', 'addParents', 'removeParents', 'dropKept'].includes(operation.kind);
 }
 
 /** Where set-aside rows are kept: in the schema that they come from. */
-export function sideTableOf({ table, sideTable }: SetAsideOrphans | BringBackOrphans): TableId {
+export function sideTableOf({ table, sideTable }: Repair): TableId {
   return tableId(tableNames(table).schema, sideTable);
 }
 
@@ -150,11 +247,14 @@ export function inverseOf(operation: Operation): readonly Operation[] {
     case 'addPrimaryKey':
       return [
         { kind: 'dropConstraint', table, name: operation.name, isKey: true },
+        ...indexBefore(operation),
         ...operation.nullableBefore.map((column) => ({ kind: 'dropNotNull', table, column }) as const),
       ];
     case 'addUnique':
+      return [{ kind: 'dropConstraint', table, name: operation.name, isKey: true }, ...indexBefore(operation)];
     case 'addForeignKey':
-      return [{ kind: 'dropConstraint', table, name: operation.name, isKey: operation.kind === 'addUnique' }];
+    case 'addCheck':
+      return [{ kind: 'dropConstraint', table, name: operation.name, isKey: false }];
     case 'validateConstraint':
       // A constraint of the plan's own is undone whole.
       return operation.before ? [{ kind: 'forgetValidation', table, name: operation.name, before: operation.before }] : [];
@@ -164,14 +264,24 @@ export function inverseOf(operation: Operation): readonly Operation[] {
       return [{ kind: 'dropNotNull', table, column: operation.column }];
     case 'renameConstraint':
       return [{ kind: 'renameConstraint', table, from: operation.to, to: operation.from }];
-    case 'setAsideOrphans':
-      return [{ ...operation, kind: 'bringBackOrphans' }];
+    case 'dropNotNull':
+      return [{ kind: 'setNotNull', table, column: operation.column }];
+    case 'setAside':
+      return [{ ...operation, kind: 'bringBack' }];
+    case 'addParents':
+      return [{ ...operation, kind: 'removeParents' }];
     case 'dropColumn':
     case 'dropConstraint':
     case 'dropIndex':
-    case 'dropNotNull':
     case 'forgetValidation':
-    case 'bringBackOrphans':
+    case 'bringBack':
+    case 'removeParents':
+    case 'dropKept':
       throw new Error(`${operation.kind} on ${table} is only ever a way back and has no inverse of its own.`);
   }
+}
+
+// Dropping a key drops the index that became its own.
+function indexBefore({ table, index, columns }: AddPrimaryKey | AddUnique): readonly Operation[] {
+  return index === null ? [] : [{ kind: 'createIndex', table, name: index, columns, unique: true }];
 }

@@ -58,7 +58,7 @@ test('sets orphans aside before the reference is checked against the rows', () =
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
   const kinds = (decision: Record<string, string>) =>
     planFor(decided(reference, decision), keyed, 'd1', 'plain').steps.map((s) => s.operation.kind);
-  expect(kinds({ orphans: 'empty' })).toEqual(['setAsideOrphans', 'createIndex', 'addForeignKey', 'validateConstraint']);
+  expect(kinds({ orphans: 'empty' })).toEqual(['setAside', 'createIndex', 'addForeignKey', 'validateConstraint']);
   expect(kinds({ orphans: 'leave' })).toEqual(['createIndex', 'addForeignKey']);
   expect(
     planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1', 'plain').before.some((check) => check.kind === 'orphans'),

@@ -4,6 +4,9 @@
 export const rehearsalParts = ['copy', 'forward', 'proofs', 'again', 'back', 'compare'] as const;
 export type RehearsalPartName = (typeof rehearsalParts)[number];
 
+/** Sources up to here are copied in full, larger ones in a sample. */
+export const usualCopyBytes = 2048 * 1_048_576;
+
 export interface Rehearsal {
   /** True when forward, proofs, second forward and back all hold and the copy is as it was. */
   readonly holds: boolean;

@@ -1,22 +1,34 @@
 // A plan as it is run: what is in force already is left out, so a run that stopped can go on, and
 // going back undoes only what was done.
 
-import { findTable, findTableNamed } from '../catalogue/lookups';
-import { tableNames } from '../catalogue/identifiers';
+import { findTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { type Check, checksAfter, checksBefore } from './checks';
-import type { Operation } from './operations';
+import { type Operation, sideTableOf } from './operations';
 import type { Plan } from './plan';
 
-export type Direction = 'forward' | 'back';
+/** `clear`: what repairs kept is dropped, once nobody wants to go back. */
+export const directions = ['forward', 'back', 'clear'] as const;
+export type Direction = (typeof directions)[number];
 
 export function operationsOf(plan: Plan, direction: Direction): readonly Operation[] {
-  return direction === 'forward' ? plan.steps.map((step) => step.operation) : plan.back;
+  switch (direction) {
+    case 'forward':
+      return plan.steps.map((step) => step.operation);
+    case 'back':
+      return plan.back;
+    case 'clear':
+      return plan.steps.flatMap(({ operation }): readonly Operation[] =>
+        operation.kind === 'setAside' || operation.kind === 'addParents'
+          ? [{ kind: 'dropKept', table: operation.table, sideTable: operation.sideTable }]
+          : [],
+      );
+  }
 }
 
 /** The checks before what is still to do, given what the catalogue shows to be done. */
 export function checksToStart(plan: Plan, direction: Direction, catalogue: Catalogue): readonly Check[] {
-  if (direction === 'back') return [];
+  if (direction !== 'forward') return [];
   return checksBefore(operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue)));
 }
 
@@ -32,12 +44,13 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
   const column = (name: string) => table.columns.find((c) => c.name === name);
   switch (operation.kind) {
     case 'addIdentityColumn':
-      return column(operation.column) !== undefined;
+      return (column(operation.column)?.identity ?? null) !== null;
     case 'dropColumn':
       return column(operation.column) === undefined;
     case 'addPrimaryKey':
     case 'addUnique':
     case 'addForeignKey':
+    case 'addCheck':
       return constraint(operation.name) !== undefined;
     case 'validateConstraint':
       return constraint(operation.name)?.validated === true;
@@ -55,9 +68,12 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
       return column(operation.column)?.nullable === true;
     case 'renameConstraint':
       return constraint(operation.from) === undefined && constraint(operation.to) !== undefined;
-    case 'setAsideOrphans':
-      return findTableNamed(catalogue, tableNames(operation.table).schema, operation.sideTable) !== null;
-    case 'bringBackOrphans':
-      return findTableNamed(catalogue, tableNames(operation.table).schema, operation.sideTable) === null;
+    case 'setAside':
+    case 'addParents':
+      return findTable(catalogue, sideTableOf(operation)) !== null;
+    case 'bringBack':
+    case 'removeParents':
+    case 'dropKept':
+      return findTable(catalogue, sideTableOf(operation)) === null;
   }
 }

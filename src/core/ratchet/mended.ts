@@ -12,6 +12,7 @@ import {
   sameColumnSet,
 } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
+import { columnsOfClaim } from '../evidence/claims';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 
@@ -26,13 +27,22 @@ export function isMended(finding: Pick<Finding, 'object' | 'proposal'>, catalogu
     case 'foreignKey':
       return foreignKeysOf(table).some((key) => sameColumns(key.columns, proposal.columns));
     case 'unique':
+    case 'repeats':
       return declaredUniques(table).some((unique) => sameColumnSet(unique, proposal.columns));
+    case 'promote':
+      return table.constraints.some(
+        (c) => (c.kind === 'unique' || c.kind === 'primary key') && sameColumnSet(c.columns, proposal.columns),
+      );
+    case 'check':
+      return table.constraints.some((c) => c.kind === 'check' && sameColumnSet(c.columns, columnsOfClaim(proposal.claim)));
     case 'notNull':
+    case 'nulls':
       return proposal.columns.every((name) => table.columns.some((c) => c.name === name && !c.nullable));
     case 'index':
       return isIndexed(table, proposal.columns);
     case 'validate':
       return table.constraints.some((c) => c.name === proposal.name && c.validated);
+    case 'standIns':
     case 'byHand':
       // Only the rule itself can tell, by no longer finding it.
       return false;

@@ -11,7 +11,7 @@ import { findingStates, nextState } from './states';
 const port = sketch('port.vessel: id key, imo_no text not null');
 const [finding] = audit(port, evidence(profiled(port, 'port.vessel', 300, { imo_no: { distinct: 300 } })));
 if (!finding) throw new Error('imo_no is not declared unique');
-const mended = apply({ kind: 'addUnique', table: tableId('port', 'vessel'), name: 'uq', columns: ['imo_no'] }, port);
+const mended = apply({ kind: 'addUnique', table: tableId('port', 'vessel'), name: 'uq', columns: ['imo_no'], index: null }, port);
 const seen = {
   catalogue: port,
   depth: 'exact',
@@ -77,4 +77,21 @@ test('an event that means nothing leaves the state alone, and none leads out of 
       'backedOut',
     ] as const)
       expect(findingStates).toContain(nextState(state, event));
+});
+
+test('what was waived is open again when a survey finds it: its day is over, or the exemption was taken back', () => {
+  expect(after('Waived')).toBe('Open');
+  expect(after('Waived', { found: new Set() })).toBeNull();
+});
+
+test('repaired values are held by not being found again, and slip when they are', () => {
+  const blank = {
+    ...finding,
+    proposal: { kind: 'standIns', columns: ['imo_no'], claims: [{ kind: 'notBlank', column: 'imo_no' }] },
+  } as const;
+  const moved = (state: 'Applied' | 'Held', found: ReadonlySet<typeof finding.id>) =>
+    transitionsAfter([{ finding: blank, state }], { ...seen, found })[0]?.to ?? null;
+  expect(moved('Applied', new Set())).toBe('Held');
+  expect(moved('Held', new Set())).toBeNull();
+  expect(moved('Held', new Set([finding.id]))).toBe('Slipped');
 });

@@ -31,5 +31,5 @@ export const openStates: readonly FindingState[] = ['Open', 'Slipped', 'Docketed
 export const docketStates = ['Draft', 'Rehearsed', 'Signed', 'Running', 'Done', 'Stopped', 'Backed out'] as const;
 export type DocketState = (typeof docketStates)[number];
 
-/** Of dockets whose remedies can still be changed; changing a rehearsed one makes it a draft again. */
-export const changeableStates: readonly DocketState[] = ['Draft', 'Rehearsed'];
+/** Of dockets whose remedies can still be changed; changing one that was rehearsed or signed makes it a draft again. */
+export const changeableStates: readonly DocketState[] = ['Draft', 'Rehearsed', 'Signed'];

@@ -2,29 +2,21 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { foreignKeysOf, getTable, isIndexed, keyColumnsOf, sideTablePrefix } from '../catalogue/lookups';
+import { foreignKeysOf, getTable, isIndexed, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import { columnsOfClaim } from '../evidence/claims';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
-import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
-import type { AddForeignKey, Operation } from '../plan/operations';
+
+import type { AddForeignKey, Operation, Reference, ValidateConstraint } from '../plan/operations';
 import { tableOf } from '../rules/audit';
-import type { Finding, Proposal } from '../rules/rule';
-import { completeDecision, type Decision, naturalAnswer, questionsFor } from './questions';
+import type { Finding, ProposedParent, Proposal } from '../rules/rule';
+import { chosenKey } from './keyQuestions';
+import { give, type Naming } from './names';
+import { completeDecision, type Decision } from './question';
+import { questionsFor } from './questions';
+import { brokenRepairs, nullRepairs, orphanRepairs, repeatRepairs, standInRepairs } from './repairs';
 
-export interface Naming {
-  readonly catalogue: Catalogue;
-  readonly style: HouseStyle;
-  /** Names given so far, by schema; grows as names are given. */
-  readonly taken: Map<string, Set<string>>;
-  /** Ends the names of side tables, to tell dockets apart: `d12`. */
-  readonly label: string;
-}
-
-export function startNaming(catalogue: Catalogue, style: HouseStyle, label: string): Naming {
-  return { catalogue, style, taken: new Map(), label };
-}
-
-/** The operations that mend a finding. Anything not decided is decided as advised. */
+/** The operations that mend a finding. Anything not decided is decided as advised. Throws an Error that says why there is nothing to do. */
 export function operationsFor(finding: Finding, chosen: Decision, naming: Naming): readonly Operation[] {
   const table = getTable(naming.catalogue, tableOf(finding.object));
   const decision = completeDecision(questionsFor(finding, naming.catalogue), chosen);
@@ -36,19 +28,46 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
     case 'foreignKey':
       return referenceOperations(proposal, table, decision, naming);
     case 'unique':
-      return [
-        { kind: 'addUnique', table: table.id, columns: proposal.columns, name: give(naming, 'unique', table, proposal.columns) },
-      ];
+      return [addUnique(table, proposal.columns, naming)];
+    case 'promote':
+      return [{ ...addUnique(table, proposal.columns, naming), index: proposal.index }];
+    case 'repeats':
+      return [...repeatRepairs(proposal, table, decision, naming), addUnique(table, proposal.columns, naming)];
     case 'notNull':
       return proposal.columns.map((column) => ({ kind: 'setNotNull', table: table.id, column }));
-    case 'index':
+    case 'nulls':
       return [
-        { kind: 'createIndex', table: table.id, columns: proposal.columns, name: give(naming, 'index', table, proposal.columns) },
+        ...nullRepairs(proposal, table, decision, naming),
+        ...proposal.columns.map((column) => ({ kind: 'setNotNull', table: table.id, column }) as const),
       ];
+    case 'standIns':
+      return [
+        ...standInRepairs(proposal, table, naming),
+        ...(decision['standIns'] === 'let'
+          ? []
+          : proposal.claims.flatMap((claim) => checkOperations({ claim }, table, true, naming))),
+      ];
+    case 'check':
+      return [
+        ...brokenRepairs(proposal, table, decision, naming),
+        ...checkOperations(proposal, table, decision['broken'] !== 'leave', naming),
+      ];
+    case 'index':
+      return [createIndex(table, proposal.columns, naming)];
     case 'validate': {
       const { columns, name, references } = proposal;
-      const reference = { columns, parent: tableId(references.schema, references.table), parentColumns: references.columns };
-      return [{ kind: 'validateConstraint', table: table.id, name, reference, before: asItIs(table, name) }];
+      if (decision['orphans'] === 'leave')
+        throw new Error(`The orphans under ${name} are left to be mended by hand; until then it cannot be validated.`);
+      const reference = referenceOf(columns, references);
+      const before = asItIs(table, name);
+      const validate: ValidateConstraint = {
+        kind: 'validateConstraint',
+        table: table.id,
+        name,
+        against: { kind: 'orphans', reference, values: null },
+        before,
+      };
+      return [...orphanRepairs(reference, table, decision, naming), validate];
     }
     case 'byHand':
       throw new Error(`There is no script for ${finding.rule} on ${table.id}: it takes somebody's thought.`);
@@ -59,94 +78,98 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
 
 function keyOperations(finding: Finding, table: Table, decision: Decision, naming: Naming): readonly Operation[] {
   const { candidates, surrogate } = finding.facts as { candidates: readonly KeyCandidate[]; surrogate: string };
-  const natural = candidates.find((key) => naturalAnswer(key.columns) === decision['key']);
+  const natural = chosenKey(decision);
   const primary = (columns: readonly string[]): Operation => ({
     kind: 'addPrimaryKey',
     table: table.id,
     columns,
     name: give(naming, 'primary key', table, []),
     nullableBefore: table.columns.filter((c) => columns.includes(c.name) && c.nullable).map((c) => c.name),
+    index: promotable(table, columns, naming.catalogue),
   });
-  if (natural) return [primary(natural.columns)];
+  if (natural) return [primary(natural)];
   const beside = candidates.find(isProposable);
-  const unique: readonly Operation[] = beside
-    ? [{ kind: 'addUnique', table: table.id, columns: beside.columns, name: give(naming, 'unique', table, beside.columns) }]
-    : [];
-  return [{ kind: 'addIdentityColumn', table: table.id, column: surrogate }, primary([surrogate]), ...unique];
+  const unique = beside ? [addUnique(table, beside.columns, naming)] : [];
+  const batches = table.kind === 'table' && table.triggers.every((trigger) => !trigger.enabled);
+  return [{ kind: 'addIdentityColumn', table: table.id, column: surrogate, batches }, primary([surrogate]), ...unique];
+}
+
+// An index that a reference rests on cannot be given to a key and taken away again.
+function promotable(table: Table, columns: readonly string[], catalogue: Catalogue): string | null {
+  const index = uniqueIndexOver(table, columns);
+  const rests = catalogue.tables.some((child) =>
+    foreignKeysOf(child).some((key) => key.parent === table.id && key.index === index),
+  );
+  return rests ? null : index;
+}
+
+function addUnique(table: Table, columns: readonly string[], naming: Naming) {
+  return { kind: 'addUnique', table: table.id, columns, name: give(naming, 'unique', table, columns), index: null } as const;
+}
+
+function createIndex(table: Table, columns: readonly string[], naming: Naming): Operation {
+  return { kind: 'createIndex', table: table.id, columns, name: give(naming, 'index', table, columns), unique: false };
+}
+
+function checkOperations(
+  { claim }: Pick<Extract<Proposal, { kind: 'check' }>, 'claim'>,
+  table: Table,
+  validated: boolean,
+  naming: Naming,
+): readonly Operation[] {
+  const name = give(naming, 'check', table, columnsOfClaim(claim));
+  const add: Operation = { kind: 'addCheck', table: table.id, name, claim };
+  if (!validated) return [add];
+  return [add, { kind: 'validateConstraint', table: table.id, name, against: { kind: 'breaking', claim }, before: null }];
 }
 
 function referenceOperations(
-  proposal: Extract<Proposal, { kind: 'foreignKey' }>,
+  { columns, references }: Extract<Proposal, { kind: 'foreignKey' }>,
   table: Table,
   decision: Decision,
   naming: Naming,
 ): readonly Operation[] {
-  const parent = tableId(proposal.references.schema, proposal.references.table);
-  const reference = { columns: proposal.columns, parent, parentColumns: proposal.references.columns };
-  const name = give(naming, 'foreign key', table, proposal.columns, proposal.references.table);
-  const operations: Operation[] = [];
-  if (decision['orphans'] === 'empty' || decision['orphans'] === 'remove') {
-    operations.push({
-      kind: 'setAsideOrphans',
-      table: table.id,
-      reference,
-      how: decision['orphans'],
-      rowKey: keyColumnsOf(table),
-      columns: table.columns.filter((c) => c.generated === null).map((c) => c.name),
-      sideTable: sideTable(naming, table),
-    });
-  }
-  if (!isIndexed(table, proposal.columns)) {
-    operations.push({
-      kind: 'createIndex',
-      table: table.id,
-      columns: proposal.columns,
-      name: give(naming, 'index', table, proposal.columns),
-    });
-  }
-  operations.push({
+  const reference = referenceOf(columns, references);
+  const name = give(naming, 'foreign key', table, columns, references.table);
+  const add: AddForeignKey = {
     kind: 'addForeignKey',
     table: table.id,
     name,
     ...reference,
     onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction,
-    onUpdate: 'no action',
+    onUpdate: (decision['onUpdate'] ?? 'no action') as ReferentialAction,
     match: 'simple',
     deferrable: 'no',
-  });
-  if (decision['orphans'] !== 'leave')
-    operations.push({ kind: 'validateConstraint', table: table.id, name, reference, before: null });
-  return operations;
+  };
+  const whole = decision['orphans'] !== 'leave' && decision['orphans'] !== 'standIns';
+  return [
+    ...orphanRepairs(reference, table, decision, naming),
+    ...(isIndexed(table, columns) ? [] : [createIndex(table, columns, naming)]),
+    add,
+    ...(whole
+      ? [
+          {
+            kind: 'validateConstraint',
+            table: table.id,
+            name,
+            against: { kind: 'orphans', reference, values: null },
+            before: null,
+          } as const,
+        ]
+      : []),
+  ];
+}
+
+function referenceOf(columns: readonly string[], { schema, table, columns: parentColumns }: ProposedParent): Reference {
+  return { columns, parent: tableId(schema, table), parentColumns };
 }
 
 /** The operation that would make a foreign key of the table as it is, but for its validation. */
-function asItIs(table: Table, name: string): AddForeignKey | null {
+export function asItIs(table: Table, name: string): AddForeignKey | null {
   const key = foreignKeysOf(table).find((constraint) => constraint.name === name);
   if (!key) return null;
   const { columns, parent, parentColumns, onDelete, onUpdate, match, deferrable } = key;
   return { kind: 'addForeignKey', table: table.id, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable };
-}
-
-function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {
-  const taken = takenIn(naming, table.schema);
-  const name = freeName(naming.style, { kind, table: table.name, columns, ...(parent !== undefined && { parent }) }, taken);
-  taken.add(name);
-  return name;
-}
-
-function sideTable(naming: Naming, table: Table): string {
-  const taken = takenIn(naming, table.schema);
-  let n = 1;
-  while (taken.has(`${sideTablePrefix}${naming.label}_${n}`)) n++;
-  const name = `${sideTablePrefix}${naming.label}_${n}`;
-  taken.add(name);
-  return name;
-}
-
-function takenIn(naming: Naming, schema: string): Set<string> {
-  let taken = naming.taken.get(schema);
-  if (!taken) naming.taken.set(schema, (taken = namesTaken(naming.catalogue, schema)));
-  return taken;
 }
 
 export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {
@@ -155,12 +178,11 @@ export function tablesTouched(operations: readonly Operation[]): ReadonlySet<Tab
 
 /** Those touched, and the parents that their references need. */
 export function tablesNeeded(operations: readonly Operation[]): ReadonlySet<TableId> {
-  const parents = operations.flatMap((operation) =>
-    operation.kind === 'addForeignKey'
-      ? [operation.parent]
-      : operation.kind === 'setAsideOrphans'
-        ? [operation.reference.parent]
-        : [],
-  );
+  const parents = operations.flatMap((operation): readonly TableId[] => {
+    if (operation.kind === 'addForeignKey') return [operation.parent];
+    if (operation.kind === 'addParents') return [operation.child];
+    if (operation.kind !== 'setAside') return [];
+    return 'reference' in operation.rows ? [operation.rows.reference.parent] : [];
+  });
   return new Set([...tablesTouched(operations), ...parents]);
 }

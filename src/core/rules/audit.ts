@@ -35,7 +35,7 @@ export function audit(catalogue: Catalogue, evidence: Evidence, options: AuditOp
   const input = inputOf(catalogue, evidence, options);
   const findings = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
     [...rule.check(input, limitsOf(rule, policy))]
-      .filter((found) => exemptionOf(policy, namesOf(found)) === null)
+      .filter((found) => exemptionOf(policy, namesOf(found), input.at) === null)
       .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity })),
   );
   return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));

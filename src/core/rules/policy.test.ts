@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { sketch } from '../catalogue/sketch';
 import { profiled } from '../evidence/measured';
 import { foundBy } from './found';
-import { usualPolicy } from './policy';
+import { exemptionOf, usualPolicy } from './policy';
 
 const port = sketch('port.log: entry text\n port.log_old: entry text\n port.tug: name text');
 const facts = port.tables.map((table) => profiled(port, table.id, 50));
@@ -30,4 +30,10 @@ test('a threshold that is set takes the place of the rule’s own', () => {
     foundBy('references/unindexed', call, [], { policies: { 'references/unindexed': { ...usualPolicy, thresholds: { rows } } } });
   expect(found(200)).toHaveLength(1);
   expect(found(500)).toHaveLength(0);
+});
+
+test('an exemption until a day holds on that day and not on the next', () => {
+  const policy = { ...usualPolicy, exemptions: [{ object: 'port.log', reason: 'a log', until: '2026-12-31', by: 'Bo' }] };
+  expect(exemptionOf(policy, ['port.log'], '2026-12-31T23:00:00Z')?.by).toBe('Bo');
+  expect(exemptionOf(policy, ['port.log'], '2027-01-01T00:00:00Z')).toBeNull();
 });

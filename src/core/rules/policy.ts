@@ -19,6 +19,10 @@ export interface Exemption {
   /** A table, or a table with columns, as findings name it; `*` stands for any text: `port.log_*`. */
   readonly object: string;
   readonly reason: string;
+  /** The last day that it holds, in ISO 8601; left out when it holds until somebody takes it back. */
+  readonly until?: string;
+  /** Who decided it. */
+  readonly by?: string;
 }
 
 export const noPolicies: Policies = {};
@@ -29,9 +33,19 @@ export function policyOf(policies: Policies, rule: string): Policy {
   return (Object.hasOwn(policies, rule) ? policies[rule] : undefined) ?? usualPolicy;
 }
 
-/** The exemption that covers an object, or null. `names` are all that the object goes by. */
-export function exemptionOf(policy: Policy, names: readonly string[]): Exemption | null {
-  return policy.exemptions.find(({ object }) => names.some((name) => matches(object, name))) ?? null;
+/** The exemption that covers an object at a moment (ISO 8601), or null. `names` are all that the object goes by. */
+export function exemptionOf(policy: Policy, names: readonly string[], at: string): Exemption | null {
+  const day = at.slice(0, 'yyyy-mm-dd'.length);
+  return (
+    policy.exemptions.find(
+      ({ object, until }) => (until === undefined || day <= until) && names.some((name) => matches(object, name)),
+    ) ?? null
+  );
+}
+
+/** `Spare berths are kept empty, until 2026-12-31, by Harbour office`. */
+export function waiverInWords({ reason, until, by }: Omit<Exemption, 'object'>): string {
+  return [reason, ...(until === undefined ? [] : [`until ${until}`]), ...(by === undefined ? [] : [`by ${by}`])].join(', ');
 }
 
 function matches(pattern: string, name: string): boolean {

@@ -2,6 +2,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import type { Claim } from '../evidence/claims';
 import type { Evidence } from '../evidence/evidence';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { RowsQuestion } from '../evidence/rows';
@@ -33,13 +34,28 @@ export type Proposal =
   | { readonly kind: 'surrogateKey'; readonly columns: readonly string[] }
   | { readonly kind: 'foreignKey'; readonly columns: readonly string[]; readonly references: ProposedParent }
   | { readonly kind: 'unique'; readonly columns: readonly string[] }
+  /** Unique once repeats are dropped. `children`: likely references to the table, which dropped rows must not leave behind. */
+  | { readonly kind: 'repeats'; readonly columns: readonly string[]; readonly children: readonly LikelyChild[] }
+  /** A unique index that becomes a constraint. */
+  | { readonly kind: 'promote'; readonly columns: readonly string[]; readonly index: string }
+  /** Values that say "none" turned into null. */
+  | { readonly kind: 'standIns'; readonly columns: readonly string[]; readonly claims: readonly Claim[] }
+  | { readonly kind: 'check'; readonly columns: readonly string[]; readonly claim: Claim }
   | { readonly kind: 'notNull'; readonly columns: readonly string[] }
+  /** NOT NULL once the rows without a value are filled. */
+  | { readonly kind: 'nulls'; readonly columns: readonly string[] }
   | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string }
   | { readonly kind: 'index'; readonly columns: readonly string[] }
-  /** Existing rows checked against a foreign key that holds for new ones only. */
+  /** Existing rows checked against a foreign key that holds for new ones only; its orphans are mended first. */
   | { readonly kind: 'validate'; readonly columns: readonly string[]; readonly name: string; readonly references: ProposedParent }
   /** No script can mend it without somebody's thought: the rule's `advice` says what to think about. */
   | { readonly kind: 'byHand'; readonly columns: readonly string[] };
+
+export interface LikelyChild {
+  readonly table: TableId;
+  readonly columns: readonly string[];
+  readonly parentColumns: readonly string[];
+}
 
 export interface ProposedParent {
   readonly schema: string;

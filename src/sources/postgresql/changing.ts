@@ -1,24 +1,82 @@
 import type pg from 'pg';
-import type { Stretch } from '../../core/dialects/dialect';
+import type { ActionTry, Stretch } from '../../core/dialects/dialect';
 import { writeCheck } from '../../core/dialects/postgresql/checks';
+import { counted } from '../../core/naming/words';
 import { blocksOthers, type Mode } from '../../core/plan/locks';
-import type { Proof } from '../../core/plan/proofs';
+import { type ActionProof, type BreakingProof, isRefusing } from '../../core/plan/proofs';
 import type { ChangingSession, ConnectionDetails, Outcome, ProofAnswer } from '../source';
-import { openChanging } from './connect';
+import { SourceError } from '../SourceError';
+import { cancelOther, openChanging, openReading } from './connect';
 import { codeOf, statementError } from './errors';
 import { readCatalogue } from './readCatalogue';
 
 const proofMs = 15_000;
+// A try waits for nobody, and deferred constraints speak at once.
+const proofStart = `begin; set local statement_timeout = ${proofMs}; set local lock_timeout = 2000; set constraints all immediate`;
 
 /** Opens the session that runs a docket. Throws SourceError. */
 export async function openPostgresqlForChange(details: ConnectionDetails): Promise<ChangingSession> {
   const client = await openChanging(details, { statementMs: 0, lockMs: 5_000 });
+  const { rows } = await client.query<{ pid: number }>('select pg_catalog.pg_backend_pid() as pid');
+  const pid = rows[0]?.pid ?? 0;
+  const run: Running = { client, given: { up: false }, notices: [], watched: watcher(details, pid) };
+  client.on('notice', (notice) => run.notices.push(notice.message ?? ''));
   return {
     readCatalogue: () => readCatalogue(client),
     check: (query) => count(client, query).catch((error: unknown) => fail(error, 'Checking')),
-    carryOut: (stretches, mode) => carryOut(client, stretches, mode),
+    carryOut: (stretches, mode) => carryOut(run, stretches, mode),
     prove: (proof, statement) => prove(client, proof, statement),
-    close: () => client.end(),
+    proveAction: (proof, attempt) => proveAction(client, proof, attempt),
+    cancel: async () => {
+      run.given.up = true;
+      await cancelOther(details, pid);
+    },
+    close: async () => {
+      await run.watched.close();
+      await client.end();
+    },
+  };
+}
+
+interface Running {
+  readonly client: pg.Client;
+  readonly given: { up: boolean };
+  /** What the server remarked during the step. */
+  readonly notices: string[];
+  readonly watched: Watcher;
+}
+
+interface Watcher {
+  /** Does the work, and tells which locks were seen to be held meanwhile. */
+  during<T>(work: Promise<T>, locks: Set<string>): Promise<T>;
+  close(): Promise<void>;
+}
+
+const watchMs = 40;
+
+// What the server takes outside of a transaction only shows its locks to other sessions, while it works.
+function watcher(details: ConnectionDetails, pid: number): Watcher {
+  let other: pg.Client | null = null;
+  return {
+    async during(work, locks) {
+      // Whoever waits for it hears of it below.
+      work.catch(() => undefined);
+      other ??= await openReading(details).catch(() => null);
+      let over = false;
+      const watching = (async () => {
+        while (!over && other) {
+          for (const lock of await locksHeld(other, pid).catch(() => [])) locks.add(lock);
+          await new Promise((resolve) => setTimeout(resolve, watchMs));
+        }
+      })();
+      try {
+        return await work;
+      } finally {
+        over = true;
+        await watching;
+      }
+    },
+    close: async () => void (await other?.end().catch(() => undefined)),
   };
 }
 
@@ -35,7 +93,8 @@ function patienceFor({ cost }: Stretch, mode: Mode): Patience {
   return blocksOthers(cost) ? { lockMs: 100, tries: 120, pauseMs: 500 } : { lockMs: 600_000, tries: 3, pauseMs: 1_000 };
 }
 
-async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: Mode): Promise<Outcome> {
+async function carryOut(run: Running, stretches: readonly Stretch[], mode: Mode): Promise<Outcome> {
+  run.notices.length = 0;
   const locks = new Set<string>();
   let rows = 0;
   let done = 0;
@@ -44,9 +103,10 @@ async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: 
     const stretch = stretches[at];
     if (!stretch) break;
     const patience = patienceFor(stretch, mode);
+    if (run.given.up) throw new SourceError('It was stopped on request. What was done is kept.', 'cancelled');
     try {
-      if ((await count(client, writeCheck(stretch.todo))) > 0) {
-        rows += await perform(client, stretch, patience, locks);
+      if ((await count(run.client, writeCheck(stretch.todo))) > 0) {
+        rows += await perform(run, stretch, patience, locks);
         done++;
       }
       at++;
@@ -58,12 +118,13 @@ async function carryOut(client: pg.Client, stretches: readonly Stretch[], mode: 
       await new Promise((resolve) => setTimeout(resolve, patience.pauseMs));
     }
   }
-  const words = done === 0 ? 'in force already' : rows > 0 ? `done, ${rows.toLocaleString('en-GB')} rows` : 'done';
-  return { words, changed: done > 0, locks: [...locks].sort() };
+  const remarks = [...new Set(run.notices)].slice(0, 3).map((notice) => `; the server: ${notice.slice(0, 300)}`);
+  const words = done === 0 ? 'in force already' : rows > 0 ? `done, ${counted(rows, 'row')}` : 'done';
+  return { words: `${words}${remarks.join('')}`, changed: done > 0, locks: [...locks].sort() };
 }
 
 async function perform(
-  client: pg.Client,
+  { client, watched }: Running,
   { statements, alone }: Stretch,
   { lockMs }: Patience,
   locks: Set<string>,
@@ -72,7 +133,10 @@ async function perform(
   let rows = 0;
   try {
     if (!alone) await client.query('begin');
-    for (const statement of statements) rows += (await client.query(statement)).rowCount ?? 0;
+    for (const statement of statements) {
+      const { command, rowCount } = await (alone ? watched.during(client.query(statement), locks) : client.query(statement));
+      if (changingCommands.includes(command)) rows += rowCount ?? 0;
+    }
     if (alone) return rows;
     for (const lock of await locksHeld(client)) locks.add(lock);
     await client.query('commit');
@@ -83,8 +147,10 @@ async function perform(
   }
 }
 
+const changingCommands = ['INSERT', 'UPDATE', 'DELETE'];
+
 // Locks are held until the transaction ends: just before, all of them are there to be seen. Of each table the strongest.
-async function locksHeld(client: pg.Client): Promise<readonly string[]> {
+async function locksHeld(client: pg.Client, pid: number | null = null): Promise<readonly string[]> {
   const { rows } = await client.query<{ held: string }>(
     `select table_name || ': ' || upper(regexp_replace(modes[max(array_position(modes, mode))], '([a-z])([A-Z])', '\\1 \\2', 'g')) as held
      from (
@@ -92,12 +158,12 @@ async function locksHeld(client: pg.Client): Promise<readonly string[]> {
        from pg_catalog.pg_locks l
        join pg_catalog.pg_class c on c.oid = l.relation and c.relkind in ('r', 'p')
        join pg_catalog.pg_namespace n on n.oid = c.relnamespace and n.nspname <> 'pg_catalog'
-       where l.pid = pg_catalog.pg_backend_pid() and l.granted
+       where l.pid = coalesce($2::int, pg_catalog.pg_backend_pid()) and l.granted
          and l.database = (select oid from pg_catalog.pg_database where datname = pg_catalog.current_database())
      ) as lock,
      (select $1::text[] as modes) as strength
      group by table_name, modes`,
-    [lockStrength],
+    [lockStrength, pid],
   );
   return rows.map((row) => row.held);
 }
@@ -124,9 +190,9 @@ function isBusy(error: unknown): boolean {
   return ['55P03', '40P01'].includes(codeOf(error));
 }
 
-async function prove(client: pg.Client, proof: Proof, statement: string): Promise<ProofAnswer> {
+async function prove(client: pg.Client, proof: BreakingProof, statement: string): Promise<ProofAnswer> {
   try {
-    await client.query(`begin; set local statement_timeout = ${proofMs}; set constraints all immediate`);
+    await client.query(proofStart);
     const { rowCount } = await client.query(statement);
     return rowCount === 0
       ? { outcome: 'not provable', answer: 'There are not enough rows to build a try from.' }
@@ -140,8 +206,48 @@ async function prove(client: pg.Client, proof: Proof, statement: string): Promis
   }
 }
 
-// not_null_violation, unique_violation, foreign_key_violation: PostgreSQL manual, appendix A.
-function isRefusalOf(proof: Proof, error: pg.DatabaseError): boolean {
+async function proveAction(
+  client: pg.Client,
+  { action, constraint }: ActionProof,
+  { pick, statement, left }: ActionTry,
+): Promise<ProofAnswer & { readonly statement: string }> {
+  let tried = '';
+  try {
+    await client.query(proofStart);
+    const { rows } = await client.query<string[]>({ text: pick, rowMode: 'array' });
+    const [key] = rows;
+    if (!key)
+      return {
+        outcome: 'not provable',
+        answer: 'There is no parent with children here, and only here, to try it on.',
+        statement: tried,
+      };
+    tried = statement(key);
+    const before = await count(client, left(key));
+    await client.query(tried);
+    const after = await count(client, left(key));
+    return isRefusing(action)
+      ? { outcome: 'accepted', answer: 'The database let it happen. The rule is not in force.', statement: tried }
+      : { ...seen(action, before, after), statement: tried };
+  } catch (error) {
+    const problem = error as pg.DatabaseError;
+    const answer = [problem.message, problem.detail].filter(Boolean).join('. ');
+    const refused = isRefusing(action) && ['23503', '23001'].includes(problem.code ?? '') && problem.constraint === constraint;
+    return { outcome: refused ? 'refused' : 'not provable', answer, statement: tried };
+  } finally {
+    await client.query('rollback').catch(() => undefined);
+  }
+}
+
+function seen(action: ActionProof['action'], before: number, after: number): ProofAnswer {
+  const children = `${before.toLocaleString('en-GB')} ${before === 1 ? 'row' : 'rows'} referred to it`;
+  return after === 0
+    ? { outcome: 'acted', answer: `${children}, none does so afterwards: ${action.toUpperCase()} did its work.` }
+    : { outcome: 'accepted', answer: `${children}, ${after.toLocaleString('en-GB')} still do afterwards.` };
+}
+
+// not_null_violation, unique_violation, foreign_key_violation, check_violation: PostgreSQL manual, appendix A.
+function isRefusalOf(proof: BreakingProof, error: pg.DatabaseError): boolean {
   switch (proof.kind) {
     case 'null':
       return error.code === '23502' && error.column === proof.column;
@@ -149,6 +255,8 @@ function isRefusalOf(proof: Proof, error: pg.DatabaseError): boolean {
       return error.code === '23505' && error.constraint === proof.constraint;
     case 'orphan':
       return error.code === '23503' && error.constraint === proof.constraint;
+    case 'check':
+      return error.code === '23514' && error.constraint === proof.constraint;
   }
 }
 

@@ -47,6 +47,16 @@ export async function openChanging(details: ConnectionDetails, limits: SessionLi
   }
 }
 
+/** Interrupts the statement that another session of the same login has under way. Throws SourceError. */
+export async function cancelOther(details: ConnectionDetails, pid: number | undefined): Promise<void> {
+  const other = await openReading(details);
+  try {
+    await other.query('select pg_cancel_backend($1)', [pid]);
+  } finally {
+    await other.end();
+  }
+}
+
 async function open(details: ConnectionDetails): Promise<pg.Client> {
   try {
     return await connect(details, details.tls === 'prefer' ? 'require' : details.tls);

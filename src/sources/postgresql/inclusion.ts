@@ -4,7 +4,7 @@ import { getColumn, getTable } from '../../core/catalogue/lookups';
 import type { Catalogue, Column } from '../../core/catalogue/model';
 import type { How, Inclusion, Profile } from '../../core/evidence/evidence';
 import type { InclusionRequest } from '../../core/evidence/requests';
-import { orphanCondition } from '../../core/dialects/postgresql/checks';
+import { orphanCondition } from '../../core/dialects/postgresql/conditions';
 import { quote } from '../../core/dialects/postgresql/quote';
 import type { MeasureOptions } from '../source';
 import { type Ask, one } from './ask';

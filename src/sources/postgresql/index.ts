@@ -1,7 +1,9 @@
 import type { ConnectionDetails, Source } from '../source';
 import { askOf } from './ask';
-import { openReading, readingLimits, type SessionLimits } from './connect';
+import { cancelOther, openReading, readingLimits, type SessionLimits } from './connect';
+import { readDdl } from './ddl';
 import { measure } from './measure';
+import { readReach } from './reach';
 import { readOffenders } from './offenders';
 import { readCatalogue } from './readCatalogue';
 
@@ -28,16 +30,9 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
       return measure(askOf(client, rest), requests, catalogue, options);
     },
     offenders: (question, page) => readOffenders(client, question, page),
-    cancel: () => cancel(details, pid),
+    ddl: (table, name) => readDdl(client, table, name),
+    reach: (question) => readReach(client, question),
+    cancel: () => cancelOther(details, pid),
     close: () => client.end(),
   };
-}
-
-async function cancel(details: ConnectionDetails, pid: number | undefined): Promise<void> {
-  const other = await openReading(details);
-  try {
-    await other.query('select pg_cancel_backend($1)', [pid]);
-  } finally {
-    await other.end();
-  }
 }

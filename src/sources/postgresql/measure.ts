@@ -13,7 +13,7 @@ import { quote } from '../../core/dialects/postgresql/quote';
 import type { MeasureOptions } from '../source';
 import { SourceError } from '../SourceError';
 import { type Ask, one } from './ask';
-import { brokenCondition, spokenOfCondition } from './claims';
+import { brokenCondition, spokenOfCondition } from '../../core/dialects/postgresql/claims';
 import { statementError } from './errors';
 import { inclusion } from './inclusion';
 import { probe } from './probes';

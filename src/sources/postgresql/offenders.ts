@@ -1,11 +1,11 @@
 // The rows behind a finding, read live and a page at a time: nothing of them is kept by Pawl.
 
 import type pg from 'pg';
-import { orphanCondition } from '../../core/dialects/postgresql/checks';
+import { blankCondition, brokenCondition } from '../../core/dialects/postgresql/claims';
+import { orphanCondition } from '../../core/dialects/postgresql/conditions';
 import { quote, quoteList, quoteTable } from '../../core/dialects/postgresql/quote';
 import type { RowsQuestion } from '../../core/evidence/rows';
 import type { Page, RowsPage } from '../source';
-import { brokenCondition } from './claims';
 import { statementError } from './errors';
 
 const longestValue = 80;
@@ -64,7 +64,7 @@ function queryFor(question: RowsQuestion): { readonly text: string; readonly cap
       };
     case 'blanks':
       return {
-        text: `select * from ${from} where btrim(${quote(question.column)}::text, E' \\t\\n\\r\\x0b\\x0c') = ''`,
+        text: `select * from ${from} where ${blankCondition(question.column)}`,
         caption: `Rows with a blank ${question.column}`,
       };
     case 'breaking':

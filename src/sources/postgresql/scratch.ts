@@ -11,14 +11,17 @@ import { literal, quote } from '../../core/dialects/postgresql/quote';
 import type { ConnectionDetails } from '../source';
 import { SourceError } from '../SourceError';
 import { openChanging, openReading } from './connect';
+import { copySample, type Sampled, type SampleOptions } from './sampleRows';
 
 const prefix = 'pawl_scratch_';
 const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
 
 export interface ScratchOptions {
-  /** Databases that are larger are not copied, in bytes. */
+  /** Of databases that are larger a sample is copied, in bytes. */
   readonly mostBytes: number;
+  /** References that are not declared, but that a sample has to keep to as well. */
+  readonly also?: SampleOptions['also'];
   readonly signal?: AbortSignal;
   /** Letters and digits that end the copy's name, to find it again after a crash. */
   readonly label?: string;
@@ -27,6 +30,8 @@ export interface ScratchOptions {
 export interface Scratch {
   readonly details: ConnectionDetails;
   readonly bytes: number;
+  /** How much of it was copied; null for all. */
+  readonly sampled: Sampled | null;
   /** What could not be copied, in the words of the server. */
   readonly leftOut: readonly string[];
   /** Drops the copy and its role. Never throws. */
@@ -37,14 +42,9 @@ export interface Scratch {
 export async function makeScratch(
   source: ConnectionDetails,
   server: ConnectionDetails,
-  { mostBytes, signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
+  { mostBytes, also = [], signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
 ): Promise<Scratch> {
   const { bytes, unreadable } = await lookAt(source);
-  if (bytes > mostBytes)
-    throw new SourceError(
-      `${source.database} holds ${megabytes(bytes)}, more than the ${megabytes(mostBytes)} that may be copied. Allow more, or rehearse on a smaller copy.`,
-      'refused',
-    );
   const name = `${prefix}${Date.now().toString(36)}_${label}`;
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
   const remove = () => onServer(server, (admin) => drop(admin, name)).catch(() => undefined);
@@ -56,11 +56,14 @@ export async function makeScratch(
       await admin.query(`grant ${quote(name)} to current_user`);
       await admin.query(`create database ${quote(name)} owner ${quote(name)} template template0`);
     });
-    const leftOut = await copy(source, details, unreadable, signal);
+    const { leftOut, sampled } =
+      bytes > mostBytes
+        ? await copySome(source, details, unreadable, { mostBytes, also, signal })
+        : { leftOut: await copy(source, details, unreadable, [], signal), sampled: null };
     const closed = unreadable.map(({ name: relation, isSequence }) =>
       isSequence ? `how far the sequence ${relation} is: this login may not read it` : `${relation}: this login may not read it`,
     );
-    return { details, bytes, leftOut: [...closed, ...leftOut], remove };
+    return { details, bytes, sampled, leftOut: [...closed, ...leftOut], remove };
   } catch (error) {
     await remove();
     if (error instanceof SourceError) throw error;
@@ -94,7 +97,7 @@ export interface Fingerprint {
 }
 
 export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerprint> {
-  const dump = await collect('pg_dump', details, ['--schema-only', '--no-owner', '--no-privileges']);
+  const dump = await collect('pg_dump', details, ['--schema-only', '--no-owner', '--no-privileges', '--lock-wait-timeout=30s']);
   const structure = dump.split('\n').filter((line) => line !== '' && !line.startsWith('--') && !line.startsWith('\\'));
   const client = await openReading(details, { ...limits, statementMs: 600_000 });
   try {
@@ -171,11 +174,47 @@ function madeAt(name: string): number {
   return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
 }
 
+// Tables first, then rows, then what binds them: constraints, indexes, triggers. All of one snapshot.
+async function copySome(
+  source: ConnectionDetails,
+  target: ConnectionDetails,
+  unreadable: readonly Unreadable[],
+  options: SampleOptions,
+): Promise<{ readonly leftOut: readonly string[]; readonly sampled: Sampled }> {
+  const reader = await openReading(source, { ...limits, statementMs: 600_000 });
+  const writer = await openChanging(target, limits);
+  try {
+    await reader.query('begin isolation level repeatable read read only; set local idle_in_transaction_session_timeout = 0');
+    const { rows } = await reader.query<{ snapshot: string }>('select pg_catalog.pg_export_snapshot() as snapshot');
+    const snapshot = `--snapshot=${rows[0]?.snapshot}`;
+    const before = await copy(source, target, unreadable, [snapshot, '--section=pre-data'], options.signal);
+    const sampled = await copySample(reader, writer, options);
+    await copySequences(reader, writer);
+    const after = await copy(source, target, unreadable, [snapshot, '--section=post-data'], options.signal);
+    return { leftOut: [...before, ...after], sampled };
+  } finally {
+    await reader.end().catch(() => undefined);
+    await writer.end().catch(() => undefined);
+  }
+}
+
+async function copySequences(reader: pg.Client, writer: pg.Client): Promise<void> {
+  const { rows } = await reader.query<{ schema: string; name: string; last: string }>(
+    `select schemaname as schema, sequencename as name, last_value::text as last from pg_catalog.pg_sequences where last_value is not null`,
+  );
+  for (const { schema, name, last } of rows)
+    await writer.query('select pg_catalog.setval($1::pg_catalog.regclass, $2::bigint)', [
+      `${quote(schema)}.${quote(name)}`,
+      last,
+    ]);
+}
+
 // pg_restore reads the archive itself: unlike psql it takes no commands from what a hostile server may have put into it.
 async function copy(
   source: ConnectionDetails,
   target: ConnectionDetails,
   unreadable: readonly Unreadable[],
+  more: readonly string[],
   signal: AbortSignal | undefined,
 ): Promise<readonly string[]> {
   const dump = start('pg_dump', source, [
@@ -188,6 +227,7 @@ async function copy(
     '--no-security-labels',
     '--lock-wait-timeout=5s',
     ...unreadable.map(({ name, isSequence }) => `--exclude-table${isSequence ? '-data' : ''}=${name}`),
+    ...more,
   ]);
   const restore = start('pg_restore', target, ['--no-owner', '--no-privileges', `--dbname=${target.database}`]);
   const stop = () => [dump, restore].forEach(({ child }) => child.kill('SIGTERM'));
@@ -256,8 +296,4 @@ function programPath(program: string): string {
 function said(errors: string): string {
   const line = errors.split('\n').find((text) => /error/i.test(text)) ?? errors.split('\n')[0] ?? '';
   return line.replace(/^pg_\w+: (error: )?/, '') || 'no reason was given';
-}
-
-function megabytes(bytes: number): string {
-  return `${Math.ceil(bytes / 1_048_576).toLocaleString('en-GB')} MB`;
 }

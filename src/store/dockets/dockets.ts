@@ -2,7 +2,7 @@ import type { Catalogue } from '../../core/catalogue/model';
 import type { Mode } from '../../core/plan/locks';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
-import type { Decision } from '../../core/remedies/questions';
+import type { Decision } from '../../core/remedies/question';
 import { stopRehearsal } from './rehearsals';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
@@ -14,6 +14,14 @@ export interface DocketRow {
   readonly createdAt: string;
   readonly stateAt: string;
   readonly remedies: number;
+  /** Who planned it; empty until somebody says. */
+  readonly author: string;
+  readonly signedBy: string | null;
+  readonly signedAt: string | null;
+  readonly backupAt: string | null;
+  readonly backupWhere: string | null;
+  /** When what its repairs kept was dropped; from then on there is no way back. */
+  readonly clearedAt: string | null;
 }
 
 export interface FrozenDocket {
@@ -26,7 +34,8 @@ export interface DocketItem {
   readonly decision: Decision;
 }
 
-const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt",
+const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt", author,
+  signed_by as "signedBy", signed_at as "signedAt", backup_at as "backupAt", backup_where as "backupWhere", cleared_at as "clearedAt",
   (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
 
 export function listDockets(db: Db, source: number): Promise<readonly DocketRow[]> {
@@ -55,7 +64,48 @@ export async function setDocketMode(db: Db, id: number, mode: Mode): Promise<voi
 // What was rehearsed was another docket than the one that it is changed into.
 async function reopen(db: Db, id: number): Promise<void> {
   await stopRehearsal(db, id);
-  await moveDocket(db, id, ['Rehearsed'], 'Draft');
+  await db.query(
+    `update dockets
+     set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null
+     where id = $1 and state in ('Rehearsed', 'Signed')`,
+    [id],
+  );
+}
+
+export interface Signature {
+  readonly author: string;
+  readonly signer: string;
+}
+
+/** Signs a docket as it is planned now: that plan is what will run. False when its state does not allow it. */
+export async function signDocket(
+  db: Db,
+  id: number,
+  { author, signer }: Signature,
+  { plan, catalogue }: { readonly plan: Plan; readonly catalogue: Catalogue },
+): Promise<boolean> {
+  if (!(await moveDocket(db, id, ['Draft', 'Rehearsed', 'Signed'], 'Signed'))) return false;
+  await db.query('update dockets set author = $2, signed_by = $3, signed_at = now() where id = $1', [id, author, signer]);
+  await freezeDocket(db, id, plan, catalogue);
+  return true;
+}
+
+/** Takes a signature back; the rehearsal stays. */
+export async function unsignDocket(db: Db, id: number): Promise<void> {
+  await db.query(
+    `update dockets
+     set state = 'Rehearsed', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null
+     where id = $1 and state = 'Signed'`,
+    [id],
+  );
+}
+
+export async function keepBackup(db: Db, id: number, at: string, where: string): Promise<void> {
+  await db.query('update dockets set backup_at = $2, backup_where = $3 where id = $1', [id, at, where]);
+}
+
+export async function keepCleared(db: Db, id: number): Promise<void> {
+  await db.query('update dockets set cleared_at = now() where id = $1', [id]);
 }
 
 export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
@@ -81,7 +131,10 @@ export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Ca
 
 /** Makes a docket of which nothing was carried out a draft again: its plan is made anew. */
 export async function thawDocket(db: Db, id: number): Promise<void> {
-  await db.query(`update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null where id = $1`, [id]);
+  await db.query(
+    `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null where id = $1`,
+    [id],
+  );
 }
 
 /** Changes the state, only from one of the states given; false when it was in none of them. */

@@ -1,14 +1,19 @@
+import type { Direction } from '../../core/plan/runnable';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
-export type RunState = 'queued' | 'running' | 'done' | 'stopped';
+export type RunState = 'queued' | 'running' | 'paused' | 'done' | 'stopped';
+
+export type RunRequest = 'pause' | 'stop';
 
 export interface RunRow {
   readonly id: number;
   readonly docketId: number;
-  readonly direction: 'forward' | 'back';
+  readonly direction: Direction;
   readonly elsewhere: boolean;
   readonly user: string | null;
   readonly state: RunState;
+  /** What somebody asked of it while it runs. */
+  readonly asked: RunRequest | null;
   readonly problem: string | null;
   readonly askedAt: string;
   readonly finishedAt: string | null;
@@ -28,17 +33,17 @@ export interface ProofRow {
   readonly findingId: number;
   readonly title: string;
   readonly statement: string;
-  readonly outcome: 'refused' | 'accepted' | 'not provable';
+  readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
   /** The database's own words. */
   readonly answer: string;
   readonly at: string;
 }
 
-const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", state, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
+const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", state, asked, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
 
 export interface AskedRun {
   readonly docket: number;
-  readonly direction: 'forward' | 'back';
+  readonly direction: Direction;
   /** Null when somebody ran it elsewhere. */
   readonly user: string | null;
   readonly steps: readonly { readonly title: string; readonly statement: string }[];
@@ -108,6 +113,25 @@ export async function finishStep(
   ]);
 }
 
+/** Asks a run under way to pause or stop before its next step; null to go on. */
+export async function steerRun(db: Db, docket: number, asked: RunRequest | null): Promise<void> {
+  await db.query(
+    `update runs set asked = $2 where docket_id = $1 and state in ('queued', 'running', 'paused') and asked is distinct from 'stop'`,
+    [docket, asked],
+  );
+}
+
+export async function findRequest(db: Db, run: number): Promise<RunRequest | null> {
+  return (await getRow<{ asked: RunRequest | null }>(db, 'select asked from runs where id = $1', [run])).asked;
+}
+
+export async function keepPaused(db: Db, run: number, paused: boolean): Promise<void> {
+  await db.query(`update runs set state = $2 where id = $1 and state in ('running', 'paused')`, [
+    run,
+    paused ? 'paused' : 'running',
+  ]);
+}
+
 /** Runs that claim to go on, for the worker to look after. */
 export function listUnfinishedRuns(
   db: Db,
@@ -116,7 +140,7 @@ export function listUnfinishedRuns(
 > {
   return rowsOf(
     db,
-    `select id, docket_id as "docketId", state, queued_at < now() - interval '15 seconds' as "waitedLong" from runs where state in ('running', 'queued')`,
+    `select id, docket_id as "docketId", state, queued_at < now() - interval '15 seconds' as "waitedLong" from runs where state in ('running', 'paused', 'queued')`,
   );
 }
 

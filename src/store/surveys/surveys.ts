@@ -3,6 +3,7 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
+import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
@@ -136,6 +137,22 @@ export async function findLastExact(db: Db, source: number, before: number): Pro
 
 export async function keepReused(db: Db, survey: number, tables: number): Promise<void> {
   await db.query('update surveys set reused_tables = $2 where id = $1', [survey, tables]);
+}
+
+export async function keepSpeed(db: Db, survey: number, { bytes, ms }: Speed): Promise<void> {
+  await db.query('update surveys set read_bytes = $2, read_ms = $3 where id = $1', [survey, Math.round(bytes), Math.round(ms)]);
+}
+
+/** How fast the last survey that read whole tables read them; null when none did. */
+export function findSpeed(db: Db, source: number): Promise<Speed | null> {
+  return findRow(
+    db,
+    `select read_bytes as bytes, read_ms as ms from surveys
+     where source_id = $1 and state = 'done' and read_ms > 0
+     order by scope is not null, id desc
+     limit 1`,
+    [source],
+  );
 }
 
 /** The facts about one table, as last measured by a finished survey of the source. */

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { data, Link, redirect } from 'react-router';
 import { addToDocket } from '~/app/server/dockets.server';
-import { idIn, sourceIn } from '~/app/server/ids.server';
+import { findingsIn, sourceIn } from '~/app/server/ids.server';
 import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
 import { db } from '~/store/db';
@@ -17,12 +17,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 export async function action({ params, request }: Route.ActionArgs) {
   const source = await sourceIn(params);
   const form = await request.formData();
-  const findings = await Promise.all(
-    form
-      .getAll('finding')
-      .slice(0, 5000)
-      .map((id) => idIn(typeof id === 'string' ? id : undefined, 'finding')),
-  );
+  const findings = await findingsIn(form, 'finding', 5000);
   if (findings.length === 0)
     throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
   return redirect(`/s/${source.id}/dockets/${await addToDocket(source, findings, {})}`);

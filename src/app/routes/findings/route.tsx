@@ -73,6 +73,9 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
             ]}
           />
           <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
+          <Button component={Link} to={`/s/${source}/decide${ruleOf(rows)}`}>
+            Decide for many
+          </Button>
         </div>
         <VirtualRows
           count={rows.length}
@@ -172,6 +175,12 @@ const FindingRow = memo(function FindingRow({
     </Link>
   );
 });
+
+/** The rule that all findings shown are of, for an address; empty when they are of several. */
+function ruleOf(rows: readonly FindingLine[]): string {
+  const [first] = rows;
+  return first && rows.every((row) => row.rule === first.rule) ? `?rule=${encodeURIComponent(first.rule)}` : '';
+}
 
 /** What belongs to the list; what was answered in one dossier does not follow to the next. */
 function listParams(params: URLSearchParams): string {

@@ -1,7 +1,9 @@
 import type { TableId } from '../../catalogue/identifiers';
 import type { Check } from '../../plan/checks';
-import type { Reference } from '../../plan/operations';
+import { brokenCondition } from './claims';
+import { orphanCondition } from './conditions';
 import { literal, quote, quoteList, quoteTable } from './quote';
+import { countUnfilled } from './repairs';
 
 export function writeCheck(check: Check): string {
   switch (check.kind) {
@@ -23,7 +25,21 @@ export function writeCheck(check: Check): string {
         ') as repeated',
       );
     case 'orphans':
-      return lines('select count(*)', `from ${quoteTable(check.table)} as child`, `where ${orphanCondition(check.reference)}`);
+      return lines(
+        'select count(*)',
+        `from ${quoteTable(check.table)} as child`,
+        `where ${orphanCondition(check.reference, check.values)}`,
+      );
+    case 'breaking':
+      return lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${brokenCondition(check.claim)}`);
+    case 'unfilled':
+      return countUnfilled(check.repair);
+    case 'rowMissing':
+      return lines(
+        'select count(*)',
+        'from (values (1)) as wanted',
+        `where not exists (select 1 from ${quoteTable(check.table)} where ${quote(check.column)} = ${literal(check.value)})`,
+      );
     case 'constraintMissing':
       return lines(
         `select count(*)`,
@@ -66,16 +82,15 @@ export function writeCheck(check: Check): string {
         'from (values (1)) as wanted',
         `where not exists (select 1 ${column(check.table, check.column)})`,
       );
+    case 'identityMissing':
+      return lines(
+        'select count(*)',
+        'from (values (1)) as wanted',
+        `where not exists (select 1 ${column(check.table, check.column)} and attidentity <> '')`,
+      );
     case 'columnPresent':
       return `select count(*) ${column(check.table, check.column)}`;
   }
-}
-
-/** True of rows `child` that refer to no parent, as MATCH SIMPLE counts them. */
-export function orphanCondition({ columns, parent, parentColumns }: Reference): string {
-  const filled = columns.map((c) => `child.${quote(c)} is not null`).join(' and ');
-  const matching = columns.map((c, i) => `parent.${quote(parentColumns[i] ?? '')} = child.${quote(c)}`).join(' and ');
-  return `${filled}\n    and not exists (select 1 from ${quoteTable(parent)} as parent where ${matching})`;
 }
 
 function constraint(table: TableId, name: string): string {

@@ -1,6 +1,6 @@
 import type { Dialect } from '../dialect';
 import { writeCheck } from './checks';
-import { writeProof } from './proofs';
+import { writeActionProof, writeProof } from './proofs';
 import { writeScripts } from './scripts';
 import { statementsOf, stretchesOf } from './stretches';
 
@@ -9,5 +9,6 @@ export const postgresql: Dialect = {
   statements: statementsOf,
   check: writeCheck,
   proof: writeProof,
+  actionProof: writeActionProof,
   scripts: writeScripts,
 };

@@ -1,10 +1,12 @@
 import type { TableId } from '../../catalogue/identifiers';
-import { getColumn } from '../../catalogue/lookups';
-import type { Catalogue, Column } from '../../catalogue/model';
-import type { Proof } from '../../plan/proofs';
-import { quote, quoteList, quoteTable } from './quote';
+import { foreignKeysOf, getColumn, getTable, referencesTo } from '../../catalogue/lookups';
+import type { Catalogue, Column, Table } from '../../catalogue/model';
+import { type Claim, columnsOfClaim } from '../../evidence/claims';
+import { type ActionProof, type BreakingProof, isRefusing } from '../../plan/proofs';
+import type { ActionTry } from '../dialect';
+import { literal, quote, quoteList, quoteTable } from './quote';
 
-export function writeProof(proof: Proof, catalogue: Catalogue): string {
+export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
   switch (proof.kind) {
     case 'null':
       return update(proof.table, `${quote(proof.column)} = null`, []);
@@ -13,15 +15,81 @@ export function writeProof(proof: Proof, catalogue: Catalogue): string {
       const first = `(select ${list} from ${quoteTable(proof.table)} ${filled(proof.columns)} order by tableoid, ctid limit 1)`;
       return update(proof.table, proof.columns.length === 1 ? `${list} = ${first}` : `(${list}) = ${first}`, proof.columns, 1);
     }
+    case 'check':
+      return update(proof.table, againstClaim(proof.claim, proof.table, catalogue), columnsOfClaim(proof.claim));
     case 'orphan': {
-      const [child = ''] = proof.reference.columns;
-      const [key = ''] = proof.reference.parentColumns;
+      const at = freestOf(proof.reference.columns, proof.constraint, getTable(catalogue, proof.table));
+      const child = proof.reference.columns[at] ?? '';
+      const key = proof.reference.parentColumns[at] ?? '';
       const value = valueMissingFrom(
         proof.reference.parent,
         getColumn(catalogue, proof.reference.parent, key),
         getColumn(catalogue, proof.table, child),
       );
       return update(proof.table, `${quote(child)} = ${value}`, proof.reference.columns);
+    }
+  }
+}
+
+export function writeActionProof({ event, table, reference, constraint }: ActionProof, catalogue: Catalogue): ActionTry {
+  const { columns, parent, parentColumns } = reference;
+  const isRow = (of: string, names: readonly string[], key: readonly string[]): string =>
+    names.map((c, i) => `${of}${quote(c)} = ${literal(key[i] ?? '')}`).join(' and ');
+  const match = columns.map((c, i) => `child.${quote(c)} = parent.${quote(parentColumns[i] ?? '')}`).join(' and ');
+  const others = referencesTo(catalogue, parent)
+    .filter(({ child, key }) => !(child.id === table && key.name === constraint))
+    .filter(({ key }) => isRefusing(event === 'delete' ? key.onDelete : key.onUpdate))
+    .map(({ child, key }) => {
+      const match = key.columns.map((c, i) => `other.${quote(c)} = parent.${quote(key.parentColumns[i] ?? '')}`).join(' and ');
+      return `select 1 from ${quoteTable(child.id)} as other where ${match}`;
+    });
+  return {
+    pick: [
+      `select ${parentColumns.map((c) => `parent.${quote(c)}::text`).join(', ')}`,
+      `from ${quoteTable(table)} as child`,
+      `join ${quoteTable(parent)} as parent on ${match}`,
+      // Where another reference refuses, this one has nothing to show.
+      ...others.map((condition, i) => `${i === 0 ? 'where' : '  and'} not exists (${condition})`),
+      'limit 1',
+    ].join('\n'),
+    statement: (key) => {
+      const where = `where ${isRow('', parentColumns, key)}`;
+      if (event === 'delete') return [`delete from ${quoteTable(parent)}`, where].join('\n');
+      const [changed = ''] = parentColumns;
+      const column = getColumn(catalogue, parent, changed);
+      const [child = ''] = columns;
+      const value = valueMissingFrom(parent, column, getColumn(catalogue, table, child));
+      return [`update ${quoteTable(parent)}`, `set ${quote(changed)} = ${value}`, where].join('\n');
+    },
+    left: (key) => [`select count(*)`, `from ${quoteTable(table)}`, `where ${isRow('', columns, key)}`].join('\n'),
+  };
+}
+
+// Of several columns, one that no other reference holds as well.
+function freestOf(columns: readonly string[], constraint: string, table: Table): number {
+  const held = foreignKeysOf(table).filter((key) => key.name !== constraint);
+  const free = columns.findIndex((column) => !held.some((key) => key.columns.includes(column)));
+  return Math.max(0, free);
+}
+
+function againstClaim(claim: Claim, table: TableId, catalogue: Catalogue): string {
+  switch (claim.kind) {
+    case 'notNegative':
+      return `${quote(claim.column)} = -1`;
+    case 'notBlank':
+      return `${quote(claim.column)} = ' '`;
+    case 'ofForm':
+      return `${quote(claim.column)} = 'x'`;
+    case 'noneOf':
+      return `${quote(claim.column)} = ${literal(claim.values[0] ?? '')}`;
+    case 'oneOf': {
+      const { length } = getColumn(catalogue, table, claim.column);
+      const strange = ['pawl', '~', '?', '!', '#'].find((text) => text.length <= (length ?? 9) && !claim.values.includes(text));
+      return `${quote(claim.column)} = ${literal(strange ?? '')}`;
+    }
+    case 'ordered': {
+      const { family } = getColumn(catalogue, table, claim.second);
+      return `${quote(claim.first)} = ${quote(claim.second)} + ${family === 'timestamp' || family === 'time' ? "interval '1 hour'" : '1'}`;
     }
   }
 }

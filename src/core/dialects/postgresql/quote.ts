@@ -26,6 +26,13 @@ export function literal(text: string): string {
   return text.includes('\\') ? `E'${doubled.replaceAll('\\', '\\\\')}'` : `'${doubled}'`;
 }
 
+/** A DO block of a body in which anything may occur. */
+export function dollarQuoted(body: string): string {
+  let tag = '$pawl$';
+  for (let n = 1; body.includes(tag); n++) tag = `$pawl${n}$`;
+  return `do ${tag}\n${body}\n${tag}`;
+}
+
 /** Text for a line comment: nothing in it can end the line. */
 export function comment(text: string): string {
   return `-- ${text.replaceAll(/[\p{Cc}\u2028\u2029]/gu, ' ')}`;

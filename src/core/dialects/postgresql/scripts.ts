@@ -3,12 +3,13 @@
 // step, and go on where they stopped when they are run again.
 
 import { type Check, describeCheck, todoOf } from '../../plan/checks';
+import { operationInWords } from '../../plan/inWords';
 import { blocksOthers } from '../../plan/locks';
 import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
 import type { Heading, Scripts, Stretch } from '../dialect';
 import { writeCheck } from './checks';
-import { comment, literal } from './quote';
+import { comment, dollarQuoted, literal } from './quote';
 import { stretchesOf } from './stretches';
 
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
@@ -39,7 +40,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
 
 /** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
 function isOfRows({ kind }: Check): boolean {
-  return kind === 'nulls' || kind === 'repeats' || kind === 'orphans';
+  return ['nulls', 'repeats', 'orphans', 'breaking', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 // A quiet step has several stretches, and may have been interrupted between any two. psql keeps what a query
@@ -86,42 +87,6 @@ function inTransaction(stretch: Stretch, { mode }: Plan): readonly string[] {
 }
 
 /** What an operation does, in words: for script comments and the docket's steps. */
-export function operationInWords(operation: Operation): string {
-  const { table } = operation;
-  switch (operation.kind) {
-    case 'addIdentityColumn':
-      return `a surrogate column ${operation.column} on ${table} that numbers every row`;
-    case 'dropColumn':
-      return `drop the column ${operation.column} of ${table}`;
-    case 'addPrimaryKey':
-      return `${operation.columns.join(', ')} as the primary key of ${table}`;
-    case 'addUnique':
-      return `${operation.columns.join(', ')} unique in ${table}`;
-    case 'addForeignKey':
-      return `the reference from ${table} to ${operation.parent}, for new rows`;
-    case 'validateConstraint':
-      return `the reference ${operation.name} checked for the rows that are there`;
-    case 'forgetValidation':
-      return `the reference ${operation.name} as it was, not checked for the rows that are there`;
-    case 'dropConstraint':
-      return `drop the constraint ${operation.name} of ${table}`;
-    case 'createIndex':
-      return `an index under the reference, on ${operation.columns.join(', ')} of ${table}`;
-    case 'dropIndex':
-      return `drop the index ${operation.name} of ${table}`;
-    case 'setNotNull':
-      return `${operation.column} of ${table} never empty`;
-    case 'dropNotNull':
-      return `${operation.column} of ${table} may be empty again`;
-    case 'renameConstraint':
-      return `${operation.from} on ${table} named ${operation.to}`;
-    case 'setAsideOrphans':
-      return `orphans of ${table} set aside in ${operation.sideTable} and ${operation.how === 'empty' ? 'emptied' : 'removed'}`;
-    case 'bringBackOrphans':
-      return `what was set aside in ${operation.sideTable} put back into ${table}`;
-  }
-}
-
 function stepInWords({ operation, cost }: Step): string {
   return `${operationInWords(operation)} (${cost.lock} lock, blocks ${cost.blocks}; ${cost.work}).`;
 }
@@ -151,13 +116,10 @@ function checks(title: string, all: readonly Check[], plan: Plan, heading: Headi
   return [...header(title, plan, heading), comment(checksAtOnce), '', ...body].join('\n');
 }
 
-// The dollar quote must not occur in what it holds: identifiers can contain anything.
 function guard(checks: readonly Check[], outcome: string): readonly string[] {
   if (checks.length === 0) return [];
   const body = ['begin', ...checks.flatMap((check) => refuseUnlessZero(check, outcome)), 'end'].join('\n');
-  let tag = '$pawl$';
-  for (let n = 1; body.includes(tag); n++) tag = `$pawl${n}$`;
-  return [`do ${tag}\n${body}\n${tag};`];
+  return [`${dollarQuoted(body)};`];
 }
 
 function refuseUnlessZero(check: Check, outcome: string): readonly string[] {

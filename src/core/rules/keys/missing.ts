@@ -1,7 +1,7 @@
-import { referencesTo } from '../../catalogue/lookups';
+import { findTable, referencesTo } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
-import { candidateKeys, isProposable, type KeyCandidate, lacksPrimaryKey } from '../../evidence/keys';
+import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
 import { type Audit, defineRule, type Severity } from '../rule';
@@ -12,6 +12,8 @@ interface Facts {
   readonly candidates: readonly KeyCandidate[];
   /** The name for a surrogate key column that the table does not use yet. */
   readonly surrogate: string;
+  /** Tables that refer to this one, declared or likely. */
+  readonly children: readonly KeyChild[];
 }
 
 const manyRows = 1000;
@@ -33,7 +35,13 @@ export const missingKey = defineRule<Facts>({
         columns: [],
         severity: severityOf(audit, table, profile?.result.rows ?? null),
         confidence: best ? Math.min(0.99, (0.78 + 0.06 * best.score) * strengthOf(best.how)) : 0.95,
-        facts: { rows: profile?.result.rows ?? null, how: profile?.how ?? null, candidates, surrogate },
+        facts: {
+          rows: profile?.result.rows ?? null,
+          how: profile?.how ?? null,
+          candidates,
+          surrogate,
+          children: childrenOf(audit, table),
+        },
         proposal: best ? { kind: 'primaryKey', columns: best.columns } : { kind: 'surrogateKey', columns: [surrogate] },
       };
     }
@@ -61,6 +69,12 @@ function severityOf(audit: Audit, table: Table, rows: number | null): Severity {
   const children = referencesOn(audit.references, table.id).length + referencesTo(audit.catalogue, table.id).length;
   if (children > 0 || (rows ?? 0) >= manyRows) return 'Critical';
   return rows === 0 ? 'Moderate' : 'Serious';
+}
+
+function childrenOf({ catalogue, references }: Audit, table: Table): readonly KeyChild[] {
+  const likely = referencesOn(references, table.id).filter((reference) => reference.confidence >= 0.5);
+  const ids = new Set([...referencesTo(catalogue, table.id).map(({ child }) => child.id), ...likely.map(({ child }) => child)]);
+  return [...ids].map((id) => ({ table: id, rows: findTable(catalogue, id)?.estimatedRows ?? null }));
 }
 
 function surrogateName(table: Table): string {

@@ -6,7 +6,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { namesAMeasure } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, byHand, defineRule } from '../rule';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -51,7 +51,14 @@ export const blankForNull = defineRule<Facts>({
             sentinelRows,
             how: profile.how,
           },
-          proposal: byHand([column.name]),
+          proposal: {
+            kind: 'standIns',
+            columns: [column.name],
+            claims: [
+              ...(blanks > 0 ? [{ kind: 'notBlank', column: column.name } as const] : []),
+              ...(sentinelRows > 0 ? [{ kind: 'noneOf', column: column.name, values: suspect?.values ?? [] } as const] : []),
+            ],
+          },
         };
       }
     }

@@ -3,7 +3,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine } from '../../evidence/evidence';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -37,7 +37,7 @@ export const fewNulls = defineRule<Facts, 'percent' | 'rows'>({
           severity: confidence >= 0.75 ? 'Moderate' : 'Minor',
           confidence,
           facts: { rows, nulls, how: profile.how, reasons },
-          proposal: byHand([column.name]),
+          proposal: { kind: 'nulls', columns: [column.name] },
         };
       }
     }

@@ -44,7 +44,14 @@ export const orphans = defineRule<Facts>({
             orphanValues,
             how: fact.how,
           },
-          proposal: byHand(key.columns),
+          proposal: key.enforced
+            ? {
+                kind: 'validate',
+                columns: key.columns,
+                name: key.name,
+                references: { schema: parent.schema, table: parent.name, columns: key.parentColumns },
+              }
+            : byHand(key.columns),
         };
       }
     }

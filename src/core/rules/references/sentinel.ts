@@ -5,7 +5,7 @@ import type { Claim } from '../../evidence/claims';
 import { type Evidence, findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { referenceCandidates } from '../../evidence/references/candidates';
 import { counted, spoken, withArticle } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly parent: string;
@@ -48,7 +48,7 @@ export const sentinelReference = defineRule<Facts>({
           otherOrphans: Math.max(0, orphanRows - fact.result.broken),
           how: fact.how,
         },
-        proposal: byHand([column]),
+        proposal: { kind: 'standIns', columns: [column], claims: [claimFor(catalogue, table, column)] },
       };
     }
   },

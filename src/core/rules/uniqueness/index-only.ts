@@ -1,3 +1,4 @@
+import { uniqueIndexOver } from '../../catalogue/lookups';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -22,7 +23,8 @@ export const indexOnlyUnique = defineRule<Facts>({
           severity: 'Minor',
           confidence: 1,
           facts: { index: index.name },
-          proposal: byHand(columns),
+          proposal:
+            uniqueIndexOver(table, columns) === index.name ? { kind: 'promote', columns, index: index.name } : byHand(columns),
         };
       }
     }

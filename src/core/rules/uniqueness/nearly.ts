@@ -1,5 +1,5 @@
 import { tableId } from '../../catalogue/identifiers';
-import { referencesFrom } from '../../evidence/references/weigh';
+import { referencesFrom, referencesOn } from '../../evidence/references/weigh';
 import type { Audit } from '../rule';
 import { declaredUniques, includesColumns } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
@@ -9,7 +9,7 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, spoken } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { defineRule, type LikelyChild } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -46,7 +46,7 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
           severity: own || rows >= 1000 ? 'Serious' : 'Moderate',
           confidence: own ? 0.95 : 0.8,
           facts: { rows, nullRows, repeatedRows, repeatedValues, how: fact.how },
-          proposal: byHand(columns),
+          proposal: { kind: 'repeats', columns, children: likelyChildren(audit, table) },
         };
       }
     }
@@ -73,6 +73,12 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
     };
   },
 });
+
+function likelyChildren({ references }: Audit, table: Table): readonly LikelyChild[] {
+  return referencesOn(references, table.id)
+    .filter((reference) => reference.confidence >= 0.5)
+    .map(({ child, columns, parentColumns }) => ({ table: child, columns, parentColumns }));
+}
 
 function suspects({ catalogue, evidence, references }: Audit, table: Table): readonly (readonly string[])[] {
   const sample = sampleOf(evidence, table.id)?.result;

@@ -5,7 +5,7 @@ import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../eviden
 import type { ViolationsRequest } from '../../evidence/requests';
 import { counted, wordsOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, byHand, defineRule } from '../rule';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly values: readonly (readonly [string, number])[];
@@ -43,7 +43,7 @@ export const closedSet = defineRule<Facts, 'rows'>({
           severity: named ? 'Moderate' : 'Minor',
           confidence: named ? 0.85 : 0.55,
           facts: { values: frequentOf(audit, table, column), rows: fact.result.rows, others: fact.result.broken, how: fact.how },
-          proposal: byHand([column.name]),
+          proposal: { kind: 'check', columns: [column.name], claim: requestFor(audit, table, column).claim },
         };
       }
     }

@@ -4,7 +4,7 @@ import type { Claim } from '../../evidence/claims';
 import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../evidence/evidence';
 import { namesAMeasure } from '../../naming/meaning';
 import { counted, spoken, wordsOf } from '../../naming/words';
-import { type Audit, byHand, defineRule } from '../rule';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly claim: Claim;
@@ -54,7 +54,7 @@ export const range = defineRule<Facts>({
           severity: broken > 0 ? 'Serious' : 'Minor',
           confidence: claim.kind === 'ordered' ? 0.85 : 0.65,
           facts: { claim, rows, broken, how: fact.how },
-          proposal: byHand(columns),
+          proposal: { kind: 'check', columns, claim },
         };
       }
     }

@@ -14,6 +14,7 @@ import { wordsOf } from '~/core/rules/audit';
 import { db } from '~/store/db';
 import { listByTable } from '~/store/findings/findings';
 import { listTables } from '~/store/surveys/surveyedTables';
+import { Declaration } from './Declaration';
 import type { Route } from './+types/route';
 
 export async function loader({ params }: Route.LoaderArgs) {
@@ -109,9 +110,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
         ))}
       </dl>
       {[...t.constraints, ...t.indexes].map(({ name, words }) => (
-        <div key={name} className="mono" style={{ marginTop: 4 }}>
-          <span className="verd">{name}</span> {words}
-        </div>
+        <Declaration key={`${t.id} ${name}`} source={t.source} table={t.id} name={name} words={words} />
       ))}
       {t.findings.length === 0 && (
         <p className="small mute">

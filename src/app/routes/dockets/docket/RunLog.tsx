@@ -1,5 +1,6 @@
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
+import { proofsInWords } from '~/core/plan/proofs';
 import type { ProofRow, RunRow, RunStepRow } from '~/store/dockets/runs';
 
 interface RunLogProps {
@@ -7,13 +8,15 @@ interface RunLogProps {
   readonly running: boolean;
 }
 
+const titles = { forward: 'Run forward', back: 'Run back', clear: 'Drop what was kept' } as const;
+
 /** What a run did, step by step as it happens, and its proofs. */
 export function RunLog({ run, running }: RunLogProps) {
   const done = run.steps.filter((step) => step.state === 'done').length;
-  const refused = run.proofs.filter((proof) => proof.outcome === 'refused').length;
+  const of = (outcome: ProofRow['outcome']): number => run.proofs.filter((proof) => proof.outcome === outcome).length;
   return (
     <section aria-label="Run">
-      <h2>{run.direction === 'forward' ? 'Run forward' : 'Run back'}</h2>
+      <h2>{titles[run.direction]}</h2>
       <p className="small mute" style={{ margin: '0 0 6px' }} aria-live="polite">
         {run.elsewhere ? 'Run elsewhere' : `As ${run.user}`}, <Moment at={run.askedAt} />
         {run.steps.length > 0 && `: ${done} of ${run.steps.length} steps done`}
@@ -52,13 +55,18 @@ export function RunLog({ run, running }: RunLogProps) {
         <>
           <h2>Proofs</h2>
           <p className="small" style={{ margin: '0 0 4px' }}>
-            <b>{refused}</b> of {run.proofs.length} tries to break a new rule were refused by the database.
+            {proofsInWords({
+              refused: of('refused'),
+              acted: of('acted'),
+              accepted: of('accepted'),
+              untried: of('not provable'),
+            })}
           </p>
           <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
             {run.proofs.map((proof, i) => (
               <li key={i}>
                 {proof.title}:{' '}
-                <b className={proof.outcome === 'refused' ? 'verd' : proof.outcome === 'accepted' ? 'rust' : 'brass'}>
+                <b className={proof.outcome === 'accepted' ? 'rust' : proof.outcome === 'not provable' ? 'brass' : 'verd'}>
                   {proof.outcome}
                 </b>{' '}
                 <span className="mute mono">{proof.answer}</span>

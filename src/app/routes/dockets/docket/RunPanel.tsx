@@ -3,57 +3,48 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { useKeys } from '~/app/ui/keys';
+import { requirementsFor } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
+import type { RunRow } from '~/store/dockets/runs';
 import type { SourceRow } from '~/store/sources/sources';
 
 interface RunPanelProps {
   readonly source: SourceRow;
   readonly docket: DocketRow;
+  readonly run: RunRow | null;
+  /** Side tables that its repairs leave, in words. */
+  readonly kept: readonly string[];
   readonly problem: string | null;
 }
 
-/** Runs the docket on its source, forward or back, with a login that is typed for it. */
-export function RunPanel({ source, docket, problem }: RunPanelProps) {
+/** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
+export function RunPanel({ source, docket, run, kept, problem }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
-  const changeable = changeableStates.includes(docket.state);
-  const canForward = changeable || docket.state === 'Stopped';
-  const canBack = docket.state === 'Done' || docket.state === 'Stopped';
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
-  if (docket.state === 'Running')
-    return (
-      <p className="notice" role="status">
-        Running.{' '}
-        {docket.mode === 'plain'
-          ? 'Each step waits at most 5 seconds for a lock'
-          : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
-        , and what it did is kept as it happens.
-      </p>
-    );
-  if (!canForward && !canBack) return null;
+  if (docket.state === 'Running') return <Steering docket={docket} run={run} />;
+  const changeable = changeableStates.includes(docket.state);
+  const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
+  const canForward = docket.state === 'Stopped' || (changeable && open.length === 0);
+  const hasWayBack = docket.clearedAt === null || kept.length === 0;
+  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack;
+  const canClear = docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null;
   return (
     <Form method="post" preventScrollReset aria-label="Run">
-      <h2>{canForward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
-      <p className="small mute" style={{ margin: '0 0 10px' }}>
-        {canForward ? (
-          <>
-            This changes <b>{source.name}</b> ({source.environment}).
-          </>
-        ) : (
-          <>
-            This undoes what the docket did on <b>{source.name}</b>.
-          </>
-        )}{' '}
-        The login is used for this run and never stored.
-      </p>
-      {source.environment === 'production' && docket.state === 'Draft' && (
-        <p className="notice warn">Not rehearsed as it is now. Rehearse it first: a copy shows what would fail.</p>
+      {(canForward || canBack) && (
+        <>
+          <h2>{canForward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
+          <p className="small mute" style={{ margin: '0 0 10px' }}>
+            {canForward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
+            {canForward && ` (${source.environment})`}. The login is used for this run and never stored.
+          </p>
+          <div className="fields">
+            <TextField inputRef={user} name="user" label="User" autoComplete="off" />
+            <TextField name="password" label="Password" type="password" autoComplete="off" />
+          </div>
+        </>
       )}
-      <div className="fields">
-        <TextField inputRef={user} name="user" label="User" autoComplete="off" />
-        <TextField name="password" label="Password" type="password" autoComplete="off" />
-      </div>
       {problem && (
         <p className="notice harm" role="alert">
           {problem}
@@ -70,21 +61,72 @@ export function RunPanel({ source, docket, problem }: RunPanelProps) {
             Run back
           </Button>
         )}
-        <Button
-          variant="text"
-          type="submit"
-          name="intent"
-          value={canForward ? 'elsewhere' : 'backElsewhere'}
-          formNoValidate
-          disabled={busy}
-        >
-          {canForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
-        </Button>
+        {(changeable || canForward || canBack) && (
+          <Button
+            variant="text"
+            type="submit"
+            name="intent"
+            value={changeable || canForward ? 'elsewhere' : 'backElsewhere'}
+            formNoValidate
+            disabled={busy}
+          >
+            {changeable || canForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
+          </Button>
+        )}
         {changeable && (
           <Button variant="text" color="error" type="submit" name="intent" value="discard" sx={{ marginLeft: 'auto' }}>
             Discard
           </Button>
         )}
+      </div>
+      {canClear && (
+        <details className="kept">
+          <summary>What its repairs kept is still there</summary>
+          <p className="small">
+            As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
+            {kept.join('; ')}.
+          </p>
+          <div className="actions">
+            <Button type="submit" name="intent" value="clear" color="error" disabled={busy}>
+              Drop what was kept
+            </Button>
+            <span className="small mute">with the login above; there is no way back then</span>
+          </div>
+        </details>
+      )}
+      {docket.clearedAt !== null && kept.length > 0 && (
+        <p className="small mute">What its repairs kept has been dropped: it cannot be backed out any more.</p>
+      )}
+    </Form>
+  );
+}
+
+function Steering({ docket, run }: Pick<RunPanelProps, 'docket' | 'run'>) {
+  const paused = run?.state === 'paused';
+  const stopping = run?.asked === 'stop';
+  return (
+    <Form method="post" preventScrollReset aria-label="Steer">
+      <p className="notice" role="status">
+        {stopping
+          ? 'Stopping …'
+          : paused
+            ? 'Paused before the next step.'
+            : run?.asked === 'pause'
+              ? 'Pausing after this step …'
+              : 'Running.'}{' '}
+        {docket.mode === 'plain'
+          ? 'Each step waits at most 5 seconds for a lock'
+          : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
+        , and what it did is kept as it happens.
+      </p>
+      <div className="actions">
+        <Button type="submit" name="intent" value={paused || run?.asked === 'pause' ? 'resume' : 'pause'} disabled={stopping}>
+          {paused || run?.asked === 'pause' ? 'Go on' : 'Pause'}
+        </Button>
+        <Button type="submit" name="intent" value="stop" color="error" disabled={stopping}>
+          Stop
+        </Button>
+        <span className="small mute">A stop rolls back the step that is under way.</span>
       </div>
     </Form>
   );

@@ -2,37 +2,55 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, Link, redirect } from 'react-router';
-import { planDocket, ranElsewhere, rehearseDocket, runDocket, takeFromDocket } from '~/app/server/dockets.server';
+import {
+  addToDocket,
+  chooseRehearsalServer,
+  findingsToMake,
+  planDocket,
+  ranElsewhere,
+  rehearseDocket,
+  runDocket,
+  signAs,
+  takeFromDocket,
+} from '~/app/server/dockets.server';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
 import { usePolling } from '~/app/ui/usePolling';
 import { scriptNames, type ScriptName } from '~/core/dialects/dialect';
-import { operationInWords } from '~/core/dialects/postgresql/scripts';
+import { postgresql } from '~/core/dialects/postgresql/index';
+import { operationInWords } from '~/core/plan/inWords';
+import { costInWords, wholeTime } from '~/core/plan/times';
+import { operationsOf } from '~/core/plan/runnable';
 import { counted } from '~/core/naming/words';
 import { changeableStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { parseForm } from '~/input/parse';
 import { db } from '~/store/db';
-import { findDocket, removeDocket, renameDocket, setDocketMode } from '~/store/dockets/dockets';
-import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
+import { findDocket, keepBackup, removeDocket, renameDocket, setDocketMode, unsignDocket } from '~/store/dockets/dockets';
+import { listProofsOfRun, listRuns, listSteps, steerRun } from '~/store/dockets/runs';
+import { findRehearsalServer } from '~/store/sources/rehearsalServer';
+import { findSpeed } from '~/store/surveys/surveys';
 import { findLastRehearsal, stopRehearsal } from '~/store/dockets/rehearsals';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
+import { Signing } from './Signing';
 import { Way } from './Way';
 
 export async function loader({ params }: Route.LoaderArgs) {
   const source = await sourceIn(params);
   const docket = await findDocket(db(), source.id, await idIn(params.docket, 'docket'));
   if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const [{ rows, plan, scripts }, runs, rehearsal] = await Promise.all([
+  const [{ rows, plan, scripts, catalogue }, runs, rehearsal, speed, server] = await Promise.all([
     planDocket(source, docket),
     listRuns(db(), docket.id),
     findLastRehearsal(db(), docket.id),
+    findSpeed(db(), source.id),
+    findRehearsalServer(db(), source.id),
   ]);
   const [last] = runs;
   return {
@@ -47,9 +65,31 @@ export async function loader({ params }: Route.LoaderArgs) {
       title: wordsOf(row).title,
       message: wordsOf(row).message,
     })),
-    steps: plan?.steps.map(({ operation, cost }) => ({ title: operationInWords(operation), cost })) ?? [],
-    problems: plan?.problems ?? [],
+    steps:
+      plan && catalogue
+        ? plan.steps.map(({ operation, cost }) => ({
+            title: operationInWords(operation),
+            transaction: !postgresql.stretches(operation, plan.mode).some((stretch) => stretch.alone),
+            ...costInWords(operation, cost, catalogue, speed),
+          }))
+        : [],
+    time: plan && catalogue ? wholeTime(plan, catalogue, speed) : null,
+    problems: await Promise.all(
+      (plan?.problems ?? []).map(async (problem) => ({
+        ...problem,
+        needed: problem.needs
+          ? (await findingsToMake(source.id, problem.needs)).map((row) => ({ id: row.id, message: wordsOf(row).message }))
+          : [],
+      })),
+    ),
+    backupOld: docket.backupAt !== null && Date.now() - Date.parse(docket.backupAt) > dayMs,
+    // Side tables that its repairs leave, in words.
+    kept: plan ? operationsOf(plan, 'clear').map(operationInWords) : [],
     rehearsal,
+    place: {
+      server: server && `${server.host}:${server.port}, as ${server.user}`,
+      bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + table.bytes, 0),
+    },
     run: last ? { ...last, steps: await listSteps(db(), last.id), proofs: await listProofsOfRun(db(), last.id) } : null,
     earlier: runs.slice(1),
   };
@@ -66,7 +106,24 @@ export async function action({ params, request }: Route.ActionArgs) {
   switch (intent) {
     case 'run':
     case 'back':
-      return { problem: await runDocket(source, docket, intent === 'run' ? 'forward' : 'back', { user, password }) };
+    case 'clear':
+      return { problem: await runDocket(source, docket, intent === 'run' ? 'forward' : intent, { user, password }) };
+    case 'sign':
+      return { problem: await signAs(source, docket, parsed.value.author, parsed.value.signer), about: 'sign' };
+    case 'unsign':
+      await unsignDocket(db(), docket.id);
+      return { problem: null };
+    case 'backup': {
+      const at = new Date(parsed.value.backupAt);
+      if (at.getTime() > Date.now() + 60_000) return { problem: 'That backup is yet to be taken.', about: 'sign' };
+      await keepBackup(db(), docket.id, at.toISOString(), parsed.value.backupWhere.trim());
+      return { problem: null };
+    }
+    case 'pause':
+    case 'stop':
+    case 'resume':
+      await steerRun(db(), docket.id, intent === 'resume' ? null : intent);
+      return { problem: null };
     case 'elsewhere':
     case 'backElsewhere':
       return { problem: await ranElsewhere(source, docket, intent === 'elsewhere' ? 'forward' : 'back') };
@@ -76,6 +133,9 @@ export async function action({ params, request }: Route.ActionArgs) {
           ? null
           : 'The docket has been run; what was done stays in it.',
       };
+    case 'add':
+      await addToDocket(source, [await idIn(finding, 'finding')], {});
+      return { problem: null };
     case 'rename':
       await renameDocket(db(), docket.id, name);
       return { problem: null };
@@ -84,6 +144,8 @@ export async function action({ params, request }: Route.ActionArgs) {
     case 'stopRehearsal':
       await stopRehearsal(db(), docket.id);
       return { problem: null };
+    case 'server':
+      return { problem: await chooseRehearsalServer(source, parsed.value.server.trim()), about: 'rehearsal' };
     case 'mode':
       await setDocketMode(db(), docket.id, mode);
       return { problem: null };
@@ -99,6 +161,7 @@ export async function action({ params, request }: Route.ActionArgs) {
 }
 
 const pollMs = 700;
+const dayMs = 24 * 3_600_000;
 const scriptTitles: Readonly<Record<ScriptName, string>> = {
   forward: 'Forward',
   back: 'Back',
@@ -107,13 +170,15 @@ const scriptTitles: Readonly<Record<ScriptName, string>> = {
 };
 
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, docket, scripts, findings, steps, problems, run, rehearsal } = loaderData;
+  const { source, docket, scripts, findings, steps, time, problems, run, rehearsal, place, kept, backupOld } = loaderData;
   const [script, setScript] = useState<ScriptName>('forward');
   const running =
     docket.state === 'Running' ||
     (rehearsal !== null && rehearsal.finishedAt === null) ||
     findings.some((finding) => finding.state === 'Applied');
   usePolling(running, pollMs);
+  const problem = actionData?.problem ?? null;
+  const about = actionData && 'about' in actionData ? actionData.about : null;
   const draft = changeableStates.includes(docket.state);
   return (
     <div className="desk">
@@ -142,18 +207,31 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         ) : (
           <p className="small mute" style={{ margin: 0 }}>
             {findings.length === 1 ? '1 remedy' : `${findings.length} remedies`}, {counted(steps.length, 'step')}
+            {time && `, ${time} by the speed of the last survey`}
           </p>
         )}
         {problems.map((problem) => {
           const finding = findings.find((f) => f.identity === problem.finding);
           return (
-            <p key={problem.finding} className="notice warn">
+            <div key={problem.finding} className="notice warn">
               <b>{finding?.title ?? problem.finding}</b> is left out: {problem.message}
-            </p>
+              {problem.needed.map((needed) => (
+                <Form key={needed.id} method="post" preventScrollReset className="actions" style={{ margin: '6px 0 0' }}>
+                  <input type="hidden" name="finding" value={needed.id} />
+                  <Button type="submit" name="intent" value="add">
+                    Add it
+                  </Button>
+                  <span className="small">{needed.message}</span>
+                </Form>
+              ))}
+            </div>
           );
         })}
-        {steps.length > 0 && <Rehearsing docket={docket} rehearsal={rehearsal} />}
-        {run && <RunLog run={run} running={docket.state === 'Running'} />}
+        {run && !draft && <RunLog run={run} running={docket.state === 'Running'} />}
+        {steps.length > 0 && (
+          <Rehearsing docket={docket} rehearsal={rehearsal} place={place} problem={about === 'rehearsal' ? problem : null} />
+        )}
+        {run && draft && <RunLog run={run} running={false} />}
         {findings.length > 0 && <h2>Remedies</h2>}
         {findings.map((finding) => (
           <div key={finding.id} style={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center' }}>
@@ -179,7 +257,9 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
                   <span>
                     {step.title}
                     <span className="outcome" style={{ display: 'block' }}>
-                      {step.cost.lock.toLowerCase()} lock, blocks {step.cost.blocks}; {step.cost.work}
+                      {step.lock}, {step.blocks}; {step.work}
+                      {step.time && `, ${step.time}`}
+                      {docket.mode === 'quiet' && !step.transaction && '; outside of a transaction'}
                     </span>
                   </span>
                 </li>
@@ -189,7 +269,12 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         )}
       </main>
       <aside className="dossier" aria-label="Script and run">
-        {scripts && steps.length > 0 && <RunPanel source={source} docket={docket} problem={actionData?.problem ?? null} />}
+        {scripts && steps.length > 0 && (
+          <>
+            <Signing source={source} docket={docket} backupOld={backupOld} problem={about === 'sign' ? problem : null} />
+            <RunPanel source={source} docket={docket} run={run} kept={kept} problem={about === null ? problem : null} />
+          </>
+        )}
         {scripts && steps.length > 0 && (
           <>
             <h2>Script</h2>

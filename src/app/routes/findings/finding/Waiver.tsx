@@ -35,9 +35,14 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
     <Form method="post" preventScrollReset aria-label="Waive">
       <h2>Waive it</h2>
       <p className="small mute" style={{ margin: '0 0 8px' }}>
-        It is exempt from {dossier.rule} until somebody takes that back, here or among the rules.
+        It is exempt from {dossier.rule} until the day that you give, or else until somebody takes that back, here or among the
+        rules.
       </p>
       <TextField name="reason" label="Why it is meant to be so" multiline autoFocus required />
+      <div className="fields" style={{ marginTop: 12 }}>
+        <TextField name="until" label="Until (may stay open)" type="date" slotProps={{ inputLabel: { shrink: true } }} />
+        <TextField name="by" label="Decided by" autoComplete="name" />
+      </div>
       {problem && (
         <p className="notice harm" role="alert">
           {problem}

@@ -1,7 +1,8 @@
 // All that a finding's dossier shows, put together from the record and the catalogue.
 
 import { latestCatalogue } from '~/app/server/catalogues.server';
-import { usualMode } from '~/app/server/dockets.server';
+import { findingsToMake, usualMode } from '~/app/server/dockets.server';
+import { findSpeed } from '~/store/surveys/surveys';
 import { notFound } from '~/app/server/ids.server';
 import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
 import { tableId } from '~/core/catalogue/identifiers';
@@ -9,12 +10,16 @@ import { findConstraint, findTable } from '~/core/catalogue/lookups';
 import type { Catalogue } from '~/core/catalogue/model';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
-import { operationInWords } from '~/core/dialects/postgresql/scripts';
+import { operationInWords } from '~/core/plan/inWords';
 import type { Mode } from '~/core/plan/locks';
 import type { Operation } from '~/core/plan/operations';
 import { planFor } from '~/core/plan/plan';
+import { costInWords } from '~/core/plan/times';
+import { dependentsOf } from '~/core/remedies/dependents';
 import { isGone } from '~/core/ratchet/mended';
-import { completeDecision, type Decision, questionsFor } from '~/core/remedies/questions';
+import { completeDecision, type Decision } from '~/core/remedies/question';
+import { outcomeInWords } from '~/core/remedies/inWords';
+import { questionsFor } from '~/core/remedies/questions';
 import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
 import type { Finding } from '~/core/rules/rule';
 import { db } from '~/store/db';
@@ -58,7 +63,13 @@ export async function dossierOf(source: SourceRow, id: number, answers: Decision
     byHand: finding.proposal.kind === 'byHand',
     remedy:
       present && needsRemedy(row)
-        ? remedy(finding, { ...(docket?.decision ?? {}), ...answers }, catalogue, docket?.mode ?? usualMode(source.environment))
+        ? await remedy(
+            source,
+            finding,
+            { ...(docket?.decision ?? {}), ...answers },
+            catalogue,
+            docket?.mode ?? usualMode(source.environment),
+          )
         : null,
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
     events,
@@ -111,20 +122,29 @@ function declared(finding: Finding, catalogue: Catalogue): readonly { readonly l
   return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
 }
 
-function remedy(finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
+async function remedy(source: SourceRow, finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
   const questions = questionsFor(finding, catalogue);
   const decision = completeDecision(questions, chosen);
   const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
+  const speed = await findSpeed(db(), source.id);
+  const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(source.id, needs)] : [])));
   const statements = (operation: Operation) => postgresql.statements(operation, mode).map((statement) => `${statement};`);
   return {
     questions,
     decision,
+    parent: finding.proposal.kind === 'foreignKey' ? finding.proposal.references : null,
+    outcome: outcomeInWords(finding, decision, catalogue),
     forward: plan.steps
       .map((step) => `-- ${operationInWords(step.operation)}\n${statements(step.operation).join('\n')}`)
       .join('\n\n'),
     back: plan.back.flatMap(statements).join('\n\n'),
     problems: plan.problems.map((problem) => problem.message),
-    costs: [...new Set(plan.steps.map(({ cost }) => `${cost.lock.toLowerCase()} lock, blocks ${cost.blocks}; ${cost.work}`))],
+    needed: needed.flat().map((row) => ({ id: row.id, message: wordsOf(row).message })),
+    costs: plan.steps.map(({ operation, cost }) => ({
+      step: operationInWords(operation),
+      ...costInWords(operation, cost, catalogue, speed),
+    })),
+    touches: finding.proposal.kind === 'rename' ? dependentsOf(tableOf(finding.object), finding.proposal.from, catalogue) : [],
   };
 }
 

@@ -1,27 +1,23 @@
-import Button from '@mui/material/Button';
-import { useMemo, useRef, useState } from 'react';
-import { data, Form, Link, useLocation, useNavigate, useNavigation, useSubmit } from 'react-router';
+import { data, Link } from 'react-router';
 import { addToDocket, takeFromDocket } from '~/app/server/dockets.server';
-import { idIn, sourceIn } from '~/app/server/ids.server';
+import { findingsIn, idIn, sourceIn } from '~/app/server/ids.server';
 import { dayOf, percent } from '~/app/ui/format';
 import { State } from '~/app/ui/FindingEntry';
-import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
-import { changeableStates } from '~/core/ratchet/states';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
-import type { Question } from '~/core/remedies/questions';
+import { answersIn } from '../../decide/decisions.server';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';
 import { exempt, unexempt, WaiverForm } from './waiver.server';
+import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
 
 const pollMs = 1000;
-const answerNames = ['key', 'orphans', 'onDelete'] as const;
 
 export async function loader({ params, request }: Route.LoaderArgs) {
   const source = await sourceIn(params);
@@ -38,25 +34,17 @@ export async function action({ params, request }: Route.ActionArgs) {
     const parsed = await parseForm(WaiverForm, form);
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     return {
-      problem: await (intent === 'exempt' ? exempt(source.id, finding, parsed.value.reason) : unexempt(source.id, finding)),
+      problem: await (intent === 'exempt' ? exempt(source.id, finding, parsed.value) : unexempt(source.id, finding)),
     };
   }
   if (intent === 'remove')
     return (await takeFromDocket(source.id, finding))
       ? null
       : data({ problem: 'The docket has been run; what was done stays in it.' }, { status: 409 });
+  const beside = await findingsIn(form, 'with', 5);
+  if (beside.length > 0) await addToDocket(source, beside, {});
   await addToDocket(source, [finding], answersIn(form));
   return null;
-}
-
-// A fixed set of names is read, whatever else an address or form carries; answers are checked against the questions.
-function answersIn(values: { get(name: string): unknown }): Record<string, string> {
-  return Object.fromEntries(
-    answerNames.flatMap((name) => {
-      const value = values.get(name);
-      return typeof value === 'string' && value.length < 2000 ? [[name, value]] : [];
-    }),
-  );
 }
 
 export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {
@@ -162,10 +150,16 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
       {proofs.map((proof) => (
         <div
           key={proof.title}
-          className={`notice${proof.outcome === 'accepted' ? ' harm' : proof.outcome === 'refused' ? '' : ' warn'}`}
+          className={`notice${proof.outcome === 'accepted' ? ' harm' : proof.outcome === 'not provable' ? ' warn' : ''}`}
         >
           <div>
-            <b>{proof.title}</b>: {proof.outcome === 'refused' ? 'refused, as it should be' : proof.outcome}.{' '}
+            <b>{proof.title}</b>:{' '}
+            {proof.outcome === 'refused'
+              ? 'refused, as it should be'
+              : proof.outcome === 'acted'
+                ? 'acted, as declared'
+                : proof.outcome}
+            .{' '}
             <span className="mute small">
               Tried and rolled back <Moment at={proof.at} />.
             </span>
@@ -180,149 +174,6 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
         </div>
       ))}
     </>
-  );
-}
-
-function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonly remedy: NonNullable<Dossier['remedy']> }) {
-  const [direction, setDirection] = useState<'forward' | 'back'>('forward');
-  const answers = useRef<HTMLFormElement>(null);
-  const adding = useRef<HTMLFormElement>(null);
-  const submit = useSubmit();
-  const location = useLocation();
-  const busy = useNavigation().state !== 'idle';
-  const docketed = dossier.docket !== null && dossier.state === 'Docketed';
-  const changeable = !docketed || (dossier.docket !== null && changeableStates.includes(dossier.docket.state));
-  const changed =
-    docketed && Object.entries(remedy.decision).some(([question, answer]) => dossier.docket?.decision[question] !== answer);
-  const navigate = useNavigate();
-  const docketAt = docketed && dossier.docket ? `/s/${dossier.source}/dockets/${dossier.docket.id}` : null;
-  useKeys(
-    useMemo(
-      () => [
-        { key: 'd', does: 'put into the docket', run: () => docketAt === null && adding.current?.requestSubmit() },
-        { key: 'o', does: 'open its docket', run: () => docketAt !== null && void navigate(docketAt) },
-      ],
-      [docketAt, navigate],
-    ),
-  );
-  return (
-    <>
-      <Form
-        method="get"
-        ref={answers}
-        preventScrollReset
-        onChange={(event) => void submit(event.currentTarget, { replace: true, preventScrollReset: true })}
-      >
-        {[...new URLSearchParams(location.search)]
-          .filter(([name]) => ['q', 'show', 'concern'].includes(name))
-          .map(([name, value]) => (
-            <input key={name} type="hidden" name={name} value={value} />
-          ))}
-        {remedy.questions.map((question) => (
-          <QuestionCards
-            key={question.id}
-            question={question}
-            chosen={remedy.decision[question.id] ?? ''}
-            disabled={!changeable}
-          />
-        ))}
-      </Form>
-      <h2>Script</h2>
-      <div className="tabs" role="group" aria-label="Direction">
-        <button type="button" className="tab" aria-pressed={direction === 'forward'} onClick={() => setDirection('forward')}>
-          Forward
-        </button>
-        <button type="button" className="tab" aria-pressed={direction === 'back'} onClick={() => setDirection('back')}>
-          Back
-        </button>
-      </div>
-      {remedy.problems.map((problem) => (
-        <p key={problem} className="notice warn">
-          {problem}
-        </p>
-      ))}
-      <Script text={remedy[direction] || '-- nothing to do'} label={`The script ${direction}`} />
-      <ul className="small mute" style={{ margin: '4px 0', paddingLeft: 18 }}>
-        {remedy.costs.map((cost) => (
-          <li key={cost}>{cost}</li>
-        ))}
-      </ul>
-      <Form method="post" ref={adding} className="actions sticky" preventScrollReset>
-        {Object.entries(remedy.decision).map(([question, answer]) => (
-          <input key={question} type="hidden" name={question} value={answer} />
-        ))}
-        {!docketed && (
-          <Button variant="contained" type="submit" name="intent" value="add" disabled={busy}>
-            Add to docket
-          </Button>
-        )}
-        {docketed && dossier.docket && (
-          <>
-            <Button variant="contained" component={Link} to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>
-              Open {dossier.docket.name}
-            </Button>
-            {changed && (
-              <Button type="submit" name="intent" value="add" disabled={busy}>
-                Keep these answers
-              </Button>
-            )}
-            {changeable && (
-              <Button type="submit" name="intent" value="remove" disabled={busy}>
-                Take out
-              </Button>
-            )}
-          </>
-        )}
-        <span className="end">
-          {docketed ? (
-            <>
-              <kbd>o</kbd> open
-            </>
-          ) : (
-            <>
-              <kbd>d</kbd> docket
-            </>
-          )}
-        </span>
-      </Form>
-    </>
-  );
-}
-
-function QuestionCards({
-  question,
-  chosen,
-  disabled,
-}: {
-  readonly question: Question;
-  readonly chosen: string;
-  readonly disabled: boolean;
-}) {
-  return (
-    <fieldset className="answers" style={{ display: 'block' }} disabled={disabled}>
-      <legend style={{ width: '100%', padding: 0 }}>
-        <h2>{question.title}</h2>
-      </legend>
-      <div className="answers">
-        {question.answers.map((answer) => (
-          <label key={answer.id} className="answer">
-            <input
-              type="radio"
-              name={question.id}
-              value={answer.id}
-              checked={answer.id === chosen}
-              disabled={answer.refused !== null}
-              readOnly
-              className="visually-hidden"
-              onChange={() => undefined}
-            />
-            <b>{answer.title}</b>
-            {answer.effect}
-            <span className={answer.refused ? 'cost rust' : 'cost'}>{answer.refused ?? answer.cost}</span>
-          </label>
-        ))}
-      </div>
-    </fieldset>
   );
 }
 

@@ -1,10 +1,10 @@
 // Exempting one finding's object from its rule, and taking that back.
 
 import 'reflect-metadata';
-import { IsIn, IsString, MaxLength } from 'class-validator';
+import { IsIn, IsString, Matches, MaxLength } from 'class-validator';
 import { objectInWords } from '~/core/ratchet/mended';
 import { nextState } from '~/core/ratchet/states';
-import { policyOf } from '~/core/rules/policy';
+import { type Exemption, policyOf, waiverInWords } from '~/core/rules/policy';
 import { inTransaction } from '~/store/db';
 import { findFinding, moveFindings } from '~/store/findings/findings';
 import { getSettings, keepPolicies } from '~/store/sources/settings';
@@ -12,19 +12,31 @@ import { getSettings, keepPolicies } from '~/store/sources/settings';
 export class WaiverForm {
   @IsIn(['exempt', 'unexempt']) intent!: 'exempt' | 'unexempt';
   @IsString() @MaxLength(500) reason = '';
+  @Matches(/^(\d{4}-\d{2}-\d{2})?$/, { message: 'Give the last day as year, month and day, or leave it empty' }) until = '';
+  @IsString() @MaxLength(80) by = '';
 }
 
 /** Returns what is wrong, or null. */
-export function exempt(source: number, id: number, reason: string): Promise<string | null> {
+export function exempt(source: number, id: number, { reason, until, by }: WaiverForm): Promise<string | null> {
   if (reason.trim() === '') return Promise.resolve('Say why it is meant to be so: the next one to look will ask.');
-  return change(source, id, 'waived', reason.trim());
+  if (until !== '' && until < new Date().toISOString().slice(0, 10)) return Promise.resolve('That day is over already.');
+  return change(source, id, 'waived', {
+    reason: reason.trim(),
+    ...(until !== '' && { until }),
+    ...(by.trim() !== '' && { by: by.trim() }),
+  });
 }
 
 export function unexempt(source: number, id: number): Promise<string | null> {
   return change(source, id, 'waiverEnded', null);
 }
 
-function change(source: number, id: number, event: 'waived' | 'waiverEnded', reason: string | null): Promise<string | null> {
+function change(
+  source: number,
+  id: number,
+  event: 'waived' | 'waiverEnded',
+  waiver: Omit<Exemption, 'object'> | null,
+): Promise<string | null> {
   return inTransaction(async (db) => {
     const finding = await findFinding(db, source, id);
     const to = finding && nextState(finding.state, event);
@@ -33,9 +45,9 @@ function change(source: number, id: number, event: 'waived' | 'waiverEnded', rea
     const policy = policyOf(policies, finding.rule);
     const object = objectInWords(finding.object);
     const others = policy.exemptions.filter((exemption) => exemption.object !== object);
-    const exemptions = reason === null ? others : [...others, { object, reason }];
+    const exemptions = waiver === null ? others : [...others, { object, ...waiver }];
     await keepPolicies(db, source, { ...policies, [finding.rule]: { ...policy, exemptions } });
-    await moveFindings(db, [{ finding: id, from: finding.state, to, reason }], {});
+    await moveFindings(db, [{ finding: id, from: finding.state, to, reason: waiver && waiverInWords(waiver) }], {});
     return null;
   });
 }

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { data, Form, Link, useNavigation } from 'react-router';
 import { notFound, sourceIn } from '~/app/server/ids.server';
 import { rules } from '~/core/rules/index';
-import { type Policy, policyOf, usualPolicy } from '~/core/rules/policy';
+import { type Policy, policyOf, usualPolicy, waiverInWords } from '~/core/rules/policy';
 import { severities } from '~/core/rules/rule';
 import { parseForm } from '~/input/parse';
 import { db } from '~/store/db';
@@ -144,12 +144,12 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
       </Form>
       <h2>Exempt</h2>
       {policy.exemptions.length === 0 && <p className="small mute">Nothing is exempt from this rule.</p>}
-      {policy.exemptions.map(({ object, reason }) => (
+      {policy.exemptions.map(({ object, ...waiver }) => (
         <Form key={object} method="post" preventScrollReset className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
             <span className="mono">{object}</span>
             <span className="small mute" style={{ display: 'block' }}>
-              {reason}
+              {waiverInWords(waiver)}
             </span>
           </span>
           <input type="hidden" name="object" value={object} />

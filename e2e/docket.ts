@@ -1,0 +1,32 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What a production source asks for before a docket may run, done with the keyboard: rehearsed, signed by another, a backup confirmed. */
+export async function readyToRun(page: Page): Promise<void> {
+  await press(page, 'Rehearse on a copy');
+  await expect(page.getByText('It holds')).toBeVisible({ timeout: 90_000 });
+  await signAndBackUp(page);
+}
+
+export async function signAndBackUp(page: Page): Promise<void> {
+  await page.getByLabel('Planned by').focus();
+  await page.keyboard.type('Ines Okker');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('Bo Larsk');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Signed', { exact: true })).toBeVisible();
+  await page.getByLabel('Backup taken').fill('2026-01-01T06:00');
+  await page.getByLabel('Kept where').focus();
+  await page.keyboard.type('vault 3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/at vault 3/)).toBeVisible();
+}
+
+export async function logIn(page: Page): Promise<void> {
+  await page.getByLabel('User').fill('harbour_owner');
+  await page.getByLabel('Password').fill('mend-with-care');
+}
+
+async function press(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name }).focus();
+  await page.keyboard.press('Enter');
+}

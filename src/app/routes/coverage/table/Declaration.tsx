@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import { useFetcher } from 'react-router';
+import { Script } from '~/app/ui/Script';
+import type { ReadDdl } from '../ddl';
+
+interface DeclarationProps {
+  readonly source: number;
+  readonly table: string;
+  readonly name: string;
+  readonly words: string;
+}
+
+/** A constraint or index, and on request the statements that drop it and make it again. */
+export function Declaration({ source, table, name, words }: DeclarationProps) {
+  const fetcher = useFetcher<ReadDdl>();
+  const ddl = fetcher.data;
+  const at = `/s/${source}/coverage/${encodeURIComponent(table)}/ddl?name=${encodeURIComponent(name)}`;
+  return (
+    <div style={{ marginTop: 4 }}>
+      <div className="declaration">
+        <span className="mono">
+          <span className="verd">{name}</span> {words}
+        </span>
+        {!ddl && (
+          <Button
+            variant="text"
+            aria-label={`Statements of ${name}`}
+            disabled={fetcher.state !== 'idle'}
+            onClick={() => void fetcher.load(at)}
+          >
+            SQL
+          </Button>
+        )}
+      </div>
+      {ddl?.ok && (
+        <>
+          <Script text={`-- drop it\n${ddl.drop}\n\n-- make it again\n${ddl.create}`} label={`Statements of ${name}`} />
+          <div className="actions" style={{ margin: '0 0 6px' }}>
+            <Button variant="text" onClick={() => void navigator.clipboard.writeText(`${ddl.drop}\n\n${ddl.create}\n`)}>
+              Copy
+            </Button>
+          </div>
+        </>
+      )}
+      {ddl && !ddl.ok && (
+        <p className="notice warn" role="alert">
+          {ddl.message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,208 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
+import { addToDocket } from '~/app/server/dockets.server';
+import { findingsIn, sourceIn } from '~/app/server/ids.server';
+import { Teeth } from '~/app/ui/Teeth';
+import { counted } from '~/core/naming/words';
+import { typedName } from '~/core/remedies/question';
+import { parse } from '~/input/parse';
+import type { SharedQuestion } from '~/core/remedies/together';
+import { exempt, WaiverForm } from '../findings/finding/waiver.server';
+import type { Route } from './+types/route';
+import { answersIn, decisionsFor } from './decisions.server';
+
+export async function loader({ params, request }: Route.LoaderArgs) {
+  const source = await sourceIn(params);
+  const { searchParams } = new URL(request.url);
+  const rule = searchParams.get('rule') ?? '';
+  const chosen = answersIn(searchParams);
+  return { source: source.id, rule, chosen, ...(await decisionsFor(source, rule, chosen)) };
+}
+
+/** Puts the findings that were left ticked into the docket, or waives them. */
+export async function action({ params, request }: Route.ActionArgs) {
+  const source = await sourceIn(params);
+  const form = await request.formData();
+  const findings = await findingsIn(form, 'finding', 1000);
+  if (findings.length === 0) return data({ problem: 'Leave at least one finding ticked.' }, { status: 422 });
+  if (form.get('intent') === 'waive') {
+    const [reason, until, by] = ['reason', 'until', 'by'].map((name) => form.get(name) ?? '');
+    const parsed = await parse(WaiverForm, { intent: 'exempt', reason, until, by });
+    if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
+    for (const finding of findings) {
+      const problem = await exempt(source.id, finding, parsed.value);
+      if (problem) return data({ problem }, { status: 422 });
+    }
+    return redirect(`/s/${source.id}/findings?show=Waived`);
+  }
+  return redirect(`/s/${source.id}/dockets/${await addToDocket(source, findings, answersIn(form))}`);
+}
+
+export default function Decide({ loaderData, actionData }: Route.ComponentProps) {
+  const { source, rule, rules, chosen, questions, lines, more, steps } = loaderData;
+  const submit = useSubmit();
+  const busy = useNavigation().state !== 'idle';
+  const [waiving, setWaiving] = useState(false);
+  const possible = lines.filter((line) => line.changes.length > 0);
+  return (
+    <main className="page" id="content">
+      <div className="narrow wide">
+        <h1>Decide for many at once</h1>
+        <Form
+          method="get"
+          preventScrollReset
+          className="together"
+          onChange={(event) => {
+            if (!(event.target instanceof HTMLInputElement))
+              void submit(event.currentTarget, { replace: true, preventScrollReset: true });
+          }}
+        >
+          <label>
+            Rule
+            <select name="rule" value={rule} onChange={() => undefined}>
+              <option value="">choose one …</option>
+              {rules.map(({ id, findings }) => (
+                <option key={id} value={id}>
+                  {id} · {findings}
+                </option>
+              ))}
+            </select>
+          </label>
+          {questions.map((question) => (
+            <Shared key={question.id} question={question} chosen={chosen} />
+          ))}
+          {questions.some((question) => question.answers.some(({ id, asks }) => asks && id === chosen[question.id])) && (
+            <Button type="submit">Look again</Button>
+          )}
+        </Form>
+        {rules.length === 0 && <p className="notice">Nothing is open that has a script.</p>}
+        {rule === '' && rules.length > 0 && (
+          <p className="mute">
+            Choose a rule: its open findings are decided together, and what that changes is shown before anything is done.
+          </p>
+        )}
+        {lines.length > 0 && (
+          <Form method="post" preventScrollReset key={JSON.stringify([rule, chosen])}>
+            {Object.entries(chosen).map(([name, value]) => (
+              <input key={name} type="hidden" name={name} value={value} />
+            ))}
+            <p className="small" role="status">
+              <b>{counted(possible.length, 'finding')}</b> in {counted(steps, 'step')}
+              {lines.length > possible.length && `; ${lines.length - possible.length} cannot be carried out so`}
+              {more > 0 && `; ${more} more wait for the next time`}.
+            </p>
+            <table className="grid-table preview">
+              <thead>
+                <tr>
+                  <th>
+                    <span className="visually-hidden">Take it</span>
+                  </th>
+                  <th>Finding</th>
+                  <th>What changes</th>
+                </tr>
+              </thead>
+              <tbody>
+                {lines.map((line) => (
+                  <tr key={line.id}>
+                    <td>
+                      <input
+                        type="checkbox"
+                        name="finding"
+                        value={line.id}
+                        defaultChecked={line.changes.length > 0 && !line.otherwise}
+                        aria-label={line.message}
+                      />
+                    </td>
+                    <td>
+                      <Teeth severity={line.severity} /> <Link to={`/s/${source}/findings/${line.id}`}>{line.message}</Link>
+                    </td>
+                    <td>
+                      {line.problem && <span className="brass">{line.problem}</span>}
+                      {line.changes.length > 0 && (
+                        <ul>
+                          {line.changes.map((change) => (
+                            <li key={change}>{change}</li>
+                          ))}
+                        </ul>
+                      )}
+                      {line.otherwise && <span className="brass">It cannot take this answer: ticked, it goes as advised.</span>}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {actionData?.problem && (
+              <p className="notice harm" role="alert">
+                {actionData.problem}
+              </p>
+            )}
+            {waiving && (
+              <div style={{ marginTop: 12 }}>
+                <TextField name="reason" label="Why they are meant to be so" multiline autoFocus />
+                <div className="fields" style={{ marginTop: 12 }}>
+                  <TextField
+                    name="until"
+                    label="Until (may stay open)"
+                    type="date"
+                    slotProps={{ inputLabel: { shrink: true } }}
+                  />
+                  <TextField name="by" label="Decided by" autoComplete="name" />
+                </div>
+              </div>
+            )}
+            <div className="actions sticky">
+              {waiving ? (
+                <>
+                  <Button type="submit" variant="contained" name="intent" value="waive" disabled={busy}>
+                    Waive those ticked
+                  </Button>
+                  <Button variant="text" onClick={() => setWaiving(false)}>
+                    Cancel
+                  </Button>
+                </>
+              ) : (
+                <>
+                  <Button type="submit" variant="contained" name="intent" value="add" disabled={busy || possible.length === 0}>
+                    Add those ticked to the docket
+                  </Button>
+                  <Button variant="text" onClick={() => setWaiving(true)}>
+                    They are meant to be so…
+                  </Button>
+                </>
+              )}
+            </div>
+          </Form>
+        )}
+      </div>
+    </main>
+  );
+}
+
+function Shared({ question, chosen }: { readonly question: SharedQuestion; readonly chosen: Readonly<Record<string, string>> }) {
+  const answer = question.answers.find(({ id }) => id === chosen[question.id]);
+  if (question.answers.length === 0) return null;
+  return (
+    <label>
+      {question.title}
+      <select name={question.id} value={answer?.id ?? ''} onChange={() => undefined}>
+        <option value="">as advised for each</option>
+        {question.answers.map(({ id, title, fits }) => (
+          <option key={id} value={id} disabled={fits === 0}>
+            {title}
+            {fits < question.asked ? ` · fits ${fits} of ${question.asked}` : ''}
+          </option>
+        ))}
+      </select>
+      {answer?.asks && (
+        <TextField
+          name={typedName(question.id)}
+          label={answer.asks.label}
+          defaultValue={chosen[typedName(question.id)] ?? ''}
+          sx={{ marginTop: 1 }}
+        />
+      )}
+    </label>
+  );
+}

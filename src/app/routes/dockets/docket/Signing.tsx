@@ -1,0 +1,109 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { Form, useNavigation } from 'react-router';
+import { Moment } from '~/app/ui/Moment';
+import { requirementsFor, type Requirement } from '~/core/ratchet/permit';
+import { changeableStates } from '~/core/ratchet/states';
+import type { DocketRow } from '~/store/dockets/dockets';
+import type { SourceRow } from '~/store/sources/sources';
+
+interface SigningProps {
+  readonly source: SourceRow;
+  readonly docket: DocketRow;
+  /** True when the backup is more than a day old. */
+  readonly backupOld: boolean;
+  readonly problem: string | null;
+}
+
+/** What has to be there before the docket may run: a rehearsal, a second pair of eyes, a backup. */
+export function Signing({ source, docket, backupOld, problem }: SigningProps) {
+  const busy = useNavigation().state !== 'idle';
+  const requirements = requirementsFor(docket, source.environment);
+  const asked = changeableStates.includes(docket.state);
+  if (!asked && docket.signedBy === null && docket.backupAt === null) return null;
+  if (requirements.length === 0 && docket.signedBy === null && docket.state === 'Draft') return null;
+  return (
+    <section aria-label="Signature">
+      <h2>Before it runs</h2>
+      {requirements.length > 0 && (
+        <ul className="needed">
+          {requirements.map((requirement) => (
+            <li key={requirement.kind} className={requirement.met ? 'met' : undefined}>
+              <span className="visually-hidden">{requirement.met ? 'Done: ' : 'Open: '}</span>
+              <What {...requirement} docket={docket} backupOld={backupOld} />
+            </li>
+          ))}
+        </ul>
+      )}
+      {problem && (
+        <p className="notice harm" role="alert">
+          {problem}
+        </p>
+      )}
+      {asked && docket.signedBy === null && docket.state === 'Rehearsed' && (
+        <Form method="post" preventScrollReset aria-label="Sign">
+          <div className="fields">
+            <TextField name="author" label="Planned by" defaultValue={docket.author} autoComplete="off" required />
+            <TextField name="signer" label="Signed by" autoComplete="off" required />
+          </div>
+          <div className="actions">
+            <Button type="submit" name="intent" value="sign" disabled={busy}>
+              Sign it
+            </Button>
+            <span className="small mute">Whoever changes it afterwards takes the signature off.</span>
+          </div>
+        </Form>
+      )}
+      {docket.state === 'Signed' && (
+        <Form method="post" preventScrollReset className="actions">
+          <Button variant="text" type="submit" name="intent" value="unsign" disabled={busy}>
+            Take the signature back
+          </Button>
+        </Form>
+      )}
+      {asked && requirements.length > 0 && docket.backupAt === null && (
+        <Form method="post" preventScrollReset aria-label="Backup">
+          <div className="fields">
+            <TextField
+              name="backupAt"
+              label="Backup taken"
+              type="datetime-local"
+              required
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
+          </div>
+          <div className="actions">
+            <Button type="submit" name="intent" value="backup" disabled={busy}>
+              Confirm the backup
+            </Button>
+          </div>
+        </Form>
+      )}
+    </section>
+  );
+}
+
+function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps, 'docket' | 'backupOld'>) {
+  switch (kind) {
+    case 'rehearsal':
+      return met ? 'Rehearsed on a copy, as it is now' : 'A rehearsal on a copy';
+    case 'signature':
+      return met ? (
+        <>
+          Planned by {docket.author}, signed by <b>{docket.signedBy}</b> {docket.signedAt && <Moment at={docket.signedAt} />}
+        </>
+      ) : (
+        'A signature by somebody else than who planned it'
+      );
+    case 'backup':
+      return met && docket.backupAt ? (
+        <>
+          Backup of <Moment at={docket.backupAt} /> at {docket.backupWhere}
+          {backupOld && <b className="brass">: more than a day old</b>}
+        </>
+      ) : (
+        'A backup, when it was taken and where it is'
+      );
+  }
+}

@@ -1,0 +1,124 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useFetcher } from 'react-router';
+import { counted, spoken } from '~/core/naming/words';
+import type { Reach, ReachLine } from '~/core/plan/reach';
+import type { Reached } from '../reach';
+
+interface ReachProps {
+  readonly source: number;
+  readonly finding: number;
+  /** The parent's table and its key. */
+  readonly parent: { readonly table: string; readonly columns: readonly string[] };
+  readonly onDelete: string;
+}
+
+/** How far the delete of one parent would reach, counted on the source when asked for. */
+export function ReachOfDelete({ source, finding, parent, onDelete }: ReachProps) {
+  const fetcher = useFetcher<Reached>();
+  const busy = fetcher.state !== 'idle';
+  const reached = fetcher.data;
+  return (
+    <section aria-label="Reach of a delete">
+      <h2>How far a delete reaches</h2>
+      <fetcher.Form
+        method="get"
+        action={`/s/${source}/findings/${finding}/reach`}
+        className="actions"
+        style={{ margin: '0 0 6px' }}
+      >
+        <input type="hidden" name="onDelete" value={onDelete} />
+        {parent.columns.length === 1 && (
+          <TextField
+            name="key"
+            label={`${parent.columns[0]} of the ${spoken(parent.table)}`}
+            placeholder="the one with the most"
+            slotProps={{ htmlInput: { maxLength: 1000, autoComplete: 'off' }, inputLabel: { shrink: true } }}
+            sx={{ maxWidth: 240 }}
+          />
+        )}
+        <Button type="submit" disabled={busy}>
+          {busy ? 'Counting …' : 'Count it'}
+        </Button>
+        <span className="small mute">Reads only; through every level.</span>
+      </fetcher.Form>
+      {reached && !reached.ok && (
+        <p className="notice warn" role="alert">
+          {reached.message}
+        </p>
+      )}
+      {reached?.ok && <Outcome reach={reached.reach} parent={parent} columns={reached.key} />}
+    </section>
+  );
+}
+
+function Outcome({
+  reach,
+  parent,
+  columns,
+}: Pick<ReachProps, 'parent'> & { readonly reach: Reach; readonly columns: readonly string[] }) {
+  if (!reach.row) return <p className="notice warn">There is no such {spoken(parent.table)} now.</p>;
+  const most = Math.max(1, ...reach.lines.map((line) => line.rows));
+  return (
+    <div aria-live="polite">
+      <p style={{ margin: '0 0 6px' }}>
+        Deleting <span className="mono">{columns.map((c, i) => `${c} ${reach.row?.[i]}`).join(', ')}</span>{' '}
+        {reach.refused ? (
+          <b className="verd">is refused.</b>
+        ) : (
+          <>
+            takes <b className={reach.deleted > 1 ? 'rust' : undefined}>{counted(reach.deleted - 1, 'other row')}</b> along
+            {reach.complete ? '.' : ' at least: it was given up there.'}
+          </>
+        )}
+      </p>
+      {reach.lines.length === 0 ? (
+        <p className="small mute">Nothing refers to it.</p>
+      ) : (
+        <div className="overflowing">
+          <table className="grid-table reach">
+            <caption className="visually-hidden">What becomes of the rows that refer to it</caption>
+            <thead>
+              <tr>
+                <th>Rows of</th>
+                <th>by</th>
+                <th className="number">rows</th>
+                <th>are</th>
+              </tr>
+            </thead>
+            <tbody>
+              {reach.lines.map((line, i) => (
+                <Line key={i} line={line} most={most} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const effects: Readonly<Record<ReachLine['effect'], string>> = {
+  deleted: 'deleted',
+  emptied: 'left without it',
+  'given the default': 'given the default',
+  refuses: 'refuse it',
+};
+
+function Line({ line, most }: { readonly line: ReachLine; readonly most: number }) {
+  return (
+    <tr>
+      <td className="mono" style={{ paddingLeft: 8 + 14 * (line.level - 1) }}>
+        {line.child}
+      </td>
+      <td className="mono mute">{line.columns.join(', ')}</td>
+      <td className="number">
+        <span className="reach-bar" style={{ width: `${Math.max(2, (48 * line.rows) / most)}px` }} aria-hidden />
+        {line.rows.toLocaleString('en-GB')}
+      </td>
+      <td className={line.effect === 'deleted' ? 'rust' : line.effect === 'refuses' ? 'verd' : 'brass'}>
+        {effects[line.effect]}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,281 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { Form, Link, useLocation, useNavigate, useNavigation, useSubmit } from 'react-router';
+import { useKeys } from '~/app/ui/keys';
+import { Script } from '~/app/ui/Script';
+import { changeableStates } from '~/core/ratchet/states';
+import { type Question, typedName } from '~/core/remedies/question';
+import { ReachOfDelete } from './ReachOfDelete';
+import type { Dossier } from './dossier.server';
+
+const typingPauseMs = 350;
+
+/** What to do about a finding: its questions with their answers side by side, the script that follows, and the way into a docket. */
+export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonly remedy: NonNullable<Dossier['remedy']> }) {
+  const [direction, setDirection] = useState<'forward' | 'back'>('forward');
+  const answers = useRef<HTMLFormElement>(null);
+  const adding = useRef<HTMLFormElement>(null);
+  const submit = useSubmit();
+  // What is typed is asked for after a pause, and kept here meanwhile.
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(pause.current), []);
+  const decision = { ...remedy.decision, ...typed };
+  const ask = (event: FormEvent<HTMLFormElement>): void => {
+    const form = event.currentTarget;
+    const typing = event.target instanceof HTMLInputElement && event.target.type === 'text';
+    const send = (): void => void submit(form, { replace: true, preventScrollReset: true });
+    clearTimeout(pause.current);
+    // A choice is sent at once: the form shows the old one again until the answer is here.
+    if (typing) pause.current = setTimeout(send, typingPauseMs);
+    else send();
+  };
+  const location = useLocation();
+  const busy = useNavigation().state !== 'idle';
+  const docketed = dossier.docket !== null && dossier.state === 'Docketed';
+  const changeable = !docketed || (dossier.docket !== null && changeableStates.includes(dossier.docket.state));
+  const changed =
+    docketed && Object.entries(decision).some(([question, answer]) => dossier.docket?.decision[question] !== answer);
+  // What cannot be carried out by itself may be with another remedy beside it.
+  const possible = remedy.forward !== '' || remedy.needed.length > 0;
+  const navigate = useNavigate();
+  const docketAt = docketed && dossier.docket ? `/s/${dossier.source}/dockets/${dossier.docket.id}` : null;
+  useKeys(
+    useMemo(
+      () => [
+        { key: 'd', does: 'put into the docket', run: () => docketAt === null && possible && adding.current?.requestSubmit() },
+        { key: 'o', does: 'open its docket', run: () => docketAt !== null && void navigate(docketAt) },
+      ],
+      [docketAt, navigate, possible],
+    ),
+  );
+  return (
+    <>
+      <Form method="get" ref={answers} preventScrollReset onChange={ask}>
+        {[...new URLSearchParams(location.search)]
+          .filter(([name]) => ['q', 'show', 'concern'].includes(name))
+          .map(([name, value]) => (
+            <input key={name} type="hidden" name={name} value={value} />
+          ))}
+        {remedy.questions.map((question) => (
+          <Asked
+            key={question.id}
+            question={question}
+            chosen={decision[question.id] ?? ''}
+            typed={decision[typedName(question.id)] ?? ''}
+            disabled={!changeable}
+            onType={(text) => setTyped((before) => ({ ...before, [typedName(question.id)]: text }))}
+          />
+        ))}
+      </Form>
+      {remedy.parent && (
+        <ReachOfDelete
+          key={dossier.id}
+          source={dossier.source}
+          finding={dossier.id}
+          parent={remedy.parent}
+          onDelete={decision['onDelete'] ?? 'no action'}
+        />
+      )}
+      {remedy.outcome && remedy.forward !== '' && (
+        <>
+          <h2>Then it holds</h2>
+          <div>{remedy.outcome}</div>
+        </>
+      )}
+      <h2>Script</h2>
+      <div className="tabs" role="group" aria-label="Direction">
+        <button type="button" className="tab" aria-pressed={direction === 'forward'} onClick={() => setDirection('forward')}>
+          Forward
+        </button>
+        <button type="button" className="tab" aria-pressed={direction === 'back'} onClick={() => setDirection('back')}>
+          Back
+        </button>
+      </div>
+      {remedy.problems.map((problem) => (
+        <p key={problem} className="notice warn">
+          {problem}
+        </p>
+      ))}
+      {!docketed && remedy.needed.length > 0 && (
+        <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }}>
+          {Object.entries(decision).map(([question, answer]) => (
+            <input key={question} type="hidden" name={question} value={answer} />
+          ))}
+          {remedy.needed.map((needed) => (
+            <input key={needed.id} type="hidden" name="with" value={needed.id} />
+          ))}
+          <Button type="submit" name="intent" value="add" disabled={busy}>
+            Add both to the docket
+          </Button>
+          <span className="small">
+            with{' '}
+            {remedy.needed.map((needed) => (
+              <Link key={needed.id} to={`/s/${dossier.source}/findings/${needed.id}`}>
+                {needed.message}
+              </Link>
+            ))}
+          </span>
+        </Form>
+      )}
+      <Script text={remedy[direction] || '-- nothing to do'} label={`The script ${direction}`} />
+      <Costs costs={remedy.costs} />
+      {remedy.touches.length > 0 && (
+        <>
+          <h2>What the name touches</h2>
+          <ul className="small" style={{ margin: '4px 0', paddingLeft: 18 }}>
+            {remedy.touches.map((touched) => (
+              <li key={touched}>{touched}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <Form method="post" ref={adding} className="actions sticky" preventScrollReset>
+        {Object.entries(decision).map(([question, answer]) => (
+          <input key={question} type="hidden" name={question} value={answer} />
+        ))}
+        {!docketed && (
+          <Button variant="contained" type="submit" name="intent" value="add" disabled={busy || !possible}>
+            Add to docket
+          </Button>
+        )}
+        {docketed && dossier.docket && (
+          <>
+            <Button variant="contained" component={Link} to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>
+              Open {dossier.docket.name}
+            </Button>
+            {changed && (
+              <Button type="submit" name="intent" value="add" disabled={busy}>
+                Keep these answers
+              </Button>
+            )}
+            {changeable && (
+              <Button type="submit" name="intent" value="remove" disabled={busy}>
+                Take out
+              </Button>
+            )}
+          </>
+        )}
+        <span className="end">
+          {docketed ? (
+            <>
+              <kbd>o</kbd> open
+            </>
+          ) : (
+            <>
+              <kbd>d</kbd> docket
+            </>
+          )}
+        </span>
+      </Form>
+    </>
+  );
+}
+
+/** What each step costs on this very table. */
+function Costs({ costs }: { readonly costs: NonNullable<Dossier['remedy']>['costs'] }) {
+  if (costs.length === 0) return null;
+  return (
+    <ul className="costs">
+      {costs.map((cost, i) => (
+        <li key={i}>
+          {cost.step}
+          <span className="outcome">
+            {cost.lock}, {cost.blocks}; {cost.work}
+            {cost.time && <b>, {cost.time}</b>}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface AskedProps {
+  readonly question: Question;
+  readonly chosen: string;
+  readonly typed: string;
+  readonly disabled: boolean;
+  readonly onType: (text: string) => void;
+}
+
+function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
+  const answer = question.answers.find(({ id }) => id === chosen);
+  return (
+    <fieldset className="answers" style={{ display: 'block' }} disabled={disabled}>
+      <legend style={{ width: '100%', padding: 0 }}>
+        <h2>{question.title}</h2>
+      </legend>
+      {question.shape === 'cards' ? <Cards question={question} chosen={chosen} /> : <List question={question} chosen={chosen} />}
+      {answer?.asks?.options && (
+        <label className="picked" style={{ marginTop: 8 }}>
+          <span className="small mute">{answer.asks.label}</span>
+          <select
+            name={typedName(question.id)}
+            value={typed}
+            disabled={disabled}
+            onChange={(event) => onType(event.target.value)}
+          >
+            {answer.asks.options.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {answer?.asks && !answer.asks.options && (
+        <TextField
+          name={typedName(question.id)}
+          label={answer.asks.label}
+          value={typed}
+          disabled={disabled}
+          onChange={(event) => onType(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 1000, autoComplete: 'off' } }}
+          sx={{ marginTop: 1.5, maxWidth: 360 }}
+        />
+      )}
+    </fieldset>
+  );
+}
+
+function Cards({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
+  return (
+    <div className="answers">
+      {question.answers.map((answer) => (
+        <label key={answer.id} className="answer">
+          <input
+            type="radio"
+            name={question.id}
+            value={answer.id}
+            checked={answer.id === chosen}
+            disabled={answer.refused !== null}
+            readOnly
+            className="visually-hidden"
+            onChange={() => undefined}
+          />
+          <b>{answer.title}</b>
+          {answer.effect}
+          <span className={answer.refused ? 'cost rust' : 'cost'}>{answer.refused ?? answer.cost}</span>
+        </label>
+      ))}
+    </div>
+  );
+}
+
+function List({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
+  const answer = question.answers.find(({ id }) => id === chosen);
+  return (
+    <div className="picked">
+      <select name={question.id} value={chosen} aria-label={question.title} onChange={() => undefined}>
+        {question.answers.map(({ id, title, cost, refused }) => (
+          <option key={id} value={id} disabled={refused !== null}>
+            {[title, cost].filter(Boolean).join(' · ')}
+            {refused === null ? '' : ` (${refused})`}
+          </option>
+        ))}
+      </select>
+      {answer?.effect && <span className="small mute">{answer.effect}</span>}
+    </div>
+  );
+}

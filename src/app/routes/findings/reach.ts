@@ -1,0 +1,67 @@
+import 'reflect-metadata';
+import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { latestCatalogue } from '~/app/server/catalogues.server';
+import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { tableId } from '~/core/catalogue/identifiers';
+import type { ReferentialAction } from '~/core/catalogue/model';
+import { type Reach, reachReferences } from '~/core/plan/reach';
+import { tableOf } from '~/core/rules/audit';
+import { referentialActions } from '~/core/rules/rule';
+import { parse } from '~/input/parse';
+import { openPostgresql } from '~/sources/postgresql/index';
+import { SourceError } from '~/sources/SourceError';
+import { db } from '~/store/db';
+import { coreFinding, findFinding } from '~/store/findings/findings';
+import { getConnection } from '~/store/sources/sources';
+import type { Route } from './+types/reach';
+
+const patience = { statementMs: 20_000, lockMs: 2_000 };
+
+class ReachShape {
+  @IsIn(referentialActions) onDelete!: ReferentialAction;
+  /** Empty for the parent with the most children. */
+  @IsOptional() @IsString() @MaxLength(1000) key = '';
+}
+
+export type Reached =
+  | { readonly ok: true; readonly key: readonly string[]; readonly reach: Reach }
+  | { readonly ok: false; readonly message: string };
+
+/** What deleting one parent would do, were a proposed reference in force; counted live. */
+export async function loader({ params, request }: Route.LoaderArgs): Promise<Reached> {
+  const source = await sourceIn(params);
+  const row = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
+  const catalogue = await latestCatalogue(source.id);
+  if (!row || !catalogue) throw notFound('There is no such finding', 'It may belong to another source.');
+  const finding = coreFinding(row);
+  const { proposal } = finding;
+  if (proposal.kind !== 'foreignKey') return { ok: false, message: 'Nothing is deleted by this: it proposes no reference.' };
+  const { searchParams } = new URL(request.url);
+  const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
+  if (!parsed.ok) return { ok: false, message: 'Choose one of the actions above, and a key of at most 1000 characters.' };
+  const { key, onDelete } = parsed.value;
+  const parent = tableId(proposal.references.schema, proposal.references.table);
+  const { columns: parentColumns } = proposal.references;
+  if (key !== '' && parentColumns.length > 1)
+    return { ok: false, message: 'Of a key of several columns, leave it empty to take the largest.' };
+  const proposed = {
+    name: 'the new reference',
+    child: tableOf(finding.object),
+    columns: proposal.columns,
+    parent,
+    parentColumns,
+    onDelete,
+  };
+  try {
+    const reader = await openPostgresql(await getConnection(db(), source.id), patience);
+    try {
+      const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
+      return { ok: true, key: parentColumns, reach: await reader.reach(question) };
+    } finally {
+      await reader.close();
+    }
+  } catch (error) {
+    if (error instanceof SourceError) return { ok: false, message: error.message };
+    throw error;
+  }
+}

@@ -1,0 +1,13 @@
+import type { Reference } from '../../plan/operations';
+import { literal, quote, quoteTable } from './quote';
+
+/** True of rows `child` that refer to no parent, as MATCH SIMPLE counts them; of those with one of these values only, if any are given. */
+export function orphanCondition({ columns, parent, parentColumns }: Reference, values: readonly string[] | null = null): string {
+  const filled = columns.map((c) => `child.${quote(c)} is not null`).join(' and ');
+  const matching = columns.map((c, i) => `parent.${quote(parentColumns[i] ?? '')} = child.${quote(c)}`).join(' and ');
+  const some =
+    values === null
+      ? ''
+      : `\n    and ${columns.map((c) => `child.${quote(c)}::text in (${values.map(literal).join(', ')})`).join(' and ')}`;
+  return `${filled}${some}\n    and not exists (select 1 from ${quoteTable(parent)} as parent where ${matching})`;
+}

@@ -1,0 +1,62 @@
+// How long a step may take, by the speed at which the last survey read this very server. A rough word for whoever
+// plans a change window: what is known is how long one pass over a table took; the factors are those between such a
+// pass and each kind of work, from single measurements on PostgreSQL 15. Writers at work make all of it longer.
+
+import { getTable } from '../catalogue/lookups';
+import type { Catalogue } from '../catalogue/model';
+import { counted, sizeInWords } from '../naming/words';
+import type { Cost } from './locks';
+import type { Operation } from './operations';
+import type { Plan } from './plan';
+
+/** Bytes of tables that were read whole, and how long that took. */
+export interface Speed {
+  readonly bytes: number;
+  readonly ms: number;
+}
+
+const passes: Readonly<Record<Cost['work'], number>> = {
+  'catalogue only': 0,
+  'reads every row': 0.3,
+  'changes rows': 1,
+  'builds an index': 1.5,
+  'rewrites the table': 2.5,
+};
+
+/** Milliseconds; null when the last survey read too little to tell. Never less than a moment. */
+export function estimateMs(operation: Operation, { work }: Cost, catalogue: Catalogue, speed: Speed | null): number | null {
+  if (work === 'catalogue only') return momentMs;
+  if (!speed || speed.ms < leastMs || speed.bytes === 0) return null;
+  const { bytes } = getTable(catalogue, operation.table);
+  return Math.max(momentMs, (passes[work] * bytes * speed.ms) / speed.bytes);
+}
+
+/** What a step costs, in words: the lock, whom it keeps waiting, the work with its rows and bytes, the time. */
+export function costInWords(operation: Operation, cost: Cost, catalogue: Catalogue, speed: Speed | null) {
+  const { estimatedRows, bytes } = getTable(catalogue, operation.table);
+  const ms = estimateMs(operation, cost, catalogue, speed);
+  const rows = estimatedRows === null ? '' : `${counted(estimatedRows, 'row')}, `;
+  return {
+    lock: `${cost.lock.toLowerCase()} lock`,
+    blocks: `blocks ${cost.blocks}`,
+    work: cost.work === 'catalogue only' ? cost.work : `${cost.work} (${rows}${sizeInWords(bytes)})`,
+    time: ms === null ? null : timeInWords(ms),
+  };
+}
+
+/** How long all steps of a plan may take, in words; null when that cannot be told. */
+export function wholeTime({ steps }: Plan, catalogue: Catalogue, speed: Speed | null): string | null {
+  const all = steps.map(({ operation, cost }) => estimateMs(operation, cost, catalogue, speed));
+  return all.length === 0 || all.includes(null) ? null : timeInWords(all.reduce<number>((sum, ms) => sum + (ms ?? 0), 0));
+}
+
+/** `about 3 s`; what is too short to tell is a moment. */
+export function timeInWords(ms: number): string {
+  if (ms < 1_000) return 'less than a second';
+  if (ms < 90_000) return `about ${Math.round(ms / 1_000)} s`;
+  return `about ${Math.round(ms / 60_000)} min`;
+}
+
+const momentMs = 10;
+/** Of less nothing can be told. */
+const leastMs = 50;

@@ -1,0 +1,139 @@
+import { sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
+import type { Table } from '../catalogue/model';
+import { isProposable, type KeyCandidate, type KeyChild } from '../evidence/keys';
+import { counted, sizeInWords, spoken, withArticle } from '../naming/words';
+import type { Finding } from '../rules/rule';
+import type { Answer, Decision, Question } from './question';
+
+interface MissingKeyFacts {
+  readonly rows: number | null;
+  readonly candidates: readonly KeyCandidate[];
+  readonly surrogate: string;
+  /** Tables that refer to this one, and so repeat its key; left out by older surveys. */
+  readonly children?: readonly KeyChild[];
+}
+
+/** Columns of which every order can still be offered. */
+const mostOrdered = 3;
+
+export function keyQuestions(finding: Finding, table: Table): readonly Question[] {
+  const { candidates } = finding.facts as MissingKeyFacts;
+  const ordered = candidates.filter(
+    ({ columns, nullRows }) => nullRows === 0 && columns.length > 1 && columns.length <= mostOrdered,
+  );
+  return [keyQuestion(finding, table), ...ordered.slice(0, 1).map(({ columns }) => orderQuestion(columns))];
+}
+
+function keyQuestion(finding: Finding, table: Table): Question {
+  const { rows, candidates, surrogate, children = [] } = finding.facts as MissingKeyFacts;
+  const offered = candidates
+    .filter((key) => key.score > -1.5)
+    .slice(0, 3)
+    .map((key, i): Answer => {
+      const index = uniqueIndexOver(table, key.columns);
+      return {
+        id: naturalAnswer(key.columns),
+        title: key.columns.join(', '),
+        effect: `Natural key: ${key.reasons.slice(0, 2).join(', ')}`,
+        cost: `${index === null ? 'builds an index' : `takes the unique index ${index}, builds nothing`}; ${widthInWords(widthOf(table, key.columns), children)}`,
+        advised: i === 0 && isProposable(key),
+        refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : null,
+      };
+    });
+  const best = candidates.find(isProposable);
+  const beside = best ? `; ${best.columns.join(', ')} kept unique beside it` : '; nothing else in the table is unique';
+  return {
+    id: 'key',
+    shape: 'cards',
+    title: `What identifies ${withArticle(spoken(table.name))}`,
+    answers: [
+      ...offered,
+      {
+        id: 'surrogate',
+        title: surrogate,
+        effect: `Surrogate: a new column that numbers the rows by itself${beside}`,
+        cost: `rewrites the table${rows === null ? '' : ` (${counted(rows, 'row')})`}; ${widthInWords({ bytes: 8, open: false }, children)}`,
+        advised: best === undefined,
+        refused: null,
+      },
+    ],
+  };
+}
+
+function orderQuestion(columns: readonly string[]): Question {
+  return {
+    id: 'keyOrder',
+    shape: 'list',
+    title: 'The order of its columns, when it is this one',
+    answers: ordersOf(columns).map((order, i) => ({
+      id: naturalAnswer(order),
+      title: order.join(', '),
+      effect: `found fast by ${order[0]}`,
+      cost: '',
+      advised: i === 0,
+      refused: null,
+    })),
+  };
+}
+
+function ordersOf(columns: readonly string[]): readonly (readonly string[])[] {
+  if (columns.length <= 1) return [columns];
+  return columns.flatMap((first) => ordersOf(columns.filter((column) => column !== first)).map((rest) => [first, ...rest]));
+}
+
+/** The columns of the natural key that was chosen, in the order that was chosen for them; null for a surrogate. */
+export function chosenKey(decision: Decision): readonly string[] | null {
+  const columns = columnsIn(decision['key']);
+  const order = columnsIn(decision['keyOrder']);
+  return columns && order && sameColumnSet(columns, order) ? order : columns;
+}
+
+function columnsIn(answer: string | undefined): readonly string[] | null {
+  return answer?.startsWith(natural) ? (JSON.parse(answer.slice(natural.length)) as readonly string[]) : null;
+}
+
+const natural = 'natural ';
+
+export function naturalAnswer(columns: readonly string[]): string {
+  return `${natural}${JSON.stringify(columns)}`;
+}
+
+const fixedBytes: Readonly<Record<string, number>> = {
+  smallint: 2,
+  integer: 4,
+  bigint: 8,
+  uuid: 16,
+  date: 4,
+  real: 4,
+  'double precision': 8,
+  boolean: 1,
+};
+
+interface Width {
+  readonly bytes: number;
+  /** True when texts without a limit are among the columns. */
+  readonly open: boolean;
+}
+
+// Manual, chapter 8: sizes of fixed types; a text is as long as it is, with a byte before it while it is short.
+function widthOf(table: Table, columns: readonly string[]): Width {
+  let bytes = 0;
+  let open = false;
+  for (const name of columns) {
+    const column = table.columns.find((c) => c.name === name);
+    if (!column) continue;
+    const fixed = fixedBytes[column.declaredType] ?? (/^time/.test(column.declaredType) ? 8 : null);
+    bytes += fixed ?? (column.length === null ? 0 : column.length + 1);
+    open ||= fixed === null;
+  }
+  return { bytes, open };
+}
+
+// A child has the key twice: in the row, and in the index under its reference.
+function widthInWords({ bytes, open }: Width, children: readonly KeyChild[]): string {
+  const own = bytes === 0 ? 'as wide as its text' : `${open ? 'up to ' : ''}${counted(bytes, 'byte')} wide`;
+  if (children.length === 0) return own;
+  const rows = children.reduce((sum, child) => sum + (child.rows ?? 0), 0);
+  const size = bytes === 0 || rows === 0 ? '' : ` (${open ? 'up to ' : ''}${sizeInWords(2 * bytes * rows)} with the index)`;
+  return `${own}; repeated in ${children.map((child) => child.table).join(', ')}${size}`;
+}

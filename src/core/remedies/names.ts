@@ -1,0 +1,40 @@
+// Names for what remedies make: by the house style, and never one that is taken.
+
+import { sideTablePrefix } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
+import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
+
+export interface Naming {
+  readonly catalogue: Catalogue;
+  readonly style: HouseStyle;
+  /** Names given so far, by schema; grows as names are given. */
+  readonly taken: Map<string, Set<string>>;
+  /** Ends the names of side tables, to tell dockets apart: `d12`. */
+  readonly label: string;
+}
+
+export function startNaming(catalogue: Catalogue, style: HouseStyle, label: string): Naming {
+  return { catalogue, style, taken: new Map(), label };
+}
+
+export function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {
+  const taken = takenIn(naming, table.schema);
+  const name = freeName(naming.style, { kind, table: table.name, columns, ...(parent !== undefined && { parent }) }, taken);
+  taken.add(name);
+  return name;
+}
+
+export function giveSideTable(naming: Naming, table: Table): string {
+  const taken = takenIn(naming, table.schema);
+  let n = 1;
+  while (taken.has(`${sideTablePrefix}${naming.label}_${n}`)) n++;
+  const name = `${sideTablePrefix}${naming.label}_${n}`;
+  taken.add(name);
+  return name;
+}
+
+function takenIn(naming: Naming, schema: string): Set<string> {
+  let taken = naming.taken.get(schema);
+  if (!taken) naming.taken.set(schema, (taken = namesTaken(naming.catalogue, schema)));
+  return taken;
+}

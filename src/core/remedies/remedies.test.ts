@@ -1,0 +1,144 @@
+import { expect, test } from 'vitest';
+import { tableId } from '../catalogue/identifiers';
+import { sketch } from '../catalogue/sketch';
+import { evidence, included, profiled } from '../evidence/measured';
+import { planFor } from '../plan/plan';
+import { audit } from '../rules/audit';
+import type { Finding, FindingId, Proposal } from '../rules/rule';
+import { outcomeInWords } from './inWords';
+import { completeDecision, type Decision } from './question';
+import { questionsFor } from './questions';
+import { fits, sharedQuestions } from './together';
+
+const port = sketch(`
+  port.berth:   berth_no text key, area text
+  port.pass:    pass_id key, badge_no text, holder text, issued_on date, grade text, area text, berth_no text -> port.berth.berth_no
+  port.entry:   entry_id key, pass_id
+  port.scan:    pass_id, gate text
+`);
+
+function found(table: string, proposal: Proposal, facts: object, rule = 'uniqueness/nearly'): Finding {
+  return {
+    id: `${rule}:port.${table}(${proposal.columns.join()})` as FindingId,
+    rule,
+    concern: 'Uniqueness',
+    severity: 'Serious',
+    confidence: 1,
+    object: { schema: 'port', table, columns: proposal.columns },
+    facts,
+    proposal,
+  };
+}
+
+const repeats = (children: readonly string[] = []): Finding =>
+  found(
+    'pass',
+    {
+      kind: 'repeats',
+      columns: ['badge_no'],
+      children: children.map((child) => ({ table: tableId('port', child), columns: ['pass_id'], parentColumns: ['pass_id'] })),
+    },
+    { repeatedRows: 4, repeatedValues: 2 },
+  );
+const nulls = found('pass', { kind: 'nulls', columns: ['grade'] }, { nulls: 3 }, 'nullability/few-nulls');
+
+const answers = (finding: Finding, question: string): readonly string[] =>
+  questionsFor(finding, port)
+    .find(({ id }) => id === question)
+    ?.answers.map(({ id, refused }) => (refused === null ? id : `${id}: ${refused}`)) ?? [];
+const stepsFor = (finding: Finding, decision: Decision) => {
+  const plan = planFor([{ finding, decision }], port, 'd1', 'plain');
+  return plan.problems.length > 0
+    ? plan.problems.map((problem) => problem.message)
+    : plan.steps.map(({ operation: o }) => (o.kind === 'setAside' ? `${o.rows.kind} in ${o.table}` : o.kind));
+};
+
+test('rows that repeat are only listed unless somebody says which is kept', () => {
+  expect(completeDecision(questionsFor(repeats(), port), {})).toEqual({ repeats: 'leave', repeatsBy: 'issued_on' });
+  expect(stepsFor(repeats(), {})).toEqual([expect.stringContaining("left to the data's owners")]);
+  expect(stepsFor(repeats(), { repeats: 'last' })).toEqual(['repeats in port.pass', 'addUnique']);
+});
+
+test('children of dropped rows are pointed to the one that is kept, or it is refused', () => {
+  expect(stepsFor(repeats(['entry']), { repeats: 'first' })).toEqual([
+    'childrenOfRepeats in port.entry',
+    'repeats in port.pass',
+    'addUnique',
+  ]);
+  expect(answers(repeats(['scan']), 'repeats')).toContain(
+    'first: rows of port.scan refer to them and have no key to find them again by',
+  );
+});
+
+test('rows without a value are filled by what is typed, by another column, or by their parent', () => {
+  expect(answers(nulls, 'nulls')).toEqual(['constant', 'default: grade has no default', 'column', 'parent', 'leave']);
+  expect(stepsFor(nulls, { nulls: 'constant' })).toEqual(['Type what grade becomes in these rows.']);
+  expect(stepsFor(nulls, { nulls: 'constant', 'nulls typed': 'G1' })).toEqual(['nulls in port.pass', 'setNotNull']);
+  expect(completeDecision(questionsFor(nulls, port), { nulls: 'parent', 'nulls typed': 'no such column' })).toMatchObject({
+    'nulls typed': expect.stringContaining('"area"') as string,
+  });
+  expect(stepsFor(nulls, { nulls: 'leave' })).toEqual([expect.stringContaining('waive the finding')]);
+});
+
+test('what one remedy writes, another of the same docket does not bind', () => {
+  const unique = found('pass', { kind: 'unique', columns: ['grade'] }, {}, 'uniqueness/absent');
+  const plan = planFor(
+    [
+      { finding: nulls, decision: { nulls: 'constant', 'nulls typed': 'G1' } },
+      { finding: unique, decision: {} },
+    ],
+    port,
+    'd1',
+    'plain',
+  );
+  expect(plan.problems.map(({ finding, message }) => [finding, message.includes('Run that first')])).toEqual([[unique.id, true]]);
+});
+
+test('values that say "none" need a key to come back by, and keep out by a check', () => {
+  const blank = found('pass', { kind: 'standIns', columns: ['holder'], claims: [{ kind: 'notBlank', column: 'holder' }] }, {});
+  expect(stepsFor(blank, {})).toEqual(['breaking in port.pass', 'addCheck', 'validateConstraint']);
+  expect(stepsFor(blank, { standIns: 'let' })).toEqual(['breaking in port.pass']);
+  const unkeyed = found('scan', { kind: 'standIns', columns: ['gate'], claims: [{ kind: 'notBlank', column: 'gate' }] }, {});
+  expect(stepsFor(unkeyed, {})).toEqual([expect.stringContaining('port.scan has no key')]);
+});
+
+test('a value that would break the check again is refused', () => {
+  const claim = { kind: 'oneOf', column: 'grade', values: ['A', 'B'] } as const;
+  const broken = found('pass', { kind: 'check', columns: ['grade'], claim }, { others: 2 }, 'values/closed-set');
+  expect(stepsFor(broken, { broken: 'constant', 'broken typed': 'C' })).toEqual([expect.stringContaining('"C" breaks it too')]);
+  expect(stepsFor(broken, { broken: 'constant', 'broken typed': 'B' })).toEqual([
+    'breaking in port.pass',
+    'addCheck',
+    'validateConstraint',
+  ]);
+  expect(stepsFor(broken, {})).toEqual(['addCheck']);
+});
+
+test('one decision for many says how many can take it', () => {
+  const many = sketch(`
+    port.berth:   berth_no text key
+    port.booking: id key, berth_no text
+    port.call:    id key, berth_no text not null
+  `);
+  const known = evidence(
+    profiled(many, 'port.berth', 60),
+    profiled(many, 'port.booking', 400, { berth_no: { distinct: 55 } }),
+    profiled(many, 'port.call', 400, { berth_no: { distinct: 55 } }),
+    included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
+    included(['port.call', 'berth_no'], ['port.berth', 'berth_no'], 400, 9),
+  );
+  const references = audit(many, known).filter((finding) => finding.rule === 'references/undeclared');
+  const orphans = sharedQuestions(references, many).find(({ id }) => id === 'orphans');
+  expect(orphans?.asked).toBe(2);
+  expect(orphans?.answers.map((answer) => [answer.id, answer.fits])).toEqual(
+    expect.arrayContaining([
+      ['empty', 1],
+      ['remove', 2],
+      ['leave', 2],
+    ]),
+  );
+  expect(references.map((finding) => fits(finding, { orphans: 'empty' }, many)).sort()).toEqual([false, true]);
+  const [first] = references;
+  if (!first) throw new Error('there are references');
+  expect(outcomeInWords(first, { onDelete: 'cascade' }, many)).toMatch(/deleting a berth deletes its \w+ with it\.$/);
+});

@@ -1,0 +1,90 @@
+// One decision for many findings of a rule: the answers that they share, and how many of them can take each.
+
+import type { Catalogue } from '../catalogue/model';
+import type { Finding } from '../rules/rule';
+import type { Answer, Decision } from './question';
+import { type QuestionId, questionsFor } from './questions';
+
+export interface SharedQuestion {
+  readonly id: QuestionId;
+  readonly title: string;
+  readonly answers: readonly SharedAnswer[];
+  /** Findings that ask it. */
+  readonly asked: number;
+}
+
+export interface SharedAnswer {
+  readonly id: string;
+  readonly title: string;
+  /** Findings that can take it; the others are decided as advised. */
+  readonly fits: number;
+  readonly asks: Answer['asks'] | null;
+}
+
+/** The questions of the findings, each with the answers that at least two of them share, or all when there is one finding only. */
+export function sharedQuestions(findings: readonly Finding[], catalogue: Catalogue): readonly SharedQuestion[] {
+  const shared = new Map<QuestionId, Gathered>();
+  for (const finding of findings) {
+    for (const question of questionsFor(finding, catalogue)) {
+      const known = shared.get(question.id) ?? { title: question.title, asked: 0, answers: new Map<string, Seen>() };
+      shared.set(question.id, known);
+      known.asked++;
+      if (known.title !== question.title) known.title = titles[question.id];
+      for (const answer of question.answers) {
+        const seen = known.answers.get(answer.id) ?? { answer, seen: 0, fits: 0 };
+        known.answers.set(answer.id, seen);
+        seen.seen++;
+        if (answer.refused === null) seen.fits++;
+      }
+    }
+  }
+  const least = findings.length === 1 ? 1 : 2;
+  return [...shared].map(([id, { title, asked, answers }]) => ({
+    id,
+    title,
+    asked,
+    answers: [...answers.values()]
+      .filter(({ seen }) => seen >= least)
+      // What is picked from the columns of one table fits no other.
+      .filter(({ answer }) => !answer.asks?.options)
+      .map(({ answer, fits }) => ({
+        id: answer.id,
+        title: answer.title,
+        fits,
+        asks: answer.asks ? { label: 'The value for all of them' } : null,
+      })),
+  }));
+}
+
+interface Gathered {
+  title: string;
+  asked: number;
+  readonly answers: Map<string, Seen>;
+}
+
+interface Seen {
+  readonly answer: Answer;
+  seen: number;
+  fits: number;
+}
+
+/** True when a finding can take every answer that was chosen for all. */
+export function fits(finding: Finding, chosen: Decision, catalogue: Catalogue): boolean {
+  return questionsFor(finding, catalogue).every(({ id, answers }) => {
+    const answer = answers.find((a) => a.id === chosen[id]);
+    return chosen[id] === undefined || (answer !== undefined && answer.refused === null);
+  });
+}
+
+const titles: Readonly<Record<QuestionId, string>> = {
+  key: 'What identifies the rows',
+  keyOrder: 'The order of the key’s columns',
+  orphans: 'What becomes of orphans',
+  onDelete: 'When a parent goes',
+  onUpdate: 'When the key of a parent changes',
+  repeats: 'Which of the rows that repeat is kept',
+  repeatsBy: 'First and last by',
+  nulls: 'What rows without a value get',
+  standIns: 'Once they are null',
+  broken: 'What becomes of rows against it',
+};

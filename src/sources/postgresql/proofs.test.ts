@@ -1,0 +1,106 @@
+// Every new rule is tried on a real server, in transactions that are rolled back.
+
+import { expect, test } from 'vitest';
+import { useDatabase } from '../../../test/database';
+import { tableId } from '../../core/catalogue/identifiers';
+import type { ReferentialAction } from '../../core/catalogue/model';
+import { postgresql } from '../../core/dialects/postgresql/index';
+import type { Claim } from '../../core/evidence/claims';
+import { proofsOf, triggersFired } from '../../core/plan/proofs';
+import { openPostgresqlForChange } from './changing';
+import { fingerprintOf } from './scratch';
+
+const database = useDatabase(`
+  create schema port;
+  create table port.berth (area_code text not null, berth_no int not null, primary key (area_code, berth_no));
+  insert into port.berth select 'A' || n % 3, n from generate_series(1, 9) n;
+  create table port.booking (
+    id int primary key, area_code text default 'A1', berth_no int default 1, weight numeric, starts date, ends date, state varchar(6));
+  insert into port.booking select n, 'A' || n % 3, n, n, date '2026-01-01', date '2026-01-02', 'open' from generate_series(1, 9) n;
+  create table port.berth_log (berth_no int);
+  create function port.note_berth() returns trigger language plpgsql as $$ begin insert into port.berth_log values (old.berth_no); return old; end $$;
+  create trigger note_berth after delete on port.berth for each row execute function port.note_berth();
+`);
+const booking = tableId('port', 'booking');
+
+async function proven(change: string, operation: Parameters<typeof proofsOf>[0], undo: string): Promise<readonly string[]> {
+  await database.run(change);
+  const before = await fingerprintOf(database.details);
+  const session = await openPostgresqlForChange(database.details);
+  const outcomes: string[] = [];
+  try {
+    const catalogue = await session.readCatalogue();
+    for (const proof of proofsOf(operation)) {
+      const answer =
+        proof.kind === 'action'
+          ? await session.proveAction(proof, postgresql.actionProof(proof, catalogue))
+          : await session.prove(proof, postgresql.proof(proof, catalogue));
+      const fired = triggersFired(proof, catalogue);
+      outcomes.push(
+        `${proof.kind === 'action' ? proof.event : proof.kind}: ${answer.outcome}${fired.length > 0 ? ` (${fired.join()})` : ''}`,
+      );
+    }
+    expect(await fingerprintOf(database.details)).toEqual(before);
+  } finally {
+    await session.close();
+    await database.run(undo);
+  }
+  return outcomes;
+}
+
+test.each([
+  ['no action', 'restrict', 'refused', 'refused', ''],
+  ['restrict', 'no action', 'refused', 'refused', 'deferrable initially deferred'],
+  ['cascade', 'cascade', 'acted', 'acted', ''],
+  ['set null', 'set null', 'acted', 'acted', 'deferrable'],
+  ['set default', 'cascade', 'acted', 'acted', ''],
+] as const)(
+  'of a composite reference on delete %s on update %s',
+  async (onDelete: ReferentialAction, onUpdate: ReferentialAction, deleted, updated, deferrable) => {
+    // The default is a berth that is not the first to be picked.
+    const outcomes = await proven(
+      `alter table port.booking add constraint fk_berth foreign key (area_code, berth_no) references port.berth on delete ${onDelete} on update ${onUpdate} ${deferrable};
+       update port.booking set area_code = 'A2', berth_no = 2 where id = 1`,
+      {
+        kind: 'addForeignKey',
+        table: booking,
+        name: 'fk_berth',
+        columns: ['area_code', 'berth_no'],
+        parent: tableId('port', 'berth'),
+        parentColumns: ['area_code', 'berth_no'],
+        onDelete,
+        onUpdate,
+        match: 'simple',
+        deferrable: 'no',
+      },
+      `alter table port.booking drop constraint fk_berth; update port.booking set area_code = 'A1', berth_no = 1 where id = 1`,
+    );
+    const fires = ' (note_berth of port.berth)';
+    expect(outcomes).toEqual(['orphan: refused', `delete: ${deleted}${fires}`, `update: ${updated}${fires}`]);
+  },
+);
+
+test.each<[Claim, string]>([
+  [{ kind: 'notNegative', column: 'weight' }, 'weight >= 0'],
+  [{ kind: 'ordered', first: 'starts', second: 'ends' }, 'starts <= ends'],
+  [{ kind: 'oneOf', column: 'state', values: ['open', 'shut'] }, `state in ('open', 'shut')`],
+  [{ kind: 'noneOf', column: 'state', values: ['N/A'] }, `state not in ('N/A')`],
+  [{ kind: 'notBlank', column: 'state' }, `btrim(state) <> ''`],
+])('of a check that keeps %j', async (claim, condition) => {
+  const outcomes = await proven(
+    `alter table port.booking add constraint ck_it check (${condition})`,
+    { kind: 'addCheck', table: booking, name: 'ck_it', claim },
+    'alter table port.booking drop constraint ck_it',
+  );
+  expect(outcomes).toEqual(['check: refused']);
+});
+
+test('a rule that is not in force is seen through', async () => {
+  expect(
+    await proven(
+      'select 1',
+      { kind: 'addCheck', table: booking, name: 'ck_it', claim: { kind: 'notNegative', column: 'weight' } },
+      'select 1',
+    ),
+  ).toEqual(['check: accepted']);
+});

@@ -15,6 +15,8 @@ import { survey, type SurveyResult } from './survey';
 
 const database = useDatabase();
 const seeds = Number(process.env['PAWL_SEEDS'] ?? 300);
+// Without one the same schemas are drawn each time, so that a run in CI tells of the change that it tests.
+const seed = Number(process.env['PAWL_SEED'] ?? 1);
 
 const table = fc.record({
   suffix: fc.constantFrom('', ' Log', '"; drop', "'s", '_é'),
@@ -46,6 +48,40 @@ const choices = fc.record({
 });
 const typed = { 'nulls typed': 'filled by hand', 'broken typed': '0', 'orphans typed': 'vessel-1' };
 type Drawn = typeof schema extends fc.Arbitrary<infer T> ? T : never;
+
+const plainTable = {
+  suffix: '',
+  rows: 5,
+  key: 'primary key',
+  repeats: 0,
+  parent: 0,
+  orphans: 0,
+  declared: '',
+  nulls: 0,
+  mandatory: false,
+  berth: 'null',
+  wrong: 0,
+  negative: false,
+  numbered: false,
+} as const;
+/** What was drawn once and failed. */
+const onceFailed: [Drawn, typeof choices extends fc.Arbitrary<infer T> ? T : never][] = [
+  // Nulls are filled from a column that another remedy empties in the same rows.
+  [
+    [{ ...plainTable, orphans: 1, declared: 'valid', wrong: 1 }],
+    {
+      mode: 'plain',
+      orphans: 'empty',
+      onDelete: 'no action',
+      onUpdate: 'no action',
+      key: 'surrogate',
+      repeats: 'first',
+      nulls: 'column',
+      standIns: 'check',
+      broken: 'leave',
+    },
+  ],
+];
 
 const nouns = ['vessel', 'berth', 'manifest', 'pilot'];
 
@@ -164,7 +200,7 @@ test(
           await session.close();
         }
       }),
-      { numRuns: seeds },
+      { numRuns: seeds, seed, examples: onceFailed },
     );
     // Generated schemas that never need a repair would prove nothing of it.
     if (seeds >= 60)

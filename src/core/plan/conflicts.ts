@@ -1,0 +1,199 @@
+// What stands in the way of one operation of a plan: another remedy beside it, or what is in force when its
+// turn comes. Each is refused in words before anybody sees a script.
+
+import type { TableId } from '../catalogue/identifiers';
+import { declaredUniques, getTable, sameColumnSet } from '../catalogue/lookups';
+import type { Catalogue } from '../catalogue/model';
+import { columnsOfClaim } from '../evidence/claims';
+import type { FindingId } from '../rules/rule';
+import type { AddForeignKey, Operation, SetAside } from './operations';
+
+export interface Candidate {
+  readonly finding: FindingId;
+  readonly operation: Operation;
+}
+
+export interface NeededKey {
+  readonly table: TableId;
+  readonly columns: readonly string[];
+}
+
+export class KeyMissing extends Error {
+  constructor(
+    message: string,
+    readonly needs: NeededKey,
+  ) {
+    super(message);
+  }
+}
+
+/** `catalogue` is as surveyed, `current` as it is after the operations before. Throws an Error that says what to do. */
+export function refuseConflict(
+  candidate: Candidate,
+  candidates: readonly Candidate[],
+  catalogue: Catalogue,
+  current: Catalogue,
+): void {
+  const { operation } = candidate;
+  refuseEmptied(operation, candidates, catalogue);
+  refuseFilled(candidate, candidates);
+  refuseMoved(candidate, candidates);
+  refuseBereft(candidate, candidates);
+  refuseLooseChecks(operation, catalogue);
+  refuseUnheldParent(operation, current);
+  refuseRepetition(operation, current);
+}
+
+function refuseUnheldParent(operation: Operation, catalogue: Catalogue): void {
+  if (operation.kind !== 'addForeignKey') return;
+  const parent = getTable(catalogue, operation.parent);
+  if (declaredUniques(parent).some((unique) => sameColumnSet(unique, operation.parentColumns))) return;
+  throw new KeyMissing(
+    `A reference to ${parent.id} needs its ${operation.parentColumns.join(', ')} to be a key. Add the remedy for the missing key of ${parent.id} to this docket.`,
+    { table: parent.id, columns: operation.parentColumns },
+  );
+}
+
+// What one remedy empties, another cannot make mandatory.
+function refuseEmptied(operation: Operation, candidates: readonly Candidate[], catalogue: Catalogue): void {
+  const columns =
+    operation.kind === 'setNotNull' ? [operation.column] : operation.kind === 'addPrimaryKey' ? operation.columns : [];
+  for (const { operation: repair } of candidates) {
+    const nulled = repair.table === operation.table ? columnsLeftEmpty(repair, catalogue) : [];
+    const emptied = columns.find((column) => nulled.includes(column));
+    if (emptied !== undefined)
+      throw new Error(
+        `${operation.table}.${emptied} cannot be made never empty: another remedy of this docket leaves it empty in some rows. Choose another repair there, or leave it nullable.`,
+      );
+  }
+}
+
+function columnsLeftEmpty(repair: Operation, catalogue: Catalogue): readonly string[] {
+  if (repair.kind === 'setAside' && repair.change.kind === 'fill')
+    return repair.change.columns.filter((filled) => filled.with.kind === 'null').map(({ column }) => column);
+  if (repair.kind !== 'addParents') return [];
+  return getTable(catalogue, repair.table)
+    .columns.filter((c) => !repair.reference.parentColumns.includes(c.name) && c.default === null && c.identity === null)
+    .map((c) => c.name);
+}
+
+// What one remedy writes into rows, another cannot bind: nobody has looked whether it keeps to the rule.
+function refuseFilled({ finding, operation }: Candidate, candidates: readonly Candidate[]): void {
+  const bound = columnsBound(operation);
+  if (bound.length === 0) return;
+  for (const { finding: other, operation: repair } of candidates) {
+    if (other === finding || repair.kind !== 'setAside' || repair.table !== operation.table || repair.change.kind !== 'fill')
+      continue;
+    const filled = repair.change.columns.find(
+      (f) => f.with.kind !== 'null' && f.with.kind !== 'kept' && bound.includes(f.column),
+    );
+    if (filled)
+      throw new Error(
+        `Another remedy of this docket writes ${filled.column} of ${operation.table} in some rows, and nobody has looked whether that keeps to this rule. Run that first, and survey again.`,
+      );
+  }
+}
+
+// What one remedy takes its values from, another cannot change: they would no longer be those that were surveyed.
+function refuseMoved({ finding, operation }: Candidate, candidates: readonly Candidate[]): void {
+  if (operation.kind !== 'setAside' || operation.change.kind !== 'fill') return;
+  const read = operation.change.columns.flatMap(({ with: filling }): readonly ColumnOf[] => {
+    if (filling.kind === 'column') return [{ table: operation.table, column: filling.column }];
+    if (filling.kind !== 'parent') return [];
+    return [
+      { table: filling.reference.parent, column: filling.column },
+      ...filling.reference.columns.map((column) => ({ table: operation.table, column })),
+    ];
+  });
+  for (const { finding: other, operation: repair } of candidates) {
+    if (other === finding || repair.kind !== 'setAside') continue;
+    const { table, change } = repair;
+    const moved = read.find(
+      (r) => r.table === table && (change.kind === 'remove' ? table !== operation.table : changes(repair, [r.column])),
+    );
+    if (moved)
+      throw new Error(
+        `Rows of ${operation.table} would be filled from ${moved.column} of ${table}, which another remedy of this docket changes. Run that first, and survey again.`,
+      );
+  }
+}
+
+interface ColumnOf {
+  readonly table: TableId;
+  readonly column: string;
+}
+
+// What one remedy removes may be a parent that another's reference needs, and nobody has looked.
+function refuseBereft({ finding, operation }: Candidate, candidates: readonly Candidate[]): void {
+  if (operation.kind !== 'addForeignKey') return;
+  for (const { finding: other, operation: repair } of candidates) {
+    if (other === finding || repair.kind !== 'setAside' || repair.change.kind !== 'remove') continue;
+    if (repair.table !== operation.parent || isFollowed(operation, repair, candidates)) continue;
+    throw new Error(
+      `Another remedy of this docket removes rows of ${operation.parent}, and nobody has looked whether ${operation.table} refers to them. Run that first, and survey again.`,
+    );
+  }
+}
+
+// Of rows that repeat one stays: who refers to them by what repeats, or is pointed to the kept one, loses nothing.
+function isFollowed(reference: AddForeignKey, { rows }: SetAside, candidates: readonly Candidate[]): boolean {
+  if (rows.kind !== 'repeats') return false;
+  if (sameColumnSet(rows.columns, reference.parentColumns)) return true;
+  return candidates.some(
+    ({ operation: o }) =>
+      o.kind === 'setAside' &&
+      o.table === reference.table &&
+      o.rows.kind === 'childrenOfRepeats' &&
+      o.rows.reference.parent === reference.parent &&
+      sameColumnSet(o.rows.reference.columns, reference.columns),
+  );
+}
+
+function columnsBound(operation: Operation): readonly string[] {
+  switch (operation.kind) {
+    case 'addUnique':
+    case 'addPrimaryKey':
+    case 'addForeignKey':
+      return operation.columns;
+    case 'addCheck':
+      return columnsOfClaim(operation.claim);
+    default:
+      return [];
+  }
+}
+
+function refuseRepetition(operation: Operation, catalogue: Catalogue): void {
+  const table = getTable(catalogue, operation.table);
+  if (operation.kind === 'addPrimaryKey' && table.constraints.some((c) => c.kind === 'primary key')) {
+    throw new Error(`${table.id} has a primary key already. Survey again.`);
+  }
+  if (operation.kind === 'setNotNull' && table.columns.some((c) => c.name === operation.column && !c.nullable)) {
+    throw new Error(`${table.id}.${operation.column} is NOT NULL already, or another remedy of this docket makes it so.`);
+  }
+  if ('index' in operation && operation.index !== null) {
+    if (table.indexes.some((index) => index.name === operation.index && index.constraint === null)) return;
+    throw new Error(`The index ${operation.index} of ${table.id} is made a key by another remedy of this docket already.`);
+  }
+  if (operation.kind === 'addUnique' && declaredUniques(table).some((unique) => sameColumnSet(unique, operation.columns))) {
+    throw new Error(
+      `${operation.columns.join(', ')} of ${table.id} is unique already, or another remedy of this docket makes it so.`,
+    );
+  }
+}
+
+// A check that holds for new rows only would refuse them too; what it says is not ours to write again.
+function refuseLooseChecks(operation: Operation, catalogue: Catalogue): void {
+  if (operation.kind !== 'setAside') return;
+  const check = getTable(catalogue, operation.table).constraints.find(
+    (c) => c.kind === 'check' && !c.validated && changes(operation, c.columns),
+  );
+  if (check)
+    throw new Error(
+      `The check ${check.name} of ${operation.table} was never validated, so the rows might not be let back in as they were. Validate or drop it first.`,
+    );
+}
+
+/** Whether a repair can alter what these columns hold. */
+export function changes({ change }: SetAside, columns: readonly string[]): boolean {
+  return change.kind === 'remove' || change.columns.some(({ column }) => columns.includes(column));
+}

@@ -34,7 +34,7 @@ export async function planOfFile({
 
   // Where a repair is refused, rows stay as they are, and a new reference or check holds for new rows only.
   function decisionFor(finding: Finding): Decision {
-    const questions = questionsFor(finding, survey.catalogue);
+    const questions = questionsFor(finding, survey.catalogue, {});
     const repair = { 'keep-by-hand': 'leave', null: 'empty', delete: 'remove' }[repairs];
     const decided = (['orphans', 'broken'] as const).map((id): [string, string] => {
       const allowed = questions

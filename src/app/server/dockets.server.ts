@@ -72,7 +72,7 @@ export async function addToDocket(
         store,
         where,
         row.id,
-        catalogue ? completeDecision(questionsFor(coreFinding(row), catalogue), chosen) : chosen,
+        catalogue ? completeDecision(questionsFor(coreFinding(row), catalogue, chosen), chosen) : chosen,
       );
     }
     await moveFindings(

@@ -88,7 +88,7 @@ test('does not remove orphans that other rows refer to', () => {
   );
   const [reference] = audit(parental, known).filter((f) => f.rule === 'references/undeclared');
   if (!reference) throw new Error('booking refers to berth');
-  const answers = questionsFor(reference, parental).find(({ id }) => id === 'orphans')?.answers;
+  const answers = questionsFor(reference, parental, {}).find(({ id }) => id === 'orphans')?.answers;
   expect(answers?.find(({ id }) => id === 'remove')?.refused).toBe('rows of port.fee refer to them');
 });
 

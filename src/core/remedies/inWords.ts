@@ -7,6 +7,7 @@ import { capital, plural, spoken, withArticle } from '../naming/words';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { chosenKey } from './keyQuestions';
+import { withParent } from './parentQuestion';
 import type { Decision } from './question';
 
 /** `A port call belongs to exactly one vessel; deleting a vessel is refused while it has port calls.` Null where the script says it all. */
@@ -16,8 +17,9 @@ export function outcomeInWords(finding: Finding, decision: Decision, catalogue: 
   const columns = proposal.columns.map(spoken).join(' and ');
   switch (proposal.kind) {
     case 'foreignKey': {
-      const meaning = referenceInWords(catalogue, tableOf(object), proposal.columns, proposal.references.table);
-      const parent = withArticle(spoken(proposal.references.table));
+      const { columns: own, references } = withParent(finding, proposal, catalogue, decision).proposal;
+      const meaning = referenceInWords(catalogue, tableOf(object), own, references.table);
+      const parent = withArticle(spoken(references.table));
       const children = plural(thing);
       return `${meaning.replace(/\.$/, '')}; deleting ${parent} ${afterDelete[(decision['onDelete'] ?? 'no action') as ReferentialAction](children)}.`;
     }

@@ -3,15 +3,15 @@
 
 import { tableId, type TableId } from '../catalogue/identifiers';
 import { foreignKeysOf, getTable, isIndexed, uniqueIndexOver } from '../catalogue/lookups';
-import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import type { Catalogue, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { columnsOfClaim } from '../evidence/claims';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
-
 import type { AddForeignKey, Operation, Reference, ValidateConstraint } from '../plan/operations';
 import { tableOf } from '../rules/audit';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
 import { chosenKey } from './keyQuestions';
 import { give, type Naming } from './names';
+import { withParent } from './parentQuestion';
 import { completeDecision, type Decision } from './question';
 import { questionsFor } from './questions';
 import { brokenRepairs, nullRepairs, orphanRepairs, repeatRepairs, standInRepairs } from './repairs';
@@ -19,14 +19,14 @@ import { brokenRepairs, nullRepairs, orphanRepairs, repeatRepairs, standInRepair
 /** The operations that mend a finding. Anything not decided is decided as advised. Throws an Error that says why there is nothing to do. */
 export function operationsFor(finding: Finding, chosen: Decision, naming: Naming): readonly Operation[] {
   const table = getTable(naming.catalogue, tableOf(finding.object));
-  const decision = completeDecision(questionsFor(finding, naming.catalogue), chosen);
+  const decision = completeDecision(questionsFor(finding, naming.catalogue, chosen), chosen);
   const { proposal } = finding;
   switch (proposal.kind) {
     case 'primaryKey':
     case 'surrogateKey':
       return keyOperations(finding, table, decision, naming);
     case 'foreignKey':
-      return referenceOperations(proposal, table, decision, naming);
+      return referenceOperations(withParent(finding, proposal, naming.catalogue, decision).proposal, table, decision, naming);
     case 'unique':
       return [addUnique(table, proposal.columns, naming)];
     case 'promote':
@@ -139,7 +139,7 @@ function referenceOperations(
     onDelete: (decision['onDelete'] ?? 'no action') as ReferentialAction,
     onUpdate: (decision['onUpdate'] ?? 'no action') as ReferentialAction,
     match: 'simple',
-    deferrable: 'no',
+    deferrable: (decision['deferrable'] ?? 'no') as ForeignKey['deferrable'],
   };
   const whole = decision['orphans'] !== 'leave' && decision['orphans'] !== 'standIns';
   return [

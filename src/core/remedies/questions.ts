@@ -5,16 +5,19 @@ import type { Catalogue } from '../catalogue/model';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { keyQuestions } from './keyQuestions';
-import type { Question } from './question';
-import { deleteQuestion, orphanQuestion, updateQuestion } from './referenceQuestions';
+import { parentQuestion, withParent } from './parentQuestion';
+import { type Decision, type Question, typedName } from './question';
+import { deferrableQuestion, deleteQuestion, orphanQuestion, updateQuestion } from './referenceQuestions';
 import { brokenQuestion, nullQuestion, repeatQuestions, standInQuestion } from './repairQuestions';
 
 export const questionIds = [
   'key',
   'keyOrder',
+  'parent',
   'orphans',
   'onDelete',
   'onUpdate',
+  'deferrable',
   'repeats',
   'repeatsBy',
   'nulls',
@@ -23,19 +26,34 @@ export const questionIds = [
 ] as const;
 export type QuestionId = (typeof questionIds)[number];
 
-export function questionsFor(finding: Finding, catalogue: Catalogue): readonly Question[] {
+/** The answers in an address or form; only known names are read. */
+export function answersIn(values: { get(name: string): unknown }): Decision {
+  return Object.fromEntries(
+    [...questionIds, ...questionIds.map(typedName)].flatMap((name) => {
+      const value = values.get(name);
+      return typeof value === 'string' && value !== '' && value.length < 2000 ? [[name, value]] : [];
+    }),
+  );
+}
+
+/** Some questions follow from what was chosen for others: which orphans there are depends on the parent. */
+export function questionsFor(finding: Finding, catalogue: Catalogue, chosen: Decision): readonly Question[] {
   const table = getTable(catalogue, tableOf(finding.object));
   const { proposal } = finding;
   switch (proposal.kind) {
     case 'primaryKey':
     case 'surrogateKey':
       return keyQuestions(finding, table);
-    case 'foreignKey':
+    case 'foreignKey': {
+      const { facts, proposal: decided } = withParent(finding, proposal, catalogue, chosen);
       return [
-        ...orphanQuestion(finding, proposal.references, table, catalogue),
-        deleteQuestion(proposal, table, catalogue),
-        updateQuestion(proposal, table),
+        ...parentQuestion(finding, proposal, catalogue),
+        ...orphanQuestion({ proposal: decided, facts }, decided.references, table, catalogue),
+        deleteQuestion(decided, table, catalogue),
+        updateQuestion(decided, table),
+        deferrableQuestion(),
       ];
+    }
     case 'validate':
       return orphanQuestion(finding, proposal.references, table, catalogue);
     case 'repeats':

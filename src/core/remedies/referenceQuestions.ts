@@ -1,6 +1,6 @@
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { findTable, foreignKeysOf, getTable, referencesTo } from '../catalogue/lookups';
-import type { Catalogue, Column, ReferentialAction, Table } from '../catalogue/model';
+import type { Catalogue, Column, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { counted, plural, spoken, withArticle } from '../naming/words';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
 import type { Answer, Question } from './question';
@@ -13,7 +13,7 @@ export const noParent: readonly string[] = ['', '0', '-1', '-'];
 
 /** What becomes of children without a parent; no question when there are none. A reference that is declared already cannot be left as it is. */
 export function orphanQuestion(
-  finding: Finding,
+  finding: Pick<Finding, 'facts' | 'proposal'>,
   references: ProposedParent,
   table: Table,
   catalogue: Catalogue,
@@ -152,6 +152,31 @@ export function updateQuestion({ columns, references }: ReferenceProposal, table
       actionAnswer('cascade', 'Follow', `its ${children} take the new value${rows}`),
       actionAnswer('set null', 'Empty the reference', `${children} stay without one${rows}`, whyNotNull(table, columns)),
       actionAnswer('set default', 'Give the default', `${children} go over to the default`, whyNoDefault(table, columns)),
+    ],
+  };
+}
+
+export function deferrableQuestion(): Question {
+  const answer = (id: ForeignKey['deferrable'], title: string, effect: string): Answer => ({
+    id,
+    title,
+    effect,
+    cost: id === 'no' ? 'NOT DEFERRABLE' : `DEFERRABLE ${id.toUpperCase()}`,
+    advised: id === 'no',
+    refused: null,
+  });
+  return {
+    id: 'deferrable',
+    shape: 'list',
+    title: 'When it is checked',
+    answers: [
+      answer('no', 'At each statement', 'a parent has to be there before its children'),
+      answer('initially immediate', 'At each statement, unless put off', 'a transaction can put it off by SET CONSTRAINTS'),
+      answer(
+        'initially deferred',
+        'At the end of the transaction',
+        'rows that refer to each other can be written in any order; a mistake is told late',
+      ),
     ],
   };
 }

@@ -43,7 +43,7 @@ const repeats = (children: readonly string[] = []): Finding =>
 const nulls = found('pass', { kind: 'nulls', columns: ['grade'] }, { nulls: 3 }, 'nullability/few-nulls');
 
 const answers = (finding: Finding, question: string): readonly string[] =>
-  questionsFor(finding, port)
+  questionsFor(finding, port, {})
     .find(({ id }) => id === question)
     ?.answers.map(({ id, refused }) => (refused === null ? id : `${id}: ${refused}`)) ?? [];
 const stepsFor = (finding: Finding, decision: Decision) => {
@@ -54,7 +54,7 @@ const stepsFor = (finding: Finding, decision: Decision) => {
 };
 
 test('rows that repeat are only listed unless somebody says which is kept', () => {
-  expect(completeDecision(questionsFor(repeats(), port), {})).toEqual({ repeats: 'leave', repeatsBy: 'issued_on' });
+  expect(completeDecision(questionsFor(repeats(), port, {}), {})).toEqual({ repeats: 'leave', repeatsBy: 'issued_on' });
   expect(stepsFor(repeats(), {})).toEqual([expect.stringContaining("left to the data's owners")]);
   expect(stepsFor(repeats(), { repeats: 'last' })).toEqual(['repeats in port.pass', 'addUnique']);
 });
@@ -74,7 +74,7 @@ test('rows without a value are filled by what is typed, by another column, or by
   expect(answers(nulls, 'nulls')).toEqual(['constant', 'default: grade has no default', 'column', 'parent', 'leave']);
   expect(stepsFor(nulls, { nulls: 'constant' })).toEqual(['Type what grade becomes in these rows.']);
   expect(stepsFor(nulls, { nulls: 'constant', 'nulls typed': 'G1' })).toEqual(['nulls in port.pass', 'setNotNull']);
-  expect(completeDecision(questionsFor(nulls, port), { nulls: 'parent', 'nulls typed': 'no such column' })).toMatchObject({
+  expect(completeDecision(questionsFor(nulls, port, {}), { nulls: 'parent', 'nulls typed': 'no such column' })).toMatchObject({
     'nulls typed': expect.stringContaining('"area"') as string,
   });
   expect(stepsFor(nulls, { nulls: 'leave' })).toEqual([expect.stringContaining('waive the finding')]);
@@ -141,4 +141,41 @@ test('one decision for many says how many can take it', () => {
   const [first] = references;
   if (!first) throw new Error('there are references');
   expect(outcomeInWords(first, { onDelete: 'cascade' }, many)).toMatch(/deleting a berth deletes its \w+ with it\.$/);
+});
+
+test('a reference can be to another parent than the likeliest, or another key of it; its orphans are those of that parent', () => {
+  const twice = sketch(`
+    port.berth:   berth_no text key, chart_no text not null unique, ordinal not null unique
+    port.mooring: mooring_no text key
+    port.call:    id key, berth_no text
+  `);
+  const other = { schema: 'port', table: 'mooring', columns: ['mooring_no'] };
+  const reference: Finding = {
+    ...found(
+      'call',
+      { kind: 'foreignKey', columns: ['berth_no'], references: { schema: 'port', table: 'berth', columns: ['berth_no'] } },
+      { orphanRows: 0, others: [{ columns: ['berth_no'], parent: other, confidence: 0.4, orphanRows: 12 }] },
+    ),
+  };
+  const offered = questionsFor(reference, twice, {}).find(({ id }) => id === 'parent')?.answers ?? [];
+  expect(offered.map(({ title, cost, refused }) => `${title}: ${refused ?? cost}`)).toEqual([
+    'port.berth(berth_no): no orphan',
+    'port.mooring(mooring_no): 12 orphans',
+    'port.berth(chart_no): orphans are counted before anything is changed',
+    'port.berth(ordinal): text does not compare with integer',
+  ]);
+  const [, mooring] = offered;
+  const decision = { parent: mooring?.id ?? '', orphans: 'empty', deferrable: 'initially deferred' };
+  const ids = (chosen: Decision) => questionsFor(reference, twice, chosen).map(({ id }) => id);
+  expect(ids({})).not.toContain('orphans');
+  expect(ids(decision)).toContain('orphans');
+  const plan = planFor([{ finding: reference, decision }], twice, 'd1', 'plain');
+  expect(plan.steps.map(({ operation }) => operation)).toEqual([
+    expect.objectContaining({ kind: 'setAside' }),
+    expect.objectContaining({ kind: 'createIndex' }),
+    expect.objectContaining({ kind: 'addForeignKey', parent: 'port.mooring', deferrable: 'initially deferred' }),
+    expect.objectContaining({ kind: 'validateConstraint' }),
+  ]);
+  expect(outcomeInWords(reference, decision, twice)).toContain('mooring');
+  expect(ids({ parent: '["made up"]' })).not.toContain('orphans');
 });

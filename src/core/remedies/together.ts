@@ -25,7 +25,7 @@ export interface SharedAnswer {
 export function sharedQuestions(findings: readonly Finding[], catalogue: Catalogue): readonly SharedQuestion[] {
   const shared = new Map<QuestionId, Gathered>();
   for (const finding of findings) {
-    for (const question of questionsFor(finding, catalogue)) {
+    for (const question of questionsFor(finding, catalogue, {})) {
       const known = shared.get(question.id) ?? { title: question.title, asked: 0, answers: new Map<string, Seen>() };
       shared.set(question.id, known);
       known.asked++;
@@ -39,7 +39,7 @@ export function sharedQuestions(findings: readonly Finding[], catalogue: Catalog
     }
   }
   const least = findings.length === 1 ? 1 : 2;
-  return [...shared].map(([id, { title, asked, answers }]) => ({
+  const questions = [...shared].map(([id, { title, asked, answers }]): SharedQuestion => ({
     id,
     title,
     asked,
@@ -54,6 +54,8 @@ export function sharedQuestions(findings: readonly Finding[], catalogue: Catalog
         asks: answer.asks ? { label: 'The value for all of them' } : null,
       })),
   }));
+  // Each may have answers of its own only: which parent, which column.
+  return questions.filter(({ answers }) => answers.length > 0);
 }
 
 interface Gathered {
@@ -70,7 +72,7 @@ interface Seen {
 
 /** True when a finding can take every answer that was chosen for all. */
 export function fits(finding: Finding, chosen: Decision, catalogue: Catalogue): boolean {
-  return questionsFor(finding, catalogue).every(({ id, answers }) => {
+  return questionsFor(finding, catalogue, chosen).every(({ id, answers }) => {
     const answer = answers.find((a) => a.id === chosen[id]);
     return chosen[id] === undefined || (answer !== undefined && answer.refused === null);
   });
@@ -78,6 +80,8 @@ export function fits(finding: Finding, chosen: Decision, catalogue: Catalogue): 
 
 const titles: Readonly<Record<QuestionId, string>> = {
   key: 'What identifies the rows',
+  parent: 'What it refers to',
+  deferrable: 'When it is checked',
   keyOrder: 'The order of the key’s columns',
   orphans: 'What becomes of orphans',
   onDelete: 'When a parent goes',

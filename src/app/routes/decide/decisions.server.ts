@@ -5,8 +5,7 @@ import { usualMode } from '~/app/server/dockets.server';
 import { groupBy } from '~/core/grouping';
 import { operationInWords } from '~/core/plan/inWords';
 import { planFor } from '~/core/plan/plan';
-import { type Decision, typedName } from '~/core/remedies/question';
-import { questionIds } from '~/core/remedies/questions';
+import type { Decision } from '~/core/remedies/question';
 import { fits, sharedQuestions } from '~/core/remedies/together';
 import { wordsOf } from '~/core/rules/audit';
 import { db } from '~/store/db';
@@ -48,14 +47,4 @@ export async function decisionsFor(source: SourceRow, rule: string, chosen: Deci
     more: all.length - rows.length,
     steps: plan.steps.length,
   };
-}
-
-/** The answers in an address or form; only known names are read. */
-export function answersIn(values: { get(name: string): unknown }): Record<string, string> {
-  return Object.fromEntries(
-    [...questionIds, ...questionIds.map(typedName)].flatMap((name) => {
-      const value = values.get(name);
-      return typeof value === 'string' && value !== '' && value.length < 2000 ? [[name, value]] : [];
-    }),
-  );
 }

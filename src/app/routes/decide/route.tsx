@@ -9,9 +9,10 @@ import { counted } from '~/core/naming/words';
 import { typedName } from '~/core/remedies/question';
 import { parse } from '~/input/parse';
 import type { SharedQuestion } from '~/core/remedies/together';
+import { answersIn } from '~/core/remedies/questions';
 import { exempt, WaiverForm } from '../findings/finding/waiver.server';
 import type { Route } from './+types/route';
-import { answersIn, decisionsFor } from './decisions.server';
+import { decisionsFor } from './decisions.server';
 
 export async function loader({ params, request }: Route.LoaderArgs) {
   const source = await sourceIn(params);

@@ -8,6 +8,8 @@ import { type Reach, reachReferences } from '~/core/plan/reach';
 import { tableOf } from '~/core/rules/audit';
 import { referentialActions } from '~/core/rules/rule';
 import { parse } from '~/input/parse';
+import { withParent } from '~/core/remedies/parentQuestion';
+import { answersIn } from '~/core/remedies/questions';
 import { openPostgresql } from '~/sources/postgresql/index';
 import { SourceError } from '~/sources/SourceError';
 import { db } from '~/store/db';
@@ -40,14 +42,15 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Rea
   const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
   if (!parsed.ok) return { ok: false, message: 'Choose one of the actions above, and a key of at most 1000 characters.' };
   const { key, onDelete } = parsed.value;
-  const parent = tableId(proposal.references.schema, proposal.references.table);
-  const { columns: parentColumns } = proposal.references;
+  const { columns, references } = withParent(finding, proposal, catalogue, answersIn(searchParams)).proposal;
+  const parent = tableId(references.schema, references.table);
+  const { columns: parentColumns } = references;
   if (key !== '' && parentColumns.length > 1)
     return { ok: false, message: 'Of a key of several columns, leave it empty to take the largest.' };
   const proposed = {
     name: 'the new reference',
     child: tableOf(finding.object),
-    columns: proposal.columns,
+    columns,
     parent,
     parentColumns,
     onDelete,

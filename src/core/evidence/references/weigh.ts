@@ -20,7 +20,11 @@ export interface WeighedReference extends ReferenceCandidate {
   readonly how: How | null;
   /** What made the confidence: each with the log-odds it adds, strongest first. */
   readonly parts: readonly ConfidencePart[];
+  /** Other parents of the same columns that were weighed and are less likely, likeliest first. */
+  readonly rivals: readonly Rival[];
 }
+
+export type Rival = Pick<WeighedReference, 'parent' | 'parentColumns' | 'columns' | 'confidence' | 'inclusion' | 'how'>;
 
 export interface ConfidencePart {
   readonly feature: FeatureName;
@@ -36,6 +40,7 @@ export interface LabelledFeatures {
 export const orphansTolerated = 0.3;
 const worthWeighing = 0.02;
 const surest = 0.99;
+const mostRivals = 3;
 
 /** Every candidate that the data does not rule out, with its features: what the model is fitted on. */
 export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): readonly LabelledFeatures[] {
@@ -79,6 +84,7 @@ function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedRef
         how: fact?.how ?? null,
         confidence: Math.round(confidence * 100) / 100,
         parts,
+        rivals: [],
       };
     })
     .filter((reference) => reference.confidence >= worthWeighing);
@@ -86,9 +92,10 @@ function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedRef
 
 /** The likeliest parent for each set of columns; and nothing that another reference says already. */
 function choose(catalogue: Catalogue, weighed: readonly WeighedReference[]): readonly WeighedReference[] {
-  const best = [...groupBy(weighed, childKey).values()].map((rivals) =>
-    rivals.reduce((a, b) => (b.confidence > a.confidence || (b.confidence === a.confidence && b.parent < a.parent) ? b : a)),
-  );
+  const best = [...groupBy(weighed, childKey).values()].flatMap((alike) => {
+    const [first, ...others] = alike.toSorted((a, b) => b.confidence - a.confidence || (a.parent < b.parent ? -1 : 1));
+    return first ? [{ ...first, rivals: others.slice(0, mostRivals) }] : [];
+  });
   const believed = best.filter((reference) => reference.confidence >= 0.5);
   const composites = believed.filter((reference) => reference.columns.length > 1);
   return best.filter(

@@ -18,6 +18,15 @@ interface Facts {
   /** What the name says. */
   readonly reason: string;
   readonly parts: readonly ConfidencePart[];
+  /** Other parents that the same columns could refer to; left out by older surveys. */
+  readonly others?: readonly OtherParent[];
+}
+
+export interface OtherParent {
+  readonly columns: readonly string[];
+  readonly parent: ProposedParent;
+  readonly confidence: number;
+  readonly orphanRows: number | null;
 }
 
 /** Columns that speak of another table's key, which no foreign key holds to it; orphans are counted. */
@@ -50,6 +59,12 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
           how: reference.how,
           reason: reference.reason,
           parts: reference.parts.slice(0, 8),
+          others: reference.rivals.map(({ columns, parent: id, parentColumns, confidence, inclusion }) => ({
+            columns,
+            parent: { schema: getTable(catalogue, id).schema, table: getTable(catalogue, id).name, columns: parentColumns },
+            confidence,
+            orphanRows: inclusion?.orphanRows ?? null,
+          })),
         },
         proposal: { kind: 'foreignKey', columns: reference.columns, references: parent },
       };

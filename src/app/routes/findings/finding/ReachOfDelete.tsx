@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useFetcher } from 'react-router';
 import { counted, spoken } from '~/core/naming/words';
 import type { Reach, ReachLine } from '~/core/plan/reach';
+import type { Decision } from '~/core/remedies/question';
 import type { Reached } from '../reach';
 
 interface ReachProps {
@@ -10,11 +11,12 @@ interface ReachProps {
   readonly finding: number;
   /** The parent's table and its key. */
   readonly parent: { readonly table: string; readonly columns: readonly string[] };
-  readonly onDelete: string;
+  /** What was chosen about the reference. */
+  readonly decision: Decision;
 }
 
 /** How far the delete of one parent would reach, counted on the source when asked for. */
-export function ReachOfDelete({ source, finding, parent, onDelete }: ReachProps) {
+export function ReachOfDelete({ source, finding, parent, decision }: ReachProps) {
   const fetcher = useFetcher<Reached>();
   const busy = fetcher.state !== 'idle';
   const reached = fetcher.data;
@@ -27,7 +29,8 @@ export function ReachOfDelete({ source, finding, parent, onDelete }: ReachProps)
         className="actions"
         style={{ margin: '0 0 6px' }}
       >
-        <input type="hidden" name="onDelete" value={onDelete} />
+        <input type="hidden" name="onDelete" value={decision['onDelete'] ?? 'no action'} />
+        <input type="hidden" name="parent" value={decision['parent'] ?? ''} />
         {parent.columns.length === 1 && (
           <TextField
             name="key"

@@ -71,11 +71,11 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
       </Form>
       {remedy.parent && (
         <ReachOfDelete
-          key={dossier.id}
+          key={`${dossier.id} ${decision['parent'] ?? ''}`}
           source={dossier.source}
           finding={dossier.id}
           parent={remedy.parent}
-          onDelete={decision['onDelete'] ?? 'no action'}
+          decision={decision}
         />
       )}
       {remedy.outcome && remedy.forward !== '' && (

@@ -17,6 +17,7 @@ import { planFor } from '~/core/plan/plan';
 import { costInWords } from '~/core/plan/times';
 import { dependentsOf } from '~/core/remedies/dependents';
 import { isGone } from '~/core/ratchet/mended';
+import { withParent } from '~/core/remedies/parentQuestion';
 import { completeDecision, type Decision } from '~/core/remedies/question';
 import { outcomeInWords } from '~/core/remedies/inWords';
 import { questionsFor } from '~/core/remedies/questions';
@@ -123,7 +124,7 @@ function declared(finding: Finding, catalogue: Catalogue): readonly { readonly l
 }
 
 async function remedy(source: SourceRow, finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
-  const questions = questionsFor(finding, catalogue);
+  const questions = questionsFor(finding, catalogue, chosen);
   const decision = completeDecision(questions, chosen);
   const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
   const speed = await findSpeed(db(), source.id);
@@ -132,7 +133,10 @@ async function remedy(source: SourceRow, finding: Finding, chosen: Decision, cat
   return {
     questions,
     decision,
-    parent: finding.proposal.kind === 'foreignKey' ? finding.proposal.references : null,
+    parent:
+      finding.proposal.kind === 'foreignKey'
+        ? withParent(finding, finding.proposal, catalogue, decision).proposal.references
+        : null,
     outcome: outcomeInWords(finding, decision, catalogue),
     forward: plan.steps
       .map((step) => `-- ${operationInWords(step.operation)}\n${statements(step.operation).join('\n')}`)

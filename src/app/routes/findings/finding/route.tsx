@@ -8,7 +8,7 @@ import { Script } from '~/app/ui/Script';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
-import { answersIn } from '../../decide/decisions.server';
+import { answersIn } from '~/core/remedies/questions';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';

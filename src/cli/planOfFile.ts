@@ -22,7 +22,7 @@ export async function planOfFile({
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
     .filter((finding) => finding.confidence >= minConfidence)
     // What takes somebody's thought has no script.
-    .filter((finding) => finding.proposal.kind !== 'byHand')
+    .filter(({ proposal }) => proposal.kind !== 'byHand' && proposal.kind !== 'replaceKey')
     .filter((finding) => finding.proposal.kind !== 'standIns' || repairs === 'null');
   const plan = planFor(
     chosen.map((finding) => ({ finding, decision: decisionFor(finding) })),

@@ -62,6 +62,7 @@ class ProposalShape {
     'unique',
     'repeats',
     'promote',
+    'replaceKey',
     'notNull',
     'nulls',
     'standIns',
@@ -78,6 +79,7 @@ class ProposalShape {
   @IsOptional() @IsString() @MinLength(1) from?: string;
   @IsOptional() @IsString() @MinLength(1) to?: string;
   @IsOptional() @IsString() @MinLength(1) index?: string;
+  @IsOptional() @IsString() @MinLength(1) surrogate?: string;
   @IsOptional() @ValidateNested() @Type(() => ClaimShape) claim?: ClaimShape;
   @IsOptional() @ValidateNested({ each: true }) @Type(() => ClaimShape) @ArrayMaxSize(8) claims?: ClaimShape[];
   @IsOptional() @ValidateNested({ each: true }) @Type(() => LikelyChildShape) children?: LikelyChildShape[];
@@ -233,12 +235,13 @@ function claimFrom(id: string, { kind, column, first, second, form, values }: Cl
 }
 
 function proposalFrom({ id, proposal }: FindingShape): Proposal {
-  const { kind, columns, references, name, from, to, index, claim, claims, children } = proposal;
+  const { kind, columns, references, name, from, to, index, surrogate, claim, claims, children } = proposal;
   if (kind === 'byHand') return { kind, columns };
   if (kind === 'validate') {
-    if (!references || name === undefined)
-      throw new SurveyFileError(`Finding ${id} proposes to validate a reference without saying which.`);
-    return { kind, columns, name, references };
+    if (name === undefined) throw new SurveyFileError(`Finding ${id} proposes to validate a constraint without saying which.`);
+    if (references && references.columns.length !== columns.length)
+      throw new SurveyFileError(`Finding ${id} proposes to validate a reference without as many parent columns as columns.`);
+    return { kind, columns, name, references: references ?? null };
   }
   if (kind === 'foreignKey') {
     if (!references || references.columns.length !== columns.length)
@@ -261,6 +264,11 @@ function proposalFrom({ id, proposal }: FindingShape): Proposal {
   if (kind === 'promote') {
     if (index === undefined) throw new SurveyFileError(`Finding ${id} proposes a constraint on an index without naming it.`);
     return { kind, columns, index };
+  }
+  if (kind === 'replaceKey') {
+    if (name === undefined || surrogate === undefined)
+      throw new SurveyFileError(`Finding ${id} proposes to replace a key without saying which, or by what.`);
+    return { kind, columns, name, surrogate };
   }
   if (columns.length === 0) throw new SurveyFileError(`Finding ${id} proposes a change of no column.`);
   return kind === 'repeats' ? { kind, columns, children: children ?? [] } : { kind, columns };

@@ -3,6 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/database';
 import { apply } from '../core/catalogue/apply';
 import { driftOf } from '../core/catalogue/drift';
+import { tableNames } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
@@ -23,6 +24,13 @@ const database = useDatabase(`
   insert into port."Book'ing; \\! echo" select n, case when n % 50 = 0 then 'X' || n else 'B' || 1 + n % 60 end, 'n' || n % 7 from generate_series(1, 400) n;
   create table port.seal (seal_no text, booking_id int references port."Book'ing; \\! echo", kind text default 'wire');
   insert into port.seal select 'S' || n, 1 + n % 400, 'wire' from generate_series(1, 300) n;
+  create table port."quay's" (quay_name text primary key, length numeric, constraint "long; enough" check (length > 0) not valid);
+  insert into port."quay's" select 'quay ' || n, n from generate_series(1, 40) n;
+  alter table port."quay's" add beside text references port."quay's" on update cascade deferrable initially deferred;
+  create table port.crane (crane_id int primary key, quay text);
+  insert into port.crane select n, 'quay ' || 1 + n % 40 from generate_series(1, 90) n;
+  alter table port.crane add foreign key (quay) references port."quay's" on delete set null not valid;
+  create index on port.crane (quay);
 `);
 
 afterEach(() => {
@@ -61,6 +69,17 @@ async function carryOut(plan: Plan, direction: Direction): Promise<number> {
 
 const equal = (a: Fingerprint, b: Fingerprint) => expect(differences(a, b)).toEqual([]);
 
+/** Of tables that a plan numbers, the rows only counted: a number that was given in vain is not given again. */
+function uncounted({ structure, rows }: Fingerprint, plan: Plan): Fingerprint {
+  const numbered = plan.steps.flatMap(({ operation: o }) =>
+    o.kind === 'addIdentityColumn' ? Object.values(tableNames(o.table)).join('.') : [],
+  );
+  return {
+    structure,
+    rows: new Map([...rows].map(([table, sum]) => [table, numbered.includes(table) ? (sum.split(',')[0] ?? '') : sum])),
+  };
+}
+
 /** Each server spells the condition of a check in its own way. */
 function unspelt(catalogue: Catalogue): Catalogue {
   return {
@@ -83,7 +102,7 @@ function endSessionAt(n: number, moment: 'before' | 'during'): { readonly struck
     ...args: unknown[]
   ) {
     const text = typeof args[0] === 'string' ? args[0] : '';
-    if (!/^(alter|create|drop|with|insert|update|delete|comment|commit)\b/i.test(text) || seen++ !== n)
+    if (!/^(alter|create|do|drop|with|insert|update|delete|comment|commit)\b/i.test(text) || seen++ !== n)
       return query.apply(this, args) as never;
     struck = true;
     const end = () => database.run(`select pg_terminate_backend(${this.processID})`);
@@ -104,7 +123,7 @@ test.each(['plain', 'quiet'] as const)(
       expect.stringContaining('berth_no cannot be made never empty'),
     ]);
     const kinds = new Set(plan.steps.map((step) => step.operation.kind));
-    for (const kind of ['setAside', 'addPrimaryKey', 'addForeignKey', 'createIndex', 'setNotNull'] as const)
+    for (const kind of ['setAside', 'addPrimaryKey', 'addForeignKey', 'createIndex', 'setNotNull', 'replaceKey'] as const)
       expect(kinds).toContain(kind);
     const before = await fingerprintOf(database.details);
     expect(await carryOut(plan, 'forward')).toBe(plan.steps.length);
@@ -164,7 +183,7 @@ test.each([
       // Every other time it goes back from where it was, as somebody who gave up would have it.
       if (n % 2 === 0) {
         await carryOut(plan, 'forward');
-        if (n % 10 === 0) equal(await fingerprintOf(database.details), mended);
+        if (n % 10 === 0) equal(uncounted(await fingerprintOf(database.details), plan), uncounted(mended, plan));
       }
       await carryOut(plan, 'back');
       if (n % 5 === 0 || first === 'through') equal(await fingerprintOf(database.details), before);

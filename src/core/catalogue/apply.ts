@@ -2,7 +2,7 @@
 // clears its findings, back restores the original exactly.
 
 import { claimInWords, columnsOfClaim } from '../evidence/claims';
-import type { Operation } from '../plan/operations';
+import type { Operation, ReplaceKey, RestoreKey } from '../plan/operations';
 import { columnId, constraintId, type TableId } from './identifiers';
 import { findTable, getTable } from './lookups';
 import type { Catalogue, Column, Constraint, Index, Table } from './model';
@@ -10,6 +10,7 @@ import type { Catalogue, Column, Constraint, Index, Table } from './model';
 /** Throws when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
 export function apply(operation: Operation, catalogue: Catalogue): Catalogue {
   const table = getTable(catalogue, operation.table);
+  if (operation.kind === 'replaceKey' || operation.kind === 'restoreKey') return swapKey(operation, table, catalogue);
   const next = change(operation, table, catalogue);
   if (next === table) return catalogue;
   const changed = { ...catalogue, tables: catalogue.tables.map((t) => (t === table ? next : t)) };
@@ -20,7 +21,7 @@ export function applyAll(operations: readonly Operation[], catalogue: Catalogue)
   return operations.reduce((current, operation) => apply(operation, current), catalogue);
 }
 
-function change(operation: Operation, table: Table, catalogue: Catalogue): Table {
+function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: Table, catalogue: Catalogue): Table {
   switch (operation.kind) {
     case 'addIdentityColumn':
       return { ...table, columns: [...table.columns, identityColumn(table.id, operation.column)] };
@@ -69,12 +70,7 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
     case 'forgetValidation':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: false }));
     case 'dropConstraint':
-      mapConstraint(table, operation.name, (constraint) => constraint);
-      return {
-        ...table,
-        constraints: table.constraints.filter((c) => c.name !== operation.name),
-        indexes: table.indexes.filter((index) => index.constraint !== operation.name),
-      };
+      return withoutConstraint(table, operation.name);
     case 'createIndex':
       return { ...table, indexes: [...table.indexes, indexOf(operation.name, operation.columns, operation.unique, null)] };
     case 'dropIndex':
@@ -95,6 +91,43 @@ function change(operation: Operation, table: Table, catalogue: Catalogue): Table
   }
 }
 
+// The only operation that changes several tables: the references to the key rest on another index afterwards.
+function swapKey(operation: ReplaceKey | RestoreKey, table: Table, catalogue: Catalogue): Catalogue {
+  const { name, unique, columns, former, references } = operation;
+  const forward = operation.kind === 'replaceKey';
+  const keyColumns = forward ? columns : former;
+  const replaced = mapConstraint(table, name, (c) => ({ ...c, columns: keyColumns }));
+  const indexed = {
+    ...replaced,
+    indexes: table.indexes.map((index) => (index.name === name ? { ...index, columns: keyColumns } : index)),
+  };
+  const keyed = forward
+    ? withKey(indexed, { kind: 'unique', ...base(table, unique), columns: former, index: unique, nullsDistinct: true })
+    : withoutConstraint(indexed, unique);
+  const remade = (child: Table): Table =>
+    references
+      .filter(({ reference }) => reference.table === child.id)
+      .reduce(
+        (current, { reference }) =>
+          mapConstraint(
+            current,
+            reference.name,
+            (c) => ({ ...c, validated: false, index: forward ? unique : name }) as Constraint,
+          ),
+        child,
+      );
+  return { ...catalogue, tables: catalogue.tables.map((t) => remade(t === table ? keyed : t)) };
+}
+
+function withoutConstraint(table: Table, name: string): Table {
+  mapConstraint(table, name, (constraint) => constraint);
+  return {
+    ...table,
+    constraints: table.constraints.filter((c) => c.name !== name),
+    indexes: table.indexes.filter((index) => index.constraint !== name),
+  };
+}
+
 function identityColumn(table: TableId, name: string): Column {
   return {
     id: columnId(table, name),
@@ -105,7 +138,7 @@ function identityColumn(table: TableId, name: string): Column {
     domain: null,
     length: null,
     precision: null,
-    scale: null,
+    scale: 0,
     collation: null,
     nullable: false,
     default: null,

@@ -236,3 +236,12 @@ export function bestKey(catalogue: Catalogue, table: Table, evidence: Evidence):
 export function lacksPrimaryKey(table: Table): boolean {
   return table.kind !== 'foreign' && table.persistence !== 'temporary' && primaryKeyOf(table) === null;
 }
+
+/** A name for a surrogate key column that the table does not use yet. */
+export function surrogateName(table: Table): string {
+  const taken = new Set(table.columns.map((column) => column.name));
+  for (const name of ['id', `${table.name.slice(0, 55)}_id`]) if (!taken.has(name)) return name;
+  let n = 2;
+  while (taken.has(`id_${n}`)) n++;
+  return `id_${n}`;
+}

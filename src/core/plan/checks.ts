@@ -15,10 +15,16 @@ export type Check =
       readonly values: readonly string[] | null;
     }
   | { readonly kind: 'breaking'; readonly table: TableId; readonly claim: Claim }
+  /** Rows against a check that is declared, by whatever its server says of it. */
+  | { readonly kind: 'breakingDeclared'; readonly table: TableId; readonly name: string }
   /** Rows that a repair would leave as they are, as there is nothing to fill them with. */
   | { readonly kind: 'unfilled'; readonly table: TableId; readonly repair: SetAside }
   /** No row has this key. */
   | { readonly kind: 'rowMissing'; readonly table: TableId; readonly column: string; readonly value: string }
+  /** The primary key is not over just these columns. */
+  | { readonly kind: 'keyMissing'; readonly table: TableId; readonly columns: readonly string[] }
+  /** Neither such an index nor the primary key that it is built for. */
+  | { readonly kind: 'keyIndexMissing'; readonly table: TableId; readonly name: string; readonly columns: readonly string[] }
   | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
   | { readonly kind: 'constraintValidated'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
@@ -31,6 +37,8 @@ export type Check =
   | { readonly kind: 'tableMissing'; readonly table: TableId }
   | { readonly kind: 'tablePresent'; readonly table: TableId }
   | { readonly kind: 'columnMissing'; readonly table: TableId; readonly column: string }
+  /** A column of that name, but not one that a run which was interrupted had begun to number. */
+  | { readonly kind: 'columnTaken'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string }
   /** There, or not there, but not numbered by the database. */
   | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
@@ -84,6 +92,10 @@ export function todoOf(operation: Operation): Check {
       return { kind: 'identityMissing', table, column: operation.column };
     case 'dropColumn':
       return { kind: 'columnPresent', table, column: operation.column };
+    case 'replaceKey':
+      return { kind: 'keyMissing', table, columns: operation.columns };
+    case 'restoreKey':
+      return { kind: 'keyMissing', table, columns: operation.former };
     case 'addPrimaryKey':
     case 'addUnique':
     case 'addForeignKey':
@@ -126,10 +138,16 @@ export function describeCheck(check: Check): string {
       return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
     case 'breaking':
       return `rows of ${check.table} that break: ${claimInWords(check.claim)}`;
+    case 'breakingDeclared':
+      return `rows of ${check.table} that break the check ${check.name}`;
     case 'unfilled':
       return `rows of ${check.table} that cannot be filled: what they are filled from is empty too`;
     case 'rowMissing':
       return `${check.table} has no row with ${check.column} ${JSON.stringify(check.value)}`;
+    case 'keyMissing':
+      return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
+    case 'keyIndexMissing':
+      return `index ${check.name} for the primary key of ${check.table} missing`;
     case 'constraintMissing':
       return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
     case 'constraintValidated':
@@ -154,6 +172,7 @@ export function describeCheck(check: Check): string {
       return `column ${check.table}.${check.column} missing`;
     case 'identityMissing':
       return `column ${check.table}.${check.column} not numbered by itself`;
+    case 'columnTaken':
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;
   }
@@ -163,7 +182,7 @@ function before(operation: Operation): readonly Check[] {
   const { table } = operation;
   switch (operation.kind) {
     case 'addIdentityColumn':
-      return [{ kind: 'columnPresent', table, column: operation.column }];
+      return [{ kind: 'columnTaken', table, column: operation.column }];
     case 'addPrimaryKey':
       return [
         { kind: 'constraintPresent', table, name: operation.name },
@@ -174,6 +193,11 @@ function before(operation: Operation): readonly Check[] {
       return [
         { kind: 'constraintPresent', table, name: operation.name },
         { kind: 'repeats', table, columns: operation.columns },
+      ];
+    case 'replaceKey':
+      return [
+        { kind: 'keyMissing', table, columns: operation.former },
+        { kind: 'constraintPresent', table, name: operation.unique },
       ];
     case 'addForeignKey':
     case 'addCheck':
@@ -199,6 +223,11 @@ function after(operation: Operation, validated: ReadonlySet<string>): readonly C
   switch (operation.kind) {
     case 'addIdentityColumn':
       return [{ kind: 'identityMissing', table, column: operation.column }];
+    case 'replaceKey':
+      return [
+        { kind: 'keyMissing', table, columns: operation.columns },
+        { kind: 'constraintMissing', table, name: operation.unique, validated: true },
+      ];
     case 'addPrimaryKey':
     case 'addUnique':
       return [{ kind: 'constraintMissing', table, name: operation.name, validated: true }];

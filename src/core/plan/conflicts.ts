@@ -2,7 +2,7 @@
 // turn comes. Each is refused in words before anybody sees a script.
 
 import type { TableId } from '../catalogue/identifiers';
-import { declaredUniques, getTable, sameColumnSet } from '../catalogue/lookups';
+import { declaredUniques, getTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { columnsOfClaim } from '../evidence/claims';
 import type { FindingId } from '../rules/rule';
@@ -38,6 +38,7 @@ export function refuseConflict(
   refuseEmptied(operation, candidates, catalogue);
   refuseFilled(candidate, candidates);
   refuseMoved(candidate, candidates);
+  refuseAlike(operation, catalogue);
   refuseBereft(candidate, candidates);
   refuseLooseChecks(operation, catalogue);
   refuseUnheldParent(operation, current);
@@ -84,9 +85,9 @@ function refuseFilled({ finding, operation }: Candidate, candidates: readonly Ca
   for (const { finding: other, operation: repair } of candidates) {
     if (other === finding || repair.kind !== 'setAside' || repair.table !== operation.table || repair.change.kind !== 'fill')
       continue;
-    const filled = repair.change.columns.find(
-      (f) => f.with.kind !== 'null' && f.with.kind !== 'kept' && bound.includes(f.column),
-    );
+    // Whoever is pointed to the row that is kept still refers to a row, but may become like another.
+    const harmless = operation.kind === 'addForeignKey' ? ['null', 'kept'] : ['null'];
+    const filled = repair.change.columns.find((f) => !harmless.includes(f.with.kind) && bound.includes(f.column));
     if (filled)
       throw new Error(
         `Another remedy of this docket writes ${filled.column} of ${operation.table} in some rows, and nobody has looked whether that keeps to this rule. Run that first, and survey again.`,
@@ -116,6 +117,17 @@ function refuseMoved({ finding, operation }: Candidate, candidates: readonly Can
         `Rows of ${operation.table} would be filled from ${moved.column} of ${table}, which another remedy of this docket changes. Run that first, and survey again.`,
       );
   }
+}
+
+// What is written into a column of a key could be there already.
+function refuseAlike(operation: Operation, catalogue: Catalogue): void {
+  if (operation.kind !== 'setAside' || operation.change.kind !== 'fill') return;
+  const written = operation.change.columns.filter((filled) => filled.with.kind !== 'null').map((filled) => filled.column);
+  const key = declaredUniques(getTable(catalogue, operation.table)).find((columns) => columns.some((c) => written.includes(c)));
+  if (key)
+    throw new Error(
+      `${operation.table} is unique by ${key.join(', ')}, and what would be written there may be taken. Mend these rows by hand, one by one.`,
+    );
 }
 
 interface ColumnOf {
@@ -166,6 +178,11 @@ function refuseRepetition(operation: Operation, catalogue: Catalogue): void {
   const table = getTable(catalogue, operation.table);
   if (operation.kind === 'addPrimaryKey' && table.constraints.some((c) => c.kind === 'primary key')) {
     throw new Error(`${table.id} has a primary key already. Survey again.`);
+  }
+  if (operation.kind === 'replaceKey' && !sameColumns(keyColumnsOf(table), operation.former)) {
+    throw new Error(
+      `The primary key of ${table.id} is no longer ${operation.former.join(', ')}, or another remedy of this docket replaces it.`,
+    );
   }
   if (operation.kind === 'setNotNull' && table.columns.some((c) => c.name === operation.column && !c.nullable)) {
     throw new Error(`${table.id}.${operation.column} is NOT NULL already, or another remedy of this docket makes it so.`);

@@ -1,6 +1,6 @@
 import { claimInWords } from '../evidence/claims';
 import { counted } from '../naming/words';
-import type { Change, Filling, Operation, SetAside, WrongRows } from './operations';
+import type { Change, Filling, Operation, ReplaceKey, SetAside, WrongRows } from './operations';
 
 /** What an operation does, in words: for script comments and the docket's steps. */
 export function operationInWords(operation: Operation): string {
@@ -14,6 +14,10 @@ export function operationInWords(operation: Operation): string {
       return `${operation.columns.join(', ')} as the primary key of ${table}${onIndex(operation.index)}`;
     case 'addUnique':
       return `${operation.columns.join(', ')} unique in ${table}${onIndex(operation.index)}`;
+    case 'replaceKey':
+      return `${operation.columns.join(', ')} as the primary key of ${table} instead of ${operation.former.join(', ')}, which stays unique${remadeInWords(operation)}`;
+    case 'restoreKey':
+      return `${operation.former.join(', ')} as the primary key of ${table} again${remadeInWords(operation)}`;
     case 'addForeignKey':
       return `the reference from ${table} to ${operation.parent}, for new rows`;
     case 'addCheck':
@@ -21,7 +25,7 @@ export function operationInWords(operation: Operation): string {
     case 'validateConstraint':
       return `the ${operation.against.kind === 'orphans' ? 'reference' : 'check'} ${operation.name} checked for the rows that are there`;
     case 'forgetValidation':
-      return `the reference ${operation.name} as it was, not checked for the rows that are there`;
+      return `the ${operation.before.kind === 'declaredCheck' ? 'check' : 'reference'} ${operation.name} as it was, not checked for the rows that are there`;
     case 'dropConstraint':
       return `drop the constraint ${operation.name} of ${table}`;
     case 'createIndex':
@@ -47,6 +51,11 @@ export function operationInWords(operation: Operation): string {
     case 'removeParents':
       return `remove the rows of ${table} that were made for ${operation.child}`;
   }
+}
+
+function remadeInWords({ references }: Pick<ReplaceKey, 'references'>): string {
+  const names = references.map(({ reference }) => reference.name);
+  return names.length === 0 ? '' : `; in the same moment dropped and made again, for new rows: ${names.join(', ')}`;
 }
 
 function onIndex(index: string | null): string {

@@ -27,6 +27,8 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   dropColumn: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   addPrimaryKey: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
   addUnique: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
+  replaceKey: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
+  restoreKey: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'builds an index' },
   addForeignKey: { lock: 'SHARE ROW EXCLUSIVE', blocks: writers, work: 'catalogue only' },
   addCheck: { lock: 'ACCESS EXCLUSIVE', blocks: everyone, work: 'catalogue only' },
   validateConstraint: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'reads every row' },
@@ -50,6 +52,8 @@ const momentary = 'others for a moment';
 const quietCosts: Readonly<Partial<Record<Operation['kind'], Cost>>> = {
   addPrimaryKey: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
   addUnique: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
+  replaceKey: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
+  restoreKey: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'builds an index' },
   createIndex: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'builds an index' },
   dropIndex: { lock: 'SHARE UPDATE EXCLUSIVE', blocks: nobody, work: 'catalogue only' },
   setNotNull: { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'reads every row' },

@@ -10,6 +10,8 @@ export type Operation =
   | DropColumn
   | AddPrimaryKey
   | AddUnique
+  | ReplaceKey
+  | RestoreKey
   | AddForeignKey
   | AddCheck
   | ValidateConstraint
@@ -59,6 +61,31 @@ export interface AddUnique {
   readonly index: string | null;
 }
 
+/**
+ * Another primary key, over columns that are filled and unique, takes the place and the name of the one that is
+ * there. The former columns stay unique by a constraint of their own. What refers to them is dropped and made again
+ * in the same moment, for new rows only; `validateConstraint` looks at the rows.
+ */
+export interface ReplaceKey {
+  readonly kind: 'replaceKey';
+  readonly table: TableId;
+  readonly name: string;
+  readonly columns: readonly string[];
+  readonly former: readonly string[];
+  /** The constraint that keeps the former columns unique. */
+  readonly unique: string;
+  readonly references: readonly Remade[];
+}
+/** The former primary key put back, with what refers to it. */
+export interface RestoreKey extends Omit<ReplaceKey, 'kind'> {
+  readonly kind: 'restoreKey';
+}
+/** A reference that is made again as it was, and whether its rows were checked before. */
+export interface Remade {
+  readonly reference: AddForeignKey;
+  readonly validated: boolean;
+}
+
 /** Added without looking at existing rows; `validateConstraint` looks at them. */
 export interface AddForeignKey {
   readonly kind: 'addForeignKey';
@@ -85,16 +112,21 @@ export interface ValidateConstraint {
   readonly table: TableId;
   readonly name: string;
   /** The rows that speak against it. */
-  readonly against: Extract<WrongRows, { kind: 'orphans' | 'breaking' }>;
+  readonly against:
+    Extract<WrongRows, { kind: 'orphans' | 'breaking' }> | { readonly kind: 'breakingDeclared'; readonly name: string };
   /** The constraint as it was before, when it was there already: to make it again without its validation. */
-  readonly before: AddForeignKey | null;
+  readonly before: AddForeignKey | DeclaredCheck | null;
 }
 /** There is no other way to forget a validation than to make the constraint again. */
 export interface ForgetValidation {
   readonly kind: 'forgetValidation';
   readonly table: TableId;
   readonly name: string;
-  readonly before: AddForeignKey;
+  readonly before: AddForeignKey | DeclaredCheck;
+}
+/** A check that is there, whose condition only its server can say. */
+export interface DeclaredCheck {
+  readonly kind: 'declaredCheck';
 }
 export interface DropConstraint {
   readonly kind: 'dropConstraint';
@@ -252,6 +284,8 @@ export function inverseOf(operation: Operation): readonly Operation[] {
       ];
     case 'addUnique':
       return [{ kind: 'dropConstraint', table, name: operation.name, isKey: true }, ...indexBefore(operation)];
+    case 'replaceKey':
+      return [{ ...operation, kind: 'restoreKey' }, ...validations(operation)];
     case 'addForeignKey':
     case 'addCheck':
       return [{ kind: 'dropConstraint', table, name: operation.name, isKey: false }];
@@ -277,8 +311,22 @@ export function inverseOf(operation: Operation): readonly Operation[] {
     case 'bringBack':
     case 'removeParents':
     case 'dropKept':
+    case 'restoreKey':
       throw new Error(`${operation.kind} on ${table} is only ever a way back and has no inverse of its own.`);
   }
+}
+
+/** What looks at the rows again under the references that a replaced key had made anew. */
+export function validations({ references }: Pick<ReplaceKey, 'references'>): readonly ValidateConstraint[] {
+  return references
+    .filter(({ validated }) => validated)
+    .map(({ reference: { table, name, columns, parent, parentColumns } }) => ({
+      kind: 'validateConstraint',
+      table,
+      name,
+      against: { kind: 'orphans', reference: { columns, parent, parentColumns }, values: null },
+      before: null,
+    }));
 }
 
 // Dropping a key drops the index that became its own.

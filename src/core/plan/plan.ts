@@ -53,6 +53,7 @@ const ranks: Readonly<Record<Operation['kind'], number>> = {
   addIdentityColumn: 1,
   addPrimaryKey: 2,
   addUnique: 2,
+  replaceKey: 2.5,
   createIndex: 3,
   addForeignKey: 4,
   setNotNull: 6,
@@ -66,6 +67,7 @@ const ranks: Readonly<Record<Operation['kind'], number>> = {
   bringBack: 8,
   removeParents: 8,
   dropKept: 9,
+  restoreKey: 9,
 };
 
 /** `label` tells this plan's side tables from those of others. */

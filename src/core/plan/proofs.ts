@@ -7,7 +7,7 @@ import { getTable } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import { counted } from '../naming/words';
-import type { Operation, Reference } from './operations';
+import type { AddForeignKey, Operation, Reference } from './operations';
 
 export type Proof = BreakingProof | ActionProof;
 
@@ -39,15 +39,14 @@ export function proofsOf(operation: Operation): readonly Proof[] {
       ];
     case 'addUnique':
       return [{ kind: 'repeat', table, columns: operation.columns, constraint: operation.name }];
-    case 'addForeignKey': {
-      const { columns, parent, parentColumns, name: constraint } = operation;
-      const reference = { columns, parent, parentColumns };
+    case 'replaceKey':
       return [
-        { kind: 'orphan', table, constraint, reference },
-        { kind: 'action', event: 'delete', action: operation.onDelete, table, reference, constraint },
-        { kind: 'action', event: 'update', action: operation.onUpdate, table, reference, constraint },
+        { kind: 'repeat', table, columns: operation.columns, constraint: operation.name },
+        { kind: 'repeat', table, columns: operation.former, constraint: operation.unique },
+        ...operation.references.flatMap(({ reference }) => referenceProofs(reference)),
       ];
-    }
+    case 'addForeignKey':
+      return referenceProofs(operation);
     case 'addCheck':
       return [{ kind: 'check', table, claim: operation.claim, constraint: operation.name }];
     case 'setNotNull':
@@ -55,6 +54,15 @@ export function proofsOf(operation: Operation): readonly Proof[] {
     default:
       return [];
   }
+}
+
+function referenceProofs({ table, columns, parent, parentColumns, name, onDelete, onUpdate }: AddForeignKey): readonly Proof[] {
+  const of = { table, reference: { columns, parent, parentColumns }, constraint: name };
+  return [
+    { kind: 'orphan', ...of },
+    { kind: 'action', event: 'delete', action: onDelete, ...of },
+    { kind: 'action', event: 'update', action: onUpdate, ...of },
+  ];
 }
 
 /** Whether an action stands in the way of a delete or change, rather than doing something about the children. */

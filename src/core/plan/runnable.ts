@@ -1,8 +1,8 @@
 // A plan as it is run: what is in force already is left out, so a run that stopped can go on, and
 // going back undoes only what was done.
 
-import { findTable } from '../catalogue/lookups';
-import type { Catalogue } from '../catalogue/model';
+import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
 import { type Check, checksAfter, checksBefore } from './checks';
 import { type Operation, sideTableOf } from './operations';
 import type { Plan } from './plan';
@@ -47,6 +47,10 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
       return (column(operation.column)?.identity ?? null) !== null;
     case 'dropColumn':
       return column(operation.column) === undefined;
+    case 'replaceKey':
+      return isKey(table, operation.columns);
+    case 'restoreKey':
+      return isKey(table, operation.former);
     case 'addPrimaryKey':
     case 'addUnique':
     case 'addForeignKey':
@@ -76,4 +80,8 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
     case 'dropKept':
       return findTable(catalogue, sideTableOf(operation)) === null;
   }
+}
+
+function isKey(table: Table, columns: readonly string[]): boolean {
+  return sameColumns(keyColumnsOf(table), columns);
 }

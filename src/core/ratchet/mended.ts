@@ -24,6 +24,10 @@ export function isMended(finding: Pick<Finding, 'object' | 'proposal'>, catalogu
     case 'primaryKey':
     case 'surrogateKey':
       return primaryKeyOf(table) !== null;
+    case 'replaceKey': {
+      const key = primaryKeyOf(table);
+      return key !== null && !sameColumnSet(key.columns, proposal.columns);
+    }
     case 'foreignKey':
       return foreignKeysOf(table).some((key) => sameColumns(key.columns, proposal.columns));
     case 'unique':

@@ -39,6 +39,8 @@ export function outcomeInWords(finding: Finding, decision: Decision, catalogue: 
       return `${capital(withArticle(thing))} without its ${columns} says so by null.`;
     case 'check':
       return `In every ${thing} ${claimInWords(proposal.claim)}.`;
+    case 'replaceKey':
+      return `Every ${thing} has a number of its own that never changes; no two have the same ${columns}.`;
     case 'validate':
     case 'index':
     case 'rename':

@@ -1,8 +1,8 @@
-import { sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
-import type { Table } from '../catalogue/model';
+import { primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
 import { isProposable, type KeyCandidate, type KeyChild } from '../evidence/keys';
 import { counted, sizeInWords, spoken, withArticle } from '../naming/words';
-import type { Finding } from '../rules/rule';
+import type { Finding, Proposal } from '../rules/rule';
 import type { Answer, Decision, Question } from './question';
 
 interface MissingKeyFacts {
@@ -58,6 +58,64 @@ function keyQuestion(finding: Finding, table: Table): Question {
       },
     ],
   };
+}
+
+/** Whether a key that is there gives way to a surrogate. */
+export function replacedKeyQuestion(
+  { columns, surrogate }: Extract<Proposal, { kind: 'replaceKey' }>,
+  table: Table,
+  catalogue: Catalogue,
+): Question {
+  const resting = referencesTo(catalogue, table.id).filter(({ key }) => key.index === primaryKeyOf(table)?.index);
+  const remade =
+    resting.length === 0
+      ? 'nothing refers to it'
+      : `${counted(resting.length, 'reference')} dropped and made again, then checked row by row`;
+  const { estimatedRows } = table;
+  return {
+    id: 'key',
+    shape: 'cards',
+    title: `What identifies ${withArticle(spoken(table.name))}`,
+    answers: [
+      {
+        id: 'surrogate',
+        title: surrogate,
+        effect: `Surrogate: a new column that numbers the rows by itself; ${columns.join(', ')} kept unique beside it, and its references with it`,
+        cost: `numbers ${estimatedRows === null ? 'every row' : counted(estimatedRows, 'row')}; ${remade}`,
+        advised: true,
+        refused: whyNotReplaced(table, resting),
+      },
+      {
+        id: 'leave',
+        title: columns.join(', '),
+        effect: 'As it is',
+        cost: 'waive the finding to say why',
+        advised: false,
+        refused: null,
+      },
+    ],
+  };
+}
+
+// Where it could not be put back exactly as it was, or not without a lock for as long as the rows are read.
+function whyNotReplaced(table: Table, resting: readonly Reference[]): string | null {
+  const key = primaryKeyOf(table);
+  const index = table.indexes.find((i) => i.constraint === key?.name);
+  if (!key || !index) return 'its key is not in the catalogue';
+  if (table.kind !== 'table') return `the key of a ${table.kind} table has to hold what it is split by`;
+  if (key.deferrable !== 'no') return `${key.name} is deferrable`;
+  if (index.included.length > 0) return `its index carries ${index.included.join(', ')} along`;
+  const split = resting.find(({ child }) => child.kind !== 'table');
+  if (split)
+    return `${split.child.id} is ${split.child.kind}: its reference can only be made again with all rows checked at once`;
+  const twice = table.indexes.find(
+    (i) => i.name !== index.name && i.unique && i.predicate === null && sameColumnSet(namesOf(i.columns), key.columns),
+  );
+  return twice ? `${twice.name} holds the same columns unique already; drop the one that is not needed first` : null;
+}
+
+function namesOf(columns: readonly (string | null)[]): readonly string[] {
+  return columns.map((column) => column ?? '');
 }
 
 function orderQuestion(columns: readonly string[]): Question {

@@ -2,11 +2,18 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { foreignKeysOf, getTable, isIndexed, uniqueIndexOver } from '../catalogue/lookups';
+import { foreignKeysOf, getTable, isIndexed, primaryKeyOf, referencesTo, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { columnsOfClaim } from '../evidence/claims';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
-import type { AddForeignKey, Operation, Reference, ValidateConstraint } from '../plan/operations';
+import {
+  type AddForeignKey,
+  type Operation,
+  type Reference,
+  type ReplaceKey,
+  type ValidateConstraint,
+  validations,
+} from '../plan/operations';
 import { tableOf } from '../rules/audit';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
 import { chosenKey } from './keyQuestions';
@@ -25,6 +32,8 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
     case 'primaryKey':
     case 'surrogateKey':
       return keyOperations(finding, table, decision, naming);
+    case 'replaceKey':
+      return replaceOperations(proposal, table, decision, naming);
     case 'foreignKey':
       return referenceOperations(withParent(finding, proposal, naming.catalogue, decision).proposal, table, decision, naming);
     case 'unique':
@@ -56,6 +65,16 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
       return [createIndex(table, proposal.columns, naming)];
     case 'validate': {
       const { columns, name, references } = proposal;
+      if (!references)
+        return [
+          {
+            kind: 'validateConstraint',
+            table: table.id,
+            name,
+            against: { kind: 'breakingDeclared', name },
+            before: { kind: 'declaredCheck' },
+          },
+        ];
       if (decision['orphans'] === 'leave')
         throw new Error(`The orphans under ${name} are left to be mended by hand; until then it cannot be validated.`);
       const reference = referenceOf(columns, references);
@@ -90,8 +109,41 @@ function keyOperations(finding: Finding, table: Table, decision: Decision, namin
   if (natural) return [primary(natural)];
   const beside = candidates.find(isProposable);
   const unique = beside ? [addUnique(table, beside.columns, naming)] : [];
+  return [numbering(table, surrogate), primary([surrogate]), ...unique];
+}
+
+// The natural key stays, and what refers to it; only that it is no longer what identifies a row.
+function replaceOperations(
+  { columns, name, surrogate }: Extract<Proposal, { kind: 'replaceKey' }>,
+  table: Table,
+  decision: Decision,
+  naming: Naming,
+): readonly Operation[] {
+  if (decision['key'] !== 'surrogate')
+    throw new Error(
+      `${name} of ${table.id} is left as it is. Choose what takes its place, or waive the finding with its reason.`,
+    );
+  const references = referencesTo(naming.catalogue, table.id)
+    .filter(({ key }) => key.index === primaryKeyOf(table)?.index)
+    .flatMap(({ child, key }) => {
+      const reference = asItIs(child, key.name);
+      return reference ? [{ reference, validated: key.validated }] : [];
+    });
+  const replace: ReplaceKey = {
+    kind: 'replaceKey',
+    table: table.id,
+    name,
+    columns: [surrogate],
+    former: columns,
+    unique: give(naming, 'unique', table, columns),
+    references,
+  };
+  return [numbering(table, surrogate), replace, ...validations(replace)];
+}
+
+function numbering(table: Table, column: string): Operation {
   const batches = table.kind === 'table' && table.triggers.every((trigger) => !trigger.enabled);
-  return [{ kind: 'addIdentityColumn', table: table.id, column: surrogate, batches }, primary([surrogate]), ...unique];
+  return { kind: 'addIdentityColumn', table: table.id, column, batches };
 }
 
 // An index that a reference rests on cannot be given to a key and taken away again.
@@ -173,7 +225,14 @@ export function asItIs(table: Table, name: string): AddForeignKey | null {
 }
 
 export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {
-  return new Set(operations.map((operation) => operation.table));
+  return new Set(
+    operations.flatMap((operation) => [
+      operation.table,
+      ...(operation.kind === 'replaceKey' || operation.kind === 'restoreKey'
+        ? operation.references.map(({ reference }) => reference.table)
+        : []),
+    ]),
+  );
 }
 
 /** Those touched, and the parents that their references need. */

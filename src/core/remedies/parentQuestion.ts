@@ -14,7 +14,7 @@ type ReferenceProposal = Extract<Proposal, { kind: 'foreignKey' }>;
 
 interface Facts {
   readonly orphanRows: number | null;
-  readonly others?: readonly OtherParent[];
+  readonly parents?: readonly OtherParent[];
 }
 
 /** No question when there is only one parent to think of. */
@@ -50,7 +50,7 @@ export function withParent(
   const answer = question ? chosenAnswer(question, chosen).id : parentAnswer(proposal.columns, proposal.references);
   if (answer === parentAnswer(proposal.columns, proposal.references)) return { facts, proposal };
   const [columns, references] = JSON.parse(answer) as [readonly string[], ProposedParent];
-  const other = (facts as Facts).others?.find((o) => parentAnswer(o.columns, o.parent) === answer);
+  const other = (facts as Facts).parents?.find((o) => parentAnswer(o.columns, o.parent) === answer);
   return {
     facts: { ...(facts as object), orphanRows: other?.orphanRows ?? null },
     proposal: { ...proposal, columns, references },
@@ -58,8 +58,8 @@ export function withParent(
 }
 
 function othersOf({ facts }: Pick<Finding, 'facts'>, catalogue: Catalogue): readonly OtherParent[] {
-  const { others = [] } = facts as Facts;
-  return others.filter(({ parent }) => findTable(catalogue, tableId(parent.schema, parent.table)) !== null);
+  const { parents = [] } = facts as Facts;
+  return parents.filter(({ parent }) => findTable(catalogue, tableId(parent.schema, parent.table)) !== null);
 }
 
 function weighedAnswer({ columns, parent, confidence, orphanRows }: OtherParent, first: boolean): Answer {

@@ -4,7 +4,7 @@ import { getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
-import { keyQuestions } from './keyQuestions';
+import { keyQuestions, replacedKeyQuestion } from './keyQuestions';
 import { parentQuestion, withParent } from './parentQuestion';
 import { type Decision, type Question, typedName } from './question';
 import { deferrableQuestion, deleteQuestion, orphanQuestion, updateQuestion } from './referenceQuestions';
@@ -44,6 +44,8 @@ export function questionsFor(finding: Finding, catalogue: Catalogue, chosen: Dec
     case 'primaryKey':
     case 'surrogateKey':
       return keyQuestions(finding, table);
+    case 'replaceKey':
+      return [replacedKeyQuestion(proposal, table, catalogue)];
     case 'foreignKey': {
       const { facts, proposal: decided } = withParent(finding, proposal, catalogue, chosen);
       return [
@@ -55,7 +57,7 @@ export function questionsFor(finding: Finding, catalogue: Catalogue, chosen: Dec
       ];
     }
     case 'validate':
-      return orphanQuestion(finding, proposal.references, table, catalogue);
+      return proposal.references ? orphanQuestion(finding, proposal.references, table, catalogue) : [];
     case 'repeats':
       return repeatQuestions(finding, proposal, table, catalogue);
     case 'nulls':

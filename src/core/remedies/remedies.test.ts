@@ -154,7 +154,7 @@ test('a reference can be to another parent than the likeliest, or another key of
     ...found(
       'call',
       { kind: 'foreignKey', columns: ['berth_no'], references: { schema: 'port', table: 'berth', columns: ['berth_no'] } },
-      { orphanRows: 0, others: [{ columns: ['berth_no'], parent: other, confidence: 0.4, orphanRows: 12 }] },
+      { orphanRows: 0, parents: [{ columns: ['berth_no'], parent: other, confidence: 0.4, orphanRows: 12 }] },
     ),
   };
   const offered = questionsFor(reference, twice, {}).find(({ id }) => id === 'parent')?.answers ?? [];

@@ -41,13 +41,20 @@ export type Proposal =
   /** Values that say "none" turned into null. */
   | { readonly kind: 'standIns'; readonly columns: readonly string[]; readonly claims: readonly Claim[] }
   | { readonly kind: 'check'; readonly columns: readonly string[]; readonly claim: Claim }
+  /** A primary key replaced by a surrogate, and kept unique beside it. */
+  | { readonly kind: 'replaceKey'; readonly columns: readonly string[]; readonly name: string; readonly surrogate: string }
   | { readonly kind: 'notNull'; readonly columns: readonly string[] }
   /** NOT NULL once the rows without a value are filled. */
   | { readonly kind: 'nulls'; readonly columns: readonly string[] }
   | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string }
   | { readonly kind: 'index'; readonly columns: readonly string[] }
-  /** Existing rows checked against a foreign key that holds for new ones only; its orphans are mended first. */
-  | { readonly kind: 'validate'; readonly columns: readonly string[]; readonly name: string; readonly references: ProposedParent }
+  /** Existing rows checked against a foreign key that holds for new ones only, its orphans mended first; or against a check, without a parent. */
+  | {
+      readonly kind: 'validate';
+      readonly columns: readonly string[];
+      readonly name: string;
+      readonly references: ProposedParent | null;
+    }
   /** No script can mend it without somebody's thought: the rule's `advice` says what to think about. */
   | { readonly kind: 'byHand'; readonly columns: readonly string[] };
 

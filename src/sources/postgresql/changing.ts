@@ -60,13 +60,16 @@ function watcher(details: ConnectionDetails, pid: number): Watcher {
   return {
     async during(work, locks) {
       // Whoever waits for it hears of it below.
-      work.catch(() => undefined);
+      const end = work.then(
+        () => undefined,
+        () => undefined,
+      );
       other ??= await openReading(details).catch(() => null);
       let over = false;
       const watching = (async () => {
         while (!over && other) {
           for (const lock of await locksHeld(other, pid).catch(() => [])) locks.add(lock);
-          await new Promise((resolve) => setTimeout(resolve, watchMs));
+          await Promise.race([end, new Promise((resolve) => setTimeout(resolve, watchMs))]);
         }
       })();
       try {

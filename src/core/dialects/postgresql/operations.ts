@@ -1,7 +1,7 @@
 import { tableNames } from '../../catalogue/identifiers';
-import type { Operation } from '../../plan/operations';
+import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import { keptCondition } from './claims';
-import { quote, quoteList, quoteTable } from './quote';
+import { dollarQuoted, literal, quote, quoteList, quoteTable } from './quote';
 import { addParents, bringBack, dropSide, removeParents, setAside } from './repairs';
 
 type Writers = { readonly [Kind in Operation['kind']]: (operation: Extract<Operation, { kind: Kind }>) => readonly string[] };
@@ -25,6 +25,15 @@ const writers: Writers = {
       index === null ? `unique (${quoteList(columns)})` : `unique using index ${quote(index)}`,
     ),
   ],
+  replaceKey: (operation) =>
+    swapKey(operation, [
+      alter(operation.table, `add constraint ${quote(operation.name)}`, `primary key (${quoteList(operation.columns)})`),
+      alter(operation.table, `add constraint ${quote(operation.unique)}`, `unique (${quoteList(operation.former)})`),
+    ]),
+  restoreKey: (operation) =>
+    swapKey(operation, [
+      alter(operation.table, `add constraint ${quote(operation.name)}`, `primary key (${quoteList(operation.former)})`),
+    ]),
   addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable }) => [
     alter(
       table,
@@ -43,8 +52,9 @@ const writers: Writers = {
   ],
   validateConstraint: ({ table, name }) => [alter(table, `validate constraint ${quote(name)}`)],
   forgetValidation: ({ table, name, before }) => [
-    alter(table, `drop constraint ${quote(name)}`),
-    ...writeOperation<'addForeignKey'>(before),
+    ...(before.kind === 'declaredCheck'
+      ? [remakeCheck(table, name)]
+      : [alter(table, `drop constraint ${quote(name)}`), ...writeOperation<'addForeignKey'>(before)]),
   ],
   dropConstraint: ({ table, name }) => [alter(table, `drop constraint ${quote(name)}`)],
   createIndex: ({ table, name, columns, unique }) => [
@@ -63,6 +73,36 @@ const writers: Writers = {
 
 export function writeOperation<Kind extends Operation['kind']>(operation: Extract<Operation, { kind: Kind }>): readonly string[] {
   return (writers[operation.kind] as (operation: Operation) => readonly string[])(operation);
+}
+
+/** The references that rest on a key are dropped, its constraints replaced, the references made again. */
+export function swapKey(operation: ReplaceKey | RestoreKey, keys: readonly string[]): readonly string[] {
+  const { table, name, unique, references } = operation;
+  const drop = (of: Operation['table'], constraint: string): string => alter(of, `drop constraint ${quote(constraint)}`);
+  return [
+    ...references.map(({ reference }) => drop(reference.table, reference.name)),
+    drop(table, name),
+    ...(operation.kind === 'restoreKey' ? [drop(table, unique)] : []),
+    ...keys,
+    ...references.flatMap(({ reference }) => writeOperation<'addForeignKey'>(reference)),
+  ];
+}
+
+// What the check says is asked of the server, and said to it again.
+function remakeCheck(table: Operation['table'], name: string): string {
+  const body = [
+    'declare',
+    '  declared constant text := (',
+    '    select pg_catalog.pg_get_constraintdef(oid)',
+    '    from pg_catalog.pg_constraint',
+    `    where conrelid = ${literal(quoteTable(table))}::pg_catalog.regclass and conname = ${literal(name)}`,
+    '  );',
+    'begin',
+    `  alter table ${quoteTable(table)} drop constraint ${quote(name)};`,
+    `  execute ${literal(`alter table ${quoteTable(table)} add constraint ${quote(name)} `)} || declared || ' not valid';`,
+    'end',
+  ].join('\n');
+  return dollarQuoted(body);
 }
 
 export function alter(table: Operation['table'], ...clauses: readonly string[]): string {

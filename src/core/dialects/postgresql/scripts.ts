@@ -40,7 +40,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
 
 /** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
 function isOfRows({ kind }: Check): boolean {
-  return ['nulls', 'repeats', 'orphans', 'breaking', 'unfilled', 'rowMissing'].includes(kind);
+  return ['nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 // A quiet step has several stretches, and may have been interrupted between any two. psql keeps what a query

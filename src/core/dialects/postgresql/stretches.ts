@@ -5,9 +5,10 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import { todoOf } from '../../plan/checks';
 import { type Cost, costOf, type Mode } from '../../plan/locks';
-import type { Operation } from '../../plan/operations';
+import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import type { Stretch } from '../dialect';
-import { alter, writeOperation } from './operations';
+import { numberingSequence } from './checks';
+import { alter, swapKey, writeOperation } from './operations';
 import { shorten } from '../../naming/style';
 import { dollarQuoted, literal, quote, quoteList, quoteTable } from './quote';
 
@@ -29,6 +30,9 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
     case 'addUnique':
       if (operation.index !== null) return [whole(operation, mode)];
       return [...buildIndex(table, operation.name, operation.columns, true), useIndex(operation, 'unique')];
+    case 'replaceKey':
+    case 'restoreKey':
+      return replaceQuietly(operation);
     case 'addPrimaryKey':
       return [
         ...operation.nullableBefore.flatMap((column) => fillForGood(table, column)),
@@ -83,6 +87,32 @@ function useIndex(operation: Extract<Operation, { kind: 'addUnique' | 'addPrimar
   };
 }
 
+// Both indexes are built beside the work; then all that takes a lock is done in one moment, so that no row slips in unheld.
+function replaceQuietly(operation: ReplaceKey | RestoreKey): readonly Stretch[] {
+  const { table, name, unique, columns, former } = operation;
+  const forward = operation.kind === 'replaceKey';
+  const [next, before] = [shorten(`pawl_${name}_next`), shorten(`pawl_${name}_former`)];
+  const built = forward ? next : before;
+  const todo = todoOf(operation);
+  const build = (index: string, over: readonly string[]): readonly Stretch[] =>
+    buildIndex(table, index, over, true).map((stretch) =>
+      stretch.todo.kind === 'indexMissing'
+        ? { ...stretch, todo: { kind: 'keyIndexMissing', table, name: index, columns: forward ? columns : former } }
+        : stretch,
+    );
+  const keys = [
+    alter(table, `add constraint ${quote(name)}`, `primary key using index ${quote(built)}`),
+    ...(forward ? [alter(table, `add constraint ${quote(unique)}`, `unique using index ${quote(unique)}`)] : []),
+  ];
+  return [
+    ...build(built, forward ? columns : former),
+    ...(forward ? build(unique, former) : []),
+    { statements: swapKey(operation, keys), todo, cost: moment, alone: false },
+    // What was built for the other way, when that was interrupted.
+    ...(forward ? [before] : [next, unique]).map((index) => dropIndex(table, index)),
+  ];
+}
+
 const blocksAtOnce = 200;
 
 // A column that numbers rows rewrites the table under a full lock when it is added at once. So it is added empty,
@@ -90,8 +120,7 @@ const blocksAtOnce = 200;
 // database takes the numbering over. Rows that are added meanwhile lie behind the last block, or have a number.
 function numberInBatches(operation: Extract<Operation, { kind: 'addIdentityColumn' }>): readonly Stretch[] {
   const { table, column } = operation;
-  const { schema, table: name } = tableNames(table);
-  const sequence = `${quote(schema)}.${quote(shorten(`pawl_${name}_${column}`))}`;
+  const sequence = `${quote(tableNames(table).schema)}.${quote(numberingSequence(table, column))}`;
   const target = quoteTable(table);
   const inBlocks = [
     'declare',

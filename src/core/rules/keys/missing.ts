@@ -4,6 +4,7 @@ import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evi
 import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
+import { surrogateName } from '../../evidence/keys';
 import { type Audit, defineRule, type Severity } from '../rule';
 
 interface Facts {
@@ -75,12 +76,4 @@ function childrenOf({ catalogue, references }: Audit, table: Table): readonly Ke
   const likely = referencesOn(references, table.id).filter((reference) => reference.confidence >= 0.5);
   const ids = new Set([...referencesTo(catalogue, table.id).map(({ child }) => child.id), ...likely.map(({ child }) => child)]);
   return [...ids].map((id) => ({ table: id, rows: findTable(catalogue, id)?.estimatedRows ?? null }));
-}
-
-function surrogateName(table: Table): string {
-  const taken = new Set(table.columns.map((column) => column.name));
-  for (const name of ['id', `${table.name.slice(0, 55)}_id`]) if (!taken.has(name)) return name;
-  let n = 2;
-  while (taken.has(`id_${n}`)) n++;
-  return `id_${n}`;
 }

@@ -1,7 +1,8 @@
 import { primaryKeyOf, referencesTo } from '../../catalogue/lookups';
+import { surrogateName } from '../../evidence/keys';
 import { namesADescription } from '../../naming/meaning';
 import { counted, spoken, wordsOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly name: string;
@@ -44,7 +45,7 @@ export const volatileKey = defineRule<Facts>({
         severity: children.length > 2 ? 'Moderate' : 'Minor',
         confidence: 0.7,
         facts: { name: key.name, changing: moving, children: [...new Set(children)] },
-        proposal: byHand(key.columns),
+        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table) },
       };
     }
   },
@@ -58,7 +59,6 @@ export const volatileKey = defineRule<Facts>({
       measured: moving.join(', '),
       evidence: [{ label: 'changing', text: moving.join(', ') }, ...children.map((child) => ({ label: 'child', text: child }))],
       reasons: ['judged by the name of the column'],
-      advice: 'Give it a key that means nothing and never changes; keep this one unique beside it.',
     };
   },
 });

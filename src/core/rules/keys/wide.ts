@@ -1,8 +1,9 @@
 import { primaryKeyOf, referencesTo } from '../../catalogue/lookups';
 import type { Column } from '../../catalogue/model';
 import { type Evidence, profileOf, sampleOf } from '../../evidence/evidence';
+import { surrogateName } from '../../evidence/keys';
 import { counted, sizeInWords } from '../../naming/words';
-import { type Audit, byHand, defineRule } from '../rule';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly name: string;
@@ -48,7 +49,7 @@ export const wideKey = defineRule<Facts, 'bytes' | 'saving'>({
         severity: saving > 100 * 1_048_576 ? 'Moderate' : 'Minor',
         confidence: 0.8,
         facts: { name: key.name, bytes: Math.round(bytes), children, saving, indexes },
-        proposal: byHand(key.columns),
+        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table) },
       };
     }
   },
@@ -66,8 +67,6 @@ export const wideKey = defineRule<Facts, 'bytes' | 'saving'>({
         { label: 'saving', text: `about ${sizeInWords(saving)}` },
       ],
       reasons: ['width and rows are measured; that a shorter key would do is a judgement'],
-      advice:
-        'Give it a surrogate as primary key and keep the natural one unique beside it, when its children are many and growing.',
     };
   },
 });

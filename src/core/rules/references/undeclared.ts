@@ -19,7 +19,7 @@ interface Facts {
   readonly reason: string;
   readonly parts: readonly ConfidencePart[];
   /** Other parents that the same columns could refer to; left out by older surveys. */
-  readonly others?: readonly OtherParent[];
+  readonly parents?: readonly OtherParent[];
 }
 
 export interface OtherParent {
@@ -59,7 +59,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
           how: reference.how,
           reason: reference.reason,
           parts: reference.parts.slice(0, 8),
-          others: reference.rivals.map(({ columns, parent: id, parentColumns, confidence, inclusion }) => ({
+          parents: reference.rivals.map(({ columns, parent: id, parentColumns, confidence, inclusion }) => ({
             columns,
             parent: { schema: getTable(catalogue, id).schema, table: getTable(catalogue, id).name, columns: parentColumns },
             confidence,

@@ -1,4 +1,4 @@
-import { byHand, defineRule } from '../rule';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly constraint: string;
@@ -21,7 +21,7 @@ export const unvalidatedCheck = defineRule<Facts>({
           severity: 'Moderate',
           confidence: 1,
           facts: { constraint: constraint.name, expression: constraint.expression },
-          proposal: byHand(constraint.columns),
+          proposal: { kind: 'validate', columns: constraint.columns, name: constraint.name, references: null },
         };
       }
     }
@@ -35,7 +35,6 @@ export const unvalidatedCheck = defineRule<Facts>({
       measured: 'not validated',
       evidence: [{ label: 'check', text: expression }],
       reasons: ['the catalogue says so'],
-      advice: `Count the rows against it, mend them, then ALTER TABLE … VALIDATE CONSTRAINT ${constraint}; that blocks nobody.`,
     };
   },
 });

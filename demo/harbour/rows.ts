@@ -116,11 +116,11 @@ export function harbourRows(seed = 20261124): readonly TableRows[] {
     tug_id: random.pick(field(tugs, 'tug_id')),
     line_length_m: random.int(30, 120),
   }));
-  const gangs = fill('port.mooring_gang', 9, (n) => ({ gang_id: n, name: `Gang ${letters(n, 1)}` }));
+  const gangs = fill('port.mooring_gang', 9, (n) => ({ gang_name: `Gang ${letters(n, 1)}`, boats: 1 + (n % 3) }));
   fill('port.mooring_job', 8000, (n) => ({
     mooring_id: n,
     call_id: random.pick(callIds),
-    gang_id: random.pick(field(gangs, 'gang_id')),
+    gang_name: random.pick(field(gangs, 'gang_name')),
     started_at: moment(),
     lines: random.int(4, 14),
   }));

@@ -241,7 +241,7 @@ function proposalFrom({ id, proposal }: FindingShape): Proposal {
     if (name === undefined) throw new SurveyFileError(`Finding ${id} proposes to validate a constraint without saying which.`);
     if (references && references.columns.length !== columns.length)
       throw new SurveyFileError(`Finding ${id} proposes to validate a reference without as many parent columns as columns.`);
-    return { kind, columns, name, references: references ?? null };
+    return { kind, columns, name, ...(references && { references }) };
   }
   if (kind === 'foreignKey') {
     if (!references || references.columns.length !== columns.length)

@@ -97,6 +97,13 @@ const onceFailed: [Drawn, typeof choices extends fc.Arbitrary<infer T> ? T : nev
     ],
     plainChoices,
   ],
+  [
+    [
+      { ...plainTable, rows: 3, orphans: 2 },
+      { ...plainTable, key: 'not null', repeats: 1, orphans: 2, nulls: 1 },
+    ],
+    { ...plainChoices, repeats: 'last' },
+  ],
 ];
 
 const nouns = ['vessel', 'berth', 'manifest', 'pilot'];

@@ -250,7 +250,8 @@ function fillable(repair: SetAside): readonly Check[] {
   const { table, change } = repair;
   if (change.kind === 'remove') return [];
   return change.columns.flatMap(({ with: filling }): readonly Check[] => {
-    if (filling.kind === 'column' || filling.kind === 'parent') return [{ kind: 'unfilled', table, repair }];
+    if (filling.kind === 'column' || filling.kind === 'parent' || filling.kind === 'kept')
+      return [{ kind: 'unfilled', table, repair }];
     if (filling.kind !== 'constant' || filling.keyOf === null) return [];
     return [{ kind: 'rowMissing', ...filling.keyOf, value: filling.text }];
   });

@@ -53,7 +53,7 @@ export type Proposal =
       readonly kind: 'validate';
       readonly columns: readonly string[];
       readonly name: string;
-      readonly references: ProposedParent | null;
+      readonly references?: ProposedParent;
     }
   /** No script can mend it without somebody's thought: the rule's `advice` says what to think about. */
   | { readonly kind: 'byHand'; readonly columns: readonly string[] };

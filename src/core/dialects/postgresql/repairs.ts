@@ -77,6 +77,13 @@ export function removeParents(operation: RemoveParents): readonly string[] {
 
 /** Counts the rows that a repair leaves as they are, because what they are filled from is empty. */
 export function countUnfilled({ table, rows, change }: SetAside): string {
+  if (rows.kind === 'childrenOfRepeats')
+    return [
+      ...ranked(rows),
+      'select count(*)',
+      ...childrenOf(table, rows),
+      `where ${rows.reference.parentColumns.map((_, i) => `ranked.to_${i} is null`).join(' or ')}`,
+    ].join('\n');
   const empty = (change.kind === 'fill' ? change.columns : []).flatMap(({ with: filling }) => {
     if (filling.kind === 'column') return [`child.${quote(filling.column)} is null`];
     return filling.kind === 'parent' ? [`${parentValue(filling)} is null`] : [];
@@ -129,16 +136,10 @@ function fill(operation: SetAside, filled: readonly Filled[], kept: readonly str
   const found =
     rows.kind === 'childrenOfRepeats'
       ? [
-          'with ranked as (',
-          `  select ${rows.reference.parentColumns
-            .flatMap((c, i) => [`${quote(c)} as from_${i}`, `pg_catalog.first_value(${quote(c)}) over alike as to_${i}`])
-            .join(', ')},`,
-          '    pg_catalog.row_number() over alike as place',
-          ...alike(rows.reference.parent, rows.columns, rows.keep),
+          ...ranked(rows).slice(0, -1),
           '), wrong as (',
           `  select ${listed([...own, ...rows.reference.parentColumns.map((_, i) => `ranked.to_${i}`)], 4)}`,
-          `  from ${target} as child`,
-          `  join ranked on ${rows.reference.columns.map((c, i) => `child.${quote(c)} = ranked.from_${i}`).join(' and ')} and ranked.place > 1`,
+          ...childrenOf(table, rows).map((line) => `  ${line}`),
           '  for update of child',
         ]
       : [
@@ -159,6 +160,28 @@ function fill(operation: SetAside, filled: readonly Filled[], kept: readonly str
     'from wrong',
     `where ${matching(rowKey, 'child', 'wrong')}`,
   ].join('\n');
+}
+
+type ChildrenOfRepeats = Extract<WrongRows, { kind: 'childrenOfRepeats' }>;
+
+// Each of the alike rows with what is referred to in it, and in the one that is kept.
+function ranked({ reference, columns, keep }: ChildrenOfRepeats): readonly string[] {
+  const pairs = reference.parentColumns.flatMap((c, i) => [
+    `${quote(c)} as from_${i}`,
+    `pg_catalog.first_value(${quote(c)}) over alike as to_${i}`,
+  ]);
+  return [
+    'with ranked as (',
+    `  select ${pairs.join(', ')},`,
+    '    pg_catalog.row_number() over alike as place',
+    ...alike(reference.parent, columns, keep),
+    ')',
+  ];
+}
+
+function childrenOf(table: TableId, { reference }: ChildrenOfRepeats): readonly string[] {
+  const match = reference.columns.map((c, i) => `child.${quote(c)} = ranked.from_${i}`).join(' and ');
+  return [`from ${quoteTable(table)} as child`, `join ranked on ${match} and ranked.place > 1`];
 }
 
 function valueOf({ with: filling }: Filled, rows: WrongRows): string {

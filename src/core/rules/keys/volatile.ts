@@ -54,7 +54,7 @@ export const volatileKey = defineRule<Facts>({
     const names = moving.map(spoken).join(' and ');
     return {
       title: 'Key that changes',
-      message: `The primary key ${name} of ${table} holds its ${names}, which changes in life, and ${counted(children.length, 'table')} repeat it.`,
+      message: `The primary key ${name} of ${table} holds its ${names}, which changes in life, and ${counted(children.length, 'table')} ${children.length === 1 ? 'repeats' : 'repeat'} it.`,
       consequence: `Whenever a ${spoken(table)} gets another ${names}, every child has to be changed with it, or is lost.`,
       measured: moving.join(', '),
       evidence: [{ label: 'changing', text: moving.join(', ') }, ...children.map((child) => ({ label: 'child', text: child }))],

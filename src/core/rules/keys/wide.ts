@@ -58,7 +58,7 @@ export const wideKey = defineRule<Facts, 'bytes' | 'saving'>({
     const names = columns.join(', ');
     return {
       title: 'Wide primary key',
-      message: `The key ${name} (${names}) is about ${bytes} bytes wide, and ${counted(children.length, 'table')} repeat it in every row.`,
+      message: `The key ${name} (${names}) is about ${bytes} bytes wide, and ${counted(children.length, 'table')} ${children.length === 1 ? 'repeats' : 'repeat'} it in every row.`,
       consequence: `A key of ${shortKey} bytes would spare about ${sizeInWords(saving)} in the children of ${table} and in indexes, and every join reads that.`,
       measured: sizeInWords(saving),
       evidence: [

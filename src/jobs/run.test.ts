@@ -5,6 +5,7 @@ import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/database';
 import { eventually, killed, useWorkshop, type Workshop } from '../../test/worker';
 import type { Catalogue } from '../core/catalogue/model';
+import type { Mode } from '../core/plan/locks';
 import { type Plan, planFor } from '../core/plan/plan';
 import type { Direction } from '../core/plan/runnable';
 import { plannedSteps } from '../sources/carryOut';
@@ -43,15 +44,18 @@ useWorkshop(database, async (shop) => {
   before = await fingerprintOf(audited.details);
 });
 
-async function planned(): Promise<{ readonly docket: number; readonly plan: Plan }> {
+async function planned(
+  mode: Mode = 'plain',
+  rules = ['keys/missing', 'references/undeclared'],
+): Promise<{ readonly docket: number; readonly plan: Plan }> {
   const reader = await openPostgresql(audited.details);
   const result = await survey(reader, { depth: 'exact' }).finally(() => reader.close());
   ({ catalogue } = result);
-  const docket = await addDocket(store, source, 'Docket', 'plain');
+  const docket = await addDocket(store, source, 'Docket', mode);
   const decided = result.findings
-    .filter((finding) => finding.rule === 'keys/missing' || finding.rule === 'references/undeclared')
+    .filter((finding) => rules.includes(finding.rule))
     .map((finding) => ({ finding, decision: { orphans: 'empty' } }));
-  const plan = planFor(decided, catalogue, `d${docket}`, 'plain');
+  const plan = planFor(decided, catalogue, `d${docket}`, mode);
   expect(plan.problems).toEqual([]);
   return { docket, plan };
 }
@@ -147,6 +151,27 @@ test('a stop interrupts the step that is under way; what was done can be gone ba
     expect(steps.filter((step) => step.state === 'failed').map((step) => held.test(step.title))).toEqual([true]);
   });
   expect((await findDocket(store, source, docket))?.state).toBe('Stopped');
+  await run(docket, plan, 'back');
+  await same();
+});
+
+test('a first step that was stopped half way is gone on with, and what it left is cleared away', async () => {
+  await hire();
+  const { docket, plan } = await planned('quiet', ['keys/missing']);
+  // An index is built beside the work: it waits for whoever was writing before.
+  await audited.run('begin; lock table berth, pilot in row exclusive mode');
+  try {
+    const id = await ask(docket, plan, 'forward');
+    const left = async () => (await audited.run('select 1 from pg_index where not indisvalid')).rowCount;
+    await eventually(async () => ((await left()) ? true : null), 'an index to be half built');
+    await steerRun(store, docket, 'stop');
+    await reached(id, 'stopped', 'done');
+    expect(await left()).toBe(1);
+  } finally {
+    await audited.run('rollback');
+  }
+  await run(docket, plan, 'forward');
+  expect((await audited.run("select 1 from pg_constraint where contype = 'p' and connamespace = 'public'::regnamespace")).rows).toHaveLength(3);
   await run(docket, plan, 'back');
   await same();
 });

@@ -15,6 +15,7 @@ import {
   findRun,
   finishRun,
   finishStep,
+  hasBegun,
   keepPaused,
   keepProof,
   listUnfinishedRuns,
@@ -67,7 +68,7 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
     const steering = steer(session, row.id, store);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
-      if (current) refuseDrift(plan, catalogue, current);
+      if (current && !(await hasBegun(store, row.docketId))) refuseDrift(plan, catalogue, current);
       await runSteps(session, plan, row, current, store, steering);
       if (row.direction === 'forward') await runProofs(session, plan, row, source, store);
     } finally {
@@ -128,6 +129,7 @@ class Drifted extends SourceError {}
 // Before the first step only: afterwards the schema differs by what the docket did itself.
 function refuseDrift(plan: Plan, planned: Catalogue, current: Catalogue): void {
   const operations = operationsOf(plan, 'forward');
+  // Somebody may have run the script by hand in part.
   if (operations.some((operation) => isInForce(operation, current))) return;
   const drift = driftOf(planned, current, tablesNeeded(operations));
   if (drift.length === 0) return;

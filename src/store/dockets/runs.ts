@@ -125,6 +125,21 @@ export async function findRequest(db: Db, run: number): Promise<RunRequest | nul
   return (await getRow<{ asked: RunRequest | null }>(db, 'select asked from runs where id = $1', [run])).asked;
 }
 
+/** True when a run forward of the docket has begun a step since it was last backed out: then its schema is no longer as it was planned for. */
+export async function hasBegun(db: Db, docket: number): Promise<boolean> {
+  // The first step only checks.
+  const { begun } = await getRow<{ begun: boolean }>(
+    db,
+    `select exists (
+       select 1 from runs join run_steps on run_steps.run_id = runs.id
+       where docket_id = $1 and direction = 'forward' and position > 1 and started_at is not null
+         and runs.id > coalesce((select max(id) from runs where docket_id = $1 and direction = 'back' and state = 'done'), 0)
+     ) as begun`,
+    [docket],
+  );
+  return begun;
+}
+
 export async function keepPaused(db: Db, run: number, paused: boolean): Promise<void> {
   await db.query(`update runs set state = $2 where id = $1 and state in ('running', 'paused')`, [
     run,

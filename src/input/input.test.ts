@@ -23,6 +23,16 @@ test('a survey file is read as it was written', async () => {
   );
 });
 
+const spiked = {
+  kind: 'foreign key',
+  name: 'fk',
+  validated: false,
+  columns: ['entry'],
+  parent: 'port.log',
+  parentColumns: ['entry'],
+  onDelete: 'no action; drop table port.log',
+};
+
 const spoilt: readonly (readonly [string, (plain: Record<string, never>) => unknown, RegExp])[] = [
   ['another format', (d) => ({ ...d, format: 'pawl-survey/9' }), /format/],
   ['a list', () => [], /must be an object/],
@@ -37,6 +47,11 @@ const spoilt: readonly (readonly [string, (plain: Record<string, never>) => unkn
     'a reference without a parent',
     (d) => ({ ...d, findings: [{ ...document.findings[0], proposal: { kind: 'foreignKey', columns: ['entry'] } }] }),
     /without as many parent columns/,
+  ],
+  [
+    'an action that is a statement',
+    (d) => ({ ...d, catalogue: { ...catalogue, tables: [{ ...catalogue.tables[0], constraints: [spiked] }] } }),
+    /onDelete/,
   ],
   [
     'a table that is not there',

@@ -21,7 +21,7 @@ import type { Catalogue } from '../core/catalogue/model';
 import { tableId, type TableId } from '../core/catalogue/identifiers';
 import { type Claim, type Form, forms } from '../core/evidence/claims';
 import { surveyFormat } from '../core/survey/document';
-import { concerns, type Finding, type Proposal, severities } from '../core/rules/rule';
+import { concerns, type Finding, type Proposal, referentialActions, severities } from '../core/rules/rule';
 import { errorsInWords, parse } from './parse';
 
 const most = 1_000_000;
@@ -111,6 +111,11 @@ class ConstraintShape {
   @IsString({ each: true }) columns!: string[];
   @IsOptional() @IsString() parent?: string;
   @IsOptional() @IsString({ each: true }) parentColumns?: string[];
+  @IsOptional() @IsIn(referentialActions) onDelete?: string;
+  @IsOptional() @IsIn(referentialActions) onUpdate?: string;
+  @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: string;
+  @IsOptional() @IsIn(['no', 'initially immediate', 'initially deferred']) deferrable?: string;
+  @IsOptional() @IsString() comment?: string;
 }
 
 class IndexShape {

@@ -171,7 +171,9 @@ test('a first step that was stopped half way is gone on with, and what it left i
     await audited.run('rollback');
   }
   await run(docket, plan, 'forward');
-  expect((await audited.run("select 1 from pg_constraint where contype = 'p' and connamespace = 'public'::regnamespace")).rows).toHaveLength(3);
+  expect(
+    (await audited.run("select 1 from pg_constraint where contype = 'p' and connamespace = 'public'::regnamespace")).rows,
+  ).toHaveLength(3);
   await run(docket, plan, 'back');
   await same();
 });

@@ -31,6 +31,9 @@ const database = useDatabase(`
   insert into port.crane select n, 'quay ' || 1 + n % 40 from generate_series(1, 90) n;
   alter table port.crane add foreign key (quay) references port."quay's" on delete set null not valid;
   create index on port.crane (quay);
+  comment on constraint "long; enough" on port."quay's" is 'a quay''s length';
+  comment on constraint "quay's_pkey" on port."quay's" is 'known by its name';
+  comment on constraint crane_quay_fkey on port.crane is 'where it\\stands';
 `);
 
 afterEach(() => {

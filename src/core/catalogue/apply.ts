@@ -54,6 +54,7 @@ function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: T
         deferrable: operation.deferrable,
         onDelete: operation.onDelete,
         onUpdate: operation.onUpdate,
+        ...(operation.comment !== undefined && { comment: operation.comment }),
         index: keyIndexOf(findTable(catalogue, operation.parent), operation.parentColumns),
       });
     case 'addCheck':
@@ -96,7 +97,10 @@ function swapKey(operation: ReplaceKey | RestoreKey, table: Table, catalogue: Ca
   const { name, unique, columns, former, references } = operation;
   const forward = operation.kind === 'replaceKey';
   const keyColumns = forward ? columns : former;
-  const replaced = mapConstraint(table, name, (c) => ({ ...c, columns: keyColumns }));
+  const replaced = mapConstraint(table, name, ({ comment: _, ...key }) => {
+    const said = forward || operation.comment === undefined ? {} : { comment: operation.comment };
+    return { ...key, columns: keyColumns, ...said };
+  });
   const indexed = {
     ...replaced,
     indexes: table.indexes.map((index) => (index.name === name ? { ...index, columns: keyColumns } : index)),

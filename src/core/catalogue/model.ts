@@ -108,6 +108,8 @@ interface ConstraintBase {
   /** False when new rows are not checked either: its index is invalid, or its triggers are switched off. */
   readonly enforced: boolean;
   readonly deferrable: 'no' | 'initially immediate' | 'initially deferred';
+  /** What people say of it; left out when they say nothing. */
+  readonly comment?: string;
 }
 
 export interface PrimaryKey extends ConstraintBase {

@@ -75,6 +75,8 @@ export interface ReplaceKey {
   /** The constraint that keeps the former columns unique. */
   readonly unique: string;
   readonly references: readonly Remade[];
+  /** What people said of the former key. */
+  readonly comment?: string;
 }
 /** The former primary key put back, with what refers to it. */
 export interface RestoreKey extends Omit<ReplaceKey, 'kind'> {
@@ -98,6 +100,7 @@ export interface AddForeignKey {
   readonly onUpdate: ReferentialAction;
   readonly match: ForeignKey['match'];
   readonly deferrable: ForeignKey['deferrable'];
+  readonly comment?: string;
 }
 /** A check that keeps a claim. Added without looking at existing rows, as a reference is. */
 export interface AddCheck {

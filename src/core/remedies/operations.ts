@@ -123,6 +123,7 @@ function replaceOperations(
     throw new Error(
       `${name} of ${table.id} is left as it is. Choose what takes its place, or waive the finding with its reason.`,
     );
+  const comment = primaryKeyOf(table)?.comment;
   const references = referencesTo(naming.catalogue, table.id)
     .filter(({ key }) => key.index === primaryKeyOf(table)?.index)
     .flatMap(({ child, key }) => {
@@ -137,6 +138,7 @@ function replaceOperations(
     former: columns,
     unique: give(naming, 'unique', table, columns),
     references,
+    ...(comment !== undefined && { comment }),
   };
   return [numbering(table, surrogate), replace, ...validations(replace)];
 }
@@ -220,8 +222,20 @@ function referenceOf(columns: readonly string[], { schema, table, columns: paren
 export function asItIs(table: Table, name: string): AddForeignKey | null {
   const key = foreignKeysOf(table).find((constraint) => constraint.name === name);
   if (!key) return null;
-  const { columns, parent, parentColumns, onDelete, onUpdate, match, deferrable } = key;
-  return { kind: 'addForeignKey', table: table.id, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable };
+  const { columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment } = key;
+  return {
+    kind: 'addForeignKey',
+    table: table.id,
+    name,
+    columns,
+    parent,
+    parentColumns,
+    onDelete,
+    onUpdate,
+    match,
+    deferrable,
+    ...(comment !== undefined && { comment }),
+  };
 }
 
 export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {

@@ -68,7 +68,8 @@ export const constraints = `
   select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
     co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
     case when co.contype = 'f' then not exists (select 1 from pg_trigger t where t.tgconstraint = co.oid and t.tgenabled = 'D')
-      else coalesce(x.indisvalid and x.indisready, true) end
+      else coalesce(x.indisvalid and x.indisready, true) end,
+    obj_description(co.oid, 'pg_constraint')
   from pg_constraint co
   join pg_class c on c.oid = co.conrelid
   join pg_namespace n on n.oid = c.relnamespace

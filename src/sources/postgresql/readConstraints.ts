@@ -38,6 +38,7 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
     index,
     expression,
     enforced,
+    comment,
   ] = row as [
     string,
     string,
@@ -54,6 +55,7 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
     string | null,
     string | null,
     boolean,
+    string | null,
   ];
   const base = {
     id: constraintId(table, name),
@@ -62,6 +64,7 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
     enforced,
     columns: namesOf(relation, key),
     deferrable: !deferrable ? 'no' : deferred ? 'initially deferred' : 'initially immediate',
+    ...(comment !== null && { comment }),
   } as const;
   switch (type) {
     case 'p':

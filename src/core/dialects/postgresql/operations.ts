@@ -34,7 +34,7 @@ const writers: Writers = {
     swapKey(operation, [
       alter(operation.table, `add constraint ${quote(operation.name)}`, `primary key (${quoteList(operation.former)})`),
     ]),
-  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable }) => [
+  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment }) => [
     alter(
       table,
       `add constraint ${quote(name)}`,
@@ -46,6 +46,7 @@ const writers: Writers = {
       ...(deferrable === 'no' ? [] : [`deferrable ${deferrable}`]),
       'not valid',
     ),
+    ...commented(table, name, comment),
   ],
   addCheck: ({ table, name, claim }) => [
     alter(table, `add constraint ${quote(name)}`, `check (${keptCondition(claim)})`, 'not valid'),
@@ -84,22 +85,31 @@ export function swapKey(operation: ReplaceKey | RestoreKey, keys: readonly strin
     drop(table, name),
     ...(operation.kind === 'restoreKey' ? [drop(table, unique)] : []),
     ...keys,
+    ...(operation.kind === 'restoreKey' ? commented(table, name, operation.comment) : []),
     ...references.flatMap(({ reference }) => writeOperation<'addForeignKey'>(reference)),
   ];
+}
+
+function commented(table: Operation['table'], constraint: string, comment: string | undefined): readonly string[] {
+  if (comment === undefined) return [];
+  return [`comment on constraint ${quote(constraint)} on ${quoteTable(table)} is ${literal(comment)}`];
 }
 
 // What the check says is asked of the server, and said to it again.
 function remakeCheck(table: Operation['table'], name: string): string {
   const body = [
     'declare',
-    '  declared constant text := (',
-    '    select pg_catalog.pg_get_constraintdef(oid)',
-    '    from pg_catalog.pg_constraint',
-    `    where conrelid = ${literal(quoteTable(table))}::pg_catalog.regclass and conname = ${literal(name)}`,
-    '  );',
+    '  declared text;',
+    '  said text;',
     'begin',
+    "  select pg_catalog.pg_get_constraintdef(oid), pg_catalog.obj_description(oid, 'pg_constraint') into declared, said",
+    '  from pg_catalog.pg_constraint',
+    `  where conrelid = ${literal(quoteTable(table))}::pg_catalog.regclass and conname = ${literal(name)};`,
     `  alter table ${quoteTable(table)} drop constraint ${quote(name)};`,
     `  execute ${literal(`alter table ${quoteTable(table)} add constraint ${quote(name)} `)} || declared || ' not valid';`,
+    '  if said is not null then',
+    `    execute ${literal(`comment on constraint ${quote(name)} on ${quoteTable(table)} is `)} || pg_catalog.quote_literal(said);`,
+    '  end if;',
     'end',
   ].join('\n');
   return dollarQuoted(body);

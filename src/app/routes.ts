@@ -26,6 +26,7 @@ export default [
   ...prefix('s/:source', [
     route('coverage/:table/ddl', 'routes/coverage/ddl.ts'),
     route('findings/:finding/rows', 'routes/findings/rows.ts'),
+    route('findings/:finding/touches', 'routes/findings/touches.ts'),
     route('findings/:finding/reach', 'routes/findings/reach.ts'),
     route('dockets/:docket/:script', 'routes/dockets/script.ts'),
     route('jump', 'routes/jump/route.ts'),

@@ -25,9 +25,18 @@ export interface Source {
   reach(question: ReachQuestion): Promise<Reach>;
   /** How a constraint or index of a table is dropped and made again; null when there is none of that name. Throws SourceError. */
   ddl(table: TableId, name: string): Promise<Ddl | null>;
+  /** What names a constraint or rests on it, beside references. Throws SourceError. */
+  dependents(table: TableId, constraint: string): Promise<readonly Dependent[]>;
   /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
   cancel(): Promise<void>;
   close(): Promise<void>;
+}
+
+export interface Dependent {
+  readonly kind: 'function' | 'procedure' | 'view';
+  /** As the server spells it, with its schema where that is needed. */
+  readonly name: string;
+  readonly how: 'names it' | 'rests on it';
 }
 
 /** Statements to be read and kept; Pawl runs none of them. */

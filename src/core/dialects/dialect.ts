@@ -30,6 +30,8 @@ export interface Stretch {
   readonly cost: Cost;
   /** True for a single statement that the server takes outside of a transaction only. */
   readonly alone: boolean;
+  /** True when there is something to do only after an interruption: it clears away what that left. */
+  readonly clears?: true;
 }
 
 export interface ActionTry {

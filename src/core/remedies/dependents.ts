@@ -2,7 +2,7 @@ import type { TableId } from '../catalogue/identifiers';
 import { findConstraint, foreignKeysOf, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 
-/** What a new name of a constraint touches, in words; programs that name it are not to be seen from here, and are said to be. */
+/** What a new name of a constraint touches, in words; programs outside of the database are not to be seen from here, and are said to be. */
 export function dependentsOf(table: TableId, name: string, catalogue: Catalogue): readonly string[] {
   const constraint = findConstraint(getTable(catalogue, table), name);
   if (!constraint) return [];
@@ -15,6 +15,6 @@ export function dependentsOf(table: TableId, name: string, catalogue: Catalogue)
   return [
     ...(index === null ? [] : [`Its index ${index} is renamed with it.`]),
     ...(resting.length === 0 ? [] : [`These references rest on it and go on to: ${resting.join(', ')}.`]),
-    `Programs that say ON CONSTRAINT ${name}, or look for it in error messages, have to follow; Pawl cannot see them.`,
+    `Programs outside of the database that say ON CONSTRAINT ${name}, or look for it in error messages, have to follow; Pawl cannot see them.`,
   ];
 }

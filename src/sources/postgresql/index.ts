@@ -2,6 +2,7 @@ import type { ConnectionDetails, Source } from '../source';
 import { askOf } from './ask';
 import { cancelOther, openReading, readingLimits, type SessionLimits } from './connect';
 import { readDdl } from './ddl';
+import { readDependents } from './dependents';
 import { measure } from './measure';
 import { readReach } from './reach';
 import { readOffenders } from './offenders';
@@ -30,6 +31,7 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
       return measure(askOf(client, rest), requests, catalogue, options);
     },
     offenders: (question, page) => readOffenders(client, question, page),
+    dependents: (table, constraint) => readDependents(client, table, constraint),
     ddl: (table, name) => readDdl(client, table, name),
     reach: (question) => readReach(client, question),
     cancel: () => cancelOther(details, pid),

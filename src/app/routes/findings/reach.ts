@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { latestCatalogue } from '~/app/server/catalogues.server';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { type Answered, unanswered, whileReading } from '~/app/server/reading.server';
 import { tableId } from '~/core/catalogue/identifiers';
 import type { ReferentialAction } from '~/core/catalogue/model';
 import { type Reach, reachReferences } from '~/core/plan/reach';
@@ -10,14 +11,9 @@ import { referentialActions } from '~/core/rules/rule';
 import { parse } from '~/input/parse';
 import { withParent } from '~/core/remedies/parentQuestion';
 import { answersIn } from '~/core/remedies/questions';
-import { openPostgresql } from '~/sources/postgresql/index';
-import { SourceError } from '~/sources/SourceError';
 import { db } from '~/store/db';
 import { coreFinding, findFinding } from '~/store/findings/findings';
-import { getConnection } from '~/store/sources/sources';
 import type { Route } from './+types/reach';
-
-const patience = { statementMs: 20_000, lockMs: 2_000 };
 
 class ReachShape {
   @IsIn(referentialActions) onDelete!: ReferentialAction;
@@ -25,9 +21,11 @@ class ReachShape {
   @IsOptional() @IsString() @MaxLength(1000) key = '';
 }
 
-export type Reached =
-  | { readonly ok: true; readonly key: readonly string[]; readonly reach: Reach }
-  | { readonly ok: false; readonly message: string };
+interface Counted {
+  readonly key: readonly string[];
+  readonly reach: Reach;
+}
+export type Reached = Answered<Counted>;
 
 /** What deleting one parent would do, were a proposed reference in force; counted live. */
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Reached> {
@@ -37,16 +35,16 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Rea
   if (!row || !catalogue) throw notFound('There is no such finding', 'It may belong to another source.');
   const finding = coreFinding(row);
   const { proposal } = finding;
-  if (proposal.kind !== 'foreignKey') return { ok: false, message: 'Nothing is deleted by this: it proposes no reference.' };
+  if (proposal.kind !== 'foreignKey') return unanswered('Nothing is deleted by this: it proposes no reference.');
   const { searchParams } = new URL(request.url);
   const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
-  if (!parsed.ok) return { ok: false, message: 'Choose one of the actions above, and a key of at most 1000 characters.' };
+  if (!parsed.ok) return unanswered('Choose one of the actions above, and a key of at most 1000 characters.');
   const { key, onDelete } = parsed.value;
   const { columns, references } = withParent(finding, proposal, catalogue, answersIn(searchParams)).proposal;
   const parent = tableId(references.schema, references.table);
   const { columns: parentColumns } = references;
   if (key !== '' && parentColumns.length > 1)
-    return { ok: false, message: 'Of a key of several columns, leave it empty to take the largest.' };
+    return unanswered('Of a key of several columns, leave it empty to take the largest.');
   const proposed = {
     name: 'the new reference',
     child: tableOf(finding.object),
@@ -55,16 +53,6 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Rea
     parentColumns,
     onDelete,
   };
-  try {
-    const reader = await openPostgresql(await getConnection(db(), source.id), patience);
-    try {
-      const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
-      return { ok: true, key: parentColumns, reach: await reader.reach(question) };
-    } finally {
-      await reader.close();
-    }
-  } catch (error) {
-    if (error instanceof SourceError) return { ok: false, message: error.message };
-    throw error;
-  }
+  const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
+  return whileReading<Counted>(source.id, async (reader) => ({ key: parentColumns, reach: await reader.reach(question) }));
 }

@@ -2,25 +2,25 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { type Answered, unanswered, whileReading } from '~/app/server/reading.server';
 import { rowsOf } from '~/core/rules/audit';
 import { parse } from '~/input/parse';
-import { openPostgresql } from '~/sources/postgresql/index';
 import type { RowsPage } from '~/sources/source';
-import { SourceError } from '~/sources/SourceError';
 import { db } from '~/store/db';
 import { coreFinding, findFinding } from '~/store/findings/findings';
-import { getConnection } from '~/store/sources/sources';
 import type { Route } from './+types/rows';
 
 const atOnce = 8;
-const patience = { statementMs: 20_000, lockMs: 2_000 };
 
 class PageShape {
   @Type(() => Number) @IsInt() @Min(1) @Max(100_000) page!: number;
 }
 
-export type Offenders =
-  { readonly ok: true; readonly page: number; readonly rows: RowsPage } | { readonly ok: false; readonly message: string };
+interface Shown {
+  readonly page: number;
+  readonly rows: RowsPage;
+}
+export type Offenders = Answered<Shown>;
 
 /** A page of the rows behind a finding, read live. */
 export async function loader({ params, request }: Route.LoaderArgs): Promise<Offenders> {
@@ -28,18 +28,11 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<Off
   const finding = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
   if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
   const question = rowsOf(coreFinding(finding));
-  if (!question) return { ok: false, message: 'No row speaks for this: it is about how things are declared.' };
+  if (!question) return unanswered('No row speaks for this: it is about how things are declared.');
   const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
   const page = parsed.ok ? parsed.value.page : 1;
-  try {
-    const reader = await openPostgresql(await getConnection(db(), source.id), patience);
-    try {
-      return { ok: true, page, rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }) };
-    } finally {
-      await reader.close();
-    }
-  } catch (error) {
-    if (error instanceof SourceError) return { ok: false, message: error.message };
-    throw error;
-  }
+  return whileReading<Shown>(source.id, async (reader) => ({
+    page,
+    rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }),
+  }));
 }

@@ -24,9 +24,9 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
       return [dropIndex(table, operation.name)];
     case 'dropConstraint':
       // When the way forward was interrupted, the index is there without its constraint.
-      return [whole(operation, mode), ...(operation.isKey ? [dropIndex(table, operation.name)] : [])];
+      return [whole(operation, mode), ...(operation.isKey ? [clearing(dropIndex(table, operation.name))] : [])];
     case 'dropNotNull':
-      return [dropCheck(table, operation.column), whole(operation, mode)];
+      return [clearing(dropCheck(table, operation.column)), whole(operation, mode)];
     case 'addUnique':
       if (operation.index !== null) return [whole(operation, mode)];
       return [...buildIndex(table, operation.name, operation.columns, true), useIndex(operation, 'unique')];
@@ -47,7 +47,7 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
 }
 
 export function statementsOf(operation: Operation, mode: Mode): readonly string[] {
-  return stretchesOf(operation, mode).flatMap(({ statements, todo }) => (todo.kind === 'indexBroken' ? [] : statements));
+  return stretchesOf(operation, mode).flatMap(({ statements, clears }) => (clears ? [] : statements));
 }
 
 const nobodyWaits: Cost = { lock: 'SHARE UPDATE EXCLUSIVE', blocks: 'no reader or writer', work: 'catalogue only' };
@@ -61,6 +61,10 @@ function alone(statement: string, todo: Stretch['todo'], cost: Cost): Stretch {
   return { statements: [statement], todo, cost, alone: true };
 }
 
+function clearing(stretch: Stretch): Stretch {
+  return { ...stretch, clears: true };
+}
+
 function named(table: TableId, index: string): string {
   return `${quote(tableNames(table).schema)}.${quote(index)}`;
 }
@@ -72,7 +76,7 @@ function buildIndex(table: TableId, name: string, columns: readonly string[], un
     `  on ${quoteTable(table)} (${quoteList(columns)})`,
   ].join('\n');
   return [
-    alone(`drop index concurrently ${named(table, name)}`, { kind: 'indexBroken', table, name }, nobodyWaits),
+    clearing(alone(`drop index concurrently ${named(table, name)}`, { kind: 'indexBroken', table, name }, nobodyWaits)),
     alone(create, { kind: 'indexMissing', table, name }, { ...nobodyWaits, work: 'builds an index' }),
   ];
 }
@@ -109,7 +113,7 @@ function replaceQuietly(operation: ReplaceKey | RestoreKey): readonly Stretch[] 
     ...(forward ? build(unique, former) : []),
     { statements: swapKey(operation, keys), todo, cost: moment, alone: false },
     // What was built for the other way, when that was interrupted.
-    ...(forward ? [before] : [next, unique]).map((index) => dropIndex(table, index)),
+    ...(forward ? [before] : [next, unique]).map((index) => clearing(dropIndex(table, index))),
   ];
 }
 

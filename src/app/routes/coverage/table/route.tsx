@@ -14,7 +14,7 @@ import { wordsOf } from '~/core/rules/audit';
 import { db } from '~/store/db';
 import { listByTable } from '~/store/findings/findings';
 import { listTables } from '~/store/surveys/surveyedTables';
-import { Declaration } from './Declaration';
+import { Declaration } from '~/app/ui/Declaration';
 import type { Route } from './+types/route';
 
 export async function loader({ params }: Route.LoaderArgs) {

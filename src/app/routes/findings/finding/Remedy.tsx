@@ -6,6 +6,7 @@ import { useKeys } from '~/app/ui/keys';
 import { Script } from '~/app/ui/Script';
 import { changeableStates } from '~/core/ratchet/states';
 import { type Question, typedName } from '~/core/remedies/question';
+import { Touches } from './Touches';
 import { ReachOfDelete } from './ReachOfDelete';
 import type { Dossier } from './dossier.server';
 
@@ -121,15 +122,8 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
       )}
       <Script text={remedy[direction] || '-- nothing to do'} label={`The script ${direction}`} />
       <Costs costs={remedy.costs} />
-      {remedy.touches.length > 0 && (
-        <>
-          <h2>What the name touches</h2>
-          <ul className="small" style={{ margin: '4px 0', paddingLeft: 18 }}>
-            {remedy.touches.map((touched) => (
-              <li key={touched}>{touched}</li>
-            ))}
-          </ul>
-        </>
+      {remedy.touches && (
+        <Touches key={`touches ${dossier.id}`} source={dossier.source} finding={dossier.id} {...remedy.touches} />
       )}
       <Form method="post" ref={adding} className="actions sticky" preventScrollReset>
         {Object.entries(decision).map(([question, answer]) => (

@@ -96,7 +96,14 @@ function candidatesOf(finding: Finding) {
   }));
 }
 
-function declared(finding: Finding, catalogue: Catalogue): readonly { readonly label: string; readonly text: string }[] {
+interface DeclaredLine {
+  readonly label: string;
+  readonly text: string;
+  /** True for a constraint, whose statements can be asked for by its name. */
+  readonly named?: boolean;
+}
+
+function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine[] {
   const table = findTable(catalogue, tableOf(finding.object));
   if (!table) return [];
   const own = finding.object.columns.flatMap((name) => {
@@ -105,7 +112,7 @@ function declared(finding: Finding, catalogue: Catalogue): readonly { readonly l
   });
   if (finding.object.name !== undefined) {
     const constraint = findConstraint(table, finding.object.name);
-    return constraint ? [{ label: constraint.name, text: constraintInWords(constraint) }] : own;
+    return constraint ? [{ label: constraint.name, text: constraintInWords(constraint), named: true }] : own;
   }
   if (finding.proposal.kind === 'foreignKey') {
     const { schema, table: name, columns } = finding.proposal.references;
@@ -148,8 +155,19 @@ async function remedy(source: SourceRow, finding: Finding, chosen: Decision, cat
       step: operationInWords(operation),
       ...costInWords(operation, cost, catalogue, speed),
     })),
-    touches: finding.proposal.kind === 'rename' ? dependentsOf(tableOf(finding.object), finding.proposal.from, catalogue) : [],
+    touches: touchedBy(finding, catalogue),
   };
+}
+
+function touchedBy({ object, proposal }: Finding, catalogue: Catalogue) {
+  switch (proposal.kind) {
+    case 'rename':
+      return { known: dependentsOf(tableOf(object), proposal.from, catalogue), resting: 'rests on it, and goes on to.' };
+    case 'replaceKey':
+      return { known: [], resting: 'groups by it: drop it before, and make it again after.' };
+    default:
+      return null;
+  }
 }
 
 export type Dossier = Awaited<ReturnType<typeof dossierOf>>;

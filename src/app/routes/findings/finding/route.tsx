@@ -16,6 +16,7 @@ import { exempt, unexempt, WaiverForm } from './waiver.server';
 import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
+import { Declaration } from '~/app/ui/Declaration';
 
 const pollMs = 1000;
 
@@ -74,11 +75,26 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       {dossier.declared.length === 0 ? (
         <p className="small mute">It is no longer in the catalogue.</p>
       ) : (
-        <dl className="facts">
-          {dossier.declared.map((line, i) => (
-            <Line key={i} label={line.label} text={line.text} mono />
-          ))}
-        </dl>
+        <>
+          {dossier.declared
+            .filter((line) => line.named)
+            .map(({ label, text }) => (
+              <Declaration
+                key={`${dossier.id} ${label}`}
+                source={dossier.source}
+                table={dossier.table}
+                name={label}
+                words={text}
+              />
+            ))}
+          <dl className="facts">
+            {dossier.declared
+              .filter((line) => !line.named)
+              .map((line, i) => (
+                <Line key={i} label={line.label} text={line.text} mono />
+              ))}
+          </dl>
+        </>
       )}
 
       <h2>What the data says</h2>

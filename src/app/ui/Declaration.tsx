@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useFetcher } from 'react-router';
-import { Script } from '~/app/ui/Script';
-import type { ReadDdl } from '../ddl';
+import { Script } from './Script';
+import type { ReadDdl } from '~/app/routes/coverage/ddl';
 
 interface DeclarationProps {
   readonly source: number;

@@ -1,3 +1,4 @@
+import pg from 'pg';
 import { expect, type Page } from '@playwright/test';
 
 /** What a production source asks for before a docket may run, done with the keyboard: rehearsed, signed by another, a backup confirmed. */
@@ -29,4 +30,22 @@ export async function logIn(page: Page): Promise<void> {
 async function press(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name }).focus();
   await page.keyboard.press('Enter');
+}
+
+/** Somebody else at work on the harbour, who holds a lock until told to let go. */
+export async function atWork(statement: string) {
+  const client = new pg.Client({
+    host: '127.0.0.1',
+    port: 5810,
+    database: 'harbour',
+    user: 'harbour_owner',
+    password: 'mend-with-care',
+  });
+  await client.connect();
+  const workAgain = async (): Promise<void> => {
+    await client.query('begin');
+    await client.query(statement);
+  };
+  await workAgain();
+  return { workAgain, letGo: async () => void (await client.query('rollback')), end: () => client.end() };
 }

@@ -1,4 +1,4 @@
-import { logIn, readyToRun } from './docket';
+import { atWork, logIn, readyToRun } from './docket';
 import { expect, open, test } from './test';
 
 test('repeats are kept by the latest row, nulls filled from a value that is typed', async ({ page }) => {
@@ -74,4 +74,54 @@ test('the statements of a constraint are read from the source', async ({ page })
   await page.getByRole('button', { name: /^Statements of .*pk|^Statements of .*pkey/ }).click();
   await expect(page.locator('pre.script')).toContainText('drop constraint');
   await expect(page.locator('pre.script')).toContainText('PRIMARY KEY (');
+});
+
+test('a key that changes is replaced beside people at work: paused, gone on with, stopped on the way back, and backed out', async ({
+  page,
+}) => {
+  await open(page, '/s/1/findings?q=keys/volatile');
+  await page.getByRole('row', { name: /Key that changes/ }).click();
+  await expect(page.getByText('1 reference dropped and made again, then checked row by row', { exact: false })).toBeVisible();
+  await expect(page.getByText('No view or function of the source names it or rests on it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add to docket' }).click();
+  await page.getByRole('link', { name: /^Open Docket/ }).click();
+  await readyToRun(page);
+  const someone = await atWork('lock table port.mooring_job in share row exclusive mode');
+  try {
+    await logIn(page);
+    await page.getByRole('button', { name: 'Run forward' }).click();
+    await expect(page.locator('.steps .running', { hasText: 'id as the primary key of port.mooring_gang' })).toBeVisible();
+    await page.getByRole('button', { name: 'Pause' }).click();
+    await expect(page.getByText('Pausing after this step …')).toBeVisible();
+    await someone.letGo();
+    await expect(page.getByText('Paused before the next step.')).toBeVisible();
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.getByText('Done', { exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Key that changes/ })).toContainText('held');
+
+    await someone.workAgain();
+    await logIn(page);
+    await page.getByRole('button', { name: 'Run back' }).click();
+    await expect(page.locator('.steps .running', { hasText: 'gang_name as the primary key' })).toBeVisible();
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByText('Stopped', { exact: true })).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('What was done is kept');
+  } finally {
+    await someone.end();
+  }
+  await logIn(page);
+  await page.getByRole('button', { name: 'Run back' }).click();
+  await expect(page.getByText('Backed out', { exact: true })).toBeVisible();
+});
+
+test('a reference can be to another key than the likeliest', async ({ page }) => {
+  await open(page, '/s/1/findings?q=home_area_code');
+  await page.getByRole('row', { name: /Undeclared reference to harbour area/ }).click();
+  await page.getByRole('radio', { name: /^port\.harbour_area\(name\)/ }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('The script forward')).toContainText('references port.harbour_area (name)');
+  await page
+    .getByLabel('When it is checked')
+    .selectOption({ label: 'At the end of the transaction · DEFERRABLE INITIALLY DEFERRED' });
+  await expect(page.getByLabel('The script forward')).toContainText('deferrable initially deferred');
 });

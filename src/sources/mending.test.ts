@@ -37,6 +37,8 @@ const table = fc.record({
   named: fc.boolean(),
   /** A check that was never validated. */
   loose: fc.boolean(),
+  /** A parent of it needs more than its key. */
+  labelled: fc.boolean(),
 });
 const schema = fc.array(table, { minLength: 1, maxLength: 4 });
 const choices = fc.record({
@@ -70,6 +72,7 @@ const plainTable = {
   numbered: false,
   named: false,
   loose: false,
+  labelled: false,
 } as const;
 /** Any answers. */
 const plainChoices = {
@@ -122,10 +125,10 @@ function statementsFor(drawn: Drawn): readonly string[] {
     const repeats = holds ? 0 : Math.min(t.repeats, t.rows - 2);
     const nulls = t.mandatory ? 0 : t.nulls;
     return [
-      `create table ${name(n)} (${key} text ${t.numbered && t.key === 'primary key' ? 'unique not null' : t.key === 'indexed' ? 'not null' : t.key}, ${nouns[parent]}_ref_no text ${t.mandatory ? 'not null' : ''}, status text default 'open', noted_on date, basin_name text, weight numeric${t.numbered ? ', row_id int generated always as identity primary key' : ''})`,
-      `insert into ${name(n)} (${key}, ${nouns[parent]}_ref_no, status, noted_on, basin_name, weight) select '${nouns[n]}-' || case when n <= ${repeats} then ${t.rows} else n end,
+      `create table ${name(n)} (${key} text ${t.numbered && t.key === 'primary key' ? 'unique not null' : t.key === 'indexed' ? 'not null' : t.key}, ${nouns[parent]}_ref_no text ${t.mandatory ? 'not null' : ''}, status text default 'open', noted_on date, basin_name text, weight numeric${t.labelled ? ', label text not null' : ''}${t.numbered ? ', row_id int generated always as identity primary key' : ''})`,
+      `insert into ${name(n)} (${key}, ${nouns[parent]}_ref_no, status, noted_on, basin_name, weight${t.labelled ? ', label' : ''}) select '${nouns[n]}-' || case when n <= ${repeats} then ${t.rows} else n end,
          case when n <= ${t.orphans} then 'none-' || n when n > ${t.rows - nulls} then null else '${nouns[parent]}-' || (1 + n % ${drawn[parent]?.rows ?? 1}) end,
-         case n % 3 when 0 then 'open' else 'shut' end, date '2026-01-01' + n, case when n <= ${t.wrong} then ${t.berth} else 'basin ' || n % 7 end, case when ${t.negative} and n = 3 then -1 else n % 50 end
+         case n % 3 when 0 then 'open' else 'shut' end, date '2026-01-01' + n, case when n <= ${t.wrong} then ${t.berth} else 'basin ' || n % 7 end, case when ${t.negative} and n = 3 then -1 else n % 50 end${t.labelled ? ", 'label'" : ''}
          from generate_series(1, ${t.rows}) n`,
       ...(t.loose ? [`alter table ${name(n)} add constraint ${quote(`weight's ${n}`)} check (weight < 1000) not valid`] : []),
       ...(t.key === 'indexed' ? [`create unique index ${quote(`ux ${n}`)} on ${name(n)} (${key})`] : []),
@@ -205,6 +208,8 @@ test(
             return;
           }
           kinds.add('carried out');
+          if (plan.steps.some(({ operation: o }) => o.kind === 'addParents' && o.beside.length > 0))
+            kinds.add('labelled parents');
           for await (const { outcome, title } of provePlan(session, plan)) expect(outcome, title).not.toBe('accepted');
           const mended = new Set(plan.steps.map((step) => step.finding));
           for (const step of plan.steps)
@@ -243,6 +248,7 @@ test(
           'addParents',
           'addCheck',
           'replaceKey',
+          'labelled parents',
         ]),
       );
   },

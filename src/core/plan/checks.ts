@@ -3,7 +3,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import { type Claim, claimInWords, keyOfClaim } from '../evidence/claims';
-import { type Operation, type Reference, type SetAside, sideTableOf } from './operations';
+import { type Constant, type Operation, type Reference, type SetAside, sideTableOf } from './operations';
 
 export type Check =
   | { readonly kind: 'nulls'; readonly table: TableId; readonly columns: readonly string[] }
@@ -19,8 +19,13 @@ export type Check =
   | { readonly kind: 'breakingDeclared'; readonly table: TableId; readonly name: string }
   /** Rows that a repair would leave as they are, as there is nothing to fill them with. */
   | { readonly kind: 'unfilled'; readonly table: TableId; readonly repair: SetAside }
-  /** No row has this key. */
-  | { readonly kind: 'rowMissing'; readonly table: TableId; readonly column: string; readonly value: string }
+  /** No row has this key: a value for each of the columns, as text. */
+  | {
+      readonly kind: 'rowMissing';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      readonly values: readonly string[];
+    }
   /** The primary key is not over just these columns. */
   | { readonly kind: 'keyMissing'; readonly table: TableId; readonly columns: readonly string[] }
   /** Neither such an index nor the primary key that it is built for. */
@@ -143,7 +148,7 @@ export function describeCheck(check: Check): string {
     case 'unfilled':
       return `rows of ${check.table} that cannot be filled: what they are filled from is empty too`;
     case 'rowMissing':
-      return `${check.table} has no row with ${check.column} ${JSON.stringify(check.value)}`;
+      return `${check.table} has no row with ${check.columns.map((c, i) => `${c} ${JSON.stringify(check.values[i])}`).join(', ')}`;
     case 'keyMissing':
       return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
     case 'keyIndexMissing':
@@ -206,6 +211,8 @@ function before(operation: Operation): readonly Check[] {
       return [{ table, ...operation.against }];
     case 'setAside':
       return fillable(operation);
+    case 'addParents':
+      return operation.beside.flatMap(parentOf);
     case 'setNotNull':
       return [{ kind: 'nulls', table, columns: [operation.column] }];
     case 'renameConstraint':
@@ -247,12 +254,19 @@ function after(operation: Operation, validated: ReadonlySet<string>): readonly C
 
 // Rows that stay empty, or point nowhere again, would only stop the docket half way.
 function fillable(repair: SetAside): readonly Check[] {
-  const { table, change } = repair;
+  const { table, rows, change } = repair;
   if (change.kind === 'remove') return [];
+  const texts = change.columns.flatMap(({ with: filling }) => (filling.kind === 'constant' ? [filling.text] : []));
+  // Orphans that are pointed to one parent.
+  if (rows.kind === 'orphans' && texts.length > 0)
+    return [{ kind: 'rowMissing', table: rows.reference.parent, columns: rows.reference.parentColumns, values: texts }];
   return change.columns.flatMap(({ with: filling }): readonly Check[] => {
     if (filling.kind === 'column' || filling.kind === 'parent' || filling.kind === 'kept')
       return [{ kind: 'unfilled', table, repair }];
-    if (filling.kind !== 'constant' || filling.keyOf === null) return [];
-    return [{ kind: 'rowMissing', ...filling.keyOf, value: filling.text }];
+    return filling.kind === 'constant' ? parentOf(filling) : [];
   });
+}
+
+function parentOf({ text, keyOf }: Constant): readonly Check[] {
+  return keyOf === null ? [] : [{ kind: 'rowMissing', table: keyOf.table, columns: [keyOf.column], values: [text] }];
 }

@@ -2,7 +2,7 @@
 // turn comes. Each is refused in words before anybody sees a script.
 
 import type { TableId } from '../catalogue/identifiers';
-import { declaredUniques, getTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import { declaredUniques, getTable, includesColumns, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { columnsOfClaim } from '../evidence/claims';
 import type { FindingId } from '../rules/rule';
@@ -74,7 +74,8 @@ function columnsLeftEmpty(repair: Operation, catalogue: Catalogue): readonly str
     return repair.change.columns.filter((filled) => filled.with.kind === 'null').map(({ column }) => column);
   if (repair.kind !== 'addParents') return [];
   return getTable(catalogue, repair.table)
-    .columns.filter((c) => !repair.reference.parentColumns.includes(c.name) && c.default === null && c.identity === null)
+    .columns.filter((c) => c.default === null && c.identity === null)
+    .filter((c) => !repair.reference.parentColumns.includes(c.name) && !repair.beside.some(({ column }) => column === c.name))
     .map((c) => c.name);
 }
 
@@ -83,16 +84,27 @@ function refuseFilled({ finding, operation }: Candidate, candidates: readonly Ca
   const bound = columnsBound(operation);
   if (bound.length === 0) return;
   for (const { finding: other, operation: repair } of candidates) {
-    if (other === finding || repair.kind !== 'setAside' || repair.table !== operation.table || repair.change.kind !== 'fill')
-      continue;
-    // Whoever is pointed to the row that is kept still refers to a row, but may become like another.
-    const harmless = operation.kind === 'addForeignKey' ? ['null', 'kept'] : ['null'];
-    const filled = repair.change.columns.find((f) => !harmless.includes(f.with.kind) && bound.includes(f.column));
-    if (filled)
+    if (other === finding || repair.table !== operation.table) continue;
+    const filled = columnsWritten(repair, operation).find((column) => bound.includes(column));
+    if (filled !== undefined)
       throw new Error(
-        `Another remedy of this docket writes ${filled.column} of ${operation.table} in some rows, and nobody has looked whether that keeps to this rule. Run that first, and survey again.`,
+        `Another remedy of this docket writes ${filled} of ${operation.table} in some rows, and nobody has looked whether that keeps to this rule. Run that first, and survey again.`,
       );
   }
+}
+
+function columnsWritten(repair: Operation, operation: Operation): readonly string[] {
+  if (repair.kind === 'addParents') {
+    const { parentColumns } = repair.reference;
+    // Parents are made of keys that were missing, each once.
+    const differs =
+      (operation.kind === 'addPrimaryKey' || operation.kind === 'addUnique') && includesColumns(operation.columns, parentColumns);
+    return differs ? [] : [...parentColumns, ...repair.beside.map(({ column }) => column)];
+  }
+  // Whoever is pointed to the row that is kept still refers to a row, but may become like another.
+  const harmless = operation.kind === 'addForeignKey' ? ['null', 'kept'] : ['null'];
+  if (repair.kind !== 'setAside' || repair.change.kind !== 'fill') return [];
+  return repair.change.columns.filter((filled) => !harmless.includes(filled.with.kind)).map(({ column }) => column);
 }
 
 // What one remedy takes its values from, another cannot change: they would no longer be those that were surveyed.

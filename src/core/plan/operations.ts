@@ -208,13 +208,19 @@ export interface Filled {
 export type Filling =
   | { readonly kind: 'null' }
   | { readonly kind: 'default' }
-  /** `keyOf`: the parent's column that has to have it, where the filled column is a reference. */
-  | { readonly kind: 'constant'; readonly text: string; readonly keyOf: ParentColumn | null }
+  | Constant
   | { readonly kind: 'column'; readonly column: string }
   /** The value that the parent has in a column of its own. */
   | { readonly kind: 'parent'; readonly reference: Reference; readonly column: string }
   /** The value of the row that is kept of several, in the column that is referred to. */
   | { readonly kind: 'kept'; readonly column: string };
+
+export interface Constant {
+  readonly kind: 'constant';
+  readonly text: string;
+  /** The parent's column that has to have it, where the filled column is a reference. */
+  readonly keyOf: ParentColumn | null;
+}
 
 export interface ParentColumn {
   readonly table: TableId;
@@ -247,6 +253,8 @@ export interface AddParents {
   readonly table: TableId;
   readonly child: TableId;
   readonly reference: Reference;
+  /** What stands in columns that a parent needs beside its key; the same in each of them. */
+  readonly beside: readonly (Constant & { readonly column: string })[];
   readonly sideTable: string;
 }
 

@@ -1,5 +1,5 @@
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
-import { findTable, foreignKeysOf, getTable, referencesTo } from '../catalogue/lookups';
+import { declaredUniques, findTable, foreignKeysOf, getTable, referencesTo } from '../catalogue/lookups';
 import type { Catalogue, Column, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { counted, plural, spoken, withArticle } from '../naming/words';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
@@ -28,6 +28,7 @@ export function orphanQuestion(
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
   const notEmpty = mandatory.length > 0 ? `${mandatory.join(', ')} may not be null` : unkeyed;
+  const beside = parent ? neededBeside(parent, references.columns) : [];
   const kept = undoable(table);
   return [
     {
@@ -55,10 +56,11 @@ export function orphanQuestion(
         {
           id: 'parents',
           title: 'Create the missing ones',
-          effect: `${parents} are made for them, with nothing but ${references.columns.join(', ')}`,
+          effect: `${parents} are made for them, with ${beside.length > 0 ? `what you type, and` : 'nothing but'} ${references.columns.join(', ')}`,
           cost: parent ? undoable(parent) : 'can be undone',
           advised: false,
           refused: whyNoParents(parent, references),
+          ...(beside.length > 0 && { asks: { label: `${beside.map(({ name }) => name).join(', ')} of each of them` } }),
         },
         {
           id: 'point',
@@ -66,8 +68,10 @@ export function orphanQuestion(
           effect: `${many} get the ${spoken(references.table)} that you name; what they had is kept`,
           cost: kept,
           advised: false,
-          refused: columns.length > 1 ? 'the reference has several columns' : unkeyed,
-          asks: { label: `${references.columns.join(', ')} of the ${spoken(references.table)}` },
+          refused: unkeyed,
+          asks: {
+            label: `${references.columns.join(', ')} of the ${spoken(references.table)}${columns.length > 1 ? ', parted by commas' : ''}`,
+          },
         },
         ...(finding.proposal.kind === 'validate'
           ? []
@@ -96,10 +100,20 @@ export function orphanQuestion(
 
 function whyNoParents(parent: Table | null, { columns }: ProposedParent): string | null {
   if (!parent) return 'the parent is not in the catalogue';
-  const open = parent.columns.filter((c) => !columns.includes(c.name) && isMandatory(c)).map((c) => c.name);
-  if (open.length > 0) return `a ${spoken(parent.name)} needs ${open.join(', ')} too`;
+  const open = neededBeside(parent, columns);
+  const names = open.map((c) => c.name).join(', ');
+  // One text is typed for all of them.
+  if (new Set(open.map((c) => c.family)).size > 1)
+    return `${withArticle(spoken(parent.name))} needs ${names} too, of several types`;
+  const unique = declaredUniques(parent).find((key) => open.some((c) => key.includes(c.name)));
+  if (unique) return `${withArticle(spoken(parent.name))} needs a ${unique.join(', ')} of its own`;
   const made = parent.columns.find((c) => columns.includes(c.name) && (c.generated !== null || c.identity === 'always'));
   return made ? `${made.name} is made by the database` : null;
+}
+
+/** Columns that a row needs beside its key. */
+export function neededBeside(parent: Table, key: readonly string[]): readonly Column[] {
+  return parent.columns.filter((c) => !key.includes(c.name) && isMandatory(c));
 }
 
 function isMandatory(column: Column): boolean {

@@ -143,6 +143,46 @@ test('one decision for many says how many can take it', () => {
   expect(outcomeInWords(first, { onDelete: 'cascade' }, many)).toMatch(/deleting a berth deletes its \w+ with it\.$/);
 });
 
+test('missing parents are made with what they need beside their key, and orphans pointed by a key of several columns', () => {
+  const needing = sketch(`
+    port.quay:  quay_no text key, area text not null, note text not null
+    port.slot:  quay_no text, slot_no, length numeric not null, label text not null; unique quay_no+slot_no
+    port.crane: id key, quay_no text, slot_no
+  `);
+  const toQuay = found(
+    'crane',
+    { kind: 'foreignKey', columns: ['quay_no'], references: { schema: 'port', table: 'quay', columns: ['quay_no'] } },
+    { orphanRows: 3 },
+  );
+  const toSlot = found(
+    'crane',
+    {
+      kind: 'foreignKey',
+      columns: ['quay_no', 'slot_no'],
+      references: { schema: 'port', table: 'slot', columns: ['quay_no', 'slot_no'] },
+    },
+    { orphanRows: 3 },
+  );
+  const plan = (finding: Finding, decision: Decision) => planFor([{ finding, decision }], needing, 'd1', 'plain');
+  expect(plan(toQuay, { orphans: 'parents' }).problems[0]?.message).toBe('Type what stands in area, note of each.');
+  expect(plan(toQuay, { orphans: 'parents', 'orphans typed': 'unknown' }).steps[0]?.operation).toMatchObject({
+    beside: [
+      { column: 'area', text: 'unknown' },
+      { column: 'note', text: 'unknown' },
+    ],
+  });
+  const orphans = questionsFor(toSlot, needing, {}).find(({ id }) => id === 'orphans')?.answers ?? [];
+  expect(orphans.find(({ id }) => id === 'parents')?.refused).toBe('a slot needs length, label too, of several types');
+  expect(plan(toSlot, { orphans: 'point', 'orphans typed': 'Q1' }).problems[0]?.message).toContain('parted by commas');
+  const pointed = plan(toSlot, { orphans: 'point', 'orphans typed': 'Q1, 4' });
+  expect(pointed.before).toContainEqual({
+    kind: 'rowMissing',
+    table: 'port.slot',
+    columns: ['quay_no', 'slot_no'],
+    values: ['Q1', '4'],
+  });
+});
+
 test('a reference can be to another parent than the likeliest, or another key of it; its orphans are those of that parent', () => {
   const twice = sketch(`
     port.berth:   berth_no text key, chart_no text not null unique, ordinal not null unique

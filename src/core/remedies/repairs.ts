@@ -2,13 +2,13 @@
 
 import { foreignKeysOf, getColumn, getTable } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
-import type { Change, Filling, Keep, Operation, Reference, SetAside, WrongRows } from '../plan/operations';
+import type { Change, Constant, Filled, Filling, Keep, Operation, Reference, SetAside, WrongRows } from '../plan/operations';
 import { breaks, claimInWords, columnsOfClaim } from '../evidence/claims';
 import type { Proposal } from '../rules/rule';
 import { giveSideTable, type Naming } from './names';
 import { type Decision, typedName } from './question';
 import type { QuestionId } from './questions';
-import { noParent } from './referenceQuestions';
+import { neededBeside, noParent } from './referenceQuestions';
 import { parentAnswer, parentColumns, repointed } from './repairQuestions';
 import { rowKeyOf, writableColumns } from './rows';
 
@@ -24,23 +24,27 @@ export function orphanRepairs(reference: Reference, table: Table, decision: Deci
     case 'standIns':
       return [setAside(table, { ...orphans, values: noParent }, emptied(reference.columns), naming)];
     case 'point': {
-      const text = typed(decision, 'orphans', `which row of ${reference.parent} they are pointed to`);
-      return [
-        setAside(
-          table,
-          orphans,
-          filled(reference.columns, {
-            kind: 'constant',
-            text,
-            keyOf: { table: reference.parent, column: reference.parentColumns[0] ?? '' },
-          }),
-          naming,
-        ),
-      ];
+      const values = keyTyped(typed(decision, 'orphans', `which row of ${reference.parent} they are pointed to`), reference);
+      const columns = reference.columns.map((column, i): Filled => ({
+        column,
+        with: { kind: 'constant', text: values[i] ?? '', keyOf: null },
+      }));
+      return [setAside(table, orphans, { kind: 'fill', columns }, naming)];
     }
     case 'parents': {
       const parent = getTable(naming.catalogue, reference.parent);
-      return [{ kind: 'addParents', table: parent.id, child: table.id, reference, sideTable: giveSideTable(naming, parent) }];
+      const needed = neededBeside(parent, reference.parentColumns).map(({ name }) => name);
+      const text = needed.length > 0 ? typed(decision, 'orphans', `what stands in ${needed.join(', ')} of each`) : '';
+      return [
+        {
+          kind: 'addParents',
+          table: parent.id,
+          child: table.id,
+          reference,
+          beside: needed.map((column) => ({ column, ...constant(parent, column, text) })),
+          sideTable: giveSideTable(naming, parent),
+        },
+      ];
     }
     default:
       return [];
@@ -160,9 +164,20 @@ function filled(columns: readonly string[], filling: Filling): Change {
   return { kind: 'fill', columns: columns.map((column) => ({ column, with: filling })) };
 }
 
-function constant(table: Table, column: string, text: string): Filling {
+function constant(table: Table, column: string, text: string): Constant {
   const key = foreignKeysOf(table).find(({ columns }) => columns.length === 1 && columns[0] === column);
   return { kind: 'constant', text, keyOf: key ? { table: key.parent, column: key.parentColumns[0] ?? '' } : null };
+}
+
+// The parts of a key are parted by commas, as people write them.
+function keyTyped(text: string, { parentColumns, parent }: Reference): readonly string[] {
+  if (parentColumns.length === 1) return [text];
+  const values = text.split(',').map((part) => part.trim());
+  if (values.length !== parentColumns.length)
+    throw new Error(
+      `A row of ${parent} is named by ${parentColumns.join(', ')}: type these ${parentColumns.length}, parted by commas.`,
+    );
+  return values;
 }
 
 function typed(decision: Decision, question: QuestionId, what: string): string {

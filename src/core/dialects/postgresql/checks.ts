@@ -41,7 +41,7 @@ export function writeCheck(check: Check): string {
       return lines(
         'select count(*)',
         'from (values (1)) as wanted',
-        `where not exists (select 1 from ${quoteTable(check.table)} where ${quote(check.column)} = ${literal(check.value)})`,
+        `where not exists (select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')})`,
       );
     case 'keyMissing':
       return lines(

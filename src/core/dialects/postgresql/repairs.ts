@@ -47,16 +47,20 @@ export function bringBack(operation: BringBack): readonly string[] {
 }
 
 export function addParents(operation: AddParents): readonly string[] {
-  const { table, child, reference } = operation;
+  const { table, child, reference, beside } = operation;
   const keys = reference.parentColumns;
   return [
     ...sideTable(operation, table, keys),
     [
       'with made as (',
-      `  insert into ${quoteTable(table)} (${quoteList(keys)})`,
-      `  select distinct ${reference.columns.map((c) => `child.${quote(c)}`).join(', ')}`,
-      `  from ${quoteTable(child)} as child`,
-      `  where ${orphanCondition(reference)}`,
+      `  insert into ${quoteTable(table)} (${quoteList([...keys, ...beside.map(({ column }) => column)])})`,
+      // Beside the distinct keys, so that each text is taken as its column's type (manual, 10.4).
+      `  select ${[...keys.map((c) => `missing.${quote(c)}`), ...beside.map(({ text }) => literal(text))].join(', ')}`,
+      '  from (',
+      `    select distinct ${reference.columns.map((c, i) => `child.${quote(c)} as ${quote(keys[i] ?? '')}`).join(', ')}`,
+      `    from ${quoteTable(child)} as child`,
+      `    where ${orphanCondition(reference)}`,
+      '  ) as missing',
       `  returning ${quoteList(keys)}`,
       ')',
       `insert into ${quoteTable(sideTableOf(operation))}`,

@@ -38,6 +38,18 @@ test('how far a delete reaches is counted on the source', async ({ page }) => {
   await expect(reach.getByText('There is no such berth now.')).toBeVisible();
 });
 
+test('a reference can be to another key than the likeliest', async ({ page }) => {
+  await open(page, '/s/1/findings?q=home_area_code');
+  await page.getByRole('row', { name: /Undeclared reference to harbour area/ }).click();
+  await page.getByRole('radio', { name: /^port\.harbour_area\(name\)/ }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('The script forward')).toContainText('references port.harbour_area (name)');
+  await page
+    .getByLabel('When it is checked')
+    .selectOption({ label: 'At the end of the transaction · DEFERRABLE INITIALLY DEFERRED' });
+  await expect(page.getByLabel('The script forward')).toContainText('deferrable initially deferred');
+});
+
 test('one decision for many findings is previewed, run by four eyes, and what it kept is dropped', async ({ page }) => {
   await open(page, '/s/1/findings?q=references/undeclared');
   await page.getByRole('link', { name: 'Decide for many' }).click();
@@ -112,16 +124,4 @@ test('a key that changes is replaced beside people at work: paused, gone on with
   await logIn(page);
   await page.getByRole('button', { name: 'Run back' }).click();
   await expect(page.getByText('Backed out', { exact: true })).toBeVisible();
-});
-
-test('a reference can be to another key than the likeliest', async ({ page }) => {
-  await open(page, '/s/1/findings?q=home_area_code');
-  await page.getByRole('row', { name: /Undeclared reference to harbour area/ }).click();
-  await page.getByRole('radio', { name: /^port\.harbour_area\(name\)/ }).focus();
-  await page.keyboard.press('Space');
-  await expect(page.getByLabel('The script forward')).toContainText('references port.harbour_area (name)');
-  await page
-    .getByLabel('When it is checked')
-    .selectOption({ label: 'At the end of the transaction · DEFERRABLE INITIALLY DEFERRED' });
-  await expect(page.getByLabel('The script forward')).toContainText('deferrable initially deferred');
 });

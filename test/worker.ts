@@ -87,3 +87,28 @@ export async function eventually<T>(ask: () => Promise<T | null>, what: string):
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
 }
+
+/** Waits until what is found is in one of the states. */
+export function inState<Row extends { readonly state: string }>(
+  find: () => Promise<Row | null>,
+  ...states: readonly Row['state'][]
+): Promise<Row> {
+  return eventually(async () => {
+    const row = await find();
+    return row && states.includes(row.state) ? row : null;
+  }, states.join(' or '));
+}
+
+/** Holds a lock, so that a job stands still there, until it is let go of. */
+export async function whileLocked(
+  database: TestDatabase,
+  lock: string,
+  work: (letGo: () => Promise<void>) => Promise<void>,
+): Promise<void> {
+  await database.run(`begin; lock table ${lock}`);
+  try {
+    await work(async () => void (await database.run('rollback')));
+  } finally {
+    await database.run('rollback');
+  }
+}

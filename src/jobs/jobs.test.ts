@@ -1,7 +1,7 @@
 import type pg from 'pg';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/database';
-import { eventually, killed, useWorkshop, type Workshop } from '../../test/worker';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/worker';
 import { inferStyle } from '../core/naming/style';
 import { type Plan, planFor } from '../core/plan/plan';
 import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode } from '../store/dockets/dockets';
@@ -43,26 +43,13 @@ async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<
   await queue.enqueue('survey', id);
   return id;
 }
-const reached = (id: number, ...states: readonly SurveyState[]) =>
-  eventually(
-    async () => {
-      const row = await findSurvey(store, id);
-      return row && states.includes(row.state) ? row : null;
-    },
-    `survey ${id} to be ${states.join(' or ')}`,
-  );
+const reached = (id: number, ...states: readonly SurveyState[]) => inState(() => findSurvey(store, id), ...states);
 const isAt = (id: number, doing: string) =>
   eventually(async () => ((await findSurvey(store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
 
 /** Holds a table so that a survey stands still at it, until let go. */
-async function holding(work: (letGo: () => Promise<void>) => Promise<void>): Promise<void> {
-  await audited.run('begin; lock table slow in access exclusive mode');
-  try {
-    await work(async () => void (await audited.run('rollback')));
-  } finally {
-    await audited.run('rollback');
-  }
-}
+const holding = (work: (letGo: () => Promise<void>) => Promise<void>) =>
+  whileLocked(audited, 'slow in access exclusive mode', work);
 
 test('a survey is carried out by a worker, with its findings', async () => {
   await hire();

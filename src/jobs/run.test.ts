@@ -3,7 +3,7 @@
 import type pg from 'pg';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/database';
-import { eventually, killed, useWorkshop, type Workshop } from '../../test/worker';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/worker';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Mode } from '../core/plan/locks';
 import { type Plan, planFor } from '../core/plan/plan';
@@ -70,14 +70,7 @@ async function ask(docket: number, plan: Plan, direction: Direction): Promise<nu
   return id;
 }
 
-const reached = (id: number, ...states: readonly RunState[]) =>
-  eventually(
-    async () => {
-      const row = await findRun(store, id);
-      return row && states.includes(row.state) ? row : null;
-    },
-    `run ${id} to be ${states.join(' or ')}`,
-  );
+const reached = (id: number, ...states: readonly RunState[]) => inState(() => findRun(store, id), ...states);
 
 async function run(docket: number, plan: Plan, direction: Direction): Promise<void> {
   expect((await reached(await ask(docket, plan, direction), 'done', 'stopped')).problem).toBeNull();
@@ -91,14 +84,8 @@ const stands = (id: number) =>
   }, 'the run to stand at the lock');
 
 /** Holds `call` so that a run stands still where it changes it. */
-async function holding(work: (letGo: () => Promise<void>) => Promise<void>): Promise<void> {
-  await audited.run('begin; lock table call in share row exclusive mode');
-  try {
-    await work(async () => void (await audited.run('rollback')));
-  } finally {
-    await audited.run('rollback');
-  }
-}
+const holding = (work: (letGo: () => Promise<void>) => Promise<void>) =>
+  whileLocked(audited, 'call in share row exclusive mode', work);
 
 const same = async (): Promise<void> => expect(differences(before, await fingerprintOf(audited.details))).toEqual([]);
 
@@ -159,17 +146,14 @@ test('a first step that was stopped half way is gone on with, and what it left i
   await hire();
   const { docket, plan } = await planned('quiet', ['keys/missing']);
   // An index is built beside the work: it waits for whoever was writing before.
-  await audited.run('begin; lock table berth, pilot in row exclusive mode');
-  try {
+  await whileLocked(audited, 'berth, pilot in row exclusive mode', async () => {
     const id = await ask(docket, plan, 'forward');
     const left = async () => (await audited.run('select 1 from pg_index where not indisvalid')).rowCount;
     await eventually(async () => ((await left()) ? true : null), 'an index to be half built');
     await steerRun(store, docket, 'stop');
     await reached(id, 'stopped', 'done');
     expect(await left()).toBe(1);
-  } finally {
-    await audited.run('rollback');
-  }
+  });
   await run(docket, plan, 'forward');
   expect(
     (await audited.run("select 1 from pg_constraint where contype = 'p' and connamespace = 'public'::regnamespace")).rows,

@@ -46,7 +46,8 @@ const costs: Readonly<Record<Operation['kind'], Cost>> = {
   removeParents: { lock: 'ROW EXCLUSIVE', blocks: nobody, work: 'changes rows' },
 };
 
-const momentary = 'others for a moment';
+/** Whom a step keeps waiting that takes its lock for a moment only. */
+export const momentary = 'others for a moment';
 
 // Manual, "CREATE INDEX", section "Building Indexes Concurrently"; "ALTER TABLE", Notes.
 const quietCosts: Readonly<Partial<Record<Operation['kind'], Cost>>> = {

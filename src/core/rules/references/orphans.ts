@@ -4,7 +4,7 @@ import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidenc
 import type { InclusionRequest } from '../../evidence/requests';
 import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
 import type { ForeignKey, Table } from '../../catalogue/model';
-import { byHand, defineRule } from '../rule';
+import { byHand, defineRule, type Proposal } from '../rule';
 
 interface Facts {
   readonly name: string;
@@ -44,14 +44,7 @@ export const orphans = defineRule<Facts>({
             orphanValues,
             how: fact.how,
           },
-          proposal: key.enforced
-            ? {
-                kind: 'validate',
-                columns: key.columns,
-                name: key.name,
-                references: { schema: parent.schema, table: parent.name, columns: key.parentColumns },
-              }
-            : byHand(key.columns),
+          proposal: key.enforced ? validation(key, parent) : byHand(key.columns),
         };
       }
     }
@@ -94,4 +87,13 @@ export function doubtful(table: Table): readonly ForeignKey[] {
 
 export function inclusionOf(table: Table, key: ForeignKey): InclusionRequest {
   return { kind: 'inclusion', table: table.id, columns: key.columns, parent: key.parent, parentColumns: key.parentColumns };
+}
+
+export function validation({ columns, name, parentColumns }: ForeignKey, parent: Table): Proposal {
+  return {
+    kind: 'validate',
+    columns,
+    name,
+    references: { schema: parent.schema, table: parent.name, columns: parentColumns },
+  };
 }

@@ -2,7 +2,7 @@ import { getTable } from '../../catalogue/lookups';
 import { findFact } from '../../evidence/evidence';
 import { counted } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
-import { doubtful, inclusionOf } from './orphans';
+import { doubtful, inclusionOf, validation } from './orphans';
 
 interface Facts {
   readonly name: string;
@@ -29,15 +29,7 @@ export const unvalidatedReference = defineRule<Facts>({
           severity: key.enforced ? (orphanRows === 0 ? 'Minor' : 'Moderate') : 'Serious',
           confidence: 1,
           facts: { name: key.name, parent: parent.id, enforced: key.enforced, orphanRows },
-          proposal:
-            orphanRows === 0 && key.enforced
-              ? {
-                  kind: 'validate',
-                  columns: key.columns,
-                  name: key.name,
-                  references: { schema: parent.schema, table: parent.name, columns: key.parentColumns },
-                }
-              : byHand(key.columns),
+          proposal: orphanRows === 0 && key.enforced ? validation(key, parent) : byHand(key.columns),
         };
       }
     }

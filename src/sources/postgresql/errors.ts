@@ -53,6 +53,9 @@ export function statementError(cause: unknown, doing: string): SourceError {
   if (code === '57014' && /statement timeout/.test(text)) return say('it took longer than allowed and was stopped.', 'timeout');
   if (code === '57014') return say('it was cancelled.', 'cancelled');
   if (code === '55P03') return say('somebody else holds a lock on the table. Try again when it is free.', 'locked');
+  // dependent_objects_still_exist: what depends is said in the detail only.
+  if (code === '2BP01')
+    return say(`${[text, ...detailOf(cause)].join(': ')}. Drop them first, and make them again afterwards.`, 'refused');
   if (code.startsWith('23')) return say(`the database refused: ${text}.`, 'refused');
   if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
   return say(`${text}.`, 'other');
@@ -60,6 +63,11 @@ export function statementError(cause: unknown, doing: string): SourceError {
 
 export function codeOf(error: unknown): string {
   return typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : '';
+}
+
+function detailOf(error: unknown): readonly string[] {
+  const detail = typeof error === 'object' && error !== null && 'detail' in error ? error.detail : null;
+  return typeof detail === 'string' ? detail.split('\n').slice(0, 5) : [];
 }
 
 function textOf(error: unknown): string {

@@ -179,11 +179,9 @@ function fillForGood(table: TableId, column: string): readonly Stretch[] {
   const check = checkName(column);
   const nullable = { kind: 'nullable', table, column } as const;
   return [
+    clearing(dropCheck(table, column)),
     {
-      statements: [
-        alter(table, `drop constraint if exists ${quote(check)}`),
-        alter(table, `add constraint ${quote(check)}`, `check (${quote(column)} is not null)`, 'not valid'),
-      ],
+      statements: [alter(table, `add constraint ${quote(check)}`, `check (${quote(column)} is not null)`, 'not valid')],
       todo: nullable,
       cost: moment,
       alone: false,

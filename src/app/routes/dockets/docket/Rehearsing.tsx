@@ -148,7 +148,11 @@ function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
         <li key={i} className={line.ok ? undefined : 'rust'}>
           {line.title}
           <span className="outcome">
-            {[line.outcome, line.ms > 0 ? duration(line.ms) : '', line.locks.map((lock) => lock.toLowerCase()).join(', ')]
+            {[
+              line.outcome.replace(/\.$/, ''),
+              line.ms > 0 ? duration(line.ms) : '',
+              line.locks.map((lock) => lock.toLowerCase()).join(', '),
+            ]
               .filter(Boolean)
               .join('; ')}
           </span>

@@ -20,6 +20,23 @@ const clients = 4;
 
 /** `--surrogate`: the key is a new column that numbers every row, the dearest of all steps. */
 const decision: Decision = process.argv.includes('--surrogate') ? { key: 'surrogate' } : {};
+/** `--replace`: a key that others refer to gives way to such a column, while parents and children are written. */
+const replaces = process.argv.includes('--replace');
+
+const keyless = `
+  create table berth as select n as berth_id, 'B' || n as berth_no from generate_series(1, 2000) n;
+  alter table berth add primary key (berth_id);
+  create table booking as select n as booking_id, 1 + n % 2000 as berth_id, 'BK' || n as booking_no, 'note ' || n % 90 as note, now() as noted_at from generate_series(1, ${rows}) n;`;
+const keyed = `
+  create table booking (booking_name text primary key, berth_id int, note text);
+  insert into booking select 'BK' || n, n % 2000, 'note ' || n % 90 from generate_series(1, ${rows}) n;
+  create table stay (stay_id bigint primary key, booking_name text references booking);
+  insert into stay select n, 'BK' || 1 + n % 1000 from generate_series(1, ${rows}) n;
+  create index on stay (booking_name);`;
+const write = replaces
+  ? `with parent as (insert into booking select 'BK' || n, n % 2000, 'new' from nextval('booking_ids') n returning booking_name)
+     insert into stay select nextval('booking_ids'), 'BK' || 1 + n % 1000 from parent, nextval('booking_ids') n`
+  : `insert into booking select n, 1 + n % 2000, 'BK' || n, 'new', now() from nextval('booking_ids') n`;
 
 interface Wait {
   readonly step: number;
@@ -34,9 +51,7 @@ try {
   const url = server.url('quiet');
   const client = await connect(url);
   await client.query(`
-    create table berth as select n as berth_id, 'B' || n as berth_no from generate_series(1, 2000) n;
-    alter table berth add primary key (berth_id);
-    create table booking as select n as booking_id, 1 + n % 2000 as berth_id, 'BK' || n as booking_no, 'note ' || n % 90 as note, now() as noted_at from generate_series(1, ${rows}) n;
+    ${replaces ? keyed : keyless}
     create sequence booking_ids start ${rows + 1};
     analyze;`);
   await client.end();
@@ -69,7 +84,7 @@ async function measure(
   const waits: Wait[] = [];
   let step = 0;
   let stop = false;
-  const writers = Array.from({ length: clients }, () => write());
+  const writers = Array.from({ length: clients }, () => keepWriting());
   await new Promise((resolve) => setTimeout(resolve, 3_000));
   const alone = Math.max(...waits.map((wait) => wait.ms));
   const session = await openPostgresqlForChange(parseConnectionString(url));
@@ -83,13 +98,13 @@ async function measure(
   await session.close();
   return { plan, waits: [...waits], alone };
 
-  async function write(): Promise<void> {
+  async function keepWriting(): Promise<void> {
     const client = new pg.Client({ connectionString: url });
     await client.connect();
     while (!stop) {
       const started = performance.now();
       const at = step;
-      await client.query(`insert into booking select n, 1 + n % 2000, 'BK' || n, 'new', now() from nextval('booking_ids') n`);
+      await client.query(write);
       const ms = performance.now() - started;
       // A wait belongs to the step that it began in, or to the one that came meanwhile.
       waits.push({ step: at, ms });
@@ -103,7 +118,7 @@ async function planOf(url: string, mode: Mode): Promise<Plan> {
   const source = await openPostgresql(parseConnectionString(url));
   try {
     const { catalogue, findings } = await survey(source, { depth: 'exact' });
-    const mendable = findings.filter((finding) => finding.proposal.kind !== 'byHand');
+    const mendable = findings.filter(({ proposal }) => (replaces ? proposal.kind === 'replaceKey' : proposal.kind !== 'byHand'));
     return planFor(
       mendable.map((finding) => ({ finding, decision })),
       catalogue,

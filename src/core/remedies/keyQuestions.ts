@@ -108,6 +108,8 @@ function whyNotReplaced(table: Table, resting: readonly Reference[]): string | n
   const split = resting.find(({ child }) => child.kind !== 'table');
   if (split)
     return `${split.child.id} is ${split.child.kind}: its reference can only be made again with all rows checked at once`;
+  const off = resting.find(({ key: reference }) => !reference.enforced);
+  if (off) return `${off.key.name} of ${off.child.id} is switched off, and would be on again; find out why first`;
   const twice = table.indexes.find(
     (i) => i.name !== index.name && i.unique && i.predicate === null && sameColumnSet(namesOf(i.columns), key.columns),
   );

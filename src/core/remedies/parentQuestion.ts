@@ -4,6 +4,7 @@
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { declaredUniques, findColumn, findTable, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
+import { comparable } from '../evidence/references/candidates';
 import { counted } from '../naming/words';
 import { tableOf } from '../rules/audit';
 import type { OtherParent } from '../rules/references/undeclared';
@@ -97,7 +98,7 @@ function otherKeys(
       cost: 'orphans are counted before anything is changed',
       advised: false,
       refused:
-        own && target && own.family !== target.family ? `${own.declaredType} does not compare with ${target.declaredType}` : null,
+        own && target && !comparable(own, target) ? `${own.declaredType} does not compare with ${target.declaredType}` : null,
     };
   });
 }

@@ -1,8 +1,10 @@
 import { expect, test } from 'vitest';
 import { tableId } from '../catalogue/identifiers';
+import { applyAll } from '../catalogue/apply';
+import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { sketch } from '../catalogue/sketch';
 import { evidence, included, profiled } from '../evidence/measured';
-import { planFor } from '../plan/plan';
+import { afterPlan, planFor } from '../plan/plan';
 import { audit } from '../rules/audit';
 import type { Finding, FindingId, Proposal } from '../rules/rule';
 import { outcomeInWords } from './inWords';
@@ -141,6 +143,35 @@ test('one decision for many says how many can take it', () => {
   const [first] = references;
   if (!first) throw new Error('there are references');
   expect(outcomeInWords(first, { onDelete: 'cascade' }, many)).toMatch(/deleting a berth deletes its \w+ with it\.$/);
+});
+
+test('a key that others refer to gives way only where all can be put back as it was', () => {
+  const replaced = (drawing: string, kind: Table['kind'] = 'table') => {
+    const drawn = sketch(drawing);
+    const resting = (c: Constraint): Constraint => (c.kind === 'foreign key' ? { ...c, index: 'quay_pkey' } : c);
+    const tables = drawn.tables.map((t) => ({
+      ...t,
+      kind: t.name === 'quay' ? kind : t.kind,
+      constraints: t.constraints.map(resting),
+    }));
+    const catalogue: Catalogue = { ...drawn, tables };
+    const finding: Finding = {
+      ...found('quay', { kind: 'replaceKey', columns: ['quay_name'], name: 'quay_pkey', surrogate: 'id' }, {}, 'keys/volatile'),
+    };
+    const [surrogate] = questionsFor(finding, catalogue, {})[0]?.answers ?? [];
+    const plan = planFor([{ finding, decision: {} }], catalogue, 'd1', 'quiet');
+    return { refused: surrogate?.refused, plan, after: applyAll(plan.back, afterPlan(plan, catalogue)), catalogue };
+  };
+  const quay = 'port.quay: quay_name text key';
+  const crane = 'port.crane: id key, quay text -> port.quay.quay_name cascade';
+  const { refused, plan, after, catalogue } = replaced(`${quay}\n${crane}`);
+  expect(refused).toBeNull();
+  expect(plan.steps.map(({ operation }) => operation.kind)).toEqual(['addIdentityColumn', 'replaceKey', 'validateConstraint']);
+  expect(after).toEqual(catalogue);
+  expect(replaced(`${quay}; unique index quay_name`).refused).toContain('unique already');
+  const { refused: split, plan: none } = replaced(`${quay}\n${crane}`, 'partitioned');
+  expect([split, none.steps]).toEqual([expect.stringContaining('what it is split by'), []]);
+  expect(none.problems[0]?.message).toContain('waive the finding');
 });
 
 test('missing parents are made with what they need beside their key, and orphans pointed by a key of several columns', () => {

@@ -60,7 +60,11 @@ export function orphanQuestion(
           cost: parent ? undoable(parent) : 'can be undone',
           advised: false,
           refused: whyNoParents(parent, references),
-          ...(beside.length > 0 && { asks: { label: `${beside.map(({ name }) => name).join(', ')} of each of them` } }),
+          ...(beside.length > 0 && {
+            asks: {
+              label: `${beside.map(({ name }) => name).join(', ')} of each of them${beside.length > 1 ? ', parted by commas' : ''}`,
+            },
+          }),
         },
         {
           id: 'point',
@@ -101,10 +105,6 @@ export function orphanQuestion(
 function whyNoParents(parent: Table | null, { columns }: ProposedParent): string | null {
   if (!parent) return 'the parent is not in the catalogue';
   const open = neededBeside(parent, columns);
-  const names = open.map((c) => c.name).join(', ');
-  // One text is typed for all of them.
-  if (new Set(open.map((c) => c.family)).size > 1)
-    return `${withArticle(spoken(parent.name))} needs ${names} too, of several types`;
   const unique = declaredUniques(parent).find((key) => open.some((c) => key.includes(c.name)));
   if (unique) return `${withArticle(spoken(parent.name))} needs a ${unique.join(', ')} of its own`;
   const made = parent.columns.find((c) => columns.includes(c.name) && (c.generated !== null || c.identity === 'always'));

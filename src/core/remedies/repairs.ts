@@ -1,5 +1,6 @@
 // From what was decided about rows that stand in the way of a rule to the operations that repair them.
 
+import type { TableId } from '../catalogue/identifiers';
 import { foreignKeysOf, getColumn, getTable } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
 import type { Change, Constant, Filled, Filling, Keep, Operation, Reference, SetAside, WrongRows } from '../plan/operations';
@@ -24,7 +25,8 @@ export function orphanRepairs(reference: Reference, table: Table, decision: Deci
     case 'standIns':
       return [setAside(table, { ...orphans, values: noParent }, emptied(reference.columns), naming)];
     case 'point': {
-      const values = keyTyped(typed(decision, 'orphans', `which row of ${reference.parent} they are pointed to`), reference);
+      const { parent, parentColumns } = reference;
+      const values = partsOf(typed(decision, 'orphans', `which row of ${parent} they are pointed to`), parentColumns, parent);
       const columns = reference.columns.map((column, i): Filled => ({
         column,
         with: { kind: 'constant', text: values[i] ?? '', keyOf: null },
@@ -34,14 +36,17 @@ export function orphanRepairs(reference: Reference, table: Table, decision: Deci
     case 'parents': {
       const parent = getTable(naming.catalogue, reference.parent);
       const needed = neededBeside(parent, reference.parentColumns).map(({ name }) => name);
-      const text = needed.length > 0 ? typed(decision, 'orphans', `what stands in ${needed.join(', ')} of each`) : '';
+      const texts =
+        needed.length > 0
+          ? partsOf(typed(decision, 'orphans', `what stands in ${needed.join(', ')} of each`), needed, parent.id)
+          : [];
       return [
         {
           kind: 'addParents',
           table: parent.id,
           child: table.id,
           reference,
-          beside: needed.map((column) => ({ column, ...constant(parent, column, text) })),
+          beside: needed.map((column, i) => ({ column, ...constant(parent, column, texts[i] ?? '') })),
           sideTable: giveSideTable(naming, parent),
         },
       ];
@@ -169,15 +174,13 @@ function constant(table: Table, column: string, text: string): Constant {
   return { kind: 'constant', text, keyOf: key ? { table: key.parent, column: key.parentColumns[0] ?? '' } : null };
 }
 
-// The parts of a key are parted by commas, as people write them.
-function keyTyped(text: string, { parentColumns, parent }: Reference): readonly string[] {
-  if (parentColumns.length === 1) return [text];
-  const values = text.split(',').map((part) => part.trim());
-  if (values.length !== parentColumns.length)
-    throw new Error(
-      `A row of ${parent} is named by ${parentColumns.join(', ')}: type these ${parentColumns.length}, parted by commas.`,
-    );
-  return values;
+// Values of several columns are parted by commas, as people write them.
+function partsOf(text: string, columns: readonly string[], table: TableId): readonly string[] {
+  if (columns.length === 1) return [text];
+  const parts = text.split(',').map((part) => part.trim());
+  if (parts.length !== columns.length)
+    throw new Error(`Type a value for each of ${columns.join(', ')} of ${table}: ${columns.length}, parted by commas.`);
+  return parts;
 }
 
 function typed(decision: Decision, question: QuestionId, what: string): string {

@@ -24,6 +24,14 @@ export async function startBenchServer(): Promise<Server> {
   });
 }
 
+/** Makes a database and returns its address. */
+export async function makeDatabase(server: Server, name: string): Promise<string> {
+  const admin = await connect(server.url());
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  return server.url(name);
+}
+
 export async function connect(url: string, settings = ''): Promise<pg.Client> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();

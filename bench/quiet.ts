@@ -13,7 +13,7 @@ import { openPostgresqlForChange } from '../src/sources/postgresql/changing';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey } from '../src/sources/survey';
-import { connect, startBenchServer } from './database';
+import { connect, makeDatabase, startBenchServer } from './database';
 
 const rows = process.argv.includes('--small') ? 100_000 : 1_000_000;
 const clients = 4;
@@ -45,10 +45,7 @@ interface Wait {
 
 const server = await startBenchServer();
 try {
-  const admin = await connect(server.url());
-  await admin.query('create database quiet');
-  await admin.end();
-  const url = server.url('quiet');
+  const url = await makeDatabase(server, 'quiet');
   const client = await connect(url);
   await client.query(`
     ${replaces ? keyed : keyless}

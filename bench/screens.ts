@@ -11,7 +11,7 @@ import { openStore } from '../src/store/db';
 import { coverageBoard } from '../src/store/findings/coverageBoard';
 import { findingsBoard } from '../src/store/findings/findingsBoard';
 import { findingStates } from '../src/core/ratchet/states';
-import { connect, median, startBenchServer, timed } from './database';
+import { median, makeDatabase, startBenchServer, timed } from './database';
 // @ts-expect-error A script without types: it must run before there are any.
 import { freePort } from '../scripts/postgres.mjs';
 import playwrightConfig from '../playwright.config';
@@ -22,10 +22,7 @@ const calls = 40;
 
 const server = await startBenchServer();
 try {
-  const admin = await connect(server.url());
-  await admin.query('create database boards');
-  await admin.end();
-  const url = server.url('boards');
+  const url = await makeDatabase(server, 'boards');
   await migrate(url);
   const store = openStore(url);
   await fill();

@@ -12,16 +12,13 @@ import { openPostgresqlForChange } from '../src/sources/postgresql/changing';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey } from '../src/sources/survey';
-import { connect, startBenchServer } from './database';
+import { connect, makeDatabase, startBenchServer } from './database';
 
 const rows = process.argv.includes('--small') ? 100_000 : 1_000_000;
 
 const server = await startBenchServer();
 try {
-  const admin = await connect(server.url());
-  await admin.query('create database times');
-  await admin.end();
-  const url = server.url('times');
+  const url = await makeDatabase(server, 'times');
   const client = await connect(url);
   await client.query(`
     create table berth as select n as berth_id, 'B' || n as berth_no from generate_series(1, 2000) n;

@@ -260,11 +260,10 @@ function fillable(repair: SetAside): readonly Check[] {
   // Orphans that are pointed to one parent.
   if (rows.kind === 'orphans' && texts.length > 0)
     return [{ kind: 'rowMissing', table: rows.reference.parent, columns: rows.reference.parentColumns, values: texts }];
-  return change.columns.flatMap(({ with: filling }): readonly Check[] => {
-    if (filling.kind === 'column' || filling.kind === 'parent' || filling.kind === 'kept')
-      return [{ kind: 'unfilled', table, repair }];
-    return filling.kind === 'constant' ? parentOf(filling) : [];
-  });
+  // Of all columns together.
+  const isRead = change.columns.some(({ with: filling }) => ['column', 'parent', 'kept'].includes(filling.kind));
+  const unfilled: readonly Check[] = isRead ? [{ kind: 'unfilled', table, repair }] : [];
+  return [...unfilled, ...change.columns.flatMap(({ with: filling }) => (filling.kind === 'constant' ? parentOf(filling) : []))];
 }
 
 function parentOf({ text, keyOf }: Constant): readonly Check[] {

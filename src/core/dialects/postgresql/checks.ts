@@ -38,40 +38,24 @@ export function writeCheck(check: Check): string {
     case 'unfilled':
       return countUnfilled(check.repair);
     case 'rowMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')})`,
+      return unless(
+        `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
       );
     case 'keyMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (${primaryKey(check.table, check.columns)})`,
-      );
+      return unless(primaryKey(check.table, check.columns));
     case 'keyIndexMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (select 1 ${index(check.table, check.name)} and indisvalid)`,
+      return unless(
+        `select 1 ${index(check.table, check.name)} and indisvalid`,
         `  and not exists (${primaryKey(check.table, check.columns)})`,
       );
     case 'constraintMissing':
-      return lines(
-        `select count(*)`,
-        'from (values (1)) as wanted',
-        `where not exists (${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''})`,
-      );
+      return unless(`${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''}`);
     case 'constraintValidated':
       return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`;
     case 'constraintPresent':
       return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
     case 'indexMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (select 1 ${index(check.table, check.name)} and indisvalid)`,
-      );
+      return unless(`select 1 ${index(check.table, check.name)} and indisvalid`);
     case 'indexPresent':
       return `select count(*) ${index(check.table, check.name)}`;
     case 'indexBroken':
@@ -93,17 +77,9 @@ export function writeCheck(check: Check): string {
     case 'tablePresent':
       return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${literal(quoteTable(check.table))}) is not null`;
     case 'columnMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (select 1 ${column(check.table, check.column)})`,
-      );
+      return unless(`select 1 ${column(check.table, check.column)}`);
     case 'identityMissing':
-      return lines(
-        'select count(*)',
-        'from (values (1)) as wanted',
-        `where not exists (select 1 ${column(check.table, check.column)} and attidentity <> '')`,
-      );
+      return unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`);
     case 'columnTaken':
       return lines(
         `select count(*) ${column(check.table, check.column)}`,
@@ -167,6 +143,11 @@ function column(table: TableId, name: string): string {
 
 function regclass(table: TableId): string {
   return `${literal(quoteTable(table))}::pg_catalog.regclass`;
+}
+
+/** Counts one when a query finds nothing. */
+function unless(query: string, ...more: readonly string[]): string {
+  return lines('select count(*)', 'from (values (1)) as wanted', `where not exists (${query})`, ...more);
 }
 
 function lines(...text: readonly string[]): string {

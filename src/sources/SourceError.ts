@@ -2,6 +2,7 @@
 export type SourceProblem =
   | 'unreachable'
   | 'wrongPassword'
+  | 'weakPassword'
   | 'noDatabase'
   | 'tlsRefused'
   | 'notAllowed'

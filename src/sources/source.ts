@@ -11,8 +11,11 @@ import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
 
 export interface Source {
-  /** Throws SourceError when the catalogue cannot be read. `statistics`: with what the server believes of each column, which costs. */
-  readCatalogue(options?: { readonly statistics?: boolean }): Promise<Catalogue>;
+  /**
+   * Throws SourceError when the catalogue cannot be read. `statistics`: with what the server believes of each column, which
+   * costs; `joins`: with which columns views and functions compare, which is so unless it is false.
+   */
+  readCatalogue(options?: { readonly statistics?: boolean; readonly joins?: boolean }): Promise<Catalogue>;
   /**
    * Answers requests of one kind with its own SQL, about one table or, if they are probes, about many; in
    * one pass where it can: a fact for each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the
@@ -78,6 +81,8 @@ export interface ConnectionDetails {
   readonly user: string;
   readonly password: string;
   readonly tls: TlsMode;
+  /** True where a person allowed it to be sent in clear text or as md5 though the server's certificate is not checked. */
+  readonly weakPassword?: boolean;
 }
 
 /** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { joinsIn } from './joins';
+import { searchJoins } from './joins';
 import { sketch } from './sketch';
 
 const catalogue = sketch(`
@@ -7,6 +7,12 @@ const catalogue = sketch(`
   call:   id key, vsl, berth_no
   berth:  berth_no key
 `);
+
+function joinsIn(...texts: readonly string[]) {
+  const search = searchJoins(catalogue);
+  for (const text of texts) search.lookInto(text);
+  return search.found();
+}
 
 test.each([
   [
@@ -35,7 +41,20 @@ test.each([
   ['a name that two tables have is nobody’s', 'select 1 from call, vessel where id = vsl', []],
   ['what is no table is skipped', 'select 1 from nothing n join call c on n.a = c.vsl', []],
 ] as const)('%s', (_, text, pairs) => {
-  expect(joinsIn([text, text], catalogue)).toEqual(
-    pairs.map(([left, right]) => ({ left: `public.${left}`, right: `public.${right}` })),
-  );
+  expect(joinsIn(text, text)).toEqual(pairs.map(([left, right]) => ({ left: `public.${left}`, right: `public.${right}` })));
+});
+
+// Each made its reader go over the same signs again and again, for minutes.
+test.each([
+  ['quotes never closed', "'".repeat(100_001)],
+  ['quoted names never closed', '"" '.repeat(40_000)],
+  ['comments never closed', '/*'.repeat(60_000)],
+  ['casts of casts', '::"a.a.'.repeat(20_000)],
+  ['one table named again and again', `select 1 from ${'call c, '.repeat(15_000)} where ${'c.vsl = c.id and '.repeat(6_000)}`],
+  ['USING without an end', `select 1 from call ${'using ( '.repeat(12_000)}`],
+  ['brackets within brackets', '('.repeat(50_000) + 'a' + ')'.repeat(50_000)],
+])('poison is read in a moment: %s', (_, text) => {
+  const started = performance.now();
+  joinsIn(text);
+  expect(performance.now() - started).toBeLessThan(1_000);
 });

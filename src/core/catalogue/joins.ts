@@ -16,8 +16,9 @@ interface Word {
 /** A name with its qualifiers: `c.vessel_id`. */
 type Chain = readonly string[];
 
+// What is opened and never closed goes on to the end: a try that fails there would be made again at every sign.
 const pattern =
-  /--[^\n]*|\/\*[\s\S]*?\*\/|'(?:[^']|'')*'|"((?:[^"]|"")+)"|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
+  /--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)|"((?:[^"]|"")+)(?:"|$)|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
 const cast =
   /::\s*(?:character varying|double precision|timestamp with(?:out)? time zone|"?[\w.]+"?)(?:\(\d+(?:,\s*\d+)?\))?(?:\[\])?/gi;
 const beforeTable = new Set(['from', 'join', 'update', 'into', 'only', ',', '(', 'using']);
@@ -27,32 +28,55 @@ const noAlias = new Set(
   ),
 );
 /** Characters of one text that are looked at. */
-const longest = 200_000;
+export const longestText = 100_000;
+/** Tables that one text may speak of, columns that one USING may name, and joins kept in all: what is over was not written by hand. */
+const mostTables = 60;
+const mostUsing = 30;
+const mostJoins = 100_000;
 
-/** The pairs of columns that any of the texts sets equal, each once. */
-export function joinsIn(texts: Iterable<string>, catalogue: Pick<Catalogue, 'tables'>): readonly Join[] {
-  const byName = tablesByName(baseTables(catalogue as Catalogue));
-  const found = new Map<string, Join>();
-  for (const text of texts) {
-    for (const join of scan(wordsIn(text), byName)) {
-      const [left, right] = join.left < join.right ? [join.left, join.right] : [join.right, join.left];
-      if (left !== right) found.set(`${left} ${right}`, { left, right });
-    }
-  }
-  return [...found.values()];
+/** Looks for joins in one text after the other, so that whoever reads can do something else between. */
+export interface JoinSearch {
+  lookInto(text: string): void;
+  /** The pairs of columns that any of the texts sets equal, each once. */
+  found(): readonly Join[];
 }
 
-function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Table[]> {
-  const byName = new Map<string, Table[]>();
+export function searchJoins(catalogue: Pick<Catalogue, 'tables'>): JoinSearch {
+  const byName = tablesByName(baseTables(catalogue as Catalogue));
+  const found = new Map<string, Join>();
+  return {
+    lookInto(text) {
+      if (found.size >= mostJoins) return;
+      for (const join of scan(wordsIn(text), byName)) {
+        const [left, right] = join.left < join.right ? [join.left, join.right] : [join.right, join.left];
+        if (left !== right) found.set(`${left} ${right}`, { left, right });
+      }
+    },
+    found: () => [...found.values()],
+  };
+}
+
+interface Named {
+  readonly table: Table;
+  readonly columns: ReadonlyMap<string, ColumnId>;
+}
+
+function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Named[]> {
+  const byName = new Map<string, Named[]>();
   for (const table of tables) {
-    for (const name of [table.name, `${table.schema}.${table.name}`]) byName.set(name, [...(byName.get(name) ?? []), table]);
+    const named: Named = { table, columns: new Map(table.columns.map((column) => [column.name, column.id])) };
+    for (const name of [table.name, `${table.schema}.${table.name}`]) {
+      const alike = byName.get(name);
+      if (alike) alike.push(named);
+      else byName.set(name, [named]);
+    }
   }
   return byName;
 }
 
 function wordsIn(text: string): readonly Word[] {
   const words: Word[] = [];
-  for (const [all, quoted, plain] of text.slice(0, longest).replaceAll(cast, '').matchAll(pattern)) {
+  for (const [all, quoted, plain] of text.slice(0, longestText).replaceAll(cast, '').matchAll(pattern)) {
     if (quoted !== undefined) words.push({ kind: 'name', text: quoted.replaceAll('""', '"') });
     else if (plain !== undefined) words.push({ kind: 'name', text: plain.toLowerCase() });
     else if (!/^(--|\/\*)/.test(all)) words.push({ kind: 'sign', text: all });
@@ -60,29 +84,29 @@ function wordsIn(text: string): readonly Word[] {
   return words;
 }
 
-function scan(words: readonly Word[], byName: ReadonlyMap<string, readonly Table[]>): readonly Join[] {
+function scan(words: readonly Word[], byName: ReadonlyMap<string, readonly Named[]>): readonly Join[] {
   const parts = chained(words);
-  const aliases = new Map<string, readonly Table[]>();
-  const order: Table[] = [];
+  const aliases = new Map<string, Set<Named>>();
+  const spokenOf = new Set<Named>();
   parts.forEach((part, at) => {
     const before = parts[at - 1];
     if (typeof part === 'string' || typeof before !== 'string' || !beforeTable.has(before)) return;
     const tables = byName.get(part.join('.')) ?? [];
-    if (tables.length === 0) return;
-    order.push(...tables);
+    if (tables.length === 0 || spokenOf.size + tables.length > mostTables) return;
+    for (const table of tables) spokenOf.add(table);
     const next = parts[at + 1] === 'as' ? parts[at + 2] : parts[at + 1];
     const spelt = typeof next === 'string' ? undefined : next?.[0];
     for (const alias of [part.at(-1), spelt])
-      if (alias !== undefined) aliases.set(alias, [...(aliases.get(alias) ?? []), ...tables]);
+      if (alias !== undefined) aliases.set(alias, new Set([...(aliases.get(alias) ?? []), ...tables]));
   });
   const columnsOf = (chain: Chain): readonly ColumnId[] => {
     const name = chain.at(-1) ?? '';
-    const tables = chain.length === 1 ? [...new Set(order)] : (aliases.get(chain.at(-2) ?? '') ?? []);
-    const columns = tables.flatMap((table) => table.columns.filter((column) => column.name === name).map(({ id }) => id));
+    const tables = chain.length === 1 ? spokenOf : (aliases.get(chain.at(-2) ?? '') ?? []);
+    const columns = [...tables].flatMap((table) => table.columns.get(name) ?? []);
     return chain.length === 1 && columns.length !== 1 ? [] : columns;
   };
   return parts.flatMap((part, at): readonly Join[] => {
-    if (part === 'using') return usingPairs(parts, at, order);
+    if (part === 'using') return usingPairs(parts, at, spokenOf);
     const [left, right] = [parts[at - 1], parts[at + 1]];
     if (part !== '=' || !Array.isArray(left) || !Array.isArray(right)) return [];
     return columnsOf(left).flatMap((l) => columnsOf(right).map((r) => ({ left: l, right: r })));
@@ -124,16 +148,14 @@ function isKeyword(text: string): boolean {
 }
 
 // USING (a, b): the table named last with each one before it that has the columns.
-function usingPairs(parts: readonly (string | Chain)[], at: number, order: readonly Table[]): readonly Join[] {
+function usingPairs(parts: readonly (string | Chain)[], at: number, spokenOf: ReadonlySet<Named>): readonly Join[] {
   if (parts[at + 1] !== '(') return [];
-  const end = parts.indexOf(')', at);
-  const names = parts.slice(at + 2, end).flatMap((part) => (Array.isArray(part) && part.length === 1 ? (part as Chain) : []));
+  const listed = parts.slice(at + 2, at + 2 + 2 * mostUsing);
+  const names = listed
+    .slice(0, listed.indexOf(')'))
+    .flatMap((part) => (Array.isArray(part) && part.length === 1 ? (part as Chain) : []));
   return names.flatMap((name) => {
-    const ids = [
-      ...new Map<TableId, ColumnId>(
-        order.flatMap((table) => table.columns.filter((column) => column.name === name).map(({ id }) => [table.id, id] as const)),
-      ).values(),
-    ];
+    const ids = [...spokenOf].flatMap((table) => table.columns.get(name) ?? []);
     return ids.slice(1).map((right) => ({ left: ids[0] as ColumnId, right }));
   });
 }

@@ -126,16 +126,16 @@ export const statistics = `
   from pg_stats
   where schemaname not in ('pg_catalog', 'information_schema') and not inherited`;
 
-/** What views are defined as, and what functions say, but for those that an extension brought. */
-export function definitions(version: number): string {
+/** What views are defined as, and what functions say, but for those that an extension brought; `most` characters of each. */
+export function definitions(version: number, most: number): string {
   const body = version >= 140000 ? `coalesce(nullif(prosrc, ''), pg_get_function_sqlbody(p.oid))` : 'prosrc';
   return `
-  select pg_get_viewdef(c.oid)
+  select left(pg_get_viewdef(c.oid), ${most})
   from pg_class c
   join pg_namespace n on n.oid = c.relnamespace
   where c.relkind in ('v', 'm') and ${userSchemas}
   union all
-  select ${body}
+  select left(${body}, ${most})
   from pg_proc p
   join pg_namespace n on n.oid = p.pronamespace
   join pg_language l on l.oid = p.prolang
@@ -153,7 +153,7 @@ export const statementStatistics = `
 /** The statements called most often in this database; the name comes from the query above. */
 export function statements(view: string): string {
   return `
-  select query
+  select left(query, 100000)
   from ${view} s
   join pg_database d on d.oid = s.dbid
   where d.datname = current_database() and query ~* '\\m(join|from|update)\\M'

@@ -6,24 +6,31 @@ import { blocksOthers, type Mode } from '../../core/plan/locks';
 import { type ActionProof, type BreakingProof, isRefusing } from '../../core/plan/proofs';
 import type { ChangingSession, ConnectionDetails, Outcome, ProofAnswer } from '../source';
 import { SourceError } from '../SourceError';
-import { cancelOther, openChanging, openReading } from './connect';
+import { cancelOther, openChanging, openReading, reading, readingLimits, renewSettings } from './connect';
 import { codeOf, statementError } from './errors';
 import { readCatalogue } from './readCatalogue';
 
+const changingLimits = { statementMs: 0, lockMs: 5_000 };
 const proofMs = 15_000;
 // A try waits for nobody, and deferred constraints speak at once.
-const proofStart = `begin; set local statement_timeout = ${proofMs}; set local lock_timeout = 2000; set constraints all immediate`;
+const proofLimits = { statementMs: proofMs, lockMs: 2_000 };
+
+async function startProof(client: pg.Client): Promise<void> {
+  await client.query('begin');
+  await renewSettings(client, proofLimits);
+  await client.query('set constraints all immediate');
+}
 
 /** Opens the session that runs a docket. Throws SourceError. */
 export async function openPostgresqlForChange(details: ConnectionDetails): Promise<ChangingSession> {
-  const client = await openChanging(details, { statementMs: 0, lockMs: 5_000 });
+  const client = await openChanging(details, changingLimits);
   const { rows } = await client.query<{ pid: number }>('select pg_catalog.pg_backend_pid() as pid');
   const pid = rows[0]?.pid ?? 0;
   const run: Running = { client, given: { up: false }, notices: [], watched: watcher(details, pid) };
   client.on('notice', (notice) => run.notices.push(notice.message ?? ''));
   return {
-    readCatalogue: () => readCatalogue(client),
-    check: (query) => count(client, query).catch((error: unknown) => fail(error, 'Checking')),
+    readCatalogue: () => readCatalogue(client, readingLimits),
+    check: (query) => countReading(client, query).catch((error: unknown) => fail(error, 'Checking')),
     carryOut: (stretches, mode) => carryOut(run, stretches, mode),
     prove: (proof, statement) => prove(client, proof, statement),
     proveAction: (proof, attempt) => proveAction(client, proof, attempt),
@@ -108,7 +115,7 @@ async function carryOut(run: Running, stretches: readonly Stretch[], mode: Mode)
     const patience = patienceFor(stretch, mode);
     if (run.given.up) throw new SourceError('It was stopped on request. What was done is kept.', 'cancelled');
     try {
-      if ((await count(run.client, writeCheck(stretch.todo))) > 0) {
+      if ((await countReading(run.client, writeCheck(stretch.todo))) > 0) {
         rows += await perform(run, stretch, patience, locks);
         done++;
       }
@@ -132,15 +139,17 @@ async function perform(
   { lockMs }: Patience,
   locks: Set<string>,
 ): Promise<number> {
-  await client.query(`set lock_timeout = ${Math.trunc(lockMs)}`);
   let rows = 0;
   try {
     if (!alone) await client.query('begin');
     for (const statement of statements) {
+      // Made anew each time: code of the database that the last statement came by may have changed them for the session.
+      await renewSettings(client, { ...changingLimits, lockMs });
       const { command, rowCount } = await (alone ? watched.during(client.query(statement), locks) : client.query(statement));
       if (changingCommands.includes(command)) rows += rowCount ?? 0;
     }
     if (alone) return rows;
+    await renewSettings(client, changingLimits);
     for (const lock of await locksHeld(client)) locks.add(lock);
     await client.query('commit');
     return rows;
@@ -183,6 +192,11 @@ const lockStrength = [
   'AccessExclusive',
 ];
 
+// A check only reads, whatever functions of the database it comes by.
+function countReading(client: pg.Client, query: string): Promise<number> {
+  return reading(client, changingLimits, () => count(client, query));
+}
+
 async function count(client: pg.Client, query: string): Promise<number> {
   const { rows } = await client.query<unknown[]>({ text: query, rowMode: 'array' });
   return Number(rows[0]?.[0]);
@@ -195,7 +209,7 @@ function isBusy(error: unknown): boolean {
 
 async function prove(client: pg.Client, proof: BreakingProof, statement: string): Promise<ProofAnswer> {
   try {
-    await client.query(proofStart);
+    await startProof(client);
     const { rowCount } = await client.query(statement);
     return rowCount === 0
       ? { outcome: 'not provable', answer: 'There are not enough rows to build a try from.' }
@@ -216,7 +230,7 @@ async function proveAction(
 ): Promise<ProofAnswer & { readonly statement: string }> {
   let tried = '';
   try {
-    await client.query(proofStart);
+    await startProof(client);
     const { rows } = await client.query<string[]>({ text: pick, rowMode: 'array' });
     const [key] = rows;
     if (!key)
@@ -228,6 +242,7 @@ async function proveAction(
     tried = statement(key);
     const before = await count(client, left(key));
     await client.query(tried);
+    await renewSettings(client, proofLimits);
     const after = await count(client, left(key));
     return isRefusing(action)
       ? { outcome: 'accepted', answer: 'The database let it happen. The rule is not in force.', statement: tried }

@@ -1,10 +1,12 @@
-// Connections to an audited database. Each session is read-only by the server's own switch, bounded in
-// time and in waiting for locks, and says who it is.
+// Connections to an audited database. Whatever is read is read in an explicit read-only transaction with settings of
+// its own, which is rolled back: functions of the audited database run while we read (row security, index predicates,
+// casts), and nothing that they set outlives the statement that called them.
 
+import type { EventEmitter } from 'node:events';
 import pg from 'pg';
 import { SourceError } from '../SourceError';
 import type { ConnectionDetails, TlsMode } from '../source';
-import { connectionError } from './errors';
+import { connectionError, weakPasswordError } from './errors';
 
 /** Older servers lack catalogue columns that we read. */
 export const oldestVersion = 120000;
@@ -12,6 +14,8 @@ export const oldestVersion = 120000;
 export interface SessionLimits {
   readonly statementMs: number;
   readonly lockMs: number;
+  /** What the session is for, as the server lists it beside `pawl`: `survey 12`. */
+  readonly purpose?: string;
 }
 
 export const readingLimits: SessionLimits = { statementMs: 600_000, lockMs: 2_000 };
@@ -21,12 +25,10 @@ const sortMemory = '128MB';
 
 /** A session that can only read. Throws SourceError. */
 export async function openReading(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<pg.Client> {
-  const client = await open(details);
+  const client = await open(details, limits.purpose);
   try {
-    // An empty search path but the system's: nothing of the audited schema can stand in for a function we call.
-    await client.query(
-      `set default_transaction_read_only = on; set search_path = pg_catalog; set timezone = 'UTC'; set work_mem = '${sortMemory}'; ${sessionSettings(limits)}`,
-    );
+    await client.query(`set default_transaction_read_only = on; set idle_in_transaction_session_timeout = 60000; ${hearing}`);
+    await client.query(settingsOf(limits, ''));
     await refuseOldServer(client);
     return client;
   } catch (error) {
@@ -35,11 +37,30 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
   }
 }
 
+/** How reading goes beyond the usual: parallel workers that a statement may have, and what it may see. */
+export interface ReadingOptions extends SessionLimits {
+  readonly workers?: number;
+}
+
+/**
+ * Reads in a transaction of its own: one snapshot, read-only (a transaction that has read cannot be made to write
+ * any more: manual, SET TRANSACTION), every setting made anew, rolled back whatever happens.
+ */
+export async function reading<T>(client: pg.Client, options: ReadingOptions, read: () => Promise<T>): Promise<T> {
+  await client.query(`begin isolation level repeatable read read only; ${settingsOf(options, 'local')}`);
+  try {
+    return await read();
+  } finally {
+    await client.query('rollback').catch(() => undefined);
+  }
+}
+
 /** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
 export async function openChanging(details: ConnectionDetails, limits: SessionLimits): Promise<pg.Client> {
-  const client = await open(details);
+  const client = await open(details, limits.purpose);
   try {
-    await client.query(sessionSettings(limits));
+    await client.query(`set idle_in_transaction_session_timeout = 60000; ${hearing}`);
+    await client.query(settingsOf(limits, ''));
     return client;
   } catch (error) {
     await client.end().catch(() => undefined);
@@ -47,21 +68,43 @@ export async function openChanging(details: ConnectionDetails, limits: SessionLi
   }
 }
 
+/** Makes the settings of a changing session again, for what comes next: a trigger may have changed them. */
+export async function renewSettings(client: pg.Client, limits: SessionLimits): Promise<void> {
+  await client.query(settingsOf(limits, ''));
+}
+
 /** Interrupts the statement that another session of the same login has under way. Throws SourceError. */
 export async function cancelOther(details: ConnectionDetails, pid: number | undefined): Promise<void> {
   const other = await openReading(details);
   try {
-    await other.query('select pg_cancel_backend($1)', [pid]);
+    await other.query('select pg_catalog.pg_cancel_backend($1)', [pid]);
   } finally {
     await other.end();
   }
 }
 
-async function open(details: ConnectionDetails): Promise<pg.Client> {
+/**
+ * Ends sessions of ours for the same purpose that a process left behind which died: their statements would go on beside
+ * the new ones. Only of the same login, in the same database.
+ */
+export async function endOthers(client: pg.Client, purpose: string): Promise<void> {
+  await client.query(
+    `select pg_catalog.pg_terminate_backend(pid) from pg_catalog.pg_stat_activity
+     where application_name = $1 and usename = current_user and datname = pg_catalog.current_database() and pid <> pg_catalog.pg_backend_pid()`,
+    [sessionName(purpose)],
+  );
+}
+
+function sessionName(purpose: string | undefined): string {
+  return purpose === undefined ? 'pawl' : `pawl ${purpose}`;
+}
+
+async function open(details: ConnectionDetails, purpose: string | undefined): Promise<pg.Client> {
   try {
-    return await connect(details, details.tls === 'prefer' ? 'require' : details.tls);
+    return await connect(details, details.tls === 'prefer' ? 'require' : details.tls, purpose);
   } catch (error) {
-    if (details.tls === 'prefer' && /does not support SSL/.test(String(error))) return await connect(details, 'off').catch(fail);
+    if (details.tls === 'prefer' && /does not support SSL/.test(String(error)))
+      return await connect(details, 'off', purpose).catch(fail);
     return fail(error);
   }
   function fail(error: unknown): never {
@@ -69,21 +112,31 @@ async function open(details: ConnectionDetails): Promise<pg.Client> {
   }
 }
 
-async function connect(details: ConnectionDetails, tls: Exclude<TlsMode, 'prefer'>): Promise<pg.Client> {
+async function connect(
+  details: ConnectionDetails,
+  tls: Exclude<TlsMode, 'prefer'>,
+  purpose: string | undefined,
+): Promise<pg.Client> {
   const { host, port, database, user, password } = details;
+  const asked: AskedFor = { weakly: null };
   const client = new pg.Client({
     host,
     port,
     database,
     user,
-    password,
-    application_name: 'pawl',
+    password: () => {
+      if (asked.weakly !== null && tls !== 'verify' && details.weakPassword !== true)
+        throw weakPasswordError(details, asked.weakly);
+      return password;
+    },
+    application_name: sessionName(purpose),
     connectionTimeoutMillis: 8_000,
     keepAlive: true,
     ssl: tls === 'off' ? false : { rejectUnauthorized: tls === 'verify', ...(tls === 'verify' && { servername: host }) },
   });
   // Without a listener an idle connection that dies would end the process; the next query reports it.
   client.on('error', () => undefined);
+  watchForWeakRequests(client, asked);
   try {
     await client.connect();
     return client;
@@ -93,20 +146,35 @@ async function connect(details: ConnectionDetails, tls: Exclude<TlsMode, 'prefer
   }
 }
 
-// One connection, no parallel workers, no JIT: an audit leaves the server to those who work on it.
-function sessionSettings({ statementMs, lockMs }: SessionLimits): string {
-  return `set statement_timeout = ${Math.round(statementMs)};
-    set lock_timeout = ${Math.round(lockMs)};
-    set idle_in_transaction_session_timeout = 60000;
-    set max_parallel_workers_per_gather = 0;
-    set jit = off;
-    set datestyle = 'ISO, YMD';
-    set standard_conforming_strings = on`;
+interface AskedFor {
+  weakly: 'in clear text' | 'hashed with md5' | null;
+}
+
+// Whoever stands at that address can ask for the password in clear, or as an md5 hash that is as good as it. The driver
+// asks for the password right after these messages, so that it can be refused there.
+function watchForWeakRequests(client: pg.Client, asked: AskedFor): void {
+  const { connection } = client as unknown as { readonly connection: EventEmitter };
+  connection.prependListener('authenticationCleartextPassword', () => (asked.weakly = 'in clear text'));
+  connection.prependListener('authenticationMD5Password', () => (asked.weakly = 'hashed with md5'));
+}
+
+// Where the server can (PostgreSQL 14 on), it looks whether we are still there while a statement runs.
+const hearing = `select pg_catalog.set_config(name, '2000', false) from pg_catalog.pg_settings where name = 'client_connection_check_interval'`;
+
+// No parallel workers but those asked for, no JIT: an audit leaves the server to those who work on it. An empty search path
+// but the system's: nothing of the audited schema can stand in for a function or operator that we call. Rows that
+// row security would hide are an error, not a smaller count.
+function settingsOf({ statementMs, lockMs, workers = 0 }: ReadingOptions, reach: 'local' | ''): string {
+  const set = `set ${reach}`;
+  return `${set} search_path = pg_catalog; ${set} row_security = off; ${set} timezone = 'UTC'; ${set} work_mem = '${sortMemory}';
+    ${set} statement_timeout = ${Math.round(statementMs)}; ${set} lock_timeout = ${Math.round(lockMs)};
+    ${set} max_parallel_workers_per_gather = ${Math.trunc(workers)}; ${set} jit = off; ${set} datestyle = 'ISO, YMD';
+    ${set} standard_conforming_strings = on`;
 }
 
 async function refuseOldServer(client: pg.Client): Promise<void> {
   const { rows } = await client.query<{ version: string; number: number }>(
-    `select current_setting('server_version') as version, current_setting('server_version_num')::int as number`,
+    `select pg_catalog.current_setting('server_version') as version, pg_catalog.current_setting('server_version_num')::int as number`,
   );
   const [server] = rows;
   if (server && server.number < oldestVersion) {

@@ -3,7 +3,7 @@
 
 import type pg from 'pg';
 import { type TableId, tableNames } from '../../core/catalogue/identifiers';
-import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
+import { quote, tableText } from '../../core/dialects/postgresql/quote';
 import type { Ddl } from '../source';
 import { statementError } from './errors';
 
@@ -67,8 +67,8 @@ async function ofIndex(client: pg.Client, table: TableId, name: string): Promise
     `select pg_catalog.pg_get_indexdef(i.indexrelid, 0, false) as definition
      from pg_catalog.pg_index i
      join pg_catalog.pg_class c on c.oid = i.indexrelid
-     where i.indrelid = pg_catalog.to_regclass($1) and c.relname = $2`,
-    [quoteTable(table), name],
+     where i.indrelid = pg_catalog.to_regclass(${tableText(table)}) and c.relname = $1`,
+    [name],
   );
   const [index] = rows;
   return index ? { drop: `drop index ${quote(schema)}.${quote(name)};`, create: `${index.definition};` } : null;

@@ -43,12 +43,26 @@ export function connectionError(cause: unknown, { host, port, database, user }: 
   return say(`Cannot connect to ${database} at ${at}: ${text}.`, 'other');
 }
 
+/** The server wants the password in a way that whoever stands between can read or use again. */
+export function weakPasswordError({ host, port, user }: Place, how: string): SourceError {
+  return new SourceError(
+    `The server at ${host}:${port} asks for the password of ${user} ${how}, and it was not given. Have it use scram-sha-256, choose to check its certificate, or allow it for this source.`,
+    'weakPassword',
+  );
+}
+
 /** Translates what happened while we were `doing` something on an open connection. */
 export function statementError(cause: unknown, doing: string): SourceError {
   if (cause instanceof SourceError) return cause;
   const code = codeOf(cause);
   const text = textOf(cause);
   const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause });
+  const hidden = /row-level security policy for table "(.*)"/.exec(text)?.[1];
+  if (hidden !== undefined)
+    return say(
+      `row security hides rows of ${hidden} from this login, so that counts of it would be wrong. Let it see them all (alter role … bypassrls) and survey again.`,
+      'notAllowed',
+    );
   if (code === '42501') return say(`${text}. Grant the right and try again.`, 'notAllowed');
   if (code === '57014' && /statement timeout/.test(text)) return say('it took longer than allowed and was stopped.', 'timeout');
   if (code === '57014') return say('it was cancelled.', 'cancelled');

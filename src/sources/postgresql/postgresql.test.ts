@@ -4,7 +4,7 @@ import { tableId } from '../../core/catalogue/identifiers';
 import { getTable } from '../../core/catalogue/lookups';
 import { audit } from '../../core/rules/audit';
 import { survey } from '../survey';
-import { openReading } from './connect';
+import { openReading, readingLimits } from './connect';
 import { parseConnectionString } from './connectionString';
 import { openPostgresql } from './index';
 
@@ -129,7 +129,7 @@ describe('the catalogue', () => {
       const query = client.query.bind(client) as (...args: unknown[]) => unknown;
       client.query = ((...args: unknown[]) => (queries++, query(...args))) as typeof client.query;
       const { readCatalogue } = await import('./readCatalogue');
-      await readCatalogue(client);
+      await readCatalogue(client, readingLimits);
       await client.end();
       return queries;
     };

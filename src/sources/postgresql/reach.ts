@@ -15,9 +15,8 @@ const placesAtOnce = 5_000;
 /** A row by the table that holds it, which may be a partition, and its place in there: `16402 (0,1)`. */
 type Place = string;
 
-/** Throws SourceError, e.g. when the role may not read one of the tables. */
+/** `client` is in a transaction that sees one snapshot. Throws SourceError, e.g. when the role may not read one of the tables. */
 export async function readReach(client: pg.Client, question: ReachQuestion): Promise<Reach> {
-  await client.query('begin isolation level repeatable read read only');
   try {
     const row = question.values ?? (await mostChildren(client, question.about));
     const start = row ? await placesOf(client, question, row) : [];
@@ -26,8 +25,6 @@ export async function readReach(client: pg.Client, question: ReachQuestion): Pro
     return { row, ...outcome };
   } catch (error) {
     throw statementError(error, `Counting how far a delete in ${question.parent} reaches`);
-  } finally {
-    await client.query('rollback').catch(() => undefined);
   }
 }
 

@@ -1,9 +1,10 @@
 // Builds the neutral catalogue from the set queries: a fixed number of them however many tables. Rows
 // become objects as they arrive, so that neither side waits for the other and none is kept twice.
 
+import { setImmediate } from 'node:timers/promises';
 import pg from 'pg';
 import { type TableId, tableId } from '../../core/catalogue/identifiers';
-import { joinsIn } from '../../core/catalogue/joins';
+import { longestText, searchJoins } from '../../core/catalogue/joins';
 import type {
   Catalogue,
   Column,
@@ -15,35 +16,58 @@ import type {
   TableKind,
   Trigger,
 } from '../../core/catalogue/model';
+import { SourceError } from '../SourceError';
 import * as queries from './catalogueQueries';
+import { reading, type SessionLimits } from './connect';
 import { codeOf, statementError } from './errors';
 import { columnOf, sharing, typesOf } from './readColumns';
 import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNullsDistinct } from './readConstraints';
 
 type Row = readonly unknown[];
 
-/** Throws SourceError. All queries read one snapshot, so that no object is half there. */
-export async function readCatalogue(client: pg.Client, statistics = false): Promise<Catalogue> {
-  try {
-    return await withSizes('exact');
-  } catch (error) {
-    // A table locked by somebody else keeps exact sizes from us, not the catalogue.
-    if (codeOf(error) === '55P03') return await withSizes('estimated').catch(fail);
-    return fail(error);
-  }
+/** Set when somebody wants reading to stop. */
+export interface Given {
+  readonly up: boolean;
+}
 
-  async function withSizes(sizes: 'exact' | 'estimated'): Promise<Catalogue> {
-    await client.query('begin transaction isolation level repeatable read read only');
-    try {
-      return await read(client, sizes, statistics);
-    } finally {
-      await client.query('rollback').catch(() => undefined);
-    }
-  }
-  function fail(error: unknown): never {
+export interface CatalogueOptions {
+  /** With what the server believes of each column, which costs. */
+  readonly statistics?: boolean | undefined;
+  /** With which columns views and functions compare. */
+  readonly joins?: boolean | undefined;
+}
+
+/** Throws SourceError. All queries but those for joins read one snapshot, so that no object is half there. */
+export async function readCatalogue(
+  client: pg.Client,
+  limits: SessionLimits,
+  { statistics = false, joins = true }: CatalogueOptions = {},
+  given: Given = { up: false },
+): Promise<Catalogue> {
+  try {
+    const found = await withSizes('exact').catch((error: unknown) => {
+      // A table locked by somebody else keeps exact sizes from us, not the catalogue.
+      if (codeOf(error) === '55P03') return withSizes('estimated');
+      throw error;
+    });
+    return { ...found.catalogue, joins: joins ? await readJoins(client, limits, found, given) : [] };
+  } catch (error) {
     throw statementError(error, 'Cannot read the catalogue');
   }
+
+  function withSizes(sizes: 'exact' | 'estimated'): Promise<Read> {
+    return reading(client, limits, () => read(client, sizes, statistics));
+  }
 }
+
+interface Read {
+  readonly catalogue: Catalogue;
+  /** Its version as a number: 150018. */
+  readonly server: number;
+}
+
+/** Characters of views, functions and statements that are looked at in all. */
+const mostText = 30_000_000;
 
 /** A table while its rows arrive. */
 interface Draft {
@@ -62,7 +86,7 @@ interface Draft {
   activity: string | null;
 }
 
-async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics: boolean): Promise<Catalogue> {
+async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics: boolean): Promise<Read> {
   const server: Row[] = [];
   await stream(
     client,
@@ -130,33 +154,46 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
 
   const usable = new Map([...schemas.values()].map(({ name, readable }) => [name, readable]));
   const tables = [...drafts.values()].map((draft) => tableOf(draft, ids, usable));
-  const texts: string[] = [];
-  const keep = ([text]: Row): unknown => typeof text === 'string' && texts.push(text);
-  await stream(client, queries.definitions(versionNumber), keep);
-  await readStatements(client, keep);
-  return {
+  const catalogue: Catalogue = {
     engine: { name: 'postgresql', version: version.split(' ')[0] ?? '' },
     database,
     schemas: [...schemas.values()],
     tables: tables.some((table) => table.kind === 'partitioned') ? withPartitions(tables) : tables,
     sequences,
-    joins: joinsIn(texts, { tables }),
+    joins: [],
   };
+  return { catalogue, server: versionNumber };
 }
 
-// Statement statistics may be missing, switched off or not ours to read: then nothing is learned from them.
-async function readStatements(client: pg.Client, onRow: (row: Row) => void): Promise<void> {
+// What views and functions say is anybody's who may make one: read after all else, so much and no more, and looked into
+// a little at a time, so that somebody who wants to stop it is heard.
+async function readJoins(client: pg.Client, limits: SessionLimits, { catalogue, server }: Read, given: Given) {
+  const search = searchJoins(catalogue);
+  const texts: string[] = [];
+  let length = 0;
+  const keep = ([text]: Row): void => {
+    if (typeof text !== 'string' || length > mostText) return;
+    length += text.length;
+    texts.push(text);
+  };
+  await reading(client, limits, () => stream(client, queries.definitions(server, longestText), keep));
   const views: string[] = [];
-  await stream(client, queries.statementStatistics, ([view]) => views.push(view as string));
+  await reading(client, limits, () => stream(client, queries.statementStatistics, ([view]) => views.push(view as string)));
   for (const view of views) {
-    await client.query('savepoint statements');
-    try {
-      await stream(client, queries.statements(view), onRow);
-    } catch (error) {
+    // Statement statistics may be switched off or not ours to read: then nothing is learned from them.
+    await reading(client, limits, () => stream(client, queries.statements(view), keep)).catch((error: unknown) => {
       if (statementError(error, '').reason === 'lost') throw error;
-      await client.query('rollback to savepoint statements');
-    }
+    });
   }
+  let since = performance.now();
+  for (const text of texts) {
+    search.lookInto(text);
+    if (performance.now() - since < 10) continue;
+    await setImmediate();
+    since = performance.now();
+    if (given.up) throw new SourceError('It was cancelled.', 'cancelled');
+  }
+  return search.found();
 }
 
 /** Hands each row over as it arrives; a driver's result would keep them all. */

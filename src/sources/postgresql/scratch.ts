@@ -7,10 +7,10 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
-import { literal, quote } from '../../core/dialects/postgresql/quote';
+import { literal, quote, relationText } from '../../core/dialects/postgresql/quote';
 import type { ConnectionDetails } from '../source';
 import { SourceError } from '../SourceError';
-import { openChanging, openReading } from './connect';
+import { openChanging, openReading, reading } from './connect';
 import { copySample, type Sampled, type SampleOptions } from './sampleRows';
 
 const prefix = 'pawl_scratch_';
@@ -54,15 +54,18 @@ export async function makeScratch(
     await onServer(server, async (admin) => {
       await admin.query(`create role ${quote(name)} login nosuperuser password ${literal(details.password)}`);
       await admin.query(`grant ${quote(name)} to current_user`);
+      // Only so can it look at its own tables where row security is forced; not every server lets us give it that.
+      await admin.query(`alter role ${quote(name)} bypassrls`).catch(() => undefined);
       await admin.query(`create database ${quote(name)} owner ${quote(name)} template template0`);
     });
     const { leftOut, sampled } =
       bytes > mostBytes
         ? await copySome(source, details, unreadable, { mostBytes, also, signal })
         : { leftOut: await copy(source, details, unreadable, [], signal), sampled: null };
-    const closed = unreadable.map(({ name: relation, isSequence }) =>
-      isSequence ? `how far the sequence ${relation} is: this login may not read it` : `${relation}: this login may not read it`,
-    );
+    const closed = unreadable.map(({ name: relation, isSequence, isHidden }) => {
+      if (isHidden) return `${relation}: row security hides rows of it from this login`;
+      return `${isSequence ? `how far the sequence ${relation} is` : relation}: this login may not read it`;
+    });
     return { details, bytes, sampled, leftOut: [...closed, ...leftOut], remove };
   } catch (error) {
     await remove();
@@ -99,7 +102,8 @@ export interface Fingerprint {
 export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerprint> {
   const dump = await collect('pg_dump', details, ['--schema-only', '--no-owner', '--no-privileges', '--lock-wait-timeout=30s']);
   const structure = dump.split('\n').filter((line) => line !== '' && !line.startsWith('--') && !line.startsWith('\\'));
-  const client = await openReading(details, { ...limits, statementMs: 600_000 });
+  const patience = { ...limits, statementMs: 600_000 };
+  const client = await openReading(details, patience);
   try {
     const { rows: tables } = await client.query<{ schema: string; name: string }>(
       `select n.nspname as schema, c.relname as name from pg_class c join pg_namespace n on n.oid = c.relnamespace
@@ -107,8 +111,10 @@ export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerp
     );
     const rows = new Map<string, string>();
     for (const { schema, name } of tables) {
-      const { rows: sums } = await client.query<{ sum: string }>(
-        `select count(*) || ' rows, ' || coalesce(sum(hashtextextended(t::text, 0)::numeric), 0) as sum from ${quote(schema)}.${quote(name)} as t`,
+      const { rows: sums } = await reading(client, patience, () =>
+        client.query<{ sum: string }>(
+          `select count(*) || ' rows, ' || coalesce(sum(hashtextextended(t::text, 0)::numeric), 0) as sum from ${quote(schema)}.${quote(name)} as t`,
+        ),
       );
       rows.set(`${schema}.${name}`, sums[0]?.sum ?? '');
     }
@@ -135,6 +141,8 @@ interface Unreadable {
   /** Quoted as pg_dump's patterns take it. */
   readonly name: string;
   readonly isSequence: boolean;
+  /** True where row security hides rows from this login. */
+  readonly isHidden: boolean;
 }
 
 async function lookAt(
@@ -144,10 +152,11 @@ async function lookAt(
   try {
     const { rows } = await client.query<{ bytes: string }>('select pg_database_size(current_database()) as bytes');
     const { rows: closed } = await client.query<Unreadable>(
-      `select format('%I.%I', n.nspname, c.relname) as name, c.relkind = 'S' as "isSequence" from pg_class c join pg_namespace n on n.oid = c.relnamespace
+      `select format('%I.%I', n.nspname, c.relname) as name, c.relkind = 'S' as "isSequence", row_security_active(c.oid) as "isHidden"
+       from pg_class c join pg_namespace n on n.oid = c.relnamespace
        where c.relkind in ('r', 'p', 'm', 'S', 'f') and n.nspname not in ('pg_catalog', 'information_schema') and n.nspname not like 'pg\\_%'
-         and not (has_schema_privilege(n.oid, 'usage')
-           and case c.relkind when 'S' then has_sequence_privilege(c.oid, 'select') else has_table_privilege(c.oid, 'select') end)
+         and (row_security_active(c.oid) or not (has_schema_privilege(n.oid, 'usage')
+           and case c.relkind when 'S' then has_sequence_privilege(c.oid, 'select') else has_table_privilege(c.oid, 'select') end))
        order by 1`,
     );
     return { bytes: Number(rows[0]?.bytes), unreadable: closed };
@@ -181,17 +190,20 @@ async function copySome(
   unreadable: readonly Unreadable[],
   options: SampleOptions,
 ): Promise<{ readonly leftOut: readonly string[]; readonly sampled: Sampled }> {
-  const reader = await openReading(source, { ...limits, statementMs: 600_000 });
+  const patience = { ...limits, statementMs: 600_000 };
+  const reader = await openReading(source, patience);
   const writer = await openChanging(target, limits);
   try {
-    await reader.query('begin isolation level repeatable read read only; set local idle_in_transaction_session_timeout = 0');
-    const { rows } = await reader.query<{ snapshot: string }>('select pg_catalog.pg_export_snapshot() as snapshot');
-    const snapshot = `--snapshot=${rows[0]?.snapshot}`;
-    const before = await copy(source, target, unreadable, [snapshot, '--section=pre-data'], options.signal);
-    const sampled = await copySample(reader, writer, options);
-    await copySequences(reader, writer);
-    const after = await copy(source, target, unreadable, [snapshot, '--section=post-data'], options.signal);
-    return { leftOut: [...before, ...after], sampled };
+    return await reading(reader, patience, async () => {
+      await reader.query('set local idle_in_transaction_session_timeout = 0');
+      const { rows } = await reader.query<{ snapshot: string }>('select pg_catalog.pg_export_snapshot() as snapshot');
+      const snapshot = `--snapshot=${rows[0]?.snapshot}`;
+      const before = await copy(source, target, unreadable, [snapshot, '--section=pre-data'], options.signal);
+      const sampled = await copySample(reader, writer, options);
+      await copySequences(reader, writer);
+      const after = await copy(source, target, unreadable, [snapshot, '--section=post-data'], options.signal);
+      return { leftOut: [...before, ...after], sampled };
+    });
   } finally {
     await reader.end().catch(() => undefined);
     await writer.end().catch(() => undefined);
@@ -203,10 +215,7 @@ async function copySequences(reader: pg.Client, writer: pg.Client): Promise<void
     `select schemaname as schema, sequencename as name, last_value::text as last from pg_catalog.pg_sequences where last_value is not null`,
   );
   for (const { schema, name, last } of rows)
-    await writer.query('select pg_catalog.setval($1::pg_catalog.regclass, $2::bigint)', [
-      `${quote(schema)}.${quote(name)}`,
-      last,
-    ]);
+    await writer.query(`select pg_catalog.setval(${relationText(schema, name)}::pg_catalog.regclass, $1::bigint)`, [last]);
 }
 
 // pg_restore reads the archive itself: unlike psql it takes no commands from what a hostile server may have put into it.
@@ -270,6 +279,8 @@ function start(program: string, details: ConnectionDetails, args: readonly strin
       PGDATABASE: database,
       PGSSLMODE: sslmode,
       PGAPPNAME: 'pawl',
+      // Known to newer libraries; older ones pass it over.
+      ...(tls !== 'verify' && details.weakPassword !== true && { PGREQUIREAUTH: 'scram-sha-256' }),
       PGCONNECT_TIMEOUT: '10',
     },
     stdio: ['pipe', 'pipe', 'pipe'],

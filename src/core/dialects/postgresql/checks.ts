@@ -3,7 +3,7 @@ import { shorten } from '../../naming/style';
 import type { Check } from '../../plan/checks';
 import { brokenCondition } from './claims';
 import { orphanCondition } from './conditions';
-import { literal, quote, quoteList, quoteTable } from './quote';
+import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { countUnfilled } from './repairs';
 
 export function writeCheck(check: Check): string {
@@ -73,9 +73,9 @@ export function writeCheck(check: Check): string {
         `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and attnotnull`,
       );
     case 'tableMissing':
-      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${literal(quoteTable(check.table))}) is null`;
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is null`;
     case 'tablePresent':
-      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${literal(quoteTable(check.table))}) is not null`;
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is not null`;
     case 'columnMissing':
       return unless(`select 1 ${column(check.table, check.column)}`);
     case 'identityMissing':
@@ -142,7 +142,7 @@ function column(table: TableId, name: string): string {
 }
 
 function regclass(table: TableId): string {
-  return `${literal(quoteTable(table))}::pg_catalog.regclass`;
+  return `${tableText(table)}::pg_catalog.regclass`;
 }
 
 /** Counts one when a query finds nothing. */

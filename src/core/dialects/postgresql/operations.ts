@@ -1,7 +1,7 @@
 import { tableNames } from '../../catalogue/identifiers';
 import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import { keptCondition } from './claims';
-import { dollarQuoted, literal, quote, quoteList, quoteTable } from './quote';
+import { comment, dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { addParents, bringBack, dropSide, removeParents, setAside } from './repairs';
 
 type Writers = { readonly [Kind in Operation['kind']]: (operation: Extract<Operation, { kind: Kind }>) => readonly string[] };
@@ -104,7 +104,7 @@ function remakeCheck(table: Operation['table'], name: string): string {
     'begin',
     "  select pg_catalog.pg_get_constraintdef(oid), pg_catalog.obj_description(oid, 'pg_constraint') into declared, said",
     '  from pg_catalog.pg_constraint',
-    `  where conrelid = ${literal(quoteTable(table))}::pg_catalog.regclass and conname = ${literal(name)};`,
+    `  where conrelid = ${tableText(table)}::pg_catalog.regclass and conname = ${literal(name)};`,
     `  alter table ${quoteTable(table)} drop constraint ${quote(name)};`,
     `  execute ${literal(`alter table ${quoteTable(table)} add constraint ${quote(name)} `)} || declared || ' not valid';`,
     '  if said is not null then',

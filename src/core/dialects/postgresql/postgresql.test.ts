@@ -45,7 +45,7 @@ test.each([
 });
 
 test('no comment can be ended by what it says', () => {
-  expect(comment('a\nb\r\u2028c')).toBe('-- a b  c');
+  expect(comment('a\nb\r\u2028c')).toBe('-- a\\u{a}b\\u{d}\\u{2028}c');
 });
 
 test('the server reads a quoted name and a literal as exactly what they were', async () => {
@@ -59,6 +59,25 @@ test('the server reads a quoted name and a literal as exactly what they were', a
     }),
     { numRuns: 150 },
   );
+});
+
+test('nothing that cannot be seen is left in what is quoted, and no line can be indented within it', async () => {
+  const names = [
+    'fee\u202eeef',
+    'a\nb',
+    'tab\there',
+    'back\\slash\u200b',
+    'quote"\u2066',
+    "it's\r\n",
+    'high\u{e0041}',
+    'é\u00ad',
+  ];
+  for (const name of names) {
+    const [identifier, text] = [quote(name), literal(name)];
+    expect(`${identifier}${text}`).toMatch(/^[^\p{Cc}\p{Cf}]*$/u);
+    const { rows, fields } = await database.run(`select ${text} as ${identifier}`);
+    expect([fields[0]?.name, Object.values(rows[0] ?? {})[0]]).toEqual([name, name]);
+  }
 });
 
 test('every word the server reserves is quoted', async () => {

@@ -1,9 +1,20 @@
 // Turning names and values into SQL text that means exactly them.
 
 import { tableNames, type TableId } from '../../catalogue/identifiers';
+import { unseen, visible } from '../../naming/visible';
 
-/** An identifier, quoted unless it is plain lower case and no key word. */
+/**
+ * An identifier, quoted unless it is plain lower case and no key word. What cannot be seen in it is written as an escape
+ * (manual, 4.1.1), so that a script shows what it names and can be indented.
+ */
 export function quote(identifier: string): string {
+  return unseen.test(identifier)
+    ? `U&"${inPieces(identifier.replaceAll('\\', '\\\\').replaceAll('"', '""'), (code) => (code > 0xffff ? `\\+${hex(code, 6)}` : `\\${hex(code, 4)}`))}"`
+    : quoteAsText(identifier);
+}
+
+/** As the server's functions read a name out of a text, `to_regclass` and the like: they know no escapes. */
+function quoteAsText(identifier: string): string {
   if (identifier === '' || identifier.includes('\0'))
     throw new Error('An identifier in PostgreSQL has at least one character and no zero byte.');
   return /^[a-z_][a-z0-9_]*$/.test(identifier) && !keyWords.has(identifier)
@@ -16,14 +27,37 @@ export function quoteTable(id: TableId): string {
   return `${quote(schema)}.${quote(table)}`;
 }
 
+/** A string constant that names a relation, for what takes names as texts. */
+export function relationText(schema: string, relation: string): string {
+  return literal(`${quoteAsText(schema)}.${quoteAsText(relation)}`);
+}
+
+export function tableText(id: TableId): string {
+  const { schema, table } = tableNames(id);
+  return relationText(schema, table);
+}
+
 export function quoteList(identifiers: readonly string[]): string {
   return identifiers.map(quote).join(', ');
 }
 
-/** A string constant, whatever standard_conforming_strings says. */
+/** A string constant, whatever standard_conforming_strings says, on one line and with nothing unseen in it. */
 export function literal(text: string): string {
   const doubled = text.replaceAll("'", "''");
-  return text.includes('\\') ? `E'${doubled.replaceAll('\\', '\\\\')}'` : `'${doubled}'`;
+  if (!text.includes('\\') && !unseen.test(text)) return `'${doubled}'`;
+  return `E'${inPieces(doubled.replaceAll('\\', '\\\\'), (code) => {
+    if (code < 0x80) return { 9: '\\t', 10: '\\n', 13: '\\r' }[code] ?? `\\x${hex(code, 2)}`;
+    return code > 0xffff ? `\\U${hex(code, 8)}` : `\\u${hex(code, 4)}`;
+  })}'`;
+}
+
+// What is unseen in a text that is quoted already, written by `escape`.
+function inPieces(text: string, escape: (code: number) => string): string {
+  return Array.from(text, (sign) => (unseen.test(sign) ? escape(sign.codePointAt(0) ?? 0) : sign)).join('');
+}
+
+function hex(code: number, digits: number): string {
+  return code.toString(16).padStart(digits, '0');
 }
 
 /** A DO block of a body in which anything may occur. */
@@ -33,9 +67,9 @@ export function dollarQuoted(body: string): string {
   return `do ${tag}\n${body}\n${tag}`;
 }
 
-/** Text for a line comment: nothing in it can end the line. */
+/** Text for a line comment: nothing in it can end the line, or hide. */
 export function comment(text: string): string {
-  return `-- ${text.replaceAll(/[\p{Cc}\u2028\u2029]/gu, ' ')}`;
+  return `-- ${visible(text)}`;
 }
 
 // PostgreSQL manual, appendix C: reserved words, and those that may not name a function or type.

@@ -7,6 +7,7 @@ import { operationInWords } from '../../plan/inWords';
 import { blocksOthers } from '../../plan/locks';
 import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
+import { visible } from '../../naming/visible';
 import type { Heading, Scripts, Stretch } from '../dialect';
 import { writeCheck } from './checks';
 import { comment, dollarQuoted, literal } from './quote';
@@ -23,7 +24,10 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         guard(plan.before.filter(isOfRows), 'Nothing was changed'),
       ),
       ...plan.steps.flatMap((step, i) =>
-        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan)),
+        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, [
+          settings(plan),
+          ...carryOut(step.operation, plan),
+        ]),
       ),
       ...section(
         `Checks after${plan.mode === 'plain' ? ': all is rolled back when one of them fails' : ''}.`,
@@ -31,7 +35,9 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
       ),
     ]),
     back: inMode(plan, header('Back', plan, heading), [
-      ...plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan))),
+      ...plan.back.flatMap((operation) =>
+        section(`Undo: ${operationInWords(operation)}`, [settings(plan), ...carryOut(operation, plan)]),
+      ),
     ]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
@@ -66,12 +72,9 @@ function onLines(query: string): string {
   return query.includes('\n') ? `\n${indent(query, 2)}\n` : query;
 }
 
-// A line that psql prints: nothing in it can end the line or the text.
+// A line that psql prints: nothing in it can end the line or the text, or hide.
 function echoed(text: string): string {
-  return `'${text
-    .replaceAll(/[\p{Cc}\u2028\u2029]/gu, ' ')
-    .replaceAll('\\', '\\\\')
-    .replaceAll("'", "''")}'`;
+  return `'${visible(text).replaceAll('\\', '\\\\').replaceAll("'", "''")}'`;
 }
 
 function ended(statement: string): string {
@@ -101,10 +104,17 @@ function header(direction: string, plan: Plan, { title, source, madeAt }: Headin
   ];
 }
 
-function inMode({ mode }: Plan, head: readonly string[], body: readonly string[]): string {
-  const start = mode === 'plain' ? ['begin;', "set local lock_timeout = '5s';"] : [];
-  const end = mode === 'plain' ? ['commit;'] : [];
-  return [...head, '', '\\set ON_ERROR_STOP on', ...start, '', ...body, ...end, ''].join('\n');
+function inMode(plan: Plan, head: readonly string[], body: readonly string[]): string {
+  const plain = plan.mode === 'plain';
+  const start = [...(plain ? ['begin;', "set local lock_timeout = '5s';"] : []), settings(plan)];
+  return [...head, '', '\\set ON_ERROR_STOP on', ...start, '', ...body, ...(plain ? ['commit;'] : []), ''].join('\n');
+}
+
+// Nothing of the database stands in for a function or operator of the system, and no rows are hidden from a check. Said
+// at each step: code of the database that the last one came by (triggers, expressions of indexes) may have changed it.
+function settings({ mode }: Pick<Plan, 'mode'>): string {
+  const set = mode === 'plain' ? 'set local' : 'set';
+  return `${set} search_path = pg_catalog; ${set} row_security = off; ${set} standard_conforming_strings = on;`;
 }
 
 function section(title: string, blocks: readonly string[]): readonly string[] {
@@ -113,7 +123,7 @@ function section(title: string, blocks: readonly string[]): readonly string[] {
 
 function checks(title: string, all: readonly Check[], plan: Plan, heading: Heading): string {
   const body = all.flatMap((check) => [comment(describeCheck(check)), `${writeCheck(check)};`, '']);
-  return [...header(title, plan, heading), comment(checksAtOnce), '', ...body].join('\n');
+  return [...header(title, plan, heading), comment(checksAtOnce), '', settings({ mode: 'quiet' }), '', ...body].join('\n');
 }
 
 function guard(checks: readonly Check[], outcome: string): readonly string[] {

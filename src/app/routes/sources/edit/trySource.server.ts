@@ -13,7 +13,7 @@ export async function trySource(details: ConnectionDetails): Promise<Tried> {
   try {
     const source = await openPostgresql(details, { statementMs: 20_000, lockMs: 2_000 });
     try {
-      const catalogue = await source.readCatalogue();
+      const catalogue = await source.readCatalogue({ joins: false });
       const tables = baseTables(catalogue);
       const closed = tables.filter((table) => !table.readable);
       const server = `PostgreSQL ${catalogue.engine.version}`;

@@ -7,6 +7,7 @@ import { jobs } from '../src/jobs/index';
 import { openQueue } from '../src/jobs/queue';
 import { db, storeUrl } from '../src/store/db';
 import { addSource, findSourceNamed } from '../src/store/sources/sources';
+import { addDemoPeople } from '../src/work/people';
 import { askForSurvey } from '../src/store/surveys/surveys';
 
 const server = process.env['DEMO_SERVER'] ?? storeUrl();
@@ -32,4 +33,5 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
   await queue.enqueue('survey', await askForSurvey(db(), { source, depth: 'exact' }));
   await queue.stop();
 }
+await addDemoPeople({ store: db() });
 await db().end();

@@ -2,7 +2,7 @@
 // nothing else, when it is told to stop.
 
 import { spawn } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fail, installNodeModules, root, step } from './packages.mjs';
@@ -23,26 +23,44 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 
 process.stdout.write(`Pawl ${demo ? 'with the demo harbour' : ''}\n`);
 mkdirSync(home, { recursive: true });
+process.umask(0o077);
 refuseSecondStart();
 process.env.PAWL_KEY_FILE ??= join(home, 'key');
 await installNodeModules();
-const store = await openStoreServer();
-await step('Bringing the record up to date', () => node(['--import', 'tsx', 'src/store/prepare.ts'], { DATABASE_URL: store }));
+const { store, owning } = await openStoreServer();
+await step('Bringing the record up to date', async () => {
+  await node(['--import', 'tsx', 'src/store/prepare.ts'], { DATABASE_URL: store, ...owning });
+  await node(['--import', 'tsx', 'src/jobs/prepare.ts'], { DATABASE_URL: store, ...owning });
+});
+writeFileSync(join(home, 'store.url'), store, { mode: 0o600 });
 if (newestSource() !== builtFrom()) await step('Building the screens', build);
 if (demo)
   await step('Making sure of the demo harbour', () =>
     node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], {
       DATABASE_URL: store,
       DEMO_SERVER: postgres?.url() ?? store,
+      ...owning,
     }),
   );
 
 const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
-const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production' };
-keepRunning('worker', ['--import', 'tsx', 'src/jobs/worker.ts'], environment);
+const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production', ...(demo && { PAWL_DEMO: '1' }) };
+const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
+keepRunning('worker', ['--import', 'tsx', 'src/jobs/worker.ts'], {
+  ...environment,
+  ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
+});
 keepRunning('web', ['src/app/server/main.mjs'], environment);
 await answering(`http://127.0.0.1:${port}/healthz`);
-process.stdout.write(`\n  Open http://127.0.0.1:${port}\n  Ctrl-C stops it.\n`);
+const origin = process.env.PAWL_PUBLIC_URL ? new URL(process.env.PAWL_PUBLIC_URL).origin : `http://127.0.0.1:${port}`;
+writeFileSync(join(home, 'web.url'), origin);
+process.stdout.write(`\n  Open ${origin}\n  Ctrl-C stops it.\n`);
+const first = (await node(['bin/pawl.js', 'person', 'first'], { DATABASE_URL: store, PAWL_ORIGIN: origin })).trim();
+if (first !== '')
+  process.stdout.write(
+    `\n  Nobody is here yet. This makes you the administrator; it can be used once, within three days:\n  ${first}\n`,
+  );
+if (postgres) watchPostgres();
 
 /** One Pawl for each home folder: a second would take the first one's server away from it. */
 function refuseSecondStart() {
@@ -62,9 +80,12 @@ function isOurs(pid) {
   }
 }
 
-/** DATABASE_URL when it is given, else a private server whose data stays in the home folder. */
+/**
+ * DATABASE_URL when it is given, else a private server whose data stays in the home folder: of that the web server and
+ * the workers come in by roles of their own, and only what prepares it as its owner.
+ */
 async function openStoreServer() {
-  if (process.env.DATABASE_URL) return process.env.DATABASE_URL;
+  if (process.env.DATABASE_URL) return { store: process.env.DATABASE_URL, owning: {} };
   const folder = join(home, 'postgres');
   const options = { folder, port: Number(process.env.PAWL_PG_PORT ?? 5610), durable: process.env.PAWL_QUICK !== '1' };
   postgres = await startPostgres(options);
@@ -74,7 +95,28 @@ async function openStoreServer() {
     rmSync(process.env.PAWL_KEY_FILE, { force: true });
     postgres = await startPostgres(options);
   }
-  return postgres.url();
+  const as = (role) => {
+    const url = new URL(postgres.url());
+    url.username = role;
+    url.password = secretIn(`${role}.password`);
+    return url.href;
+  };
+  return { store: as('pawl_app'), owning: { PAWL_OWNER_URL: postgres.url(), PAWL_REHEARSAL_URL: as('pawl_rehearsal') } };
+}
+
+function secretIn(name) {
+  const file = join(home, name);
+  if (!existsSync(file)) writeFileSync(file, randomBytes(18).toString('base64url'), { mode: 0o600 });
+  return readFileSync(file, 'utf8').trim();
+}
+
+/** Starts the private server again when it dies: everything else waits for it. */
+function watchPostgres() {
+  setInterval(() => {
+    if (stopping || postgres.isRunning()) return;
+    process.stderr.write('The private PostgreSQL ended and is started again.\n');
+    postgres.start();
+  }, 2000).unref();
 }
 
 async function build() {
@@ -100,21 +142,22 @@ function builtFrom() {
   return existsSync(file) ? readFileSync(file, 'utf8') : '';
 }
 
-/** Runs a program to its end; on failure shows what it said and stops. */
+/** Runs a program to its end and returns what it printed; on failure shows what it said and stops. */
 function node(args, extra) {
   return new Promise((resolve) => {
     const said = [];
+    const printed = [];
     const child = spawn(process.execPath, args, {
       cwd: root,
       env: { ...process.env, ...extra },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     children.add(child);
-    child.stdout.on('data', (text) => said.push(text));
+    child.stdout.on('data', (text) => (said.push(text), printed.push(text)));
     child.stderr.on('data', (text) => said.push(text));
     child.on('exit', (code) => {
       children.delete(child);
-      if (code === 0) return resolve();
+      if (code === 0) return resolve(Buffer.concat(printed).toString());
       if (!stopping) process.stderr.write(`\n${Buffer.concat(said).toString()}\n`);
       void stop(1);
     });

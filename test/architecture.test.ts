@@ -10,9 +10,10 @@ const allowed: Readonly<Record<string, readonly string[]>> = {
   input: ['core'],
   sources: ['core'],
   store: ['core', 'sources'],
-  jobs: ['core', 'sources', 'store'],
-  app: ['core', 'input', 'sources', 'store', 'jobs'],
-  cli: ['core', 'input', 'sources'],
+  work: ['core', 'sources', 'store'],
+  jobs: ['core', 'sources', 'store', 'work'],
+  app: ['core', 'input', 'sources', 'store', 'work', 'jobs'],
+  cli: ['core', 'input', 'sources', 'store', 'work'],
 };
 
 test('imports point one way', () => {

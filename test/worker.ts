@@ -30,10 +30,11 @@ export function useWorkshop(database: TestDatabase, opened: (shop: Workshop) => 
   beforeAll(async () => {
     await migrate(database.url);
     const names = jobs.map((job) => job.name);
+    const store = openStore(database.url);
     shop = {
-      store: openStore(database.url),
+      store,
       queue: await openQueue(database.url, names, 'sender'),
-      desk: openLoginDesk(database.url),
+      desk: openLoginDesk(database.url, store),
       hire: async () => {
         const worker = await startWorker(database.url, keyFile);
         workers.push(worker);

@@ -5,7 +5,10 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { ThemeProvider } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import { Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
+import type { Route } from './+types/root';
 import './app.css';
+import { passedContext } from './server/context.server';
+import { may } from '~/core/rights/rights';
 import { theme } from './theme';
 import { KeyHelp } from './ui/KeyHelp';
 import { KeysProvider } from './ui/keys';
@@ -38,6 +41,17 @@ export function Layout({ children }: { readonly children: ReactNode }) {
       </body>
     </html>
   );
+}
+
+/** Who is signed in, and what of the whole they may see; null on the pages that lead in. */
+export function loader({ context }: Route.LoaderArgs) {
+  const { actor } = context.get(passedContext);
+  if (!actor?.person) return null;
+  return {
+    name: actor.person.fullName,
+    keepsPeople: may(actor.bounds, 'keepPeople', null),
+    readsJournal: may(actor.bounds, 'readJournal', null),
+  };
 }
 
 export function meta() {

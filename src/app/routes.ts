@@ -2,6 +2,14 @@ import { index, prefix, route, type RouteConfig } from '@react-router/dev/routes
 
 export default [
   index('routes/home/route.tsx'),
+  route('sign-in', 'routes/sign-in/route.tsx'),
+  route('sign-in/elsewhere', 'routes/sign-in/elsewhere.ts'),
+  route('sign-in/return', 'routes/sign-in/return.tsx'),
+  route('invitation/:token', 'routes/invitation/route.tsx'),
+  route('me', 'routes/me/route.tsx'),
+  route('people', 'routes/people/route.tsx'),
+  route('journal', 'routes/journal/route.tsx'),
+  route('journal/export', 'routes/journal/export.ts'),
   route('sources', 'routes/sources/route.tsx'),
   route('sources/new', 'routes/sources/edit/route.tsx', { id: 'new-source' }),
   route('sources/:source/edit', 'routes/sources/edit/route.tsx', { id: 'edit-source' }),

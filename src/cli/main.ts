@@ -3,14 +3,20 @@
 import { SurveyFileError } from '../input/surveyDocument';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
+import * as journal from './commands/journal';
+import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
 import * as script from './commands/script';
+import * as secret from './commands/secret';
 import * as survey from './commands/survey';
 
 const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<number | void> }>> = {
   survey,
   script,
   rehearse,
+  person,
+  journal,
+  secret,
 };
 const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
 

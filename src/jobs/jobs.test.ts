@@ -269,7 +269,7 @@ async function runToItsEnd(docket: number, plan: Plan, direction: 'forward' | 'b
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;
   const id = await askForRun(store, { docket, direction, user, steps: plannedSteps(plan, direction) });
-  desk.offer(id, { user, password });
+  await desk.offer(id, { user, password });
   await queue.enqueue('run', id);
   return eventually(async () => {
     const r = await findRun(store, id);

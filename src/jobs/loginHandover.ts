@@ -1,8 +1,11 @@
-// Handing a typed login from the web server to the worker that needs it, without ever storing it: the
-// worker asks on a channel, the web server answers on another, sealed under the key that both have.
-// It lives in the memory of both for as long as the run takes, and in no table.
+// Handing a typed login from the web server to the worker that needs it, without ever storing it: the worker asks on a
+// channel, and names another, that nobody can guess, for the answer. Both are sealed under the key that both have and
+// bound to their run; whatever else arrives is passed over. It lives in the memory of both for as long as the run
+// takes, and in no table.
 
+import { randomBytes } from 'node:crypto';
 import pg from 'pg';
+import type { Db } from '../store/db';
 import { seal, unseal } from '../store/secrets';
 
 export interface Login {
@@ -13,68 +16,99 @@ export interface Login {
 const wanted = 'pawl_login_wanted';
 const offeredMs = 10 * 60_000;
 const waitMs = 20_000;
+/** What NOTIFY carries is less than 8,000 bytes (manual, NOTIFY). */
+const mostBytes = 7_900;
 
 export interface LoginDesk {
-  /** Keeps a login ready for the worker that takes the run; forgotten once handed over, or after ten minutes. */
-  offer(run: number, login: Login): void;
+  /** Keeps a login ready for the worker that takes the run; forgotten once handed over, or after ten minutes. False when it is too long to be handed over. */
+  offer(run: number, login: Login): Promise<boolean>;
   close(): Promise<void>;
 }
 
 /** For the web server. Reconnects by itself when the store was away. */
-export function openLoginDesk(connectionString: string): LoginDesk {
-  const offered = new Map<number, { readonly login: Login; readonly until: number }>();
+export function openLoginDesk(connectionString: string, store: Db): LoginDesk {
+  const offered = new Map<number, { readonly sealed: string; readonly until: number }>();
   let closed = false;
   let client: pg.Client | null = null;
 
-  async function listen(): Promise<void> {
-    client = new pg.Client({ connectionString, application_name: 'pawl logins', keepAlive: true });
-    client.on('error', () => undefined);
-    client.on('end', () => {
-      if (!closed) setTimeout(() => void listen().catch(() => undefined), 1000).unref();
-    });
-    client.on('notification', ({ payload }) => void answer(Number(payload)));
-    await client.connect();
-    await client.query(`listen ${wanted}`);
+  function listen(): void {
+    const listener = new pg.Client({ connectionString, application_name: 'pawl logins', keepAlive: true });
+    client = listener;
+    let ended = false;
+    const again = (): void => {
+      if (closed || ended) return;
+      ended = true;
+      setTimeout(listen, 1000).unref();
+    };
+    listener.on('error', () => undefined);
+    listener.on('end', again);
+    listener.on('notification', ({ payload }) => void answer(payload ?? '').catch(() => undefined));
+    listener
+      .connect()
+      .then(() => listener.query(`listen ${wanted}`))
+      .catch(again);
   }
-  async function answer(run: number): Promise<void> {
+  // Throws when somebody else than a worker asks.
+  async function answer(payload: string): Promise<void> {
+    const [text = '', sealedChannel = ''] = payload.split(' ');
+    const run = Number(text);
+    const channel = await unseal(store, askingFor(run), Buffer.from(sealedChannel, 'base64'));
     const offer = offered.get(run);
     if (!offer) return;
     offered.delete(run);
-    if (offer.until > Date.now())
-      await client?.query('select pg_notify($1, $2)', [channelOf(run), seal(JSON.stringify(offer.login)).toString('base64')]);
+    if (offer.until > Date.now()) await client?.query('select pg_notify($1, $2)', [channel, offer.sealed]);
   }
 
-  void listen().catch(() => undefined);
+  listen();
   return {
-    offer: (run, login) => void offered.set(run, { login, until: Date.now() + offeredMs }),
+    async offer(run, login) {
+      const sealed = (await seal(store, loginFor(run), JSON.stringify(login))).toString('base64');
+      if (sealed.length > mostBytes) return false;
+      offered.set(run, { sealed, until: Date.now() + offeredMs });
+      for (const [other, { until }] of offered) if (until < Date.now()) offered.delete(other);
+      return true;
+    },
     close: async () => {
       closed = true;
-      await client?.end();
+      await client?.end().catch(() => undefined);
     },
   };
 }
 
 /** For the worker. Null when nobody has the login any more: the web server was restarted, or it is too late. */
-export async function askForLogin(connectionString: string, run: number): Promise<Login | null> {
+export async function askForLogin(connectionString: string, store: Db, run: number): Promise<Login | null> {
   const client = new pg.Client({ connectionString, application_name: 'pawl logins' });
+  const channel = `pawl_login_${randomBytes(16).toString('hex')}`;
+  client.on('error', () => undefined);
   await client.connect();
   try {
     const answered = new Promise<Login | null>((resolve) => {
       const timer = setTimeout(() => resolve(null), waitMs);
+      client.on('end', () => resolve(null));
       client.on('notification', ({ payload }) => {
-        clearTimeout(timer);
-        resolve(JSON.parse(unseal(Buffer.from(payload ?? '', 'base64'))) as Login);
+        unseal(store, loginFor(run), Buffer.from(payload ?? '', 'base64')).then(
+          (login) => {
+            clearTimeout(timer);
+            resolve(JSON.parse(login) as Login);
+          },
+          // Not from the web server.
+          () => undefined,
+        );
       });
-      client.on('error', () => resolve(null));
     });
-    await client.query(`listen ${channelOf(run)}`);
-    await client.query('select pg_notify($1, $2)', [wanted, String(run)]);
+    await client.query(`listen ${channel}`);
+    const asking = (await seal(store, askingFor(run), channel)).toString('base64');
+    await client.query('select pg_notify($1, $2)', [wanted, `${run} ${asking}`]);
     return await answered;
   } finally {
     await client.end().catch(() => undefined);
   }
 }
 
-function channelOf(run: number): string {
-  return `pawl_login_${Math.trunc(run)}`;
+function askingFor(run: number): string {
+  return `run ${run} asks`;
+}
+
+function loginFor(run: number): string {
+  return `run ${run} login`;
 }

@@ -1,6 +1,6 @@
 import { usualCopyBytes } from '../core/plan/rehearsal';
 import { parseConnectionString } from '../sources/postgresql/connectionString';
-import { removeScratchesOf } from '../sources/postgresql/scratch';
+import { LeftBehind, removeScratchesOf } from '../sources/postgresql/scratch';
 import { rehearse } from '../sources/rehearse';
 import { SourceError } from '../sources/SourceError';
 import { inTransaction, storeUrl } from '../store/db';
@@ -13,6 +13,7 @@ import {
   listUnfinishedRehearsals,
   startRehearsal,
 } from '../store/dockets/rehearsals';
+import { addOwed, keepOwedProblem, settleOwed, takeOwed } from '../store/dockets/owedRemovals';
 import { findRehearsalServer } from '../store/sources/rehearsalServer';
 import { getConnection } from '../store/sources/sources';
 import type { ConnectionDetails } from '../sources/source';
@@ -29,24 +30,54 @@ export const rehearsalJob: Job = {
   async run(id, { store, stopping }) {
     const row = await findRehearsal(store, id);
     if (!row) return;
-    await whileOwning(store, 'rehearsal', id, async () => {
-      if (await startRehearsal(store, id)) await carryOut(row, store, stopping);
+    await whileOwning(store, 'rehearsal', id, async (lost) => {
+      if (await startRehearsal(store, id)) await carryOut(row, store, AbortSignal.any([stopping, lost]));
     });
   },
 
   async recover({ store, enqueue }) {
+    await removeOwed(store);
     for (const { id, docketId, state, waitedLong } of await listUnfinishedRehearsals(store)) {
       await whileOwning(store, 'rehearsal', id, async () => {
         if (state === 'queued') {
           if (waitedLong) await enqueue('rehearsal', id);
           return;
         }
-        await removeScratchesOf(await serverFor(store, await getSourceOf(store, docketId)), labelOf(id)).catch(() => undefined);
-        await finishRehearsal(store, id, 'failed', 'The worker was interrupted. Its copy is removed; rehearse again.');
+        const server = await serverFor(store, await getSourceOf(store, docketId));
+        const gone = await removeScratchesOf(server, labelOf(id)).then(
+          () => true,
+          () => false,
+        );
+        if (!gone) await oweRemoval(store, id, server);
+        await finishRehearsal(
+          store,
+          id,
+          'failed',
+          `The worker was interrupted. ${gone ? 'Its copy is removed' : owed}; rehearse again.`,
+        );
       });
     }
   },
 };
+
+const owed = 'Its copy could not be removed yet and is tried again until it is gone';
+const oweEveryMs = 60_000;
+
+/** Notes that a copy is still there, with how to reach it: the source may name another server by the next time. */
+function oweRemoval(store: JobContext['store'], rehearsal: number, server: ConnectionDetails): Promise<void> {
+  return addOwed(store, { rehearsal, server, label: labelOf(rehearsal), problem: 'Its server was away.' });
+}
+
+async function removeOwed(store: JobContext['store']): Promise<void> {
+  for (const { id, rehearsal, server, label } of await takeOwed(store, oweEveryMs)) {
+    await whileOwning(store, 'rehearsal', rehearsal, async () => {
+      await removeScratchesOf(server, label).then(
+        () => settleOwed(store, id),
+        (error: unknown) => keepOwedProblem(store, id, messageOf(error)),
+      );
+    });
+  }
+}
 
 type Row = NonNullable<Awaited<ReturnType<typeof findRehearsal>>>;
 
@@ -61,7 +92,9 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
   try {
     const sourceId = await getSourceOf(store, docketId);
     const source = await getConnection(store, sourceId);
-    const report = await rehearse(plan, source, await serverFor(store, sourceId), {
+    const server = await serverFor(store, sourceId);
+    const report = await rehearse(plan, source, server, {
+      onLeftBehind: () => oweRemoval(store, id, server),
       label: labelOf(id),
       mostBytes: usualCopyBytes,
       signal: AbortSignal.any([asked.signal, stopping]),
@@ -77,14 +110,15 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
     }, store);
   } catch (error) {
     const stopped = error instanceof SourceError && error.reason === 'cancelled';
-    await finishRehearsal(store, id, 'failed', stopped ? 'It was stopped; its copy is removed.' : messageOf(error));
+    if (error instanceof LeftBehind) await oweRemoval(store, id, await serverFor(store, await getSourceOf(store, docketId)));
+    await finishRehearsal(store, id, 'failed', stopped ? 'It was stopped.' : messageOf(error));
   } finally {
     clearInterval(watch);
   }
 }
 
 async function serverFor(store: JobContext['store'], source: number): Promise<ConnectionDetails> {
-  return (await findRehearsalServer(store, source)) ?? parseConnectionString(storeUrl());
+  return (await findRehearsalServer(store, source)) ?? parseConnectionString(process.env['PAWL_REHEARSAL_URL'] ?? storeUrl());
 }
 
 function labelOf(id: number): string {

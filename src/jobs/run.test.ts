@@ -65,7 +65,7 @@ async function ask(docket: number, plan: Plan, direction: Direction): Promise<nu
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;
   const id = await askForRun(store, { docket, direction, user, steps: plannedSteps(plan, direction) });
-  desk.offer(id, { user, password });
+  await desk.offer(id, { user, password });
   await queue.enqueue('run', id);
   return id;
 }

@@ -2,14 +2,13 @@ import { driftOf } from '../core/catalogue/drift';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Plan } from '../core/plan/plan';
 import { isInForce, operationsOf } from '../core/plan/runnable';
-import { nextState } from '../core/ratchet/states';
 import { tablesNeeded, tablesTouched } from '../core/remedies/operations';
 import { carryOutPlan, provePlan, type StepListener } from '../sources/carryOut';
 import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
-import { findFrozen, getSourceOf, keepCleared, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
+import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
 import {
   findRequest,
   findRun,
@@ -23,9 +22,12 @@ import {
   startRun,
   startStep,
 } from '../store/dockets/runs';
-import { listFindingsById, moveFindings } from '../store/findings/findings';
-import { getConnection } from '../store/sources/sources';
+import { listFindingsById } from '../store/findings/findings';
+import { findSource, getConnection } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
+import { pawlItself } from '../work/actor';
+import { docketObject, settleRun } from '../work/dockets';
+import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { askForLogin } from './loginHandover';
 import { whileOwning } from './ownership';
@@ -39,8 +41,8 @@ export const runJob: Job = {
   async run(id, context) {
     const row = await findRun(context.store, id);
     if (!row) return;
-    await whileOwning(context.store, 'docket', row.docketId, async () => {
-      if (await startRun(context.store, id)) await carryOut(row, context);
+    await whileOwning(context.store, 'docket', row.docketId, async (lost) => {
+      if (await startRun(context.store, id)) await carryOut(row, context, lost);
     });
   },
 
@@ -56,16 +58,16 @@ export const runJob: Job = {
   },
 };
 
-async function carryOut(row: RunRow, context: JobContext): Promise<void> {
+async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Promise<void> {
   const { store } = context;
   try {
-    const login = await askForLogin(storeUrl(), row.id);
+    const login = await askForLogin(storeUrl(), store, row.id);
     if (!login) throw new SourceError('The login was no longer at hand. Type it again to go on.', 'notAllowed');
     const source = await getSourceOf(store, row.docketId);
     const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
     const session = await openPostgresqlForChange({ ...(await getConnection(store, source)), ...login });
-    const steering = steer(session, row.id, store);
+    const steering = steer(session, row.id, store, lost);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
       if (current && !(await hasBegun(store, row.docketId))) refuseDrift(plan, catalogue, current);
@@ -75,7 +77,10 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
       steering.end();
       await session.close().catch(() => undefined);
     }
-    await settleRun(store, row, plan);
+    await inTransaction(async (db) => {
+      await settleRun(db, row, plan);
+      await write(db, pawlItself('worker'), await endOf(db, row), 'done', { after: { run: row.id, direction: row.direction } });
+    }, store);
     if (row.direction === 'clear') return;
     await context.enqueue(
       'survey',
@@ -87,6 +92,7 @@ async function carryOut(row: RunRow, context: JobContext): Promise<void> {
       }),
     );
   } catch (error) {
+    if (lost.aborted) return;
     await stop(store, row.id, row.docketId, messageOf(error));
     if (error instanceof Drifted) await thawDocket(store, row.docketId);
   }
@@ -99,8 +105,10 @@ interface Steering {
 }
 
 // A stop interrupts the statement that is under way, which is rolled back; a pause lets the step come to its end.
-function steer(session: ChangingSession, run: number, store: Db): Steering {
+function steer(session: ChangingSession, run: number, store: Db, lost: AbortSignal): Steering {
   let stopped = false;
+  // Nobody holds the docket any more: nothing goes on that is not on record.
+  lost.addEventListener('abort', () => void session.cancel().catch(() => undefined), { once: true });
   const watch = setInterval(() => {
     findRequest(store, run)
       .then(async (asked) => {
@@ -176,39 +184,16 @@ async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, sour
   }
 }
 
-/** Records a run that is through: the docket's state, and what it means for its findings. */
-export async function settleRun(
-  store: JobContext['store'],
-  row: Pick<RunRow, 'id' | 'docketId' | 'direction'>,
-  plan: Plan,
-): Promise<void> {
-  await inTransaction(async (db) => {
-    await finishRun(db, row.id, 'done');
-    await moveDocket(db, row.docketId, ['Running'], row.direction === 'back' ? 'Backed out' : 'Done');
-    if (row.direction === 'clear') return keepCleared(db, row.docketId);
-    const source = await getSourceOf(db, row.docketId);
-    const items = await listItems(db, row.docketId);
-    const carried = new Set(plan.steps.map((s) => s.finding));
-    const findings = (
-      await listFindingsById(
-        db,
-        source,
-        items.map((i) => i.findingId),
-      )
-    ).filter((f) => carried.has(f.identity));
-    const event = row.direction === 'forward' ? 'applied' : 'backedOut';
-    const reason = row.direction === 'forward' ? null : 'Its docket was backed out.';
-    await moveFindings(
-      db,
-      findings.map((f) => ({ finding: f.id, from: f.state, to: nextState(f.state, event), reason })),
-      { docket: row.docketId },
-    );
-  }, store);
-}
-
 async function stop(store: JobContext['store'], run: number, docket: number, problem: string): Promise<void> {
   await inTransaction(async (db) => {
     await finishRun(db, run, 'stopped', problem);
     await moveDocket(db, docket, ['Running'], 'Stopped');
+    await write(db, pawlItself('worker'), await endOf(db, { docketId: docket }), 'failed', { after: { run, problem } });
   }, store);
+}
+
+async function endOf(db: Db, { docketId }: Pick<RunRow, 'docketId'>) {
+  const id = await getSourceOf(db, docketId);
+  const source = await findSource(db, id);
+  return { act: 'run.end', source: { id, name: source?.name ?? '' }, object: docketObject(docketId) };
 }

@@ -4,11 +4,13 @@ import { tableId } from '../core/catalogue/identifiers';
 import { transitionsAfter } from '../core/ratchet/afterSurvey';
 import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
+import { risksInWords } from '../core/survey/login';
+import { readingLimits } from '../sources/postgresql/connect';
 import { openPostgresql } from '../sources/postgresql/index';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyResult } from '../sources/survey';
 import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
-import { getConnection } from '../store/sources/sources';
+import { findSource, getConnection } from '../store/sources/sources';
 import { getSettings } from '../store/sources/settings';
 import {
   findCatalogue,
@@ -18,6 +20,7 @@ import {
   isCancelRequested,
   keepCatalogue,
   keepFacts,
+  keepLogin,
   keepNotMeasured,
   keepProgress,
   keepReused,
@@ -33,15 +36,21 @@ import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 
 const cancelPollMs = 500;
+/** How often a survey is taken up that its worker died over. */
+const mostAttempts = 2;
+
+function deadlyWords({ attempts, doing }: SurveyRow): string {
+  return `${attempts} workers died over it, the last at: ${doing}. Something in this database is too much for them. Survey single schemas, or give the worker more memory, then go on with it.`;
+}
 
 export const surveyJob: Job = {
   name: 'survey',
 
   async run(id, context) {
-    await whileOwning(context.store, 'survey', id, async () => {
+    await whileOwning(context.store, 'survey', id, async (lost) => {
       if (!(await startSurvey(context.store, id))) return;
       const row = await findSurvey(context.store, id);
-      if (row) await carryOut(row, context);
+      if (row) await carryOut(row, context, lost);
     });
   },
 
@@ -49,13 +58,17 @@ export const surveyJob: Job = {
   async recover({ store, enqueue }) {
     for (const { id, state } of await listStranded(store)) {
       await whileOwning(store, 'survey', id, async () => {
-        if (await requeueSurvey(store, id, [state])) await enqueue('survey', id);
+        const row = await findSurvey(store, id);
+        if (row?.state !== state) return;
+        // What ends one worker after another is in what it reads: a person has to look.
+        if (state === 'running' && row.attempts >= mostAttempts) return finishSurvey(store, id, 'failed', deadlyWords(row));
+        if (await requeueSurvey(store, id, [state], 'counted')) await enqueue('survey', id);
       });
     }
   },
 };
 
-async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promise<void> {
+async function carryOut(row: SurveyRow, { store, stopping }: JobContext, lost: AbortSignal): Promise<void> {
   const cancelled = new AbortController();
   const watch = setInterval(() => {
     void isCancelRequested(store, row.id).then(
@@ -64,9 +77,11 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext): Promis
     );
   }, cancelPollMs);
   try {
-    const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping]));
+    const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping, lost]));
     await keepResult(row, result, store);
   } catch (error) {
+    // Another worker may have it by now; what it says of it counts.
+    if (lost.aborted) return;
     if (stopping.aborted && !cancelled.signal.aborted) return void (await requeueSurvey(store, row.id, ['running']));
     const isCancel = error instanceof SourceError && error.reason === 'cancelled';
     await finishSurvey(store, row.id, isCancel && cancelled.signal.aborted ? 'cancelled' : 'failed', messageOf(error));
@@ -82,15 +97,22 @@ interface Judged extends SurveyResult {
 async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged> {
   const connection = await getConnection(store, row.sourceId);
   const { budget, policies } = await getSettings(store, row.sourceId);
-  const source = await openPostgresql(connection);
+  const purpose = `survey ${row.id} of ${Date.parse(row.askedAt).toString(36)}`;
+  // The first session ends those that a worker left behind which died over this survey.
+  const source = await openPostgresql(connection, { ...readingLimits, purpose });
   try {
+    const login = await source.login();
+    await keepLogin(store, row.id, login);
+    const risks = risksInWords(login);
+    if (risks !== null && (await findSource(store, row.sourceId))?.fittingLogin)
+      throw new SourceError(`This source insists on a login that can only read. ${risks}`, 'notAllowed');
     const catalogue = await findCatalogue(store, row.id);
     const result = await survey(source, {
       depth: row.depth,
       tables: row.scope ? new Set(row.scope) : null,
       budget,
       policies,
-      openAnother: () => openPostgresql(connection),
+      openAnother: () => openPostgresql(connection, { ...readingLimits, alongside: purpose }),
       known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
       // Right after a docket everything it touched is looked at afresh.
       earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,

@@ -1,6 +1,8 @@
 // The worker process: takes jobs from the queue until it is told to stop. Several can run at once.
 
+import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
+import { noteWorker } from '../store/workers';
 import { jobs } from './index';
 import type { JobContext } from './job';
 import { openQueue } from './queue';
@@ -8,6 +10,7 @@ import { openQueue } from './queue';
 const recoverEveryMs = 2_000;
 
 const stopping = new AbortController();
+const name = `${hostname()} ${process.pid}`;
 const queue = await openQueue(
   storeUrl(),
   jobs.map((job) => job.name),
@@ -28,6 +31,7 @@ const timer = setInterval(() => {
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void stop());
 
 async function recoverAll(): Promise<void> {
+  await noteWorker(db(), name).catch(() => undefined);
   for (const job of jobs) {
     // The store may be away for a moment; the next round tries again.
     await job.recover(context).catch(() => undefined);

@@ -8,7 +8,7 @@ import { rehearsalParts } from '../core/plan/rehearsal';
 import type { Direction } from '../core/plan/runnable';
 import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
 import { openPostgresqlForChange } from './postgresql/changing';
-import { differences, fingerprintOf, makeScratch, type Scratch, type ScratchOptions } from './postgresql/scratch';
+import { differences, fingerprintOf, leftBehind, makeScratch, type Scratch, type ScratchOptions } from './postgresql/scratch';
 import type { ChangingSession, ConnectionDetails } from './source';
 import { proofsInWords } from '../core/plan/proofs';
 import { SourceError } from './SourceError';
@@ -16,9 +16,11 @@ import { SourceError } from './SourceError';
 export interface RehearseOptions extends ScratchOptions {
   /** Told as it goes, after each step. */
   readonly onProgress?: (rehearsal: Rehearsal) => Promise<void> | void;
+  /** Told when the copy could not be removed; without it, that is thrown. */
+  readonly onLeftBehind?: () => Promise<void>;
 }
 
-/** Throws SourceError when no copy can be made; what fails on the copy is in the answer. The copy is removed. */
+/** Throws SourceError when no copy can be made, LeftBehind when it could not be removed; what fails on the copy is in the answer. */
 export async function rehearse(
   plan: Plan,
   source: ConnectionDetails,
@@ -74,7 +76,10 @@ export async function rehearse(
     });
   } finally {
     await session?.close().catch(() => undefined);
-    await scratch.remove();
+    await scratch.remove().catch(async (cause: unknown) => {
+      await options.onLeftBehind?.();
+      if (!options.onLeftBehind) throw leftBehind(server, cause);
+    });
   }
   return reportOf(parts);
 

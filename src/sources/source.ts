@@ -9,6 +9,7 @@ import type { Depth, EvidenceRequest } from '../core/evidence/requests';
 import type { ActionProof, BreakingProof } from '../core/plan/proofs';
 import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
+import type { LoginReport } from '../core/survey/login';
 
 export interface Source {
   /**
@@ -16,6 +17,8 @@ export interface Source {
    * costs; `joins`: with which columns views and functions compare, which is so unless it is false.
    */
   readCatalogue(options?: { readonly statistics?: boolean; readonly joins?: boolean }): Promise<Catalogue>;
+  /** What the login may do beyond reading, and what would make a fitting one. Throws SourceError. */
+  login(): Promise<LoginReport>;
   /**
    * Answers requests of one kind with its own SQL, about one table or, if they are probes, about many; in
    * one pass where it can: a fact for each, in order. What a table refuses (rights, time, locks) is a fact too: not measured, with the

@@ -20,7 +20,9 @@ export function openStore(connectionString: string): pg.Pool {
     options: `-c search_path=${schema}`,
     types: storeTypes,
   });
+  // Also of clients that somebody holds: without a listener a lost connection ends the process; the next statement tells of it.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return pool;
 }
 

@@ -2,7 +2,7 @@ import { mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type pg from 'pg';
-import { afterAll, beforeAll, expect, test } from 'vitest';
+import { afterAll, beforeAll, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/database';
 import { sketch } from '../core/catalogue/sketch';
 import { evidence, profiled } from '../core/evidence/measured';
@@ -18,7 +18,8 @@ import { askForSurvey, cancelSurvey, findSurvey, requeueSurvey, startSurvey } fr
 
 const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 process.env['PAWL_KEY_FILE'] = keyFile;
-const { seal, unseal } = await import('./secrets');
+const { addKey, dropOldKeys, seal, unseal } = await import('./secrets');
+const { sealAnew } = await import('./sealed');
 
 const database = useDatabase();
 let store: pg.Pool;
@@ -37,6 +38,9 @@ const source: NewSource = {
   user: 'audit',
   password: 'tell-nobody',
   tls: 'prefer',
+  secondPerson: true,
+  fittingLogin: false,
+  weakPassword: false,
 };
 const named = (name: string): NewSource => ({ ...source, name });
 
@@ -53,11 +57,47 @@ test('a password is sealed at rest under a key that only its owner may read', as
   expect(statSync(keyFile).mode & 0o777).toBe(0o600);
 });
 
-test('what was sealed cannot be changed unseen', () => {
-  const sealed = seal('secret');
+test('what was sealed cannot be changed unseen, nor moved to another row', async () => {
+  const sealed = await seal(store, 'source 1 password', 'secret');
+  expect(await unseal(store, 'source 1 password', sealed)).toBe('secret');
+  await expect(unseal(store, 'source 2 password', sealed)).rejects.toThrow('cannot be opened');
   sealed[sealed.length - 1] = (sealed.at(-1) ?? 0) ^ 1;
-  expect(() => unseal(sealed)).toThrow('cannot be opened');
+  await expect(unseal(store, 'source 1 password', sealed)).rejects.toThrow('cannot be opened');
+  await expect(unseal(store, 'source 1 password', Buffer.from(''))).rejects.toThrow('cannot be opened');
 });
+
+test('keys are rotated: what was sealed opens, is sealed anew, and the old key is gone', async () => {
+  const id = await addSource(store, named('rotated'));
+  const before = await sealedOf(id);
+  await addKey(store);
+  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  await inTransaction(sealAnew, store);
+  await dropOldKeys(store);
+  expect((await sealedOf(id)).equals(before)).toBe(false);
+  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  await expect(unseal(store, `source ${id} password`, before)).rejects.toThrow('cannot be opened');
+});
+
+test('a secret makes its key with a salt of the store, and another salt makes another', async () => {
+  process.env['PAWL_SECRET'] = 'correct horse';
+  vi.resetModules();
+  const fresh = await import('./secrets');
+  try {
+    const first = await fresh.seal(store, 'x', 'secret');
+    await fresh.addKey(store);
+    const second = await fresh.seal(store, 'x', 'secret');
+    expect(second.subarray(0, 5).equals(first.subarray(0, 5))).toBe(false);
+    expect([await fresh.unseal(store, 'x', first), await fresh.unseal(store, 'x', second)]).toEqual(['secret', 'secret']);
+    expect((await store.query('select from sealing_keys')).rowCount).toBe(2);
+  } finally {
+    delete process.env['PAWL_SECRET'];
+  }
+});
+
+async function sealedOf(id: number): Promise<Buffer> {
+  const { rows } = await store.query<{ sealed: Buffer }>('select sealed_password as sealed from sources where id = $1', [id]);
+  return rows[0]?.sealed ?? Buffer.from('');
+}
 
 test('an empty password keeps the stored one', async () => {
   const id = await addSource(store, named('kept'));

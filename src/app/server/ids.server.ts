@@ -3,8 +3,6 @@ import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { data } from 'react-router';
 import { parse } from '~/input/parse';
-import { db } from '~/store/db';
-import { findSource, type SourceRow } from '~/store/sources/sources';
 
 class IdShape {
   @Type(() => Number) @IsInt() @Min(1) @Max(Number.MAX_SAFE_INTEGER) id!: number;
@@ -15,14 +13,6 @@ export async function idIn(text: string | undefined, what: string): Promise<numb
   const parsed = await parse(IdShape, { id: text });
   if (!parsed.ok) throw notFound(`There is no ${what} ${String(text).slice(0, 40)}`, `Its number is mistyped.`);
   return parsed.value.id;
-}
-
-/** The source of an address. Throws a 404 page when there is none. */
-export async function sourceIn(params: { readonly source?: string | undefined }): Promise<SourceRow> {
-  const id = await idIn(params.source, 'source');
-  const source = await findSource(db(), id);
-  if (!source) throw notFound(`There is no source ${id}`, 'It may have been removed.');
-  return source;
 }
 
 /** A page that says what is not there and what to do next. */

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { PersonMenu } from './PersonMenu';
 import { SchemeButton } from './SchemeButton';
 import { Wordmark } from './Wordmark';
 
@@ -15,7 +16,8 @@ export function Strip({ children }: { readonly children?: ReactNode }) {
         Pawl
       </Link>
       {children}
-      <div style={{ alignSelf: 'center', marginLeft: children ? 0 : 'auto' }}>
+      <div className="strip-end" style={{ marginLeft: children ? 0 : 'auto' }}>
+        <PersonMenu />
         <SchemeButton />
       </div>
     </header>

@@ -23,7 +23,7 @@ export async function run(args: readonly string[]): Promise<void> {
     madeAt: new Date().toISOString(),
   });
   await mkdir(asked.out, { recursive: true });
-  for (const name of scriptNames) await writeFile(join(asked.out, `${name}.sql`), scripts[name]);
+  for (const name of scriptNames) await writeFile(join(asked.out, `${name}.sql`), scripts[name], { mode: 0o600 });
   for (const problem of plan.problems) process.stderr.write(`left out: ${problem.finding}: ${problem.message}\n`);
   process.stderr.write(`${plan.steps.length} steps for ${chosen - plan.problems.length} findings: ${asked.out}\n`);
 }

@@ -1,5 +1,6 @@
 import { writeFile } from 'node:fs/promises';
 import { documentOf } from '../../core/survey/document';
+import { risksInWords } from '../../core/survey/login';
 import { parseConnectionString } from '../../sources/postgresql/connectionString';
 import { openPostgresql } from '../../sources/postgresql/index';
 import { type Progress, survey } from '../../sources/survey';
@@ -18,9 +19,12 @@ export async function run(args: readonly string[]): Promise<void> {
   );
   const source = await openPostgresql(parseConnectionString(url));
   try {
+    const login = await source.login();
+    const warning = risksInWords(login);
+    if (warning !== null) process.stderr.write(`${warning} This would make one:\n\n${login.fitting}\n`);
     const result = await survey(source, { depth, schemas: schema, onProgress: tell });
     const document = documentOf({ ...result, depth });
-    await writeFile(json, `${JSON.stringify(document, null, 1)}\n`);
+    await writeFile(json, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
     tell({ phase: 'judging', doing: 'Done', done: 1, total: 1 });
     process.stderr.write(
       `\n${document.tables.length} tables, ${document.findings.length} findings${notMeasured(document.notMeasured.length)}: ${json}\n`,

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { requirementsFor, whyNotSigned } from './permit';
+import { requirementsFor, whyNotRun, whyNotSigned } from './permit';
 
 const open = { signedBy: null, backupAt: null };
 
@@ -20,12 +20,23 @@ test('other sources ask for nothing', () => {
   expect(requirementsFor({ ...open, state: 'Draft' }, 'staging')).toEqual([]);
 });
 
+const ada = { id: 1 };
+const ben = { id: 2 };
+const production = { environment: 'production', secondPerson: true };
+
 test.each([
-  ['Ada', 'Ben', null],
-  ['Ada', ' ada ', 'Somebody else'],
-  ['', 'Ben', 'Say who'],
-  ['Ada', ' ', 'Say who'],
-])('planned by %j and signed by %j', (author, signer, refusal) => {
-  if (refusal === null) expect(whyNotSigned(author, signer)).toBeNull();
-  else expect(whyNotSigned(author, signer)).toContain(refusal);
+  ['its author', { authors: [ada, ben] }, production, ada.id, 'Somebody else than who planned it'],
+  ['another', { authors: [ada] }, production, ben.id, null],
+  ['its author, where one pair of eyes is enough', { authors: [ada] }, { ...production, secondPerson: false }, ada.id, null],
+  ['its author, on staging', { authors: [ada] }, { ...production, environment: 'staging' }, ada.id, null],
+])('signed by %s', (_, docket, source, person, refusal) => {
+  const said = whyNotSigned(docket, source, person);
+  if (refusal === null) expect(said).toBeNull();
+  else expect(said).toContain(refusal);
+});
+
+test('who signed a production docket does not run it', () => {
+  expect(whyNotRun({ signedById: ada.id }, production, ada.id)).toContain('Somebody else than who signed it');
+  expect(whyNotRun({ signedById: ada.id }, production, ben.id)).toBeNull();
+  expect(whyNotRun({ signedById: ada.id }, { ...production, secondPerson: false }, ada.id)).toBeNull();
 });

@@ -24,9 +24,35 @@ export function requirementsFor({ state, signedBy, backupAt }: Prepared, environ
   ];
 }
 
-/** Why a docket may not be signed by these two; null when it may. */
-export function whyNotSigned(author: string, signer: string): string | null {
-  if (author.trim() === '' || signer.trim() === '') return 'Say who planned it and who signs it.';
-  const same = author.trim().localeCompare(signer.trim(), 'en', { sensitivity: 'base' }) === 0;
-  return same ? 'Somebody else than who planned it has to sign it: four eyes see more than two.' : null;
+export interface Signable {
+  readonly authors: readonly { readonly id: number }[];
+  readonly signedById: number | null;
+}
+
+export interface SignedSource {
+  readonly environment: string;
+  /** Whether it asks for a second person. */
+  readonly secondPerson: boolean;
+}
+
+/** Why somebody may not sign a docket; null when they may. */
+export function whyNotSigned({ authors }: Pick<Signable, 'authors'>, source: SignedSource, person: number): string | null {
+  return asksForAnother(source) && authors.some(({ id }) => id === person)
+    ? 'Somebody else than who planned it has to sign it: four eyes see more than two.'
+    : null;
+}
+
+/** Why somebody may not run a docket; null when they may. */
+export function whyNotRun(
+  { signedById }: Pick<Signable, 'signedById'>,
+  source: SignedSource,
+  person: number | null,
+): string | null {
+  return asksForAnother(source) && signedById !== null && signedById === person
+    ? 'Somebody else than who signed it has to run it.'
+    : null;
+}
+
+function asksForAnother({ environment, secondPerson }: SignedSource): boolean {
+  return environment === 'production' && secondPerson;
 }

@@ -14,8 +14,10 @@ export const oldestVersion = 120000;
 export interface SessionLimits {
   readonly statementMs: number;
   readonly lockMs: number;
-  /** What the session is for, as the server lists it beside `pawl`: `survey 12`. */
-  readonly purpose?: string;
+  /** What the session is for, as the server lists it beside `pawl`: `survey 12`. Others for the same are ended first. */
+  readonly purpose?: string | undefined;
+  /** The same for a session that joins those there are. */
+  readonly alongside?: string;
 }
 
 export const readingLimits: SessionLimits = { statementMs: 600_000, lockMs: 2_000 };
@@ -25,7 +27,7 @@ const sortMemory = '128MB';
 
 /** A session that can only read. Throws SourceError. */
 export async function openReading(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<pg.Client> {
-  const client = await open(details, limits.purpose);
+  const client = await open(details, limits.purpose ?? limits.alongside);
   try {
     await client.query(`set default_transaction_read_only = on; set idle_in_transaction_session_timeout = 60000; ${hearing}`);
     await client.query(settingsOf(limits, ''));
@@ -57,7 +59,7 @@ export async function reading<T>(client: pg.Client, options: ReadingOptions, rea
 
 /** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
 export async function openChanging(details: ConnectionDetails, limits: SessionLimits): Promise<pg.Client> {
-  const client = await open(details, limits.purpose);
+  const client = await open(details, limits.purpose ?? limits.alongside);
   try {
     await client.query(`set idle_in_transaction_session_timeout = 60000; ${hearing}`);
     await client.query(settingsOf(limits, ''));

@@ -3,6 +3,7 @@ import { askOf } from './ask';
 import { cancelOther, endOthers, openReading, reading, readingLimits, type SessionLimits } from './connect';
 import { readDdl } from './ddl';
 import { readDependents } from './dependents';
+import { readLogin } from './login';
 import { measure } from './measure';
 import { readReach } from './reach';
 import { readOffenders } from './offenders';
@@ -17,6 +18,7 @@ export async function openPostgresql(details: ConnectionDetails, limits: Session
   const given = { up: false };
   return {
     readCatalogue: (options) => readCatalogue(client, limits, options, given),
+    login: () => reading(client, limits, () => readLogin(client)),
     measure: (requests, catalogue, options) => {
       const { timeoutMs, workers = 0, rest } = options;
       const statementMs = Math.max(1, Math.min(limits.statementMs, timeoutMs ?? limits.statementMs));

@@ -34,7 +34,7 @@ export interface Scratch {
   readonly sampled: Sampled | null;
   /** What could not be copied, in the words of the server. */
   readonly leftOut: readonly string[];
-  /** Drops the copy and its role. Never throws. */
+  /** Drops the copy and its role. Throws SourceError where it could not: then it is still there. */
   remove(): Promise<void>;
 }
 
@@ -47,7 +47,7 @@ export async function makeScratch(
   const { bytes, unreadable } = await lookAt(source);
   const name = `${prefix}${Date.now().toString(36)}_${label}`;
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
-  const remove = () => onServer(server, (admin) => drop(admin, name)).catch(() => undefined);
+  const remove = () => onServer(server, (admin) => drop(admin, name));
   try {
     // What a process left behind that died, and nobody came back for.
     await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
@@ -57,6 +57,8 @@ export async function makeScratch(
       // Only so can it look at its own tables where row security is forced; not every server lets us give it that.
       await admin.query(`alter role ${quote(name)} bypassrls`).catch(() => undefined);
       await admin.query(`create database ${quote(name)} owner ${quote(name)} template template0`);
+      // The copy is of production: nobody else on that server looks into it.
+      await admin.query(`revoke connect on database ${quote(name)} from public`);
     });
     const { leftOut, sampled } =
       bytes > mostBytes
@@ -68,7 +70,9 @@ export async function makeScratch(
     });
     return { details, bytes, sampled, leftOut: [...closed, ...leftOut], remove };
   } catch (error) {
-    await remove();
+    await remove().catch((cause: unknown) => {
+      throw leftBehind(server, cause);
+    });
     if (error instanceof SourceError) throw error;
     throw new SourceError(
       `No scratch copy could be made at ${server.host}:${server.port}: ${error instanceof Error ? error.message : 'unknown error'}. The role needs CREATEDB and CREATEROLE.`,
@@ -76,6 +80,18 @@ export async function makeScratch(
       { cause: error },
     );
   }
+}
+
+/** A copy is still there that should be gone. */
+export class LeftBehind extends SourceError {}
+
+export function leftBehind({ host, port }: ConnectionDetails, cause: unknown): LeftBehind {
+  const why = cause instanceof Error ? cause.message : 'unknown error';
+  return new LeftBehind(
+    `The scratch copy at ${host}:${port} could not be removed: ${why}. It is tried again until it is gone.`,
+    'lost',
+    { cause },
+  );
 }
 
 /** Drops the scratch copies under a label: whoever made them died over it. */

@@ -14,14 +14,22 @@ export interface DocketRow {
   readonly createdAt: string;
   readonly stateAt: string;
   readonly remedies: number;
-  /** Who planned it; empty until somebody says. */
-  readonly author: string;
+  /** Who had a hand in what it does. */
+  readonly authors: readonly Author[];
   readonly signedBy: string | null;
+  readonly signedById: number | null;
   readonly signedAt: string | null;
+  /** What was signed: of plan, scripts and decisions. */
+  readonly signedDigest: string | null;
   readonly backupAt: string | null;
   readonly backupWhere: string | null;
   /** When what its repairs kept was dropped; from then on there is no way back. */
   readonly clearedAt: string | null;
+}
+
+export interface Author {
+  readonly id: number;
+  readonly name: string;
 }
 
 export interface FrozenDocket {
@@ -34,9 +42,43 @@ export interface DocketItem {
   readonly decision: Decision;
 }
 
-const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt", author,
-  signed_by as "signedBy", signed_at as "signedAt", backup_at as "backupAt", backup_where as "backupWhere", cleared_at as "clearedAt",
-  (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
+const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt",
+  (select coalesce(json_agg(json_build_object('id', people.id, 'name', full_name) order by full_name), '[]')
+   from docket_authors join people on people.id = person_id where docket_id = dockets.id) as authors,
+  signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest",
+  (select at from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupAt",
+  (select place from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupWhere",
+  cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
+
+/** Held until the transaction ends: who else changes it waits. */
+export function lockDocket(db: Db, source: number, id: number): Promise<DocketRow | null> {
+  return findRow(db, `select ${shown} from dockets where source_id = $1 and id = $2 for update of dockets`, [source, id]);
+}
+
+/** Dockets of a source that are not through; their source stays what it is. */
+export async function countOpenDockets(db: Db, source: number): Promise<number> {
+  const { count } = await getRow<{ count: number }>(
+    db,
+    `select count(*) as count from dockets where source_id = $1 and state not in ('Done', 'Backed out')`,
+    [source],
+  );
+  return count;
+}
+
+/** Whether a docket of a source runs, or is rehearsed. */
+export async function isRunning(db: Db, source: number): Promise<boolean> {
+  const { running } = await getRow<{ running: boolean }>(
+    db,
+    `select exists (select 1 from dockets where source_id = $1 and state = 'Running')
+       or exists (select 1 from rehearsals join dockets on dockets.id = docket_id where source_id = $1 and finished_at is null) as running`,
+    [source],
+  );
+  return running;
+}
+
+export async function addAuthor(db: Db, docket: number, person: number): Promise<void> {
+  await db.query('insert into docket_authors (docket_id, person_id) values ($1, $2) on conflict do nothing', [docket, person]);
+}
 
 export function listDockets(db: Db, source: number): Promise<readonly DocketRow[]> {
   return rowsOf(db, `select ${shown} from dockets where source_id = $1 order by id desc`, [source]);
@@ -66,26 +108,31 @@ async function reopen(db: Db, id: number): Promise<void> {
   await stopRehearsal(db, id);
   await db.query(
     `update dockets
-     set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null
+     set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
      where id = $1 and state in ('Rehearsed', 'Signed')`,
     [id],
   );
 }
 
 export interface Signature {
-  readonly author: string;
-  readonly signer: string;
+  readonly signer: Author;
+  readonly digest: string;
 }
 
 /** Signs a docket as it is planned now: that plan is what will run. False when its state does not allow it. */
 export async function signDocket(
   db: Db,
   id: number,
-  { author, signer }: Signature,
+  { signer, digest }: Signature,
   { plan, catalogue }: { readonly plan: Plan; readonly catalogue: Catalogue },
 ): Promise<boolean> {
   if (!(await moveDocket(db, id, ['Draft', 'Rehearsed', 'Signed'], 'Signed'))) return false;
-  await db.query('update dockets set author = $2, signed_by = $3, signed_at = now() where id = $1', [id, author, signer]);
+  await db.query('update dockets set signed_by = $2, signed_by_id = $3, signed_digest = $4, signed_at = now() where id = $1', [
+    id,
+    signer.name,
+    signer.id,
+    digest,
+  ]);
   await freezeDocket(db, id, plan, catalogue);
   return true;
 }
@@ -94,14 +141,24 @@ export async function signDocket(
 export async function unsignDocket(db: Db, id: number): Promise<void> {
   await db.query(
     `update dockets
-     set state = 'Rehearsed', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null
+     set state = 'Rehearsed', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
      where id = $1 and state = 'Signed'`,
     [id],
   );
 }
 
-export async function keepBackup(db: Db, id: number, at: string, where: string): Promise<void> {
-  await db.query('update dockets set backup_at = $2, backup_where = $3 where id = $1', [id, at, where]);
+/** Said beside what was said before. */
+export async function addBackup(
+  db: Db,
+  id: number,
+  backup: { readonly at: string; readonly place: string; readonly by: string },
+): Promise<void> {
+  await db.query('insert into docket_backups (docket_id, at, place, said_by) values ($1, $2, $3, $4)', [
+    id,
+    backup.at,
+    backup.place,
+    backup.by,
+  ]);
 }
 
 export async function keepCleared(db: Db, id: number): Promise<void> {
@@ -132,7 +189,7 @@ export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Ca
 /** Makes a docket of which nothing was carried out a draft again: its plan is made anew. */
 export async function thawDocket(db: Db, id: number): Promise<void> {
   await db.query(
-    `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_at = null where id = $1`,
+    `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null where id = $1`,
     [id],
   );
 }

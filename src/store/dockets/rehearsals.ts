@@ -11,19 +11,27 @@ export interface RehearsalRow {
   readonly report: Rehearsal | null;
   readonly problem: string | null;
   readonly askedAt: string;
+  readonly askedBy: string | null;
+  /** Where the copy is made. */
+  readonly server: string | null;
   readonly finishedAt: string | null;
 }
 
-const shown = `id, docket_id as "docketId", state, report, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
+const shown = `id, docket_id as "docketId", state, report, problem, asked_at as "askedAt", asked_by as "askedBy", server, finished_at as "finishedAt"`;
 
 /** Returns the id, or null when the docket is being rehearsed already. */
-export async function askForRehearsal(db: Db, docket: number, plan: Plan): Promise<number | null> {
+export async function askForRehearsal(
+  db: Db,
+  docket: number,
+  plan: Plan,
+  { by = null, server = null }: { readonly by?: string | null; readonly server?: string | null } = {},
+): Promise<number | null> {
   const row = await findRow<{ id: number }>(
     db,
-    `insert into rehearsals (docket_id, plan)
-     select $1, $2 where not exists (select 1 from rehearsals where docket_id = $1 and finished_at is null)
+    `insert into rehearsals (docket_id, plan, asked_by, server)
+     select $1, $2, $3, $4 where not exists (select 1 from rehearsals where docket_id = $1 and finished_at is null)
      returning id`,
-    [docket, JSON.stringify(plan)],
+    [docket, JSON.stringify(plan), by, server],
   );
   return row?.id ?? null;
 }

@@ -11,6 +11,8 @@ export interface RunRow {
   readonly direction: Direction;
   readonly elsewhere: boolean;
   readonly user: string | null;
+  /** Who asked for it. */
+  readonly by: string | null;
   readonly state: RunState;
   /** What somebody asked of it while it runs. */
   readonly asked: RunRequest | null;
@@ -39,23 +41,24 @@ export interface ProofRow {
   readonly at: string;
 }
 
-const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", state, asked, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
+const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", asked_by as "by", state, asked, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
 
 export interface AskedRun {
   readonly docket: number;
   readonly direction: Direction;
   /** Null when somebody ran it elsewhere. */
   readonly user: string | null;
+  readonly by?: string;
   readonly steps: readonly { readonly title: string; readonly statement: string }[];
 }
 
-export async function askForRun(db: Db, { docket, direction, user, steps }: AskedRun): Promise<number> {
+export async function askForRun(db: Db, { docket, direction, user, by, steps }: AskedRun): Promise<number> {
   const { id } = await getRow<{ id: number }>(
     db,
-    `insert into runs (docket_id, direction, user_name, elsewhere, state, finished_at)
-     values ($1, $2, $3, $3::text is null, case when $3::text is null then 'done' else 'queued' end, case when $3::text is null then now() end)
+    `insert into runs (docket_id, direction, user_name, asked_by, elsewhere, state, finished_at)
+     values ($1, $2, $3, $4, $3::text is null, case when $3::text is null then 'done' else 'queued' end, case when $3::text is null then now() end)
      returning id`,
-    [docket, direction, user],
+    [docket, direction, user, by ?? null],
   );
   await db.query(
     `insert into run_steps (run_id, position, title, statement)

@@ -9,12 +9,16 @@ export async function findRehearsalServer(db: Db, source: number): Promise<Conne
     'select sealed_rehearsal_server as sealed from sources where id = $1',
     [source],
   );
-  return row?.sealed ? (JSON.parse(unseal(row.sealed)) as ConnectionDetails) : null;
+  return row?.sealed ? (JSON.parse(await unseal(db, serverOf(source), row.sealed)) as ConnectionDetails) : null;
 }
 
 export async function keepRehearsalServer(db: Db, source: number, server: ConnectionDetails | null): Promise<void> {
   await db.query('update sources set sealed_rehearsal_server = $2 where id = $1', [
     source,
-    server && seal(JSON.stringify(server)),
+    server && (await seal(db, serverOf(source), JSON.stringify(server))),
   ]);
+}
+
+function serverOf(source: number): string {
+  return `source ${source} rehearsal server`;
 }

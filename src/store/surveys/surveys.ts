@@ -5,6 +5,7 @@ import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
 import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
+import type { LoginReport } from '../../core/survey/login';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
 export type SurveyState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
@@ -28,10 +29,15 @@ export interface SurveyRow {
   /** True when it measures everything again, also what has not changed. */
   readonly forced: boolean;
   readonly reusedTables: number;
+  /** How often a worker took it up. */
+  readonly attempts: number;
+  /** What its login may do beyond reading; null until it has looked. */
+  readonly login: LoginReport | null;
+  readonly askedBy: string | null;
 }
 
 const shown = `id, source_id as "sourceId", depth, scope, docket_id as "docketId", state, doing, done_bytes as "doneBytes", total_bytes as "totalBytes",
-  cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured", forced, reused_tables as "reusedTables"`;
+  cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured", forced, reused_tables as "reusedTables", attempts, login, asked_by as "askedBy"`;
 
 export interface AskedSurvey {
   readonly source: number;
@@ -39,16 +45,17 @@ export interface AskedSurvey {
   readonly scope?: readonly TableId[] | null;
   readonly docket?: number | null;
   readonly forced?: boolean;
+  readonly by?: string | null;
 }
 
 export async function askForSurvey(
   db: Db,
-  { source, depth, scope = null, docket = null, forced = false }: AskedSurvey,
+  { source, depth, scope = null, docket = null, forced = false, by = null }: AskedSurvey,
 ): Promise<number> {
   const { id } = await getRow<{ id: number }>(
     db,
-    'insert into surveys (source_id, depth, scope, docket_id, forced) values ($1, $2, $3, $4, $5) returning id',
-    [source, depth, scope, docket, forced],
+    'insert into surveys (source_id, depth, scope, docket_id, forced, asked_by) values ($1, $2, $3, $4, $5, $6) returning id',
+    [source, depth, scope, docket, forced, by],
   );
   return id;
 }
@@ -80,7 +87,7 @@ export function findLastWhole(db: Db, source: number): Promise<SurveyRow | null>
 /** Takes a waiting survey; false when another worker was faster or it is no longer wanted. */
 export async function startSurvey(db: Db, id: number): Promise<boolean> {
   const started = await db.query(
-    `update surveys set state = 'running', doing = 'Connecting', started_at = coalesce(started_at, now()) where id = $1 and state = 'queued'`,
+    `update surveys set state = 'running', doing = 'Connecting', attempts = attempts + 1, started_at = coalesce(started_at, now()) where id = $1 and state = 'queued'`,
     [id],
   );
   return started.rowCount === 1;
@@ -133,6 +140,10 @@ export async function findLastExact(db: Db, source: number, before: number): Pro
     [source, before],
   );
   return row && { at: row.at, catalogue: row.catalogue, facts: await listFacts(db, row.id) };
+}
+
+export async function keepLogin(db: Db, survey: number, login: LoginReport): Promise<void> {
+  await db.query('update surveys set login = $2 where id = $1', [survey, JSON.stringify(login)]);
 }
 
 export async function keepReused(db: Db, survey: number, tables: number): Promise<void> {
@@ -220,13 +231,19 @@ export async function cancelSurvey(db: Db, id: number): Promise<void> {
   );
 }
 
-/** Puts a stopped survey back in the queue; what it measured is kept and not measured again. */
-export async function requeueSurvey(db: Db, id: number, from: readonly SurveyState[]): Promise<boolean> {
+/** Puts a stopped survey back in the queue; what it measured is kept and not measured again. `attempts`: whether those so far still count, as when its worker died. */
+export async function requeueSurvey(
+  db: Db,
+  id: number,
+  from: readonly SurveyState[],
+  attempts: 'counted' | 'forgotten' = 'forgotten',
+): Promise<boolean> {
   const requeued = await db.query(
     `update surveys
-     set state = 'queued', cancel_requested = false, problem = null, finished_at = null, queued_at = now(), doing = 'Waiting for a worker'
+     set state = 'queued', cancel_requested = false, problem = null, finished_at = null, queued_at = now(), doing = 'Waiting for a worker',
+       attempts = case when $3 then attempts else 0 end
      where id = $1 and state = any($2)`,
-    [id, from],
+    [id, from, attempts === 'counted'],
   );
   return requeued.rowCount === 1;
 }

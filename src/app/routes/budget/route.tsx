@@ -2,27 +2,30 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, useNavigation } from 'react-router';
-import { sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+
 import { type FieldErrors, parseForm } from '~/input/parse';
 import { type Budget, gentleBudget, unboundedBudget, usualBudget } from '~/sources/budget';
-import { db } from '~/store/db';
-import { getSettings, keepBudget } from '~/store/sources/settings';
+import { getSettings } from '~/store/sources/settings';
+import { settleBudget, versionOf } from '~/work/settling';
 import type { Route } from './+types/route';
 import { BudgetForm } from './budgetForm.server';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  const { budget } = await getSettings(db(), source.id);
-  return { source: source.name, budget };
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  const { budget } = await getSettings(store, source.id);
+  return { source: source.name, budget, version: versionOf(budget) };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
-  const parsed = await parseForm(BudgetForm, await request.formData());
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const parsed = await parseForm(BudgetForm, await formIn(request));
   if (!parsed.ok) return data({ errors: parsed.errors, kept: false }, { status: 422 });
-  const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to } = parsed.value;
+  const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to, version } = parsed.value;
   const hours = from === undefined || to === undefined ? null : { from, to };
-  await keepBudget(db(), source.id, { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours });
+  const budget = { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours };
+  const { problem } = await orPage(settleBudget(room, version, budget));
+  if (problem !== null) return data({ errors: { '': [problem] } as FieldErrors, kept: false }, { status: 409 });
   return { errors: {} as FieldErrors, kept: true };
 }
 
@@ -43,7 +46,7 @@ const presets = [
 const same = (a: Budget, b: Budget): boolean =>
   a.rest === b.rest && a.connections === b.connections && a.workers === b.workers && a.secondsPerTable === b.secondsPerTable;
 
-export default function BudgetPage({ loaderData: { source, budget }, actionData }: Route.ComponentProps) {
+export default function BudgetPage({ loaderData: { source, budget, version }, actionData }: Route.ComponentProps) {
   const [shown, setShown] = useState<Budget>(budget);
   const busy = useNavigation().state !== 'idle';
   const errors: FieldErrors = actionData?.errors ?? {};
@@ -84,6 +87,12 @@ export default function BudgetPage({ loaderData: { source, budget }, actionData 
           ))}
         </fieldset>
         <Form method="post" noValidate key={JSON.stringify(shown)} aria-label="Budget">
+          <input type="hidden" name="version" value={version} />
+          {errors[''] && (
+            <p className="notice harm" role="alert">
+              {errors[''][0]}
+            </p>
+          )}
           <div className="fields">
             <TextField {...field('connections', 'Connections at the same time', shown.connections, '1 to 8')} />
             <TextField

@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, useParams, useSearchParams, type ShouldRevalidateFunctionArgs } from 'react-router';
-import { sourceIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+
 import { Choice, FilterBox } from '~/app/ui/FilterBox';
 import { shortCount } from '~/app/ui/format';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
@@ -9,17 +10,16 @@ import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
 import { concerns, type Concern, severities } from '~/core/rules/rule';
 import { type CoverageCell, readCoverage, type SurveyedTable } from '~/core/survey/boards';
-import { db } from '~/store/db';
 import { coverageBoard } from '~/store/findings/coverageBoard';
 import { findUnfinished, listSurveys } from '~/store/surveys/surveys';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
   const [board, unfinished, surveys] = await Promise.all([
-    coverageBoard(db(), source.id),
-    findUnfinished(db(), source.id),
-    listSurveys(db(), source.id, 1),
+    coverageBoard(store, source.id),
+    findUnfinished(store, source.id),
+    listSurveys(store, source.id, 1),
   ]);
   return { board, unfinished, lastSurvey: surveys[0] ?? null };
 }

@@ -2,43 +2,48 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
-import { addToDocket } from '~/app/server/dockets.server';
-import { findingsIn, sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { findingsIn } from '~/app/server/ids.server';
 import { Teeth } from '~/app/ui/Teeth';
 import { counted } from '~/core/naming/words';
 import { typedName } from '~/core/remedies/question';
 import { parse } from '~/input/parse';
 import type { SharedQuestion } from '~/core/remedies/together';
 import { answersIn } from '~/core/remedies/questions';
-import { exempt, WaiverForm } from '../findings/finding/waiver.server';
+import { WaiverForm } from '../findings/finding/waiver.server';
+import { decisionsFor } from '~/work/decisions';
+import { addToDocket } from '~/work/dockets';
+import { exempt } from '~/work/settling';
 import type { Route } from './+types/route';
-import { decisionsFor } from './decisions.server';
 
-export async function loader({ params, request }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
   const { searchParams } = new URL(request.url);
   const rule = searchParams.get('rule') ?? '';
   const chosen = answersIn(searchParams);
-  return { source: source.id, rule, chosen, ...(await decisionsFor(source, rule, chosen)) };
+  return { source: room.source.id, rule, chosen, ...(await decisionsFor(room, rule, chosen)) };
 }
 
 /** Puts the findings that were left ticked into the docket, or waives them. */
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
-  const form = await request.formData();
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const form = await formIn(request);
   const findings = await findingsIn(form, 'finding', 1000);
   if (findings.length === 0) return data({ problem: 'Leave at least one finding ticked.' }, { status: 422 });
   if (form.get('intent') === 'waive') {
-    const [reason, until, by] = ['reason', 'until', 'by'].map((name) => form.get(name) ?? '');
-    const parsed = await parse(WaiverForm, { intent: 'exempt', reason, until, by });
+    const [reason, until] = ['reason', 'until'].map((name) => form.get(name) ?? '');
+    const parsed = await parse(WaiverForm, { intent: 'exempt', reason, until });
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     for (const finding of findings) {
-      const problem = await exempt(source.id, finding, parsed.value);
+      const { problem } = await orPage(exempt(room, finding, parsed.value));
       if (problem) return data({ problem }, { status: 422 });
     }
-    return redirect(`/s/${source.id}/findings?show=Waived`);
+    return redirect(`/s/${room.source.id}/findings?show=Waived`);
   }
-  return redirect(`/s/${source.id}/dockets/${await addToDocket(source, findings, answersIn(form))}`);
+  const added = await orPage(addToDocket(room, findings, answersIn(form)));
+  return added.problem === null
+    ? redirect(`/s/${room.source.id}/dockets/${added.result}`)
+    : data({ problem: added.problem }, { status: 409 });
 }
 
 export default function Decide({ loaderData, actionData }: Route.ComponentProps) {

@@ -1,26 +1,28 @@
 import Button from '@mui/material/Button';
 import { data, Link, redirect } from 'react-router';
-import { addToDocket } from '~/app/server/dockets.server';
-import { findingsIn, sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { findingsIn } from '~/app/server/ids.server';
 import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
-import { db } from '~/store/db';
 import { listDockets } from '~/store/dockets/dockets';
+import { addToDocket } from '~/work/dockets';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  return { source: source.id, dockets: await listDockets(db(), source.id) };
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  return { source: source.id, dockets: await listDockets(store, source.id) };
 }
 
 /** Adds several findings at once, as advised, and opens the docket. */
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
-  const form = await request.formData();
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const form = await formIn(request);
   const findings = await findingsIn(form, 'finding', 5000);
   if (findings.length === 0)
     throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
-  return redirect(`/s/${source.id}/dockets/${await addToDocket(source, findings, {})}`);
+  const added = await orPage(addToDocket(room, findings, {}));
+  if (added.problem !== null) throw data({ title: 'Nothing was added', advice: added.problem }, { status: 409 });
+  return redirect(`/s/${room.source.id}/dockets/${added.result}`);
 }
 
 export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {

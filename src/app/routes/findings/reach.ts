@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
-import { latestCatalogue } from '~/app/server/catalogues.server';
-import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
-import { type Answered, unanswered, whileReading } from '~/app/server/reading.server';
+import { latestCatalogue } from '~/work/catalogues';
+import { idIn, notFound } from '~/app/server/ids.server';
+import { type Answered, unanswered, whileReading } from '~/work/reading';
 import { tableId } from '~/core/catalogue/identifiers';
 import type { ReferentialAction } from '~/core/catalogue/model';
 import { type Reach, reachReferences } from '~/core/plan/reach';
@@ -11,8 +11,8 @@ import { referentialActions } from '~/core/rules/rule';
 import { parse } from '~/input/parse';
 import { withParent } from '~/core/remedies/parentQuestion';
 import { answersIn } from '~/core/remedies/questions';
-import { db } from '~/store/db';
 import { coreFinding, findFinding } from '~/store/findings/findings';
+import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/reach';
 
 class ReachShape {
@@ -28,31 +28,36 @@ interface Counted {
 export type Reached = Answered<Counted>;
 
 /** What deleting one parent would do, were a proposed reference in force; counted live. */
-export async function loader({ params, request }: Route.LoaderArgs): Promise<Reached> {
-  const source = await sourceIn(params);
-  const row = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
-  const catalogue = await latestCatalogue(source.id);
-  if (!row || !catalogue) throw notFound('There is no such finding', 'It may belong to another source.');
-  const finding = coreFinding(row);
-  const { proposal } = finding;
-  if (proposal.kind !== 'foreignKey') return unanswered('Nothing is deleted by this: it proposes no reference.');
-  const { searchParams } = new URL(request.url);
-  const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
-  if (!parsed.ok) return unanswered('Choose one of the actions above, and a key of at most 1000 characters.');
-  const { key, onDelete } = parsed.value;
-  const { columns, references } = withParent(finding, proposal, catalogue, answersIn(searchParams)).proposal;
-  const parent = tableId(references.schema, references.table);
-  const { columns: parentColumns } = references;
-  if (key !== '' && parentColumns.length > 1)
-    return unanswered('Of a key of several columns, leave it empty to take the largest.');
-  const proposed = {
-    name: 'the new reference',
-    child: tableOf(finding.object),
-    columns,
-    parent,
-    parentColumns,
-    onDelete,
-  };
-  const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
-  return whileReading<Counted>(source.id, async (reader) => ({ key: parentColumns, reach: await reader.reach(question) }));
+export function loader({ params, request, context }: Route.LoaderArgs): Promise<Reached> {
+  return entering({ params, context }, 'seeRows', async (room) => {
+    const { source, store } = room;
+    const row = await findFinding(store, source.id, await idIn(params.finding, 'finding'));
+    const catalogue = await latestCatalogue(store, source.id);
+    if (!row || !catalogue) throw notFound('There is no such finding', 'It may belong to another source.');
+    const finding = coreFinding(row);
+    const { proposal } = finding;
+    if (proposal.kind !== 'foreignKey') return unanswered('Nothing is deleted by this: it proposes no reference.');
+    const { searchParams } = new URL(request.url);
+    const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
+    if (!parsed.ok) return unanswered('Choose one of the actions above, and a key of at most 1000 characters.');
+    const { key, onDelete } = parsed.value;
+    const { columns, references } = withParent(finding, proposal, catalogue, answersIn(searchParams)).proposal;
+    const parent = tableId(references.schema, references.table);
+    const { columns: parentColumns } = references;
+    if (key !== '' && parentColumns.length > 1)
+      return unanswered('Of a key of several columns, leave it empty to take the largest.');
+    const proposed = {
+      name: 'the new reference',
+      child: tableOf(finding.object),
+      columns,
+      parent,
+      parentColumns,
+      onDelete,
+    };
+    const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
+    return whileReading<Counted>(room, 'seeRows', request.signal, async (reader) => ({
+      key: parentColumns,
+      reach: await reader.reach(question),
+    }));
+  });
 }

@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
-import { sourceIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+
 import { State } from '~/app/ui/FindingEntry';
 import { Choice, FilterBox } from '~/app/ui/FilterBox';
 import { percent } from '~/app/ui/format';
@@ -11,17 +12,16 @@ import { VirtualRows } from '~/app/ui/VirtualRows';
 import { findingStates, openStates } from '~/core/ratchet/states';
 import { concerns } from '~/core/rules/rule';
 import { type FindingLine, readFindings } from '~/core/survey/boards';
-import { db } from '~/store/db';
 import { countFindings } from '~/store/findings/findings';
 import { findingsBoard } from '~/store/findings/findingsBoard';
 import type { Route } from './+types/route';
 
-export async function loader({ params, request }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
   const show = new URL(request.url).searchParams.get('show') ?? '';
   const states =
     show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
-  const [board, counts] = await Promise.all([findingsBoard(db(), source.id, states), countFindings(db(), source.id)]);
+  const [board, counts] = await Promise.all([findingsBoard(store, source.id, states), countFindings(store, source.id)]);
   return { counts, board };
 }
 

@@ -1,13 +1,13 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
-import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
-import { type Answered, unanswered, whileReading } from '~/app/server/reading.server';
+import { idIn, notFound } from '~/app/server/ids.server';
+import { type Answered, unanswered, whileReading } from '~/work/reading';
 import { rowsOf } from '~/core/rules/audit';
 import { parse } from '~/input/parse';
 import type { RowsPage } from '~/sources/source';
-import { db } from '~/store/db';
 import { coreFinding, findFinding } from '~/store/findings/findings';
+import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/rows';
 
 const atOnce = 8;
@@ -23,16 +23,18 @@ interface Shown {
 export type Offenders = Answered<Shown>;
 
 /** A page of the rows behind a finding, read live. */
-export async function loader({ params, request }: Route.LoaderArgs): Promise<Offenders> {
-  const source = await sourceIn(params);
-  const finding = await findFinding(db(), source.id, await idIn(params.finding, 'finding'));
-  if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
-  const question = rowsOf(coreFinding(finding));
-  if (!question) return unanswered('No row speaks for this: it is about how things are declared.');
-  const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
-  const page = parsed.ok ? parsed.value.page : 1;
-  return whileReading<Shown>(source.id, async (reader) => ({
-    page,
-    rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }),
-  }));
+export function loader({ params, request, context }: Route.LoaderArgs): Promise<Offenders> {
+  return entering({ params, context }, 'seeRows', async (room) => {
+    const { source, store } = room;
+    const finding = await findFinding(store, source.id, await idIn(params.finding, 'finding'));
+    if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
+    const question = rowsOf(coreFinding(finding));
+    if (!question) return unanswered('No row speaks for this: it is about how things are declared.');
+    const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
+    const page = parsed.ok ? parsed.value.page : 1;
+    return whileReading<Shown>(room, 'seeRows', request.signal, async (reader) => ({
+      page,
+      rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }),
+    }));
+  });
 }

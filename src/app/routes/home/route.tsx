@@ -1,9 +1,11 @@
 import { redirect } from 'react-router';
-import { db } from '~/store/db';
-import { listSources } from '~/store/sources/sources';
+import { actorIn } from '~/app/server/door.server';
+import { office } from '~/app/server/office.server';
+import { sourcesFor } from '~/work/sources';
+import type { Route } from './+types/route';
 
 /** Straight to work: the first source, or the place to add one. */
-export async function loader() {
-  const [first] = await listSources(db());
+export async function loader({ context }: Route.LoaderArgs) {
+  const [first] = await sourcesFor(office(), actorIn({ context }));
   return redirect(first ? `/s/${first.id}/coverage` : '/sources');
 }

@@ -1,8 +1,8 @@
-import { sourceIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+
 import { findingStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { objectInWords } from '~/core/ratchet/mended';
-import { db } from '~/store/db';
 import { listDockets } from '~/store/dockets/dockets';
 import { listFindings } from '~/store/findings/findings';
 import { searchNames } from '~/store/surveys/surveyedTables';
@@ -17,8 +17,8 @@ export interface Landing {
 const most = 8;
 
 /** Where a few letters can lead to. */
-export async function loader({ params, request }: Route.LoaderArgs): Promise<{ landings: readonly Landing[] }> {
-  const source = await sourceIn(params);
+export async function loader({ params, request, context }: Route.LoaderArgs): Promise<{ landings: readonly Landing[] }> {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
   const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
   const at = `/s/${source.id}`;
   const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
@@ -28,9 +28,9 @@ export async function loader({ params, request }: Route.LoaderArgs): Promise<{ l
     to: `${at}/${name.toLowerCase()}`,
   }));
   const [names, findings, dockets] = await Promise.all([
-    searchNames(db(), source.id, text, most),
-    text === '' ? [] : listFindings(db(), source.id, findingStates),
-    listDockets(db(), source.id),
+    searchNames(store, source.id, text, most),
+    text === '' ? [] : listFindings(store, source.id, findingStates),
+    listDockets(store, source.id),
   ]);
   return {
     landings: [

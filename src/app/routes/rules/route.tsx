@@ -1,20 +1,20 @@
 import { useCallback } from 'react';
 import { Link, Outlet, useParams, useSearchParams } from 'react-router';
-import { sourceIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+
 import { Choice, FilterBox } from '~/app/ui/FilterBox';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
 import { rules } from '~/core/rules/index';
 import { policyOf } from '~/core/rules/policy';
 import { concerns } from '~/core/rules/rule';
-import { db } from '~/store/db';
 import { countByRule } from '~/store/findings/findings';
 import { getSettings } from '~/store/sources/settings';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  const [{ policies }, counts] = await Promise.all([getSettings(db(), source.id), countByRule(db(), source.id)]);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  const [{ policies }, counts] = await Promise.all([getSettings(store, source.id), countByRule(store, source.id)]);
   return {
     rules: rules.map((rule) => {
       const policy = policyOf(policies, rule.id);

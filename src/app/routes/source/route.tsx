@@ -3,8 +3,8 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
 import { Link, NavLink, Outlet, useFetcher, useNavigate } from 'react-router';
-import { sourceIn } from '~/app/server/ids.server';
-import { loginDesk } from '~/app/server/work.server';
+import { enter } from '~/app/server/door.server';
+
 import { shortCount } from '~/app/ui/format';
 import { JumpBox } from '~/app/ui/JumpBox';
 import { useKeys } from '~/app/ui/keys';
@@ -12,27 +12,27 @@ import { Moment } from '~/app/ui/Moment';
 import { ProblemPage } from '~/app/ui/ProblemPage';
 import { Strip } from '~/app/ui/Strip';
 import { usePolling } from '~/app/ui/usePolling';
-import { db } from '~/store/db';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
-import { listSources } from '~/store/sources/sources';
 import { countTables } from '~/store/surveys/surveyedTables';
 import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
+import { allRights, may } from '~/core/rights/rights';
+import { sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  loginDesk();
-  const source = await sourceIn(params);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store, office, actor } = await enter({ params, context }, 'seeFindings');
   const [sources, tables, counts, dockets, last, unfinished] = await Promise.all([
-    listSources(db()),
-    countTables(db(), source.id),
-    countFindings(db(), source.id),
-    listDockets(db(), source.id),
-    findLastWhole(db(), source.id),
-    findUnfinished(db(), source.id),
+    sourcesFor(office, actor),
+    countTables(store, source.id),
+    countFindings(store, source.id),
+    listDockets(store, source.id),
+    findLastWhole(store, source.id),
+    findUnfinished(store, source.id),
   ]);
   const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
-  return { source, sources, tables, counts, dockets: dockets.length, openDockets, last, unfinished };
+  const allowed = allRights.filter((right) => may(actor.bounds, right, source.id));
+  return { source, sources, allowed, tables, counts, dockets: dockets.length, openDockets, last, unfinished };
 }
 
 export function meta({ loaderData }: Route.MetaArgs) {

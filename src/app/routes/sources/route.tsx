@@ -1,30 +1,53 @@
 import Button from '@mui/material/Button';
-import { Link } from 'react-router';
+import { Form, Link } from 'react-router';
+import { Confirmed } from '~/app/ui/Confirmed';
+import { Moment } from '~/app/ui/Moment';
 import { ago } from '~/app/ui/format';
 import { Strip } from '~/app/ui/Strip';
-import { db } from '~/store/db';
 import { countFindings } from '~/store/findings/findings';
-import { listSources } from '~/store/sources/sources';
 import { findLastWhole } from '~/store/surveys/surveys';
+import { actorIn, formIn, orPage } from '~/app/server/door.server';
+import { idIn } from '~/app/server/ids.server';
+import { office } from '~/app/server/office.server';
+import { may } from '~/core/rights/rights';
+import { archivedFor, purge, sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
 
-export async function loader() {
-  const sources = await listSources(db());
+export async function loader({ context }: Route.LoaderArgs) {
+  const actor = actorIn({ context });
+  const { store } = office();
+  const sources = await sourcesFor(office(), actor);
   return {
+    mayAdd: may(actor.bounds, 'keepSources', null),
+    archived: await archivedFor(office(), actor),
     sources: await Promise.all(
       sources.map(async (source) => {
-        const [counts, last] = await Promise.all([countFindings(db(), source.id), findLastWhole(db(), source.id)]);
-        return { ...source, ...counts, surveyed: last?.finishedAt ? `${last.depth}, ${ago(last.finishedAt)}` : null };
+        const [counts, last] = await Promise.all([countFindings(store, source.id), findLastWhole(store, source.id)]);
+        return {
+          ...source,
+          ...counts,
+          mayKeep: may(actor.bounds, 'keepSources', source.id),
+          surveyed: last?.finishedAt ? `${last.depth}, ${ago(last.finishedAt)}` : null,
+        };
       }),
     ),
   };
+}
+
+/** Purges the records of a source that was taken out of use. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const actor = actorIn({ context });
+  const form = await formIn(request);
+  const id = form.get('purge');
+  const { problem } = await orPage(purge(office(), actor, await idIn(typeof id === 'string' ? id : undefined, 'source')));
+  return { problem };
 }
 
 export function meta() {
   return [{ title: 'Sources · Pawl' }];
 }
 
-export default function Sources({ loaderData: { sources } }: Route.ComponentProps) {
+export default function Sources({ loaderData: { sources, archived, mayAdd }, actionData }: Route.ComponentProps) {
   return (
     <div className="frame">
       <Strip />
@@ -35,17 +58,23 @@ export default function Sources({ loaderData: { sources } }: Route.ComponentProp
             <p>
               A source is one database under audit. Pawl reads it, never writes to it, and tells what its schema leaves to chance.
             </p>
-            <Button variant="contained" component={Link} to="/sources/new">
-              Add a source
-            </Button>
+            {mayAdd ? (
+              <Button variant="contained" component={Link} to="/sources/new">
+                Add a source
+              </Button>
+            ) : (
+              <p className="mute">Who keeps sources adds one, or gives you a role for one that is there.</p>
+            )}
           </div>
         ) : (
           <>
             <div className="actions" style={{ marginBottom: 14 }}>
               <h1>Sources</h1>
-              <Button variant="contained" component={Link} to="/sources/new" sx={{ marginLeft: 'auto' }}>
-                Add a source
-              </Button>
+              {mayAdd && (
+                <Button variant="contained" component={Link} to="/sources/new" sx={{ marginLeft: 'auto' }}>
+                  Add a source
+                </Button>
+              )}
             </div>
             <div className="cards">
               {sources.map((source) => (
@@ -55,9 +84,11 @@ export default function Sources({ loaderData: { sources } }: Route.ComponentProp
                       {source.name}
                     </Link>
                     <span className={`environment ${source.environment}`}>{source.environment}</span>
-                    <Link to={`/sources/${source.id}/edit`} className="end">
-                      Connection
-                    </Link>
+                    {source.mayKeep && (
+                      <Link to={`/sources/${source.id}/edit`} className="end">
+                        Connection
+                      </Link>
+                    )}
                   </div>
                   <p className="mono mute" style={{ margin: '4px 0' }}>
                     {source.user}@{source.host}:{source.port}/{source.database}
@@ -75,6 +106,36 @@ export default function Sources({ loaderData: { sources } }: Route.ComponentProp
               ))}
             </div>
           </>
+        )}
+        {archived.length > 0 && (
+          <section aria-label="Out of use" className="narrow" style={{ margin: '28px 0 0' }}>
+            <h2>Out of use</h2>
+            <p className="small mute">
+              Their logins are forgotten; surveys, dockets and runs are kept until somebody purges them. The journal keeps what
+              was done either way.
+            </p>
+            {actionData?.problem && (
+              <p className="notice harm" role="alert">
+                {actionData.problem}
+              </p>
+            )}
+            {archived.map((source) => (
+              <Form key={source.id} method="post" className="actions" style={{ margin: '4px 0' }}>
+                <span>
+                  {source.name}{' '}
+                  <span className="small mute">
+                    since <Moment at={source.archivedAt} />
+                  </span>
+                </span>
+                <input type="hidden" name="purge" value={source.id} />
+                <Confirmed
+                  label="Purge"
+                  title={`Purge all records of ${source.name}?`}
+                  words="Its surveys, findings, dockets, runs and proofs are removed for good. What the journal says of it stays."
+                />
+              </Form>
+            ))}
+          </section>
         )}
       </main>
     </div>

@@ -1,37 +1,32 @@
 import { data, Form, Link, redirect } from 'react-router';
+import { enter, formIn, orPage } from '~/app/server/door.server';
 import Button from '@mui/material/Button';
-import { sourceIn } from '~/app/server/ids.server';
-import { enqueue } from '~/app/server/work.server';
+
 import { Moment } from '~/app/ui/Moment';
 import { parseForm } from '~/input/parse';
-import { db } from '~/store/db';
-import { askForSurvey, findUnfinished, listSurveys } from '~/store/surveys/surveys';
+import { listSurveys } from '~/store/surveys/surveys';
+import { survey } from '~/work/surveys';
 import type { Route } from './+types/route';
 import { SurveyForm } from './surveyForms.server';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  return { source: source.id, surveys: await listSurveys(db(), source.id) };
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  return { source: source.id, surveys: await listSurveys(store, source.id) };
 }
 
 /** Starts a survey, or leads to the one that runs already. */
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
-  const parsed = await parseForm(SurveyForm, await request.formData());
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const parsed = await parseForm(SurveyForm, await formIn(request));
   if (!parsed.ok)
     throw data(
       { title: 'That depth is not known', advice: 'A survey is of depth catalogue, sampled or exact.' },
       { status: 400 },
     );
-  const running = await findUnfinished(db(), source.id);
-  if (running) return redirect(`/s/${source.id}/surveys/${running.id}`);
-  const survey = await askForSurvey(db(), {
-    source: source.id,
-    depth: parsed.value.depth,
-    forced: parsed.value.forced === 'yes',
-  });
-  await enqueue('survey', survey);
-  return redirect(`/s/${source.id}/surveys/${survey}`);
+  const { depth, forced } = parsed.value;
+  const asked = await orPage(survey(room, { depth, forced: forced === 'yes' }));
+  if (asked.problem !== null) throw data({ title: 'There is no survey', advice: asked.problem }, { status: 409 });
+  return redirect(`/s/${room.source.id}/surveys/${asked.result}`);
 }
 
 export default function Surveys({ loaderData: { source, surveys } }: Route.ComponentProps) {
@@ -52,25 +47,20 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
             </Form>
           </div>
         )}
-        {surveys.map((survey) => (
-          <Link
-            key={survey.id}
-            className="entry"
-            style={{ gridTemplateColumns: '1fr auto' }}
-            to={`/s/${source}/surveys/${survey.id}`}
-          >
+        {surveys.map((row) => (
+          <Link key={row.id} className="entry" style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/surveys/${row.id}`}>
             <span>
               <span className="title">
-                Survey {survey.id}: {survey.depth}
-                {survey.scope ? `, ${survey.scope.length} tables after a docket` : ''}
+                Survey {row.id}: {row.depth}
+                {row.scope ? `, ${row.scope.length} tables after a docket` : ''}
               </span>
               <span className="small mute">
-                <Moment at={survey.askedAt} />
-                {survey.problem ? `. ${survey.problem}` : ''}
+                <Moment at={row.askedAt} />
+                {row.problem ? `. ${row.problem}` : ''}
               </span>
             </span>
-            <span className={`small strong ${survey.state === 'done' ? 'verd' : survey.state === 'failed' ? 'rust' : 'mute'}`}>
-              {survey.state}
+            <span className={`small strong ${row.state === 'done' ? 'verd' : row.state === 'failed' ? 'rust' : 'mute'}`}>
+              {row.state}
             </span>
           </Link>
         ))}

@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
-import { latestCatalogue } from '~/app/server/catalogues.server';
-import { notFound, sourceIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+import { latestCatalogue } from '~/work/catalogues';
+import { notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import type { TableId } from '~/core/catalogue/identifiers';
@@ -11,19 +12,18 @@ import { findTable, foreignKeysOf, referencesTo } from '~/core/catalogue/lookups
 import { counted, sizeInWords } from '~/core/naming/words';
 import { openStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
-import { db } from '~/store/db';
 import { listByTable } from '~/store/findings/findings';
 import { listTables } from '~/store/surveys/surveyedTables';
 import { Declaration } from '~/app/ui/Declaration';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  const catalogue = await latestCatalogue(source.id);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  const catalogue = await latestCatalogue(store, source.id);
   const table = catalogue && findTable(catalogue, params.table as TableId);
   if (!catalogue || !table)
     throw notFound(`There is no table ${params.table}`, 'The last survey did not see it. It may have been renamed or dropped.');
-  const [findings, measured] = await Promise.all([listByTable(db(), source.id, table.id), listTables(db(), source.id)]);
+  const [findings, measured] = await Promise.all([listByTable(store, source.id, table.id), listTables(store, source.id)]);
   const seen = measured.find((t) => t.id === table.id);
   return {
     id: table.id,

@@ -3,11 +3,12 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { useKeys } from '~/app/ui/keys';
-import { requirementsFor } from '~/core/ratchet/permit';
+import { requirementsFor, whyNotRun } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import type { RunRow } from '~/store/dockets/runs';
 import type { SourceRow } from '~/store/sources/sources';
+import { AsShown, type Instead, type Shown } from './AsShown';
 
 interface RunPanelProps {
   readonly source: SourceRow;
@@ -15,29 +16,48 @@ interface RunPanelProps {
   readonly run: RunRow | null;
   /** Side tables that its repairs leave, in words. */
   readonly kept: readonly string[];
+  readonly shown: Shown;
+  /** The id of the person who looks. */
+  readonly you: number | null;
+  readonly instead: Instead;
   readonly problem: string | null;
 }
 
+const tlsWords: Readonly<Record<SourceRow['tls'], string>> = {
+  prefer: 'encrypted if the server offers it',
+  require: 'encrypted',
+  verify: 'encrypted, its certificate checked',
+  off: 'not encrypted',
+};
+
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({ source, docket, run, kept, problem }: RunPanelProps) {
+export function RunPanel({ source, docket, run, kept, shown, you, instead, problem }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
-  if (docket.state === 'Running') return <Steering docket={docket} run={run} />;
+  if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} />;
   const changeable = changeableStates.includes(docket.state);
   const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
-  const canForward = docket.state === 'Stopped' || (changeable && open.length === 0);
+  const wouldForward = docket.state === 'Stopped' || (changeable && open.length === 0);
+  const refusal = instead.run ?? whyNotRun(docket, source, you);
+  const canForward = wouldForward && refusal === null;
   const hasWayBack = docket.clearedAt === null || kept.length === 0;
-  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack;
-  const canClear = docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null;
+  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack && instead.run === null;
+  const canClear = docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null && instead.run === null;
+  const told = changeable || wouldForward || docket.state === 'Done';
   return (
     <Form method="post" preventScrollReset aria-label="Run">
+      <AsShown {...shown} />
       {(canForward || canBack) && (
         <>
           <h2>{canForward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
           <p className="small mute" style={{ margin: '0 0 10px' }}>
             {canForward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
-            {canForward && ` (${source.environment})`}. The login is used for this run and never stored.
+            {canForward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
+            <span className="mono">
+              {source.host}:{source.port}/{source.database}
+            </span>{' '}
+            ({tlsWords[source.tls]}).
           </p>
           <div className="fields">
             <TextField inputRef={user} name="user" label="User" autoComplete="off" />
@@ -45,6 +65,7 @@ export function RunPanel({ source, docket, run, kept, problem }: RunPanelProps) 
           </div>
         </>
       )}
+      {wouldForward && refusal !== null && <p className="small mute">{refusal}</p>}
       {problem && (
         <p className="notice harm" role="alert">
           {problem}
@@ -61,19 +82,19 @@ export function RunPanel({ source, docket, run, kept, problem }: RunPanelProps) 
             Run back
           </Button>
         )}
-        {(changeable || canForward || canBack) && (
+        {told && instead.vouch === null && (
           <Button
             variant="text"
             type="submit"
             name="intent"
-            value={changeable || canForward ? 'elsewhere' : 'backElsewhere'}
+            value={changeable || wouldForward ? 'elsewhere' : 'backElsewhere'}
             formNoValidate
             disabled={busy}
           >
-            {changeable || canForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
+            {changeable || wouldForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
           </Button>
         )}
-        {changeable && (
+        {changeable && instead.plan === null && (
           <Button variant="text" color="error" type="submit" name="intent" value="discard" sx={{ marginLeft: 'auto' }}>
             Discard
           </Button>
@@ -101,7 +122,7 @@ export function RunPanel({ source, docket, run, kept, problem }: RunPanelProps) 
   );
 }
 
-function Steering({ docket, run }: Pick<RunPanelProps, 'docket' | 'run'>) {
+function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run' | 'instead'>) {
   const paused = run?.state === 'paused';
   const stopping = run?.asked === 'stop';
   return (
@@ -119,7 +140,8 @@ function Steering({ docket, run }: Pick<RunPanelProps, 'docket' | 'run'>) {
           : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
         , and what it did is kept as it happens.
       </p>
-      <div className="actions">
+      {instead.run !== null && <p className="small mute">{instead.run}</p>}
+      <div className="actions" hidden={instead.run !== null}>
         <Button type="submit" name="intent" value={paused || run?.asked === 'pause' ? 'resume' : 'pause'} disabled={stopping}>
           {paused || run?.asked === 'pause' ? 'Go on' : 'Pause'}
         </Button>

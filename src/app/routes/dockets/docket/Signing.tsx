@@ -2,24 +2,30 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Form, useNavigation } from 'react-router';
 import { Moment } from '~/app/ui/Moment';
-import { requirementsFor, type Requirement } from '~/core/ratchet/permit';
+import { requirementsFor, type Requirement, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import type { SourceRow } from '~/store/sources/sources';
+import { AsShown, type Instead, type Shown } from './AsShown';
 
 interface SigningProps {
   readonly source: SourceRow;
   readonly docket: DocketRow;
   /** True when the backup is more than a day old. */
   readonly backupOld: boolean;
+  readonly shown: Shown;
+  /** The id of the person who looks. */
+  readonly you: number | null;
+  readonly instead: Instead;
   readonly problem: string | null;
 }
 
 /** What has to be there before the docket may run: a rehearsal, a second pair of eyes, a backup. */
-export function Signing({ source, docket, backupOld, problem }: SigningProps) {
+export function Signing({ source, docket, backupOld, shown, you, instead, problem }: SigningProps) {
   const busy = useNavigation().state !== 'idle';
   const requirements = requirementsFor(docket, source.environment);
   const asked = changeableStates.includes(docket.state);
+  const refusal = instead.sign ?? (you === null ? null : whyNotSigned(docket, source, you));
   if (!asked && docket.signedBy === null && docket.backupAt === null) return null;
   if (requirements.length === 0 && docket.signedBy === null && docket.state === 'Draft') return null;
   return (
@@ -41,28 +47,44 @@ export function Signing({ source, docket, backupOld, problem }: SigningProps) {
         </p>
       )}
       {asked && docket.signedBy === null && docket.state === 'Rehearsed' && (
-        <Form method="post" preventScrollReset aria-label="Sign">
-          <div className="fields">
-            <TextField name="author" label="Planned by" defaultValue={docket.author} autoComplete="off" required />
-            <TextField name="signer" label="Signed by" autoComplete="off" required />
-          </div>
-          <div className="actions">
-            <Button type="submit" name="intent" value="sign" disabled={busy}>
-              Sign it
-            </Button>
-            <span className="small mute">Whoever changes it afterwards takes the signature off.</span>
-          </div>
-        </Form>
+        <>
+          {refusal === null ? (
+            <Form method="post" preventScrollReset aria-label="Sign">
+              <AsShown {...shown} />
+              <p className="small" style={{ margin: '0 0 6px' }}>
+                You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here:
+                <Digest of={shown.digest} />
+              </p>
+              <div className="actions">
+                <Button type="submit" name="intent" value="sign" disabled={busy}>
+                  Sign it
+                </Button>
+                <span className="small mute">Whoever changes it afterwards takes the signature off.</span>
+              </div>
+            </Form>
+          ) : (
+            <p className="small mute">{refusal}</p>
+          )}
+        </>
       )}
-      {docket.state === 'Signed' && (
+      {docket.signedDigest !== null && (
+        <p className="small mute">
+          What was signed: <Digest of={docket.signedDigest} />
+        </p>
+      )}
+      {docket.state === 'Signed' && instead.sign === null && (
         <Form method="post" preventScrollReset className="actions">
           <Button variant="text" type="submit" name="intent" value="unsign" disabled={busy}>
             Take the signature back
           </Button>
         </Form>
       )}
-      {asked && requirements.length > 0 && docket.backupAt === null && (
+      {asked && requirements.length > 0 && instead.vouch !== null && docket.backupAt === null && (
+        <p className="small mute">{instead.vouch}</p>
+      )}
+      {asked && requirements.length > 0 && instead.vouch === null && (
         <Form method="post" preventScrollReset aria-label="Backup">
+          <AsShown {...shown} />
           <div className="fields">
             <TextField
               name="backupAt"
@@ -75,12 +97,20 @@ export function Signing({ source, docket, backupOld, problem }: SigningProps) {
           </div>
           <div className="actions">
             <Button type="submit" name="intent" value="backup" disabled={busy}>
-              Confirm the backup
+              {docket.backupAt === null ? 'Confirm the backup' : 'Confirm a newer one'}
             </Button>
           </div>
         </Form>
       )}
     </section>
+  );
+}
+
+function Digest({ of }: { readonly of: string }) {
+  return (
+    <code className="mono digest" title="SHA-256 of plan, scripts and decisions">
+      {of.match(/.{8}/g)?.join(' ')}
+    </code>
   );
 }
 
@@ -91,7 +121,8 @@ function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps,
     case 'signature':
       return met ? (
         <>
-          Planned by {docket.author}, signed by <b>{docket.signedBy}</b> {docket.signedAt && <Moment at={docket.signedAt} />}
+          Planned by {docket.authors.map(({ name }) => name).join(', ') || 'Pawl'}, signed by <b>{docket.signedBy}</b>{' '}
+          {docket.signedAt && <Moment at={docket.signedAt} />}
         </>
       ) : (
         'A signature by somebody else than who planned it'

@@ -1,6 +1,7 @@
 import { Form } from 'react-router';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
+import { AsShown, type Shown } from './AsShown';
 
 const ways = [
   {
@@ -16,10 +17,11 @@ const ways = [
 ] as const;
 
 /** How the docket is to be carried out; to be chosen while it is a draft. */
-export function Way({ docket }: { readonly docket: DocketRow }) {
+export function Way({ docket, shown, fixed }: { readonly docket: DocketRow; readonly shown: Shown; readonly fixed: boolean }) {
   return (
     <Form method="post" preventScrollReset className="answers" role="group" aria-label="How it is carried out">
       <input type="hidden" name="intent" value="mode" />
+      <AsShown {...shown} />
       {ways.map(({ mode, title, effect }) => (
         <button
           key={mode}
@@ -28,7 +30,7 @@ export function Way({ docket }: { readonly docket: DocketRow }) {
           value={mode}
           className="answer"
           aria-pressed={docket.mode === mode}
-          disabled={!changeableStates.includes(docket.state)}
+          disabled={fixed || !changeableStates.includes(docket.state)}
         >
           <b>{title}</b>
           {effect}

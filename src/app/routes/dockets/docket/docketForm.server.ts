@@ -1,5 +1,7 @@
 import { type Mode, modes } from '~/core/plan/locks';
-import { IsIn, IsISO8601, IsNotEmpty, IsOptional, IsString, MaxLength, ValidateIf } from 'class-validator';
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsISO8601, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
 
 const intents = [
   'run',
@@ -30,15 +32,18 @@ export class DocketForm {
   @IsString()
   @IsNotEmpty({ message: 'Type the user that may change the schema' })
   @MaxLength(63)
+  @Matches(/^\P{Cc}*$/u, { message: 'A user has no control characters' })
   user = '';
-  @IsOptional() @IsString() @MaxLength(1000) password = '';
+  @IsOptional()
+  @IsString()
+  @MaxLength(1000)
+  @Matches(/^\P{Cc}*$/u, { message: 'A password has no control characters' })
+  password = '';
   @ValidateIf((form: DocketForm) => form.intent === 'rename')
   @IsString()
   @IsNotEmpty({ message: 'A docket needs a name' })
   @MaxLength(80)
   name = '';
-  @IsOptional() @IsString() @MaxLength(80) author = '';
-  @IsOptional() @IsString() @MaxLength(80) signer = '';
   @ValidateIf((form: DocketForm) => form.intent === 'backup')
   @IsISO8601({ strict: true }, { message: 'Say when the backup was taken' })
   backupAt = '';
@@ -51,4 +56,9 @@ export class DocketForm {
   @IsOptional() @IsString() @MaxLength(1000) server = '';
   @IsIn(modes) mode: Mode = 'plain';
   @IsOptional() @IsString() finding?: string;
+  /** What was shown: the digest of plan, scripts and decisions, and how far the journal went then. */
+  @IsString() @MaxLength(64) digest = '';
+  @Type(() => Number) @IsInt() @Min(0) seen = 0;
+  /** The place of a rehearsal, as it was confirmed. */
+  @IsOptional() @IsString() @MaxLength(400) confirmed = '';
 }

@@ -2,18 +2,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, Link, redirect } from 'react-router';
-import {
-  addToDocket,
-  chooseRehearsalServer,
-  findingsToMake,
-  planDocket,
-  ranElsewhere,
-  rehearseDocket,
-  runDocket,
-  signAs,
-  takeFromDocket,
-} from '~/app/server/dockets.server';
-import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { idIn, notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
@@ -26,32 +16,62 @@ import { operationsOf } from '~/core/plan/runnable';
 import { counted } from '~/core/naming/words';
 import { changeableStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
+import { may, type Right } from '~/core/rights/rights';
 import { parseForm } from '~/input/parse';
-import { db } from '~/store/db';
-import { findDocket, keepBackup, removeDocket, renameDocket, setDocketMode, unsignDocket } from '~/store/dockets/dockets';
-import { listProofsOfRun, listRuns, listSteps, steerRun } from '~/store/dockets/runs';
-import { findRehearsalServer } from '~/store/sources/rehearsalServer';
+import type { Room } from '~/work/enter';
+import { findDocket } from '~/store/dockets/dockets';
+import { listOwed } from '~/store/dockets/owedRemovals';
+import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
+import { lastEntryId } from '~/store/journal/journal';
 import { findSpeed } from '~/store/surveys/surveys';
-import { findLastRehearsal, stopRehearsal } from '~/store/dockets/rehearsals';
+import { findLastRehearsal } from '~/store/dockets/rehearsals';
+import { whoMay } from '~/work/actor';
+import {
+  addToDocket,
+  changeMode,
+  chooseRehearsalServer,
+  confirmBackup,
+  discard,
+  findingsToMake,
+  planDocket,
+  ranElsewhere,
+  rehearsalPlace,
+  rehearseDocket,
+  rename,
+  runDocket,
+  sign,
+  steer,
+  stopRehearsing,
+  takeFromDocket,
+  unsign,
+} from '~/work/dockets';
+import { problemOf } from '~/work/perform';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
 import { Signing } from './Signing';
+import { AsShown, type Shown } from './AsShown';
 import { Way } from './Way';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  const docket = await findDocket(db(), source.id, await idIn(params.docket, 'docket'));
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const { source, store, actor } = room;
+  // Before the docket is read: what is done meanwhile is told of rather once too often.
+  const seen = await lastEntryId(store);
+  const docket = await findDocket(store, source.id, await idIn(params.docket, 'docket'));
   if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const [{ rows, plan, scripts, catalogue }, runs, rehearsal, speed, server] = await Promise.all([
-    planDocket(source, docket),
-    listRuns(db(), docket.id),
-    findLastRehearsal(db(), docket.id),
-    findSpeed(db(), source.id),
-    findRehearsalServer(db(), source.id),
+  const [{ rows, plan, scripts, catalogue, digest }, runs, rehearsal, speed, where, owed] = await Promise.all([
+    planDocket(store, source, docket),
+    listRuns(store, docket.id),
+    findLastRehearsal(store, docket.id),
+    findSpeed(store, source.id),
+    rehearsalPlace(store, source),
+    listOwed(store, docket.id),
   ]);
+  const others = async (right: Right): Promise<string | null> =>
+    may(actor.bounds, right, source.id) ? null : whoMay(store, right, source.id);
   const [last] = runs;
   return {
     source,
@@ -78,7 +98,7 @@ export async function loader({ params }: Route.LoaderArgs) {
       (plan?.problems ?? []).map(async (problem) => ({
         ...problem,
         needed: problem.needs
-          ? (await findingsToMake(source.id, problem.needs)).map((row) => ({ id: row.id, message: wordsOf(row).message }))
+          ? (await findingsToMake(room, problem.needs)).map((row) => ({ id: row.id, message: wordsOf(row).message }))
           : [],
       })),
     ),
@@ -86,77 +106,86 @@ export async function loader({ params }: Route.LoaderArgs) {
     // Side tables that its repairs leave, in words.
     kept: plan ? operationsOf(plan, 'clear').map(operationInWords) : [],
     rehearsal,
+    owed,
+    shown: { digest, seen },
+    you: actor.person?.id ?? null,
+    // Who may do what the one who looks may not; null where they may themselves.
+    instead: {
+      plan: await others('plan'),
+      sign: await others('sign'),
+      run: await others('run'),
+      vouch: await others('vouch'),
+      server: await others('chooseRehearsalServer'),
+    },
     place: {
-      server: server && `${server.host}:${server.port}, as ${server.user}`,
+      server: where.words,
+      confirm: source.environment === 'production',
       bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + table.bytes, 0),
     },
-    run: last ? { ...last, steps: await listSteps(db(), last.id), proofs: await listProofsOfRun(db(), last.id) } : null,
+    run: last ? { ...last, steps: await listSteps(store, last.id), proofs: await listProofsOfRun(store, last.id) } : null,
     earlier: runs.slice(1),
   };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
-  const docket = await findDocket(db(), source.id, await idIn(params.docket, 'docket'));
-  if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const parsed = await parseForm(DocketForm, await request.formData());
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const docket = await idIn(params.docket, 'docket');
+  const parsed = await parseForm(DocketForm, await formIn(request));
   if (!parsed.ok)
     return data({ problem: `${Object.values(parsed.errors).flat()[0] ?? 'That could not be understood'}.` }, { status: 422 });
-  const { intent, user, password, name, finding, mode } = parsed.value;
+  const { intent } = parsed.value;
+  const problem = await orPage(carryOut(room, docket, parsed.value));
+  if (intent === 'discard' && problem === null) return redirect(`/s/${room.source.id}/dockets`);
+  return { problem, about: partOf[intent] ?? null };
+}
+
+/** Where on the page the problem of an act is said, when not beside the login. */
+const partOf: Readonly<Partial<Record<DocketForm['intent'], string>>> = {
+  sign: 'sign',
+  unsign: 'sign',
+  backup: 'sign',
+  server: 'rehearsal',
+  rehearse: 'rehearsal',
+};
+
+/** Does what was asked for. Returns what is wrong, or null. */
+async function carryOut(room: Room, docket: number, form: DocketForm): Promise<string | null> {
+  const { intent, user, password, finding } = form;
+  const shown = { digest: form.digest, seen: form.seen };
   switch (intent) {
     case 'run':
     case 'back':
     case 'clear':
-      return { problem: await runDocket(source, docket, intent === 'run' ? 'forward' : intent, { user, password }) };
+      return runDocket(room, docket, { direction: intent === 'run' ? 'forward' : intent, login: { user, password }, shown });
     case 'sign':
-      return { problem: await signAs(source, docket, parsed.value.author, parsed.value.signer), about: 'sign' };
+      return problemOf(sign(room, docket, shown));
     case 'unsign':
-      await unsignDocket(db(), docket.id);
-      return { problem: null };
-    case 'backup': {
-      const at = new Date(parsed.value.backupAt);
-      if (at.getTime() > Date.now() + 60_000) return { problem: 'That backup is yet to be taken.', about: 'sign' };
-      await keepBackup(db(), docket.id, at.toISOString(), parsed.value.backupWhere.trim());
-      return { problem: null };
-    }
+      return problemOf(unsign(room, docket));
+    case 'backup':
+      return problemOf(confirmBackup(room, docket, { at: form.backupAt, place: form.backupWhere.trim(), shown }));
     case 'pause':
     case 'stop':
     case 'resume':
-      await steerRun(db(), docket.id, intent === 'resume' ? null : intent);
-      return { problem: null };
+      return problemOf(steer(room, docket, intent === 'resume' ? null : intent));
     case 'elsewhere':
     case 'backElsewhere':
-      return { problem: await ranElsewhere(source, docket, intent === 'elsewhere' ? 'forward' : 'back') };
+      return ranElsewhere(room, docket, { direction: intent === 'elsewhere' ? 'forward' : 'back', shown });
     case 'take':
-      return {
-        problem: (await takeFromDocket(source.id, await idIn(finding, 'finding')))
-          ? null
-          : 'The docket has been run; what was done stays in it.',
-      };
+      return problemOf(takeFromDocket(room, await idIn(finding, 'finding')));
     case 'add':
-      await addToDocket(source, [await idIn(finding, 'finding')], {});
-      return { problem: null };
+      return problemOf(addToDocket(room, [await idIn(finding, 'finding')], {}));
     case 'rename':
-      await renameDocket(db(), docket.id, name);
-      return { problem: null };
+      return problemOf(rename(room, docket, form.name, shown));
     case 'rehearse':
-      return { problem: await rehearseDocket(source, docket) };
+      return rehearseDocket(room, docket, { confirmed: form.confirmed, shown });
     case 'stopRehearsal':
-      await stopRehearsal(db(), docket.id);
-      return { problem: null };
+      return problemOf(stopRehearsing(room, docket));
     case 'server':
-      return { problem: await chooseRehearsalServer(source, parsed.value.server.trim()), about: 'rehearsal' };
+      return problemOf(chooseRehearsalServer(room, form.server.trim()));
     case 'mode':
-      await setDocketMode(db(), docket.id, mode);
-      return { problem: null };
-    case 'discard': {
-      if (!changeableStates.includes(docket.state))
-        return { problem: 'Only a draft can be discarded: what was run stays on record.' };
-      const { rows } = await planDocket(source, docket);
-      for (const row of rows) await takeFromDocket(source.id, row.id);
-      await removeDocket(db(), docket.id);
-      return redirect(`/s/${source.id}/dockets`);
-    }
+      return problemOf(changeMode(room, docket, form.mode, shown));
+    case 'discard':
+      return problemOf(discard(room, docket));
   }
 }
 
@@ -170,7 +199,8 @@ const scriptTitles: Readonly<Record<ScriptName, string>> = {
 };
 
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, docket, scripts, findings, steps, time, problems, run, rehearsal, place, kept, backupOld } = loaderData;
+  const { source, docket, scripts, findings, steps, time, problems, run, rehearsal, place, kept, backupOld, shown, instead } =
+    loaderData;
   const [script, setScript] = useState<ScriptName>('forward');
   const running =
     docket.state === 'Running' ||
@@ -180,6 +210,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
   const problem = actionData?.problem ?? null;
   const about = actionData && 'about' in actionData ? actionData.about : null;
   const draft = changeableStates.includes(docket.state);
+  const mayPlan = instead.plan === null;
   return (
     <div className="desk">
       <main
@@ -199,7 +230,12 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             made <Moment at={docket.createdAt} />
           </span>
         </div>
-        <Title name={docket.name} />
+        <Title name={docket.name} shown={shown} fixed={!mayPlan || docket.state === 'Signed' || docket.state === 'Running'} />
+        {docket.authors.length > 0 && (
+          <p className="small mute" style={{ margin: 0 }}>
+            Planned by {docket.authors.map(({ name }) => name).join(', ')}.
+          </p>
+        )}
         {findings.length === 0 ? (
           <p className="notice">
             This docket is empty. <Link to={`/s/${source.id}/findings`}>Choose findings</Link> and put them in with <kbd>d</kbd>.
@@ -215,28 +251,37 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
           return (
             <div key={problem.finding} className="notice warn">
               <b>{finding?.title ?? problem.finding}</b> is left out: {problem.message}
-              {problem.needed.map((needed) => (
-                <Form key={needed.id} method="post" preventScrollReset className="actions" style={{ margin: '6px 0 0' }}>
-                  <input type="hidden" name="finding" value={needed.id} />
-                  <Button type="submit" name="intent" value="add">
-                    Add it
-                  </Button>
-                  <span className="small">{needed.message}</span>
-                </Form>
-              ))}
+              {mayPlan &&
+                problem.needed.map((needed) => (
+                  <Form key={needed.id} method="post" preventScrollReset className="actions" style={{ margin: '6px 0 0' }}>
+                    <input type="hidden" name="finding" value={needed.id} />
+                    <Button type="submit" name="intent" value="add">
+                      Add it
+                    </Button>
+                    <span className="small">{needed.message}</span>
+                  </Form>
+                ))}
             </div>
           );
         })}
         {run && !draft && <RunLog run={run} running={docket.state === 'Running'} />}
         {steps.length > 0 && (
-          <Rehearsing docket={docket} rehearsal={rehearsal} place={place} problem={about === 'rehearsal' ? problem : null} />
+          <Rehearsing
+            docket={docket}
+            rehearsal={rehearsal}
+            place={place}
+            owed={loaderData.owed}
+            shown={shown}
+            instead={instead}
+            problem={about === 'rehearsal' ? problem : null}
+          />
         )}
         {run && draft && <RunLog run={run} running={false} />}
         {findings.length > 0 && <h2>Remedies</h2>}
         {findings.map((finding) => (
           <div key={finding.id} style={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center' }}>
             <FindingEntry source={source.id} finding={finding} />
-            {draft && (
+            {draft && mayPlan && (
               <Form method="post" preventScrollReset>
                 <input type="hidden" name="intent" value="take" />
                 <input type="hidden" name="finding" value={finding.id} />
@@ -250,7 +295,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         {steps.length > 0 && (!run || draft) && (
           <>
             <h2>Steps</h2>
-            <Way docket={docket} />
+            <Way docket={docket} shown={shown} fixed={!mayPlan} />
             <ol className="steps">
               {steps.map((step, i) => (
                 <li key={i}>
@@ -271,8 +316,25 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
       <aside className="dossier" aria-label="Script and run">
         {scripts && steps.length > 0 && (
           <>
-            <Signing source={source} docket={docket} backupOld={backupOld} problem={about === 'sign' ? problem : null} />
-            <RunPanel source={source} docket={docket} run={run} kept={kept} problem={about === null ? problem : null} />
+            <Signing
+              source={source}
+              docket={docket}
+              backupOld={backupOld}
+              shown={shown}
+              you={loaderData.you}
+              instead={instead}
+              problem={about === 'sign' ? problem : null}
+            />
+            <RunPanel
+              source={source}
+              docket={docket}
+              run={run}
+              kept={kept}
+              shown={shown}
+              you={loaderData.you}
+              instead={instead}
+              problem={about === null ? problem : null}
+            />
           </>
         )}
         {scripts && steps.length > 0 && (
@@ -301,20 +363,23 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
   );
 }
 
-function Title({ name }: { readonly name: string }) {
+function Title({ name, shown, fixed }: { readonly name: string; readonly shown: Shown; readonly fixed: boolean }) {
   const [editing, setEditing] = useState(false);
   if (!editing)
     return (
       <h1>
         {name}{' '}
-        <Button variant="text" onClick={() => setEditing(true)}>
-          Rename
-        </Button>
+        {!fixed && (
+          <Button variant="text" onClick={() => setEditing(true)}>
+            Rename
+          </Button>
+        )}
       </h1>
     );
   return (
     <Form method="post" className="actions" style={{ margin: '4px 0' }} onSubmit={() => setEditing(false)}>
       <input type="hidden" name="intent" value="rename" />
+      <AsShown {...shown} />
       <TextField name="name" label="Name" defaultValue={name} autoFocus sx={{ maxWidth: 320 }} />
       <Button type="submit" variant="contained">
         Keep

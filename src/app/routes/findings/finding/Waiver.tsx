@@ -41,7 +41,6 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
       <TextField name="reason" label="Why it is meant to be so" multiline autoFocus required />
       <div className="fields" style={{ marginTop: 12 }}>
         <TextField name="until" label="Until (may stay open)" type="date" slotProps={{ inputLabel: { shrink: true } }} />
-        <TextField name="by" label="Decided by" autoComplete="name" />
       </div>
       {problem && (
         <p className="notice harm" role="alert">

@@ -1,7 +1,5 @@
 // All that a finding's dossier shows, put together from the record and the catalogue.
 
-import { latestCatalogue } from '~/app/server/catalogues.server';
-import { findingsToMake, usualMode } from '~/app/server/dockets.server';
 import { findSpeed } from '~/store/surveys/surveys';
 import { notFound } from '~/app/server/ids.server';
 import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
@@ -23,21 +21,23 @@ import { outcomeInWords } from '~/core/remedies/inWords';
 import { questionsFor } from '~/core/remedies/questions';
 import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
 import type { Finding } from '~/core/rules/rule';
-import { db } from '~/store/db';
 import { findDocketOf } from '~/store/dockets/dockets';
 import { listProofsOfFinding } from '~/store/dockets/runs';
 import { coreFinding, findFinding, type FindingRow, listEvents } from '~/store/findings/findings';
-import type { SourceRow } from '~/store/sources/sources';
+import { latestCatalogue } from '~/work/catalogues';
+import { findingsToMake, usualMode } from '~/work/dockets';
+import type { Room } from '~/work/enter';
 
 /** Throws a 404 page when there is no such finding. `answers` are those chosen in the address. */
-export async function dossierOf(source: SourceRow, id: number, answers: Decision) {
-  const row = await findFinding(db(), source.id, id);
+export async function dossierOf(room: Room, id: number, answers: Decision) {
+  const { source, store } = room;
+  const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
   const [catalogue, events, docket, proofs] = await Promise.all([
-    latestCatalogue(source.id),
-    listEvents(db(), id),
-    findDocketOf(db(), id),
-    listProofsOfFinding(db(), id),
+    latestCatalogue(store, source.id),
+    listEvents(store, id),
+    findDocketOf(store, id),
+    listProofsOfFinding(store, id),
   ]);
   const finding = coreFinding(row);
   const present = catalogue !== null && !isGone(finding, catalogue);
@@ -65,7 +65,7 @@ export async function dossierOf(source: SourceRow, id: number, answers: Decision
     remedy:
       present && needsRemedy(row)
         ? await remedy(
-            source,
+            room,
             finding,
             { ...(docket?.decision ?? {}), ...answers },
             catalogue,
@@ -130,12 +130,13 @@ function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine
   return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
 }
 
-async function remedy(source: SourceRow, finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
+async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
   const questions = questionsFor(finding, catalogue, chosen);
   const decision = completeDecision(questions, chosen);
   const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
-  const speed = await findSpeed(db(), source.id);
-  const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(source.id, needs)] : [])));
+  const { source, store } = room;
+  const speed = await findSpeed(store, source.id);
+  const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(room, needs)] : [])));
   const statements = (operation: Operation) => postgresql.statements(operation, mode).map((statement) => `${statement};`);
   return {
     questions,

@@ -1,6 +1,6 @@
 import { data, Link } from 'react-router';
-import { addToDocket, takeFromDocket } from '~/app/server/dockets.server';
-import { findingsIn, idIn, sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { findingsIn, idIn } from '~/app/server/ids.server';
 import { dayOf, percent } from '~/app/ui/format';
 import { State } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
@@ -9,10 +9,13 @@ import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
 import { answersIn } from '~/core/remedies/questions';
+import { addToDocket, takeFromDocket } from '~/work/dockets';
+import { problemOf } from '~/work/perform';
+import { exempt, unexempt } from '~/work/settling';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';
-import { exempt, unexempt, WaiverForm } from './waiver.server';
+import { WaiverForm } from './waiver.server';
 import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
@@ -20,32 +23,28 @@ import { Declaration } from '~/app/ui/Declaration';
 
 const pollMs = 1000;
 
-export async function loader({ params, request }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
   const { searchParams } = new URL(request.url);
-  return dossierOf(source, await idIn(params.finding, 'finding'), answersIn(searchParams));
+  return dossierOf(room, await idIn(params.finding, 'finding'), answersIn(searchParams));
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
   const finding = await idIn(params.finding, 'finding');
-  const form = await request.formData();
+  const form = await formIn(request);
   const intent = form.get('intent');
   if (intent === 'exempt' || intent === 'unexempt') {
     const parsed = await parseForm(WaiverForm, form);
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     return {
-      problem: await (intent === 'exempt' ? exempt(source.id, finding, parsed.value) : unexempt(source.id, finding)),
+      problem: await orPage(problemOf(intent === 'exempt' ? exempt(room, finding, parsed.value) : unexempt(room, finding))),
     };
   }
-  if (intent === 'remove')
-    return (await takeFromDocket(source.id, finding))
-      ? null
-      : data({ problem: 'The docket has been run; what was done stays in it.' }, { status: 409 });
+  if (intent === 'remove') return { problem: await orPage(problemOf(takeFromDocket(room, finding))) };
   const beside = await findingsIn(form, 'with', 5);
-  if (beside.length > 0) await addToDocket(source, beside, {});
-  await addToDocket(source, [finding], answersIn(form));
-  return null;
+  const problem = beside.length > 0 ? await orPage(problemOf(addToDocket(room, beside, {}))) : null;
+  return { problem: problem ?? (await orPage(problemOf(addToDocket(room, [finding], answersIn(form))))) };
 }
 
 export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {

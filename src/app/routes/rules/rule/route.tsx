@@ -2,13 +2,14 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { data, Form, Link, useNavigation } from 'react-router';
-import { notFound, sourceIn } from '~/app/server/ids.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { notFound } from '~/app/server/ids.server';
 import { rules } from '~/core/rules/index';
 import { type Policy, policyOf, usualPolicy, waiverInWords } from '~/core/rules/policy';
 import { severities } from '~/core/rules/rule';
 import { parseForm } from '~/input/parse';
-import { db } from '~/store/db';
-import { getSettings, keepPolicies } from '~/store/sources/settings';
+import { getSettings } from '~/store/sources/settings';
+import { settleRule, versionOf } from '~/work/settling';
 import type { Route } from './+types/route';
 import { RuleForm } from './ruleForm.server';
 
@@ -18,16 +19,17 @@ function ruleIn(id: string | undefined) {
   return rule;
 }
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
   const rule = ruleIn(params['*']);
-  const { policies } = await getSettings(db(), source.id);
+  const { policies } = await getSettings(store, source.id);
   const policy = policyOf(policies, rule.id);
   return {
     source: { id: source.id, name: source.name },
     id: rule.id,
     about: rule.about,
     policy,
+    version: versionOf(policy),
     limits: Object.entries(rule.thresholds ?? {}).map(([name, { value, words }]) => ({
       name,
       words,
@@ -37,17 +39,19 @@ export async function loader({ params }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const source = await sourceIn(params);
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
   const rule = ruleIn(params['*']);
-  const parsed = await parseForm(RuleForm, await request.formData());
+  const parsed = await parseForm(RuleForm, await formIn(request));
   if (!parsed.ok)
     return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', kept: false }, { status: 422 });
-  const { policies } = await getSettings(db(), source.id);
-  const next = changed(policyOf(policies, rule.id), parsed.value, Object.entries(rule.thresholds ?? {}));
-  if (typeof next === 'string') return data({ problem: next, kept: false }, { status: 422 });
-  await keepPolicies(db(), source.id, { ...policies, [rule.id]: next });
-  return { problem: null, kept: true };
+  const form = parsed.value;
+  // Exemptions are entries of their own; only what is written over has to be what was shown.
+  const version = form.intent === 'keep' || form.intent === 'reset' ? form.version : null;
+  const { problem } = await orPage(
+    settleRule(room, rule.id, version, (policy) => changed(policy, form, Object.entries(rule.thresholds ?? {}))),
+  );
+  return problem === null ? { problem, kept: true } : data({ problem, kept: false }, { status: 422 });
 }
 
 /** The policy after a form, or what is wrong with it. */
@@ -80,7 +84,7 @@ function changed(policy: Policy, form: RuleForm, thresholds: readonly [string, {
 }
 
 export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, id, about, policy, limits } = loaderData;
+  const { source, id, about, policy, limits, version } = loaderData;
   const busy = useNavigation().state !== 'idle';
   return (
     <aside className="dossier" aria-label="Dossier" key={id}>
@@ -101,6 +105,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
         </p>
       )}
       <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
+        <input type="hidden" name="version" value={version} />
         <h2>Policy</h2>
         <div className="fields">
           <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>

@@ -15,4 +15,6 @@ export class RuleForm {
   limits: number[] = [];
   @IsString() @MaxLength(300) object = '';
   @IsString() @MaxLength(500) reason = '';
+  /** Of what was shown: another one means that somebody else changed it meanwhile. */
+  @IsString() @MaxLength(64) version = '';
 }

@@ -1,51 +1,57 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
-import { idIn, notFound } from '~/app/server/ids.server';
-import { enqueue } from '~/app/server/work.server';
+import { actorIn, enter, enterAll, formIn, orPage } from '~/app/server/door.server';
+import { office } from '~/app/server/office.server';
+import { Confirmed } from '~/app/ui/Confirmed';
+import { Script } from '~/app/ui/Script';
 import { Strip } from '~/app/ui/Strip';
 import { type FieldErrors, parseForm } from '~/input/parse';
 import { type TlsMode } from '~/sources/source';
-import { db } from '~/store/db';
-import { addSource, changeSource, findSource, findSourceNamed, getConnection, removeSource } from '~/store/sources/sources';
-import { askForSurvey } from '~/store/surveys/surveys';
+import { addSource, changeSource, passwordAgain, removeSource, type Tried, trySource, versionOf } from '~/work/sources';
+import { survey } from '~/work/surveys';
 import type { Route } from './+types/route';
 import { SourceForm } from './sourceForm.server';
-import { type Tried, trySource } from './trySource.server';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const { source: text } = params;
-  if (text === undefined) return { source: null };
-  const source = await findSource(db(), await idIn(text, 'source'));
-  if (!source) throw notFound('There is no such source', 'It may have been removed.');
-  return { source };
+export async function loader({ params, context }: Route.LoaderArgs) {
+  if (params.source === undefined) {
+    await enterAll({ context }, 'keepSources');
+    return { source: null, version: '' };
+  }
+  const { source } = await enter({ params, context }, 'keepSources');
+  return { source, version: versionOf(source) };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const { source: text } = params;
-  const id = text === undefined ? null : await idIn(text, 'source');
-  const form = await request.formData();
-  if (id !== null && form.get('intent') === 'remove') {
-    await removeSource(db(), id);
-    return redirect('/sources');
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const actor = actorIn({ context });
+  const present = params.source === undefined ? null : (await enter({ params, context }, 'keepSources')).source;
+  const form = await formIn(request);
+  if (present && form.get('intent') === 'remove') {
+    const { problem } = await orPage(removeSource(office(), actor, present));
+    return problem === null ? redirect('/sources') : data(answer(null, { '': [problem] }), { status: 409 });
   }
   const parsed = await parseForm(SourceForm, form);
   if (!parsed.ok) return data(answer(null, parsed.errors), { status: 422 });
-  const { intent, ...source } = parsed.value;
-  const stored = id !== null && source.password === '' ? (await getConnection(db(), id)).password : source.password;
-  if (intent === 'try') return answer(await trySource({ ...source, password: stored }), {});
-
-  const twin = await findSourceNamed(db(), source.name);
-  if (twin && twin.id !== id) return data(answer(null, { name: ['Another source has this name'] }), { status: 422 });
-  if (id !== null) {
-    await changeSource(db(), id, source);
-    return redirect('/sources');
+  const { intent, version, ...source } = parsed.value;
+  if (intent === 'try') return answer(await orPage(trySource(office(), actor, present, source)), {});
+  if (present) {
+    const { problem } = await orPage(changeSource(office(), actor, present, { ...source, version }));
+    return problem === null ? redirect('/sources') : data(answer(null, fieldOf(problem)), { status: 422 });
   }
-  const added = await addSource(db(), source);
-  const survey = await askForSurvey(db(), { source: added, depth: 'exact' });
-  await enqueue('survey', survey);
-  return redirect(`/s/${added}/surveys/${survey}`);
+  const added = await orPage(addSource(office(), actor, source));
+  if (added.problem !== null) return data(answer(null, fieldOf(added.problem)), { status: 422 });
+  const room = await enter({ params: { source: String(added.result) }, context }, 'survey').catch(() => null);
+  const asked = room && (await survey(room, { depth: 'exact' }));
+  return redirect(asked && asked.problem === null ? `/s/${added.result}/surveys/${asked.result}` : '/sources');
+}
+
+/** At which field a problem of the whole is said. */
+function fieldOf(problem: string): FieldErrors {
+  if (problem === passwordAgain) return { password: [problem] };
+  return { [problem.startsWith('Another source') ? 'name' : '']: [problem] };
 }
 
 function answer(tried: Tried | null, errors: FieldErrors) {
@@ -63,10 +69,17 @@ const tlsWords: Readonly<Record<TlsMode, string>> = {
   off: 'do not encrypt',
 };
 
-export default function EditSource({ loaderData: { source }, actionData }: Route.ComponentProps) {
+export default function EditSource({ loaderData: { source, version }, actionData }: Route.ComponentProps) {
   const navigation = useNavigation();
   const trying = navigation.state !== 'idle' && navigation.formData?.get('intent') === 'try';
   const errors: FieldErrors = actionData?.errors ?? {};
+  const tick = (name: string, label: string, on: boolean) => (
+    <FormControlLabel
+      control={<Checkbox name={name} defaultChecked={on} size="small" />}
+      label={label}
+      slotProps={{ typography: { className: 'small' } }}
+    />
+  );
   const field = (name: string) => ({ name, id: name, error: name in errors, helperText: errors[name]?.[0] });
   return (
     <div className="frame">
@@ -77,7 +90,8 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
           <p className="mute">
             Pawl reads with this login, in sessions that the server itself keeps read-only. It needs no right to change anything.
           </p>
-          <Form method="post" noValidate>
+          <Form method="post" noValidate aria-label="Connection">
+            <input type="hidden" name="version" value={version} />
             <div className="fields">
               <TextField {...field('name')} label="Name" defaultValue={source?.name ?? ''} autoFocus />
               <TextField {...field('environment')} label="Environment" select defaultValue={source?.environment ?? 'test'}>
@@ -108,10 +122,34 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
                 autoComplete="new-password"
               />
             </div>
+            <div className="ticks">
+              {tick(
+                'secondPerson',
+                'On production, another than its authors signs a docket, and another than its signer runs it',
+                source?.secondPerson ?? true,
+              )}
+              {tick('fittingLogin', 'Surveys insist on a login that can only read', source?.fittingLogin ?? false)}
+              {tick(
+                'weakPassword',
+                'The password may be sent in clear text or as md5 where the certificate is not checked',
+                source?.weakPassword ?? false,
+              )}
+            </div>
             {actionData?.tried && (
               <p className={`notice${actionData.tried.ok ? '' : ' harm'}`} role="status">
                 {actionData.tried.message}
               </p>
+            )}
+            {actionData?.tried?.warning && (
+              <p className="notice warn" role="alert">
+                {actionData.tried.warning}
+              </p>
+            )}
+            {actionData?.tried?.fitting && (
+              <>
+                <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
+                <Script text={actionData.tried.fitting} label="A fitting login" />
+              </>
             )}
             {Object.keys(errors).length > 0 && (
               <p className="notice harm" role="alert">
@@ -128,29 +166,18 @@ export default function EditSource({ loaderData: { source }, actionData }: Route
               <Button component={Link} to="/sources" variant="text">
                 Cancel
               </Button>
-              {source && <RemoveButton name={source.name} />}
+              {source && (
+                <Confirmed
+                  label="Take out of use"
+                  title={`Take ${source.name} out of use?`}
+                  words="Its logins are forgotten. Its surveys, findings and dockets are kept until somebody purges them. The database itself is not touched."
+                  intent="remove"
+                />
+              )}
             </div>
           </Form>
         </div>
       </main>
     </div>
-  );
-}
-
-function RemoveButton({ name }: { readonly name: string }) {
-  return (
-    <Button
-      type="submit"
-      name="intent"
-      value="remove"
-      color="error"
-      sx={{ marginLeft: 'auto' }}
-      onClick={(event) => {
-        if (!window.confirm(`Remove ${name} with all its surveys, findings and dockets? The database itself is not touched.`))
-          event.preventDefault();
-      }}
-    >
-      Remove
-    </Button>
   );
 }

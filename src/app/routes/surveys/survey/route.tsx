@@ -1,39 +1,38 @@
 import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
-import { idIn, notFound, sourceIn } from '~/app/server/ids.server';
-import { enqueue } from '~/app/server/work.server';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { idIn, notFound } from '~/app/server/ids.server';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
 import { usePolling } from '~/app/ui/usePolling';
 import { parseForm } from '~/input/parse';
 import type { Budget } from '~/sources/budget';
-import { db } from '~/store/db';
 import { getSettings } from '~/store/sources/settings';
-import { cancelSurvey, findSurvey, requeueSurvey } from '~/store/surveys/surveys';
+import { findSurvey } from '~/store/surveys/surveys';
+import { cancel, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
 import { counted, sizeInWords } from '~/core/naming/words';
 import type { Route } from './+types/route';
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const source = await sourceIn(params);
-  const survey = await findSurvey(db(), await idIn(params.survey, 'survey'));
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'seeFindings');
+  const survey = await findSurvey(store, await idIn(params.survey, 'survey'));
   if (!survey || survey.sourceId !== source.id)
     throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
-  const { budget } = await getSettings(db(), source.id);
+  const { budget } = await getSettings(store, source.id);
   return { source: source.id, survey, budget, now: new Date().toISOString() };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  await sourceIn(params);
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
   const id = await idIn(params.survey, 'survey');
-  const parsed = await parseForm(SurveyIntentForm, await request.formData());
+  const parsed = await parseForm(SurveyIntentForm, await formIn(request));
   if (!parsed.ok)
     throw data(
       { title: 'That is not something a survey can do', advice: 'It can be cancelled, or gone on with.' },
       { status: 400 },
     );
-  if (parsed.value.intent === 'cancel') await cancelSurvey(db(), id);
-  else if (await requeueSurvey(db(), id, ['failed', 'cancelled'])) await enqueue('survey', id);
+  await orPage<unknown>(parsed.value.intent === 'cancel' ? cancel(room, id) : resume(room, id));
   return null;
 }
 

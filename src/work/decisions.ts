@@ -1,22 +1,24 @@
 // One decision for many findings: what it would change, before anything is put into a docket.
 
-import { latestCatalogue } from '~/app/server/catalogues.server';
-import { usualMode } from '~/app/server/dockets.server';
-import { groupBy } from '~/core/grouping';
-import { operationInWords } from '~/core/plan/inWords';
-import { planFor } from '~/core/plan/plan';
-import type { Decision } from '~/core/remedies/question';
-import { fits, sharedQuestions } from '~/core/remedies/together';
-import { wordsOf } from '~/core/rules/audit';
-import { db } from '~/store/db';
-import { coreFinding, listFindings } from '~/store/findings/findings';
-import type { SourceRow } from '~/store/sources/sources';
+import { groupBy } from '../core/grouping';
+import { operationInWords } from '../core/plan/inWords';
+import { planFor } from '../core/plan/plan';
+import type { Decision } from '../core/remedies/question';
+import { fits, sharedQuestions } from '../core/remedies/together';
+import { wordsOf } from '../core/rules/audit';
+import { coreFinding, listFindings } from '../store/findings/findings';
+import { latestCatalogue } from './catalogues';
+import { usualMode } from './dockets';
+import type { Room } from './enter';
 
 /** Planning is tried in memory as a whole: more at once would keep people waiting. */
 const mostAtOnce = 400;
 
-export async function decisionsFor(source: SourceRow, rule: string, chosen: Decision) {
-  const [open, catalogue] = await Promise.all([listFindings(db(), source.id, ['Open', 'Slipped']), latestCatalogue(source.id)]);
+export async function decisionsFor({ source, store }: Room, rule: string, chosen: Decision) {
+  const [open, catalogue] = await Promise.all([
+    listFindings(store, source.id, ['Open', 'Slipped']),
+    latestCatalogue(store, source.id),
+  ]);
   const scripted = open.filter((row) => row.proposal.kind !== 'byHand');
   const counts = groupBy(scripted, (row) => row.rule);
   const rules = [...counts].map(([id, rows]) => ({ id, findings: rows.length })).sort((a, b) => b.findings - a.findings);

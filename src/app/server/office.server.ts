@@ -1,14 +1,24 @@
-// What the web server keeps open: the queue it sends work to, and the desk that hands logins over.
+// What the web server keeps open for its use cases: the store, the queue it sends work to, the desk that hands logins over.
 
 import { jobs } from '~/jobs/index';
 import { type LoginDesk, openLoginDesk } from '~/jobs/loginHandover';
 import { openQueue, type Queue } from '~/jobs/queue';
-import { storeUrl } from '~/store/db';
+import { db, storeUrl } from '~/store/db';
+import type { Office } from '~/work/office';
 
 let queue: Promise<Queue> | null = null;
 let desk: LoginDesk | null = null;
+let made: Office | null = null;
 
-export async function enqueue(job: 'survey' | 'rehearsal' | 'run', id: number): Promise<void> {
+export function office(): Office {
+  return (made ??= {
+    store: db(),
+    enqueue,
+    offerLogin: (run, login) => loginDesk().offer(run, login),
+  });
+}
+
+async function enqueue(job: 'survey' | 'rehearsal' | 'run', id: number): Promise<void> {
   queue ??= openQueue(
     storeUrl(),
     jobs.map((j) => j.name),
@@ -25,5 +35,5 @@ export async function enqueue(job: 'survey' | 'rehearsal' | 'run', id: number): 
 
 /** Opened at start, so that a run asked for right away finds it listening. */
 export function loginDesk(): LoginDesk {
-  return (desk ??= openLoginDesk(storeUrl()));
+  return (desk ??= openLoginDesk(storeUrl(), db()));
 }

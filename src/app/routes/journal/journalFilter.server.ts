@@ -1,0 +1,27 @@
+import 'reflect-metadata';
+import { Transform } from 'class-transformer';
+import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
+import { parse } from '~/input/parse';
+import type { ActOutcome, JournalFilter } from '~/store/journal/journal';
+
+const Whole = () => Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)));
+
+class FilterShape {
+  @IsString() @MaxLength(80) person = '';
+  @Whole() @IsOptional() @IsInt() @Min(1) source: number | null = null;
+  @Matches(/^[a-zA-Z.]{0,40}$/) act = '';
+  @IsIn(['', 'done', 'refused', 'failed']) outcome: '' | ActOutcome = '';
+  @ValidateIf(({ from }: FilterShape) => from !== '') @IsISO8601() from = '';
+  @ValidateIf(({ to }: FilterShape) => to !== '') @IsISO8601() to = '';
+  @Whole() @IsOptional() @IsInt() @Min(1) before: number | null = null;
+}
+
+/** The filter that an address asks for; what is mistyped in it is left out. */
+export async function filterIn(request: Request): Promise<JournalFilter> {
+  const { searchParams } = new URL(request.url);
+  const asked = Object.fromEntries([...searchParams].filter(([name]) => name in new FilterShape()));
+  const parsed = await parse(FilterShape, asked);
+  if (!parsed.ok) return {};
+  const { from, to, ...rest } = parsed.value;
+  return { ...rest, from: from === '' ? null : from, to: to === '' ? null : to };
+}

@@ -1,0 +1,212 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { Form, Link, useSearchParams } from 'react-router';
+import { enterAll } from '~/app/server/door.server';
+import { office } from '~/app/server/office.server';
+import { Moment } from '~/app/ui/Moment';
+import { Strip } from '~/app/ui/Strip';
+import { visible } from '~/core/naming/visible';
+import { type Entry, listEntries } from '~/store/journal/journal';
+import { listSources } from '~/store/sources/sources';
+import type { Route } from './+types/route';
+import { filterIn } from './journalFilter.server';
+
+const atOnce = 100;
+
+export async function loader({ request, context }: Route.LoaderArgs) {
+  await enterAll({ context }, 'readJournal');
+  const { store } = office();
+  const filter = await filterIn(request);
+  const [entries, sources] = await Promise.all([listEntries(store, filter, atOnce + 1), listSources(store)]);
+  return {
+    filter,
+    entries: entries.slice(0, atOnce),
+    more: entries.length > atOnce,
+    sources: sources.map(({ id, name }) => ({ id, name })),
+  };
+}
+
+export function meta() {
+  return [{ title: 'Journal · Pawl' }];
+}
+
+const kinds = [
+  ['person', 'people and sign-ins'],
+  ['token', 'tokens'],
+  ['source', 'sources and logins'],
+  ['survey', 'surveys'],
+  ['docket', 'dockets'],
+  ['run', 'ends of runs'],
+  ['finding', 'waivers'],
+  ['rule', 'rules'],
+  ['budget', 'budgets'],
+  ['look', 'refused looks'],
+] as const;
+
+export default function Journal({ loaderData: { filter, entries, more, sources } }: Route.ComponentProps) {
+  const [params] = useSearchParams();
+  const further = new URLSearchParams(params);
+  further.set('before', String(entries.at(-1)?.id ?? ''));
+  return (
+    <div className="frame">
+      <Strip />
+      <main className="page" id="content">
+        <div className="narrow wide">
+          <div className="actions">
+            <h1>Journal</h1>
+            <span className="small mute">Every act, appended and chained; nothing in it is changed.</span>
+            <span style={{ marginLeft: 'auto' }}>
+              <Button component="a" href={`/journal/export?${params.toString()}&as=csv`} download variant="text">
+                CSV
+              </Button>
+              <Button component="a" href={`/journal/export?${params.toString()}&as=json`} download variant="text">
+                JSON
+              </Button>
+            </span>
+          </div>
+          <Form method="get" className="journal-filter" aria-label="Filter" key={params.toString()}>
+            <TextField name="person" label="Person" defaultValue={filter.person ?? ''} />
+            <Choice
+              name="source"
+              label="Source"
+              value={String(filter.source ?? '')}
+              options={sources.map(({ id, name }) => [String(id), name])}
+            />
+            <Choice name="act" label="Kind" value={filter.act ?? ''} options={kinds} />
+            <Choice
+              name="outcome"
+              label="Outcome"
+              value={filter.outcome ?? ''}
+              options={[
+                ['done', 'done'],
+                ['refused', 'refused'],
+                ['failed', 'failed'],
+              ]}
+            />
+            <TextField
+              name="from"
+              label="From (UTC)"
+              type="date"
+              defaultValue={(filter.from ?? '').slice(0, 10)}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <TextField
+              name="to"
+              label="Before (UTC)"
+              type="date"
+              defaultValue={(filter.to ?? '').slice(0, 10)}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <Button type="submit" variant="contained">
+              Filter
+            </Button>
+          </Form>
+          {entries.length === 0 ? (
+            <div className="empty">
+              <h1>Nothing here</h1>
+              <p>No act fits these filters.</p>
+            </div>
+          ) : (
+            <table className="journal">
+              <thead>
+                <tr>
+                  <th>When</th>
+                  <th>Who</th>
+                  <th>Did</th>
+                  <th>On</th>
+                  <th>Before and after</th>
+                </tr>
+              </thead>
+              <tbody>
+                {entries.map((entry) => (
+                  <Row key={entry.id} entry={entry} />
+                ))}
+              </tbody>
+            </table>
+          )}
+          {more && (
+            <div className="actions">
+              <Button component={Link} to={`/journal?${further.toString()}`}>
+                Earlier
+              </Button>
+            </div>
+          )}
+        </div>
+      </main>
+    </div>
+  );
+}
+
+function Row({ entry }: { readonly entry: Entry }) {
+  return (
+    <tr className={entry.outcome}>
+      <td>
+        <Moment at={entry.at} />
+        <span className="small mute">#{entry.id}</span>
+      </td>
+      <td>
+        {visible(entry.person)}
+        <span className="small mute">
+          {entry.via} at {entry.address}
+        </span>
+      </td>
+      <td>
+        <span className="mono">{entry.act}</span>
+        {entry.outcome !== 'done' && <b className={entry.outcome === 'refused' ? 'rust' : 'brass'}>{entry.outcome}</b>}
+      </td>
+      <td>
+        {entry.sourceId !== null && entry.object.startsWith('docket ') ? (
+          <Link to={`/s/${entry.sourceId}/dockets/${entry.object.slice(7)}`}>{entry.object}</Link>
+        ) : (
+          visible(entry.object)
+        )}
+        {entry.source !== null && entry.source !== entry.object && <span className="small mute">{visible(entry.source)}</span>}
+      </td>
+      <td>
+        <Change label="was" value={entry.before} />
+        <Change label="is" value={entry.after} />
+      </td>
+    </tr>
+  );
+}
+
+function Change({ label, value }: { readonly label: string; readonly value: unknown }) {
+  if (value === null || value === undefined) return null;
+  const text = visible(typeof value === 'string' ? value : JSON.stringify(value, null, 1), 'kept');
+  const short = text.replaceAll(/\s+/g, ' ').slice(0, 80);
+  return (
+    <details>
+      <summary className="small">
+        {label} <span className="mono">{short}</span>
+      </summary>
+      <pre className="mono small">{text}</pre>
+    </details>
+  );
+}
+
+interface ChoiceProps {
+  readonly name: string;
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [string, string])[];
+}
+
+function Choice({ name, label, value, options }: ChoiceProps) {
+  return (
+    <TextField
+      name={name}
+      label={label}
+      select
+      defaultValue={options.some(([key]) => key === value) ? value : ''}
+      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+    >
+      <MenuItem value="">all</MenuItem>
+      {options.map(([key, words]) => (
+        <MenuItem key={key} value={key}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

@@ -1,0 +1,248 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { data, Form, redirect, useNavigation } from 'react-router';
+import { passedContext } from '~/app/server/context.server';
+import { actorIn, formIn, shapeIn } from '~/app/server/door.server';
+import { cookieFor } from '~/app/server/entry.server';
+import { office } from '~/app/server/office.server';
+import { Moment } from '~/app/ui/Moment';
+import { Strip } from '~/app/ui/Strip';
+import { allRights, mayAnywhere, type Right, rights } from '~/core/rights/rights';
+import { parseForm } from '~/input/parse';
+import { listGrants, listTokens } from '~/store/people/people';
+import { changePassword, endToken, makeToken, shortestPassword, signOut, signOutEverywhere } from '~/work/people';
+import { sourcesFor } from '~/work/sources';
+import type { Route } from './+types/route';
+import { Leaving, PasswordChange, TokenEnd, TokenWish } from './meForms.server';
+
+export async function loader({ context }: Route.LoaderArgs) {
+  const actor = actorIn({ context });
+  const { store } = office();
+  const id = actor.person?.id ?? 0;
+  const [grants, tokens, sources] = await Promise.all([
+    listGrants(store, id),
+    listTokens(store, id),
+    sourcesFor(office(), actor),
+  ]);
+  const nameOf = (source: number | null): string =>
+    source === null ? 'all sources' : (sources.find((row) => row.id === source)?.name ?? 'a source you do not see');
+  return {
+    person: actor.person,
+    elsewhere: grants.some(({ byGroup }) => byGroup !== null),
+    shortest: shortestPassword,
+    roles: grants.map(({ id: key, role, source, byGroup }) => ({ key, role, on: nameOf(source), byGroup })),
+    tokens: tokens.map((token) => ({ ...token, on: nameOf(token.source) })),
+    sources: sources.map(({ id: source, name }) => ({ id: source, name })),
+    rights: allRights.filter((right) => mayAnywhere(actor.bounds, right)),
+  };
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  const actor = actorIn({ context });
+  const { session } = context.get(passedContext);
+  const form = await formIn(request);
+  switch (form.get('intent')) {
+    case 'password': {
+      const { current, next, again } = await shapeIn(PasswordChange, form);
+      const problem =
+        next === again
+          ? await changePassword(office(), actor, { current, next, token: session ?? '' })
+          : 'The two are not the same.';
+      return data({ about: 'password', problem, made: null }, { status: problem === null ? 200 : 422 });
+    }
+    case 'makeToken': {
+      const parsed = await parseForm(TokenWish, form);
+      if (!parsed.ok) return data(tokenProblem(Object.values(parsed.errors).flat()[0] ?? 'That cannot be made'), { status: 422 });
+      const made = await makeToken(office(), actor, parsed.value);
+      return made.problem === null ? { about: 'token', problem: null, made: made.result } : tokenProblem(made.problem);
+    }
+    case 'endToken': {
+      const { token } = await shapeIn(TokenEnd, form);
+      return { about: 'token', problem: await endToken(office(), actor, token), made: null };
+    }
+    default: {
+      const { intent } = await shapeIn(Leaving, form);
+      if (intent === 'signOutEverywhere') await signOutEverywhere(office(), actor);
+      else if (session) await signOut(office(), actor, session);
+      return redirect('/sign-in', { headers: { 'Set-Cookie': cookieFor('') } });
+    }
+  }
+}
+
+function tokenProblem(problem: string) {
+  return { about: 'token', problem, made: null };
+}
+
+export function meta() {
+  return [{ title: 'Your account · Pawl' }];
+}
+
+export default function Me({ loaderData, actionData }: Route.ComponentProps) {
+  const { person, roles, elsewhere, shortest } = loaderData;
+  const busy = useNavigation().state !== 'idle';
+  const said = (about: string) => (actionData?.about === about ? actionData : null);
+  return (
+    <div className="frame">
+      <Strip />
+      <main className="page" id="content">
+        <div className="narrow">
+          <div className="actions">
+            <h1>{person?.fullName}</h1>
+            <Form method="post" style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
+              <Button type="submit" name="intent" value="signOut">
+                Sign out
+              </Button>
+              <Button type="submit" name="intent" value="signOutEverywhere" variant="text">
+                Everywhere
+              </Button>
+            </Form>
+          </div>
+          <p className="mute">
+            Signed in as <span className="mono">{person?.name}</span>.
+          </p>
+          <h2>What you may do</h2>
+          {roles.length === 0 && <p>Nothing yet: who keeps people gives you a role.</p>}
+          <ul className="plain-list">
+            {roles.map(({ key, role, on, byGroup }) => (
+              <li key={key}>
+                <b>{role}</b> on {on}
+                {byGroup && <span className="mute"> (by your group {byGroup})</span>}
+              </li>
+            ))}
+          </ul>
+          {!elsewhere && (
+            <Form method="post" aria-label="Password" key={said('password')?.problem === null ? 'kept' : 'asked'}>
+              <h2>Password</h2>
+              <div className="fields">
+                <TextField name="current" label="Present password" type="password" autoComplete="current-password" />
+                <span />
+                <TextField
+                  name="next"
+                  label="New password"
+                  type="password"
+                  autoComplete="new-password"
+                  required
+                  helperText={`at least ${shortest} characters`}
+                />
+                <TextField name="again" label="The same again" type="password" autoComplete="new-password" required />
+              </div>
+              <Said {...said('password')} kept="Changed. Your other sessions have ended." />
+              <div className="actions">
+                <Button type="submit" name="intent" value="password" disabled={busy}>
+                  Change it
+                </Button>
+              </div>
+            </Form>
+          )}
+          <Tokens {...loaderData} said={said('token')} busy={busy} />
+        </div>
+      </main>
+    </div>
+  );
+}
+
+function Said({ problem, kept }: { readonly problem?: string | null; readonly kept: string }) {
+  if (problem === undefined) return null;
+  return (
+    <p className={`notice${problem === null ? '' : ' harm'}`} role={problem === null ? 'status' : 'alert'}>
+      {problem ?? kept}
+    </p>
+  );
+}
+
+interface TokensProps extends Pick<Route.ComponentProps['loaderData'], 'tokens' | 'sources' | 'rights'> {
+  readonly said: { readonly problem: string | null; readonly made: string | null } | null;
+  readonly busy: boolean;
+}
+
+function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
+  return (
+    <>
+      <h2>Tokens for the terminal and pipelines</h2>
+      <p className="small mute">A token never gives more than you may do yourself, and ends when it says.</p>
+      {tokens.length === 0 && <p className="small mute">You have made none.</p>}
+      {tokens.map((token) => (
+        <Form key={token.id} method="post" className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
+          <span>
+            <span className="title">{token.name}</span>
+            <span className="small mute" style={{ display: 'block' }}>
+              {token.rights.map((right: Right) => rights[right]).join(', ')} on {token.on};{' '}
+              {token.revokedAt ? (
+                <>
+                  revoked <Moment at={token.revokedAt} />
+                </>
+              ) : (
+                <>
+                  ends <Moment at={token.endsAt} />
+                </>
+              )}
+              ;{' '}
+              {token.usedAt ? (
+                <>
+                  last used <Moment at={token.usedAt} />
+                </>
+              ) : (
+                'never used'
+              )}
+            </span>
+          </span>
+          <input type="hidden" name="token" value={token.id} />
+          {!token.revokedAt && (
+            <Button type="submit" name="intent" value="endToken" variant="text" aria-label={`Revoke ${token.name}`}>
+              Revoke
+            </Button>
+          )}
+        </Form>
+      ))}
+      {said?.made && (
+        <div className="notice" role="status">
+          This is shown once. Keep it where only what uses it can read it:
+          <pre className="mono token">{said.made}</pre>
+        </div>
+      )}
+      {said?.problem && (
+        <p className="notice harm" role="alert">
+          {said.problem}
+        </p>
+      )}
+      <Form method="post" aria-label="New token">
+        <div className="fields" style={{ marginTop: 12 }}>
+          <TextField name="name" label="What it is for" required autoComplete="off" />
+          <TextField name="days" label="Days" defaultValue={90} slotProps={{ htmlInput: { inputMode: 'numeric' } }} />
+          <TextField
+            name="source"
+            label="Source"
+            select
+            defaultValue=""
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          >
+            <MenuItem value="">all that you may</MenuItem>
+            {sources.map(({ id, name }) => (
+              <MenuItem key={id} value={String(id)}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        </div>
+        <div className="ticks" role="group" aria-label="What it may do">
+          {mine.map((right) => (
+            <FormControlLabel
+              key={right}
+              control={<Checkbox name="rights" value={right} size="small" />}
+              label={rights[right]}
+              slotProps={{ typography: { className: 'small' } }}
+            />
+          ))}
+        </div>
+        <div className="actions">
+          <Button type="submit" name="intent" value="makeToken" disabled={busy}>
+            Make a token
+          </Button>
+        </div>
+      </Form>
+    </>
+  );
+}

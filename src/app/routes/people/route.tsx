@@ -1,0 +1,226 @@
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { data, Form, useNavigation } from 'react-router';
+import { actorIn, enterAll, formIn, orPage, shapeIn } from '~/app/server/door.server';
+import { office } from '~/app/server/office.server';
+import { reached } from '~/app/server/settings.server';
+import { Moment } from '~/app/ui/Moment';
+import { Strip } from '~/app/ui/Strip';
+import { type Role, roleNames, roles } from '~/core/rights/rights';
+import { parseForm } from '~/input/parse';
+import { listGrants, listPeople } from '~/store/people/people';
+import { listSources } from '~/store/sources/sources';
+import { addPerson, giveRole, invite, setDisabled, takeRole } from '~/work/people';
+import type { Route } from './+types/route';
+import { GrantForm, NewPersonForm, PersonForm, UngrantForm } from './peopleForms.server';
+
+export async function loader({ context }: Route.LoaderArgs) {
+  await enterAll({ context }, 'keepPeople');
+  const { store } = office();
+  const [people, grants, sources] = await Promise.all([listPeople(store), listGrants(store), listSources(store)]);
+  return {
+    you: actorIn({ context }).person?.id ?? null,
+    sources: sources.map(({ id, name }) => ({ id, name })),
+    people: people.map((person) => ({
+      ...person,
+      locked: person.lockedUntil !== null && Date.parse(person.lockedUntil) > Date.now(),
+      grants: grants
+        .filter(({ personId }) => personId === person.id)
+        .map(({ id, role, source, byGroup }) => ({
+          id,
+          role,
+          on: source === null ? 'all sources' : (sources.find((row) => row.id === source)?.name ?? `source ${source}`),
+          byGroup,
+        })),
+    })),
+  };
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  const actor = actorIn({ context });
+  const form = await formIn(request);
+  const plain = (problem: string | null) => data({ problem, link: null, whose: '' }, { status: problem === null ? 200 : 422 });
+  const inviting = (whose: string, token: string) => ({ problem: null, link: `${reached.origin}/invitation/${token}`, whose });
+  switch (form.get('intent')) {
+    case 'add': {
+      const parsed = await parseForm(NewPersonForm, form);
+      if (!parsed.ok) return plain(`${Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept'}.`);
+      const { name, fullName, role, source } = parsed.value;
+      const added = await orPage(addPerson(office(), actor, { name, fullName, grants: [{ role, source }] }));
+      return added.problem === null ? inviting(fullName, added.result.invitation) : plain(added.problem);
+    }
+    case 'give': {
+      const { person, role, source } = await shapeIn(GrantForm, form);
+      return plain((await orPage(giveRole(office(), actor, person, { role, source }))).problem);
+    }
+    case 'take': {
+      const { person, grant } = await shapeIn(UngrantForm, form);
+      return plain((await orPage(takeRole(office(), actor, person, grant))).problem);
+    }
+    default: {
+      const { person, intent } = await shapeIn(PersonForm, form);
+      if (intent !== 'invite') return plain((await orPage(setDisabled(office(), actor, person, intent === 'disable'))).problem);
+      const invited = await orPage(invite(office(), actor, person));
+      return invited.problem === null ? inviting('them', invited.result) : plain(invited.problem);
+    }
+  }
+}
+
+export function meta() {
+  return [{ title: 'People · Pawl' }];
+}
+
+export default function People({ loaderData: { people, sources, you }, actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <div className="frame">
+      <Strip />
+      <main className="page" id="content">
+        <div className="narrow wide">
+          <h1>People</h1>
+          <p className="mute small">
+            A role holds for all sources, or for one. What each is for:{' '}
+            {roleNames.map((role) => `${role} ${roles[role].about}`).join('; ')}.
+          </p>
+          {actionData?.problem && (
+            <p className="notice harm" role="alert">
+              {actionData.problem}
+            </p>
+          )}
+          {actionData?.link && (
+            <div className="notice" role="status">
+              This invites {actionData.whose}; it can be used once, within three days. Send it where only they read it:
+              <pre className="mono token">{actionData.link}</pre>
+            </div>
+          )}
+          {people.map((person) => (
+            <section key={person.id} className={`person${person.disabledAt ? ' off' : ''}`} aria-label={person.fullName}>
+              <div>
+                <div className="title">{person.fullName}</div>
+                <div className="small mute">
+                  <span className="mono">{person.name}</span>
+                  {person.issuer && ` by ${new URL(person.issuer).hostname}`}
+                  {!person.issuer && !person.hasPassword && ', no password yet'}
+                  {person.locked && <b className="brass">, locked for a while after wrong tries</b>}
+                  {person.disabledAt && (
+                    <>
+                      , disabled <Moment at={person.disabledAt} />
+                    </>
+                  )}
+                </div>
+              </div>
+              <div className="roles">
+                {person.grants.map((grant) => (
+                  <Form key={grant.id} method="post">
+                    <input type="hidden" name="person" value={person.id} />
+                    <input type="hidden" name="grant" value={grant.id} />
+                    <input type="hidden" name="intent" value="take" />
+                    <RoleChip {...grant} whose={person.fullName} />
+                  </Form>
+                ))}
+                {person.grants.length === 0 && <span className="small mute">no role</span>}
+              </div>
+              <div className="actions" style={{ margin: 0 }}>
+                <Form method="post" className="give">
+                  <input type="hidden" name="person" value={person.id} />
+                  <RoleFields sources={sources} />
+                  <Button type="submit" name="intent" value="give" disabled={busy} aria-label={`Give ${person.fullName} a role`}>
+                    Give
+                  </Button>
+                </Form>
+                <Form method="post" style={{ marginLeft: 'auto', display: 'flex' }}>
+                  <input type="hidden" name="person" value={person.id} />
+                  {!person.issuer && !person.disabledAt && (
+                    <Button type="submit" variant="text" name="intent" value="invite" aria-label={`Invite ${person.fullName}`}>
+                      Invite
+                    </Button>
+                  )}
+                  {person.id !== you && (
+                    <Button
+                      type="submit"
+                      variant="text"
+                      color={person.disabledAt ? 'primary' : 'error'}
+                      name="intent"
+                      value={person.disabledAt ? 'enable' : 'disable'}
+                      aria-label={`${person.disabledAt ? 'Enable' : 'Disable'} ${person.fullName}`}
+                    >
+                      {person.disabledAt ? 'Enable' : 'Disable'}
+                    </Button>
+                  )}
+                </Form>
+              </div>
+            </section>
+          ))}
+          <Form method="post" aria-label="Add a person" key={actionData?.link ?? 'new'}>
+            <h2>Add a person</h2>
+            <div className="fields">
+              <TextField name="fullName" label="Who it is" required autoComplete="off" />
+              <TextField name="name" label="Signs in as" required autoComplete="off" />
+              <RoleFields sources={sources} />
+            </div>
+            <div className="actions">
+              <Button type="submit" variant="contained" name="intent" value="add" disabled={busy}>
+                Add and invite
+              </Button>
+            </div>
+          </Form>
+        </div>
+      </main>
+    </div>
+  );
+}
+
+function RoleFields({ sources }: { readonly sources: readonly { readonly id: number; readonly name: string }[] }) {
+  return (
+    <>
+      <TextField name="role" label="Role" select defaultValue="Reader">
+        {roleNames.map((role) => (
+          <MenuItem key={role} value={role}>
+            {role}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        name="source"
+        label="On"
+        select
+        defaultValue=""
+        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      >
+        <MenuItem value="">all sources</MenuItem>
+        {sources.map(({ id, name }) => (
+          <MenuItem key={id} value={String(id)}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+    </>
+  );
+}
+
+interface RoleChipProps {
+  readonly role: Role;
+  readonly on: string;
+  readonly byGroup: string | null;
+  readonly whose: string;
+}
+
+function RoleChip({ role, on, byGroup, whose }: RoleChipProps) {
+  const label = `${role} · ${on}${byGroup ? `, by ${byGroup}` : ''}`;
+  if (byGroup) return <Chip size="small" label={label} />;
+  return (
+    <Chip
+      size="small"
+      label={
+        <>
+          {label}
+          <button type="submit" className="chip-end" aria-label={`Take ${role} on ${on} from ${whose}`}>
+            ×
+          </button>
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,14 @@
+import { redirect } from 'react-router';
+import { localAddress } from '~/app/server/entry.server';
+import { notFound } from '~/app/server/ids.server';
+import { office } from '~/app/server/office.server';
+import { reached } from '~/app/server/settings.server';
+import { elsewhereName, startElsewhere } from '~/work/elsewhere';
+import type { Route } from './+types/elsewhere';
+
+/** Sends the browser to whoever keeps the people, where that is somebody else. */
+export async function loader({ request }: Route.LoaderArgs) {
+  if (elsewhereName() === null) throw notFound('There is no other way in', 'Sign in with your name and password.');
+  const to = localAddress(new URL(request.url).searchParams.get('to'));
+  return redirect(await startElsewhere(office(), { origin: reached.origin, leadsTo: to }));
+}

@@ -1,0 +1,180 @@
+// What stands before every page: only our own names are answered, only from our own pages, so much and no more at a time, and
+// only to who has signed in. Plain middleware, so that it can be tried without a build.
+
+import { randomUUID } from 'node:crypto';
+import { parse as parseCookies } from 'cookie';
+import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import type { Actor } from '../../work/actor';
+import { type Line, openLine } from '../../work/line';
+
+export interface GateShape {
+  /** Hosts that are answered, as a browser names them: `127.0.0.1:4610`. */
+  readonly hosts: readonly string[];
+  /** True where people come by TLS: then cookies are sent by TLS only. */
+  readonly secure: boolean;
+  /** True behind a proxy of ours, which says where people come from. */
+  readonly behindProxy: boolean;
+  readonly actorOfSession: (token: string, address: string) => Promise<Actor | null>;
+  readonly actorOfToken: (token: string, address: string) => Promise<Actor | null>;
+}
+
+export const largestBody = 1_000_000;
+const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
+
+/** What the gate found out about a request. */
+export interface Passed {
+  readonly id: string;
+  /** Null on the pages that lead in. */
+  readonly actor: Actor | null;
+  /** The session's token; null for who comes with a token for the terminal. */
+  readonly session: string | null;
+  readonly address: string;
+}
+
+export function passedOf(response: Response): Passed {
+  return response.locals['passed'] as Passed;
+}
+
+export function cookieName(secure: boolean): string {
+  // The prefix binds it to this host and to TLS (RFC 6265bis, 4.1.3.2).
+  return secure ? '__Host-pawl' : 'pawl_session';
+}
+
+/** `token` empty ends it. */
+export function sessionCookie(token: string, secure: boolean, hours: number): string {
+  const life = token === '' ? 0 : hours * 3600;
+  return `${cookieName(secure)}=${token}; Path=/; Max-Age=${life}; HttpOnly; SameSite=Strict${secure ? '; Secure' : ''}`;
+}
+
+/** The middleware, in order. */
+export function gate(shape: GateShape): readonly RequestHandler[] {
+  return [
+    onlyOurHosts(shape),
+    onlyKnownMethods,
+    onlyFromOurPages(shape),
+    kept,
+    inLine(openLine(served)),
+    counted,
+    signedIn(shape),
+  ];
+}
+
+function refuse(response: Response, status: number, words: string): void {
+  response.status(status).type('text/plain').send(words);
+}
+
+// A page of somebody else's whose name was made to lead here must get nothing (DNS rebinding).
+function onlyOurHosts({ hosts }: GateShape): RequestHandler {
+  const known = new Set(hosts.map((host) => host.toLowerCase()));
+  return (request, response, next) => {
+    if (known.has((request.headers.host ?? '').toLowerCase())) return next();
+    refuse(response, 421, 'Pawl is not known by that name here. Name it in PAWL_HOSTS, and start again.');
+  };
+}
+
+const onlyKnownMethods: RequestHandler = (request, response, next) => {
+  if (!['GET', 'HEAD', 'POST'].includes(request.method)) {
+    response.set('Allow', 'GET, HEAD, POST');
+    return refuse(response, 405, 'Pawl knows GET, HEAD and POST.');
+  }
+  // No name and no text in PostgreSQL holds a zero byte.
+  if (/%00|\0/.test(request.originalUrl)) return refuse(response, 400, 'There is a zero byte in that address.');
+  try {
+    decodeURIComponent(request.path);
+  } catch {
+    return refuse(response, 400, 'That address holds a % that is not an escape.');
+  }
+  next();
+};
+
+const leadsIn = /^\/(sign-in(\/[a-z]+)?|invitation\/[\w-]+)(\.data)?$/;
+
+// What another site's page asks for is not asked for by the person (Fetch Metadata). A link that leads here from there
+// comes by the sign-in page, which sees whether they are signed in.
+function onlyFromOurPages({ secure }: GateShape): RequestHandler {
+  return (request, response, next) => {
+    const from = request.headers['sec-fetch-site'];
+    const origin = request.headers.origin;
+    const ours = `${secure ? 'https' : 'http'}://${request.headers.host ?? ''}`;
+    const foreign =
+      (from !== undefined && from !== 'same-origin' && from !== 'none') || (origin !== undefined && origin !== ours);
+    if (!foreign || (request.method === 'GET' && leadsIn.test(request.path))) return next();
+    if (
+      request.method === 'GET' &&
+      request.headers['sec-fetch-mode'] === 'navigate' &&
+      request.headers['sec-fetch-dest'] === 'document'
+    )
+      return response.redirect(303, `/sign-in?to=${encodeURIComponent(request.originalUrl)}`);
+    refuse(response, 403, 'Another site asked for this. Open Pawl itself and do it there.');
+  };
+}
+
+// Nothing of what audited databases hold stays in a cache.
+const kept: RequestHandler = (_request, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  next();
+};
+
+function inLine(line: Line): RequestHandler {
+  return (_request, response, next) => {
+    const gone = new AbortController();
+    response.once('close', () => gone.abort());
+    void line.enter(gone.signal).then((leave) => {
+      if (leave) {
+        response.once('close', leave);
+        // It may have closed while it waited.
+        if (response.closed) leave();
+        else next();
+      } else if (!gone.signal.aborted) {
+        response.set('Retry-After', '3');
+        refuse(response, 503, 'Too many people ask for something at the same time. Try again in a moment.');
+      }
+    });
+  };
+}
+
+// Read as it comes, whatever length it claims.
+const read = express.raw({ type: () => true, limit: largestBody, inflate: false });
+const counted: RequestHandler = (request, response, next) => {
+  if (request.method !== 'POST') return next();
+  read(request, response, (error?: unknown) => {
+    if (!error) return next();
+    const status = typeof error === 'object' && 'status' in error ? Number(error.status) : 400;
+    response.set('Connection', 'close');
+    refuse(response, status, status === 413 ? 'That is more than Pawl takes at once.' : 'That could not be read.');
+  });
+};
+
+function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateShape): RequestHandler {
+  return (request: Request, response: Response, next: NextFunction) => {
+    void (async () => {
+      const address = addressOf(request, behindProxy);
+      const bearer = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1] ?? null;
+      const session = parseCookies(request.headers.cookie ?? '')[cookieName(secure)] ?? null;
+      const actor = bearer ? await actorOfToken(bearer, address) : session ? await actorOfSession(session, address) : null;
+      const passed: Passed = { id: randomUUID(), actor, session: actor && !bearer ? session : null, address };
+      response.locals['passed'] = passed;
+      if (actor || leadsIn.test(request.path)) return next();
+      if (bearer) return refuse(response, 401, 'That token is none, has ended, or was revoked.');
+      response.redirect(303, `/sign-in?to=${encodeURIComponent(pageOf(request.originalUrl))}`);
+    })().catch(next);
+  };
+}
+
+/** The page that an address of data belongs to. */
+function pageOf(address: string): string {
+  const url = new URL(address, 'http://here');
+  url.searchParams.delete('_routes');
+  return `${url.pathname.replace(/\.data$/, '').replace(/^\/_root$/, '/')}${url.search}`;
+}
+
+/** From where a request comes; behind a proxy, what the proxy last added. */
+function addressOf(request: Request, behindProxy: boolean): string {
+  const told = behindProxy
+    ? String(request.headers['x-forwarded-for'] ?? '')
+        .split(',')
+        .at(-1)
+        ?.trim()
+    : '';
+  return (told || request.socket.remoteAddress || 'unknown').replace(/^::ffff:/, '').slice(0, 60);
+}

@@ -1,0 +1,217 @@
+import type { Grant, Right, Role } from '../../core/rights/rights';
+import { type Db, findRow, getRow, rowsOf } from '../db';
+
+/** A person as screens may see them: without their password. */
+export interface PersonRow {
+  readonly id: number;
+  /** What one signs in with. */
+  readonly name: string;
+  readonly fullName: string;
+  /** Where they sign in, when that is not here. */
+  readonly issuer: string | null;
+  readonly hasPassword: boolean;
+  readonly lockedUntil: string | null;
+  readonly disabledAt: string | null;
+}
+
+const shown = `people.id, people.name, people.full_name as "fullName", people.issuer, people.password_hash is not null as "hasPassword",
+  people.locked_until as "lockedUntil", people.disabled_at as "disabledAt"`;
+
+export function listPeople(db: Db): Promise<readonly PersonRow[]> {
+  return rowsOf(db, `select ${shown} from people order by disabled_at is not null, name`);
+}
+
+export function findPerson(db: Db, id: number): Promise<PersonRow | null> {
+  return findRow(db, `select ${shown} from people where id = $1`, [id]);
+}
+
+export function findPersonNamed(db: Db, name: string): Promise<PersonRow | null> {
+  return findRow(db, `select ${shown} from people where name = $1`, [name]);
+}
+
+/** Null when the name is taken. */
+export async function addPerson(db: Db, name: string, fullName: string): Promise<number | null> {
+  const row = await findRow<{ id: number }>(
+    db,
+    'insert into people (name, full_name) values ($1, $2) on conflict (name) do nothing returning id',
+    [name, fullName],
+  );
+  return row?.id ?? null;
+}
+
+/** The person somebody else vouches for, made at the first sign-in. Null when the name belongs to another. */
+export async function findOrAddSubject(
+  db: Db,
+  {
+    issuer,
+    subject,
+    name,
+    fullName,
+  }: { readonly issuer: string; readonly subject: string; readonly name: string; readonly fullName: string },
+): Promise<PersonRow | null> {
+  await db.query(`insert into people (name, full_name, issuer, subject) values ($1, $2, $3, $4) on conflict do nothing`, [
+    name,
+    fullName,
+    issuer,
+    subject,
+  ]);
+  return findRow(db, `select ${shown} from people where issuer = $1 and subject = $2`, [issuer, subject]);
+}
+
+export async function countAdministrators(db: Db): Promise<number> {
+  const { count } = await getRow<{ count: number }>(
+    db,
+    `select count(distinct person_id) as count from grants join people on people.id = person_id
+     where role = 'Administrator' and source_id is null and disabled_at is null`,
+  );
+  return count;
+}
+
+export async function disablePerson(db: Db, id: number, disabled: boolean): Promise<void> {
+  await db.query('update people set disabled_at = case when $2 then now() end where id = $1', [id, disabled]);
+}
+
+export async function keepPasswordHash(db: Db, id: number, hash: string): Promise<void> {
+  await db.query('update people set password_hash = $2, failures = 0, locked_until = null where id = $1', [id, hash]);
+}
+
+export interface Checked {
+  readonly id: number;
+  readonly hash: string | null;
+  readonly failures: number;
+  readonly locked: boolean;
+  readonly disabled: boolean;
+}
+
+export function findForSignIn(db: Db, name: string): Promise<Checked | null> {
+  return findRow(
+    db,
+    `select id, password_hash as hash, failures, coalesce(locked_until > now(), false) as locked, disabled_at is not null as disabled
+     from people where name = $1`,
+    [name],
+  );
+}
+
+/** Counts a failed try; from the `most`-th on the account is locked, longer each time. */
+export async function countFailure(db: Db, id: number, most: number, lockMinutes: number): Promise<void> {
+  await db.query(
+    `update people set failures = failures + 1,
+       locked_until = case when failures + 1 >= $2 then now() + make_interval(mins => $3 * least(failures + 2 - $2, 12)) end
+     where id = $1`,
+    [id, most, lockMinutes],
+  );
+}
+
+export async function forgetFailures(db: Db, id: number): Promise<void> {
+  await db.query(
+    'update people set failures = 0, locked_until = null where id = $1 and (failures > 0 or locked_until is not null)',
+    [id],
+  );
+}
+
+export interface GrantRow extends Grant {
+  readonly id: number;
+  readonly personId: number;
+  readonly byGroup: string | null;
+}
+
+export function listGrants(db: Db, person: number | null = null): Promise<readonly GrantRow[]> {
+  return rowsOf(
+    db,
+    `select id, person_id as "personId", role, source_id as source, by_group as "byGroup" from grants
+     where $1::bigint is null or person_id = $1 order by person_id, source_id nulls first, role`,
+    [person],
+  );
+}
+
+export async function addGrant(db: Db, person: number, { role, source }: Grant, byGroup: string | null = null): Promise<void> {
+  await db.query('insert into grants (person_id, role, source_id, by_group) values ($1, $2, $3, $4) on conflict do nothing', [
+    person,
+    role,
+    source,
+    byGroup,
+  ]);
+}
+
+/** Returns what it was, or null when there is none of that id. */
+export function removeGrant(db: Db, person: number, id: number): Promise<Grant | null> {
+  return findRow(db, 'delete from grants where id = $2 and person_id = $1 returning role, source_id as source', [person, id]);
+}
+
+/** What somebody's groups give is what they are in now. */
+export async function keepGroupGrants(
+  db: Db,
+  person: number,
+  given: readonly { readonly group: string; readonly role: Role }[],
+): Promise<void> {
+  await db.query('delete from grants where person_id = $1 and by_group is not null', [person]);
+  for (const { group, role } of given) await addGrant(db, person, { role, source: null }, group);
+}
+
+/** Those who may do something on a source, by their roles: for telling whom to ask. */
+export async function listNamesWith(db: Db, roles: readonly Role[], source: number | null): Promise<readonly string[]> {
+  const rows = await rowsOf<{ name: string }>(
+    db,
+    `select distinct full_name as name from people join grants on person_id = people.id
+     where role = any($1) and (source_id is null or source_id = $2) and disabled_at is null order by 1 limit 20`,
+    [roles, source],
+  );
+  return rows.map(({ name }) => name);
+}
+
+export interface TokenRow {
+  readonly id: number;
+  readonly name: string;
+  readonly rights: readonly Right[];
+  readonly source: number | null;
+  readonly madeAt: string;
+  readonly endsAt: string;
+  readonly usedAt: string | null;
+  readonly revokedAt: string | null;
+}
+
+const shownToken = `id, name, rights, source_id as source, made_at as "madeAt", ends_at as "endsAt", used_at as "usedAt", revoked_at as "revokedAt"`;
+
+export function listTokens(db: Db, person: number): Promise<readonly TokenRow[]> {
+  return rowsOf(db, `select ${shownToken} from tokens where person_id = $1 order by id desc`, [person]);
+}
+
+export interface NewToken {
+  readonly hash: Buffer;
+  readonly person: number;
+  readonly name: string;
+  readonly rights: readonly Right[];
+  readonly source: number | null;
+  readonly days: number;
+}
+
+export async function addToken(db: Db, { hash, person, name, rights, source, days }: NewToken): Promise<void> {
+  await db.query(
+    `insert into tokens (token_hash, person_id, name, rights, source_id, ends_at) values ($1, $2, $3, $4, $5, now() + make_interval(days => $6))`,
+    [hash, person, name, rights, source, days],
+  );
+}
+
+export async function revokeToken(db: Db, person: number, id: number): Promise<string | null> {
+  const row = await findRow<{ name: string }>(
+    db,
+    'update tokens set revoked_at = now() where id = $2 and person_id = $1 and revoked_at is null returning name',
+    [person, id],
+  );
+  return row?.name ?? null;
+}
+
+/** The token of a hash that is neither ended nor revoked, with its use noted; null when there is none. */
+export function useToken(
+  db: Db,
+  hash: Buffer,
+): Promise<(PersonRow & { readonly rights: readonly Right[]; readonly source: number | null }) | null> {
+  return findRow(
+    db,
+    `with used as (
+       update tokens set used_at = now() where token_hash = $1 and revoked_at is null and ends_at > now() returning *
+     )
+     select ${shown}, used.rights, used.source_id as source from used join people on people.id = used.person_id where disabled_at is null`,
+    [hash],
+  );
+}

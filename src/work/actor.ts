@@ -1,0 +1,54 @@
+// Who asks for something, and whether they may. Every use case comes by `permit`; nothing else decides.
+
+import { type Bounds, may, type Right, rights, rolesWith } from '../core/rights/rights';
+import { type Db } from '../store/db';
+import type { Via } from '../store/journal/journal';
+import { listNamesWith } from '../store/people/people';
+
+export interface Actor {
+  /** Null for Pawl itself. */
+  readonly person: { readonly id: number; readonly name: string; readonly fullName: string } | null;
+  readonly via: Via;
+  /** From where: an address of the network, or `this machine`. */
+  readonly address: string;
+  readonly bounds: Bounds;
+}
+
+/** Pawl itself: what workers do, and what an administrator of its machine does in the terminal. */
+export function pawlItself(via: Via): Actor {
+  return { person: null, via, address: 'this machine', bounds: { grants: [{ role: 'Administrator', source: null }] } };
+}
+
+export function nameOf({ person }: Actor): string {
+  return person?.fullName ?? 'Pawl';
+}
+
+/** Somebody asked for what they may not do. The message says who may. */
+export class NotAllowed extends Error {
+  override readonly name = 'NotAllowed';
+
+  constructor(
+    message: string,
+    readonly right: Right,
+  ) {
+    super(message);
+  }
+}
+
+/** Throws NotAllowed unless the one who asks may do that on the source; null asks for all sources. */
+export async function permit(store: Db, actor: Actor, right: Right, source: number | null): Promise<void> {
+  if (may(actor.bounds, right, source)) return;
+  throw new NotAllowed(await whoMay(store, right, source), right);
+}
+
+/** `You may not sign dockets here. Bo Larsk may.` */
+export async function whoMay(store: Db, right: Right, source: number | null): Promise<string> {
+  const names = await listNamesWith(store, rolesWith(right), source);
+  const shown = names.slice(0, 4);
+  const more = names.length - shown.length;
+  const others =
+    names.length === 0
+      ? 'Nobody may yet: an administrator can give somebody that right.'
+      : `${shown.join(', ')}${more > 0 ? ` and ${more} more` : ''} may.`;
+  return `You may not ${rights[right]}${source === null ? '' : ' here'}. ${others}`;
+}

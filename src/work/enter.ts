@@ -1,0 +1,34 @@
+// The way in for whoever only looks: allowed on this source, or not at all.
+
+import type { Right } from '../core/rights/rights';
+import type pg from 'pg';
+import { findSource, type SourceRow } from '../store/sources/sources';
+import { type Actor, permit } from './actor';
+import type { Office } from './office';
+import { write } from './perform';
+
+/** What one who looks gets: the source, and the records of it. */
+export interface Room {
+  readonly source: SourceRow;
+  readonly store: pg.Pool;
+  readonly office: Office;
+  readonly actor: Actor;
+}
+
+/** Null when there is no such source. Throws NotAllowed, also where there is none: who may not look cannot tell. */
+export async function enterSource(office: Office, actor: Actor, source: number, right: Right): Promise<Room | null> {
+  await allowed(office, actor, right, source);
+  const row = await findSource(office.store, source);
+  return row && { source: row, store: office.store, office, actor };
+}
+
+/** For what is about no single source. Throws NotAllowed. */
+export async function allowed(office: Office, actor: Actor, right: Right, source: number | null): Promise<void> {
+  try {
+    await permit(office.store, actor, right, source);
+  } catch (error) {
+    const row = source === null ? null : await findSource(office.store, source);
+    await write(office.store, actor, { act: `look.${right}`, source: row, object: row?.name ?? 'Pawl' }, 'refused');
+    throw error;
+  }
+}

@@ -1,0 +1,361 @@
+// People: who they are, how they get in, and what they may do.
+
+import { createHash, randomBytes } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
+import { type Grant, rights, type Right, type Role, roles } from '../core/rights/rights';
+import type { Db } from '../store/db';
+import { inTransaction } from '../store/db';
+import {
+  addGrant,
+  addPerson as insertPerson,
+  addToken,
+  countAdministrators,
+  countFailure,
+  disablePerson,
+  findForSignIn,
+  findPerson,
+  findPersonNamed,
+  forgetFailures,
+  keepPasswordHash,
+  listGrants,
+  listPeople,
+  type PersonRow,
+  removeGrant,
+  revokeToken,
+  useToken,
+} from '../store/people/people';
+import {
+  addInvitation,
+  addSession,
+  endSession,
+  endSessions,
+  findInvited,
+  findSession,
+  takeInvitation,
+} from '../store/people/sessions';
+import { findSource } from '../store/sources/sources';
+import { type Actor, pawlItself } from './actor';
+import type { Office } from './office';
+import { done, type Outcome, perform, write } from './perform';
+
+/** How long a session may last, and lie idle. */
+export function sessionLimits(): { readonly idleMinutes: number; readonly hours: number } {
+  const from = (name: string, usual: number): number => Math.max(1, Math.trunc(Number(process.env[name] ?? usual)) || usual);
+  return { idleMinutes: from('PAWL_IDLE_MINUTES', 60), hours: from('PAWL_SESSION_HOURS', 12) };
+}
+
+export const shortestPassword = 12;
+const longestPassword = 500;
+const failuresBeforeLock = 5;
+const lockMinutes = 5;
+const invitationHours = 72;
+const longestSlowDownMs = 3_000;
+/** RFC 9106, second recommended option, with less of memory: 64 MB and three passes. */
+const cost = { memoryCost: 65_536, timeCost: 3, parallelism: 1 } as const;
+
+export interface Comer {
+  readonly address: string;
+  /** What the browser says it is. */
+  readonly agent: string;
+}
+
+/** One text for every reason: who tries names learns nothing of which there are. */
+const noEntry = 'Name and password do not fit, or the account is locked for a while.';
+
+/** Opens a session. Wrong tries are slowed down, more and more, and lock the account for a while. */
+export async function signIn(
+  office: Office,
+  { name, password, ...comer }: Comer & { readonly name: string; readonly password: string },
+): Promise<{ readonly token: string } | { readonly problem: string }> {
+  const { store } = office;
+  const known = await findForSignIn(store, name.trim().toLowerCase());
+  const right = await fits(known?.hash ?? null, password);
+  if (known && right && !known.locked && !known.disabled) {
+    await forgetFailures(store, known.id);
+    return { token: await openSession(store, known.id, comer) };
+  }
+  if (known && !known.locked) await countFailure(store, known.id, failuresBeforeLock, lockMinutes);
+  const reason = !known ? 'no such name' : known.disabled ? 'disabled' : known.locked ? 'locked' : 'wrong password';
+  await refusedEntry(store, name, comer.address, reason);
+  await slowDown(known?.failures ?? 0);
+  return { problem: noEntry };
+}
+
+/** Writes down that somebody did not get in. */
+export function refusedEntry(store: Db, name: string, address: string, reason: string): Promise<void> {
+  const nobody = { person: { id: null as never, name, fullName: name.slice(0, 80) }, via: 'browser', address } as const;
+  return write(store, nobody, { act: 'person.signIn', source: null, object: 'Pawl' }, 'refused', { after: { reason } });
+}
+
+// The same work for a name that is not there: time tells nothing either.
+let nobodysHash: Promise<string> | null = null;
+
+async function fits(known: string | null, password: string): Promise<boolean> {
+  const against = known ?? (await (nobodysHash ??= hash(randomBytes(24).toString('hex'), cost)));
+  const right = password.length <= longestPassword && (await verify(against, password).catch(() => false));
+  return right && known !== null;
+}
+
+function slowDown(failures: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, Math.min(longestSlowDownMs, 100 * 2 ** failures)));
+}
+
+/** Lets somebody in who has shown elsewhere who they are. */
+export async function letIn(office: Office, person: number, comer: Comer): Promise<string> {
+  return openSession(office.store, person, comer);
+}
+
+async function openSession(store: Office['store'], person: number, { address, agent }: Comer): Promise<string> {
+  const token = randomBytes(32).toString('base64url');
+  await inTransaction(async (db) => {
+    await addSession(db, hashOf(token), { person, hours: sessionLimits().hours, address, agent });
+    const row = await findPerson(db, person);
+    await write(db, { person: row, via: 'browser', address }, { act: 'person.signIn', source: null, object: 'Pawl' }, 'done');
+  }, store);
+  return token;
+}
+
+/** Who comes with a session; null when it is none, or has ended. */
+export async function actorOfSession({ store }: Pick<Office, 'store'>, token: string, address: string): Promise<Actor | null> {
+  const person = await findSession(store, hashOf(token), sessionLimits().idleMinutes);
+  return person && { person, via: 'browser', address, bounds: { grants: await listGrants(store, person.id) } };
+}
+
+export async function signOut({ store }: Office, actor: Actor, token: string): Promise<void> {
+  await endSession(store, hashOf(token));
+  await write(store, actor, { act: 'person.signOut', source: null, object: 'Pawl' }, 'done');
+}
+
+/** Ends all of one's sessions, this one too. */
+export async function signOutEverywhere({ store }: Office, actor: Actor): Promise<void> {
+  if (!actor.person) return;
+  const ended = await endSessions(store, actor.person.id);
+  await write(store, actor, { act: 'person.signOut', source: null, object: 'everywhere' }, 'done', {
+    after: { sessions: ended },
+  });
+}
+
+/** What is wrong with a password to be; null when nothing is. */
+export function passwordProblem(password: string, name: string): string | null {
+  if (password.length < shortestPassword) return `A password has at least ${shortestPassword} characters.`;
+  if (password.length > longestPassword) return `A password has at most ${longestPassword} characters.`;
+  if (new Set(password).size < 5) return 'That password repeats the same few characters.';
+  return password.toLowerCase().includes(name.toLowerCase()) ? 'That password holds your own name.' : null;
+}
+
+/** Changes one's own password and ends one's other sessions. Returns what is wrong, or null. */
+export async function changePassword(
+  { store }: Office,
+  actor: Actor,
+  { current, next, token }: { readonly current: string; readonly next: string; readonly token: string },
+): Promise<string | null> {
+  const { person } = actor;
+  if (!person) return 'Nobody is signed in.';
+  const known = await findForSignIn(store, person.name);
+  if (known?.hash && !(await fits(known.hash, current))) {
+    await countFailure(store, person.id, failuresBeforeLock, lockMinutes);
+    await write(store, actor, { act: 'person.password', source: null, object: person.fullName }, 'refused');
+    await slowDown(known.failures);
+    return 'The present password is another one.';
+  }
+  const problem = passwordProblem(next, person.name);
+  if (problem) return problem;
+  await inTransaction(async (db) => {
+    await keepPasswordHash(db, person.id, await hash(next, cost));
+    await endSessions(db, person.id, hashOf(token));
+    await write(db, actor, { act: 'person.password', source: null, object: person.fullName }, 'done');
+  }, store);
+  return null;
+}
+
+/** Whom an invitation is for; null when it is none, used, or too old. */
+export function invited({ store }: Office, token: string): ReturnType<typeof findInvited> {
+  return findInvited(store, hashOf(token));
+}
+
+/** Takes an invitation: a password is chosen, and a session opened. */
+export async function acceptInvitation(
+  { store }: Office,
+  { token, password, ...comer }: Comer & { readonly token: string; readonly password: string },
+): Promise<{ readonly token: string } | { readonly problem: string }> {
+  const gone = { problem: 'This invitation was used or is too old. Ask for another.' };
+  const person = await findInvited(store, hashOf(token));
+  if (!person) return gone;
+  const problem = passwordProblem(password, person.name);
+  if (problem) return { problem };
+  const taken = await inTransaction(async (db) => {
+    if (!(await takeInvitation(db, hashOf(token)))) return false;
+    await keepPasswordHash(db, person.id, await hash(password, cost));
+    await endSessions(db, person.id);
+    await write(
+      db,
+      { person, via: 'browser', address: comer.address },
+      { act: 'person.password', source: null, object: person.fullName },
+      'done',
+      { after: { by: 'invitation' } },
+    );
+    return true;
+  }, store);
+  return taken ? { token: await openSession(store, person.id, comer) } : gone;
+}
+
+/** Makes the first administrator when there is nobody yet, and an invitation for them; null when there is somebody. */
+export async function inviteFirst(office: Office): Promise<string | null> {
+  if ((await listPeople(office.store)).length > 0) return null;
+  const outcome = await addPerson(office, pawlItself('terminal'), {
+    name: 'admin',
+    fullName: 'Administrator',
+    grants: [{ role: 'Administrator', source: null }],
+  });
+  return outcome.problem === null ? outcome.result.invitation : null;
+}
+
+export interface NewPerson {
+  readonly name: string;
+  readonly fullName: string;
+  readonly grants: readonly Grant[];
+}
+
+/** Adds a person and invites them. */
+export async function addPerson(
+  office: Office,
+  actor: Actor,
+  { name, fullName, grants }: NewPerson,
+): Promise<Outcome<{ readonly id: number; readonly invitation: string }>> {
+  return perform<{ id: number; invitation: string }>(
+    office,
+    actor,
+    { act: 'person.add', right: 'keepPeople', source: null, object: fullName },
+    async (db) => {
+      const id = await insertPerson(db, name, fullName);
+      if (id === null) return { problem: `${name} is taken by another person.` };
+      for (const grant of grants) await addGrant(db, id, grant);
+      return { problem: null, result: { id, invitation: await inviteIn(db, id) }, after: { name, grants } };
+    },
+  );
+}
+
+/** Another invitation, which makes the former one void: for who lost a password or never came. */
+export async function invite(office: Office, actor: Actor, id: number): Promise<Outcome<string>> {
+  return performOn(office, actor, 'person.invite', id, async (db) => ({ problem: null, result: await inviteIn(db, id) }));
+}
+
+async function inviteIn(db: Db, person: number): Promise<string> {
+  const token = randomBytes(24).toString('base64url');
+  await addInvitation(db, hashOf(token), person, invitationHours);
+  return token;
+}
+
+/** Disables or enables a person; one who is disabled is signed out at once, and their tokens rest. */
+export async function setDisabled(office: Office, actor: Actor, id: number, disabled: boolean): Promise<Outcome<null>> {
+  return performOn(office, actor, disabled ? 'person.disable' : 'person.enable', id, async (db) => {
+    await disablePerson(db, id, disabled);
+    if (disabled) await endSessions(db, id);
+    else await forgetFailures(db, id);
+    return (await countAdministrators(db)) === 0 ? { problem: nobodyLeft } : done;
+  });
+}
+
+const nobodyLeft = 'Then nobody would be left who keeps people. Make somebody else administrator first.';
+
+export async function giveRole(office: Office, actor: Actor, id: number, grant: Grant): Promise<Outcome<null>> {
+  return performOn(office, actor, 'person.grant', id, async (db) => {
+    if (grant.source !== null && !(await findSource(db, grant.source))) return { problem: 'That source is gone.' };
+    await addGrant(db, id, grant);
+    return { ...done, after: grant };
+  });
+}
+
+export async function takeRole(office: Office, actor: Actor, id: number, grant: number): Promise<Outcome<null>> {
+  return performOn(office, actor, 'person.ungrant', id, async (db) => {
+    const was = await removeGrant(db, id, grant);
+    if (!was) return { problem: 'That role was taken away already.' };
+    return (await countAdministrators(db)) === 0 ? { problem: nobodyLeft } : { ...done, before: was };
+  });
+}
+
+function performOn<T>(
+  office: Office,
+  actor: Actor,
+  act: string,
+  id: number,
+  work: (db: Db, person: PersonRow) => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  return perform(office, actor, { act, right: 'keepPeople', source: null, object: `person ${id}` }, async (db) => {
+    const person = await findPerson(db, id);
+    if (!person) return { problem: 'There is no such person any more.' };
+    const outcome = await work(db, person);
+    return outcome.problem === null ? { ...outcome, object: person.fullName } : outcome;
+  });
+}
+
+const tokenStart = 'pawl_';
+
+export interface TokenWish {
+  readonly name: string;
+  readonly rights: readonly Right[];
+  readonly source: number | null;
+  readonly days: number;
+}
+
+/** Makes a token for the terminal or a pipeline. It is shown once and kept as a hash. It never gives more than its maker may. */
+export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish): Promise<Outcome<string>> {
+  const { person } = actor;
+  if (!person || actor.bounds.only) return { problem: 'Only a person who is signed in makes tokens.' };
+  const token = `${tokenStart}${randomBytes(30).toString('base64url')}`;
+  await inTransaction(async (db) => {
+    await addToken(db, { ...wish, hash: hashOf(token), person: person.id });
+    await write(db, actor, { act: 'token.make', source: null, object: wish.name }, 'done', {
+      after: { rights: wish.rights.map((right) => rights[right]), source: wish.source, days: wish.days },
+    });
+  }, store);
+  return { problem: null, result: token };
+}
+
+export async function endToken({ store }: Office, actor: Actor, id: number): Promise<string | null> {
+  const name = actor.person && (await revokeToken(store, actor.person.id, id));
+  if (name === null) return 'That token was revoked already.';
+  await write(store, actor, { act: 'token.revoke', source: null, object: name }, 'done');
+  return null;
+}
+
+/** Who comes with a token; null when it is none, has ended, or was revoked. */
+export async function actorOfToken({ store }: Pick<Office, 'store'>, token: string, address: string): Promise<Actor | null> {
+  const used = token.startsWith(tokenStart) ? await useToken(store, hashOf(token)) : null;
+  if (!used) return null;
+  const only = { rights: used.rights, source: used.source };
+  return { person: used, via: 'terminal', address, bounds: { grants: await listGrants(store, used.id), only } };
+}
+
+/** People of the demo, one for each role: made up, with no password; its sign-in page lets them in. */
+export async function addDemoPeople({ store }: Pick<Office, 'store'>): Promise<void> {
+  for (const [name, fullName, role] of demoPeople) {
+    const known = await findPersonNamed(store, name);
+    const id = known?.id ?? (await insertPerson(store, name, fullName));
+    if (!known && id !== null) await addGrant(store, id, { role, source: null });
+  }
+}
+
+export const demoPeople: readonly (readonly [string, string, Role])[] = [
+  ['mila', 'Mila Quent', 'Reader'],
+  ['runa', 'Runa Feld', 'Auditor'],
+  ['ines', 'Ines Okker', 'Planner'],
+  ['bo', 'Bo Larsk', 'Signer'],
+  ['jon', 'Jon Averi', 'Operator'],
+  ['siv', 'Siv Malto', 'Keeper'],
+  ['ada', 'Ada Holm', 'Administrator'],
+];
+
+/** Those of the demo's people who are here, with what their role is about. */
+export async function listDemoPeople({ store }: Office) {
+  const people = await listPeople(store);
+  return demoPeople.flatMap(([name, fullName, role]) => {
+    const person = people.find((row) => row.name === name && row.disabledAt === null);
+    return person ? [{ id: person.id, name, fullName, role, about: roles[role].about }] : [];
+  });
+}
+
+// Tokens are random, so that one round of a plain hash is enough.
+function hashOf(token: string): Buffer {
+  return createHash('sha256').update(token).digest();
+}

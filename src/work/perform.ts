@@ -1,0 +1,82 @@
+// One act of one person: allowed or refused in one place, carried out in a transaction, and written into the journal in
+// the same one, so that nothing is done that is not on record.
+
+import type { Right } from '../core/rights/rights';
+import { type Db, inTransaction } from '../store/db';
+import { appendEntry } from '../store/journal/journal';
+import { type Actor, NotAllowed, permit } from './actor';
+import type { Office } from './office';
+
+export interface Act {
+  /** `docket.sign`. */
+  readonly act: string;
+  readonly right: Right;
+  readonly source: { readonly id: number; readonly name: string } | null;
+  /** On what, in words: `Docket 3`. */
+  readonly object: string;
+}
+
+/** What came of it. A problem is what speaks against it, in words; then nothing was changed. */
+export type Outcome<T> =
+  | { readonly problem: string }
+  | { readonly problem: null; readonly result: T; readonly before?: unknown; readonly after?: unknown; readonly object?: string };
+
+/** Throws NotAllowed, after that was written down too. */
+export async function perform<T>(
+  { store }: Pick<Office, 'store'>,
+  actor: Actor,
+  act: Act,
+  work: (db: Db) => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  try {
+    await permit(store, actor, act.right, act.source?.id ?? null);
+  } catch (error) {
+    if (error instanceof NotAllowed) await write(store, actor, act, 'refused', { after: { reason: error.message } });
+    throw error;
+  }
+  try {
+    return await inTransaction(async (db) => {
+      const outcome = await work(db);
+      if (outcome.problem !== null) throw new Declined(outcome.problem);
+      await write(db, actor, { ...act, object: outcome.object ?? act.object }, 'done', outcome);
+      return outcome;
+    }, store);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : 'unknown error';
+    await write(store, actor, act, 'failed', { after: { reason: reason.slice(0, 2000) } });
+    if (error instanceof Declined) return { problem: error.message };
+    throw error;
+  }
+}
+
+/** Of an act whose result nobody asks for: what is wrong, or null. */
+export async function problemOf(outcome: Promise<Outcome<unknown>>): Promise<string | null> {
+  return (await outcome).problem;
+}
+
+export const done = { problem: null, result: null } as const;
+
+class Declined extends Error {}
+
+/** Writes down what happened without an act of `perform`: sign-ins, and what workers did. */
+export function write(
+  db: Db,
+  { person, via, address }: Omit<Actor, 'bounds'>,
+  { act, source, object }: Omit<Act, 'right'>,
+  outcome: 'done' | 'refused' | 'failed',
+  { before, after }: { readonly before?: unknown; readonly after?: unknown } = {},
+): Promise<void> {
+  return appendEntry(db, {
+    personId: person?.id ?? null,
+    person: person?.fullName ?? 'Pawl',
+    via,
+    address,
+    act,
+    outcome,
+    sourceId: source?.id ?? null,
+    source: source?.name ?? null,
+    object,
+    before,
+    after,
+  });
+}

@@ -1,0 +1,67 @@
+// One question asked of a source while somebody waits for the page: few at a time, bounded in time, stopped at the server
+// when whoever asked has gone, and never an error page when the source says no.
+
+import type { Right } from '../core/rights/rights';
+import { openPostgresql } from '../sources/postgresql/index';
+import type { Source } from '../sources/source';
+import { SourceError } from '../sources/SourceError';
+import { getConnection } from '../store/sources/sources';
+import { permit } from './actor';
+import type { Room } from './enter';
+import { type Line, openLine } from './line';
+
+const patience = { statementMs: 20_000, lockMs: 2_000, purpose: undefined };
+/** Sessions at one source at a time, those who wait, and for how long. */
+const sessions = 2;
+const mostWaiting = 6;
+const waitMs = 15_000;
+const lines = new Map<number, Line>();
+
+export type Answered<T> = ({ readonly ok: true } & T) | Unanswered;
+
+interface Unanswered {
+  readonly ok: false;
+  /** What happened, and what to do. */
+  readonly message: string;
+}
+
+export function unanswered(message: string): Unanswered {
+  return { ok: false, message };
+}
+
+/** Opens a reader, asks, closes. `ask` may itself find that there is no answer. `gone` fires when nobody waits for it any more. */
+export async function whileReading<T>(
+  { store, source, actor }: Room,
+  right: Right,
+  gone: AbortSignal,
+  ask: (reader: Source) => Promise<T | Unanswered>,
+): Promise<Answered<T>> {
+  await permit(store, actor, right, source.id);
+  const line = lines.get(source.id) ?? openLine({ places: sessions, waiting: mostWaiting, waitMs });
+  lines.set(source.id, line);
+  const leave = await line.enter(gone);
+  if (leave === null)
+    return unanswered(`Others are asking ${source.name} already, and Pawl keeps its load small. Try again in a moment.`);
+  try {
+    const reader = await openPostgresql(await getConnection(store, source.id), patience);
+    const stop = (): void => void reader.cancel().catch(() => undefined);
+    gone.addEventListener('abort', stop, { once: true });
+    try {
+      if (gone.aborted) return unanswered('Nobody waits for the answer any more.');
+      const answer = await ask(reader);
+      return isUnanswered(answer) ? answer : { ok: true, ...answer };
+    } finally {
+      gone.removeEventListener('abort', stop);
+      await reader.close();
+    }
+  } catch (error) {
+    if (error instanceof SourceError) return unanswered(error.message);
+    throw error;
+  } finally {
+    leave();
+  }
+}
+
+function isUnanswered(answer: unknown): answer is Unanswered {
+  return typeof answer === 'object' && answer !== null && 'ok' in answer && answer.ok === false;
+}

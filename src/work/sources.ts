@@ -1,0 +1,192 @@
+// Sources and their logins: added, changed, tried, taken out of use.
+
+import { baseTables } from '../core/catalogue/lookups';
+import { risksInWords } from '../core/survey/login';
+import { openPostgresql } from '../sources/postgresql/index';
+import type { ConnectionDetails } from '../sources/source';
+import { SourceError } from '../sources/SourceError';
+import { countOpenDockets, isRunning } from '../store/dockets/dockets';
+import {
+  addSource as insertSource,
+  archiveSource,
+  changeSource as updateSource,
+  findSourceNamed,
+  getConnection,
+  listArchived,
+  listSources,
+  lockSource,
+  type NewSource,
+  purgeSource,
+  type SourceRow,
+} from '../store/sources/sources';
+import { findUnfinished } from '../store/surveys/surveys';
+import { may, mayAnywhere } from '../core/rights/rights';
+import type { Actor } from './actor';
+import { digestOf } from './digest';
+import { allowed } from './enter';
+import type { Office } from './office';
+import { done, type Outcome, perform, write } from './perform';
+
+/** Those on which one may look at findings. */
+export async function sourcesFor({ store }: Office, { bounds }: Actor): Promise<readonly SourceRow[]> {
+  return (await listSources(store)).filter(({ id }) => may(bounds, 'seeFindings', id));
+}
+
+export async function archivedFor({ store }: Office, { bounds }: Actor) {
+  return (await listArchived(store)).filter(({ id }) => may(bounds, 'keepSources', id));
+}
+
+/** The version of what a form shows: another one means that somebody else changed it meanwhile. */
+export function versionOf(source: SourceRow): string {
+  return digestOf(source).slice(0, 16);
+}
+
+const changedMeanwhile = 'Somebody changed this source while you had it open. Look at it again, then make your change.';
+
+export async function addSource(office: Office, actor: Actor, source: NewSource): Promise<Outcome<number>> {
+  const { password: _, ...after } = source;
+  return perform<number>(
+    office,
+    actor,
+    { act: 'source.add', right: 'keepSources', source: null, object: source.name },
+    async (db) => {
+      if (await findSourceNamed(db, source.name)) return { problem: 'Another source has this name' };
+      return { problem: null, result: await insertSource(db, source), after };
+    },
+  );
+}
+
+export async function changeSource(
+  office: Office,
+  actor: Actor,
+  present: SourceRow,
+  { version, ...source }: NewSource & { readonly version: string },
+): Promise<Outcome<null>> {
+  const act = { act: 'source.change', right: 'keepSources', source: present, object: present.name } as const;
+  return perform(office, actor, act, async (db) => {
+    const was = await lockSource(db, present.id);
+    if (!was || versionOf(was) !== version) return { problem: changedMeanwhile };
+    const twin = await findSourceNamed(db, source.name);
+    if (twin && twin.id !== was.id) return { problem: 'Another source has this name' };
+    if (source.password === '' && leadsElsewhere(was, source)) return { problem: passwordAgain };
+    // Else a source that asks for four eyes is made one that does not, changed, and made one that does again.
+    const eased = was.environment !== source.environment || (was.secondPerson && !source.secondPerson);
+    const open = eased ? await countOpenDockets(db, was.id) : 0;
+    if (open > 0)
+      return {
+        problem: `${open} of its dockets are not through. What it asks of them stays as it is until they are done or discarded.`,
+      };
+    await updateSource(db, was.id, source);
+    const { password, ...after } = source;
+    return { ...done, before: was, after: { ...after, newPassword: password !== '' } };
+  });
+}
+
+export const passwordAgain =
+  'The stored password is for the place it was typed for. Host, port, database, user or TLS have changed, so type it again';
+
+/** Whether the stored password would go to another place, or another way, than it was typed for. */
+export function leadsElsewhere(was: Omit<ConnectionDetails, 'password'>, next: Omit<ConnectionDetails, 'password'>): boolean {
+  const place = ({ host, port, database, user, tls, weakPassword }: Omit<ConnectionDetails, 'password'>): string =>
+    JSON.stringify([host, port, database, user, tls, weakPassword === true]);
+  return place(was) !== place(next);
+}
+
+export interface Tried {
+  readonly ok: boolean;
+  readonly message: string;
+  /** What its login may do beyond reading, in words; null when nothing. */
+  readonly warning: string | null;
+  /** Statements that make a fitting login, to copy. */
+  readonly fitting: string | null;
+}
+
+/** Connects and looks around, and says in plain words how far it came. An empty password takes the stored one. */
+export async function trySource(
+  office: Office,
+  actor: Actor,
+  present: SourceRow | null,
+  details: Omit<NewSource, 'secondPerson' | 'fittingLogin'>,
+): Promise<Tried> {
+  await allowed(office, actor, 'keepSources', present?.id ?? null);
+  if (present && details.password === '' && leadsElsewhere(present, details)) return failed(`${passwordAgain}.`);
+  const password =
+    present && details.password === '' ? (await getConnection(office.store, present.id)).password : details.password;
+  const tried = await lookAround({ ...details, password });
+  await write(
+    office.store,
+    actor,
+    { act: 'source.try', source: present, object: `${details.user}@${details.host}:${details.port}/${details.database}` },
+    tried.ok ? 'done' : 'failed',
+  );
+  return tried;
+}
+
+function failed(message: string): Tried {
+  return { ok: false, message, warning: null, fitting: null };
+}
+
+async function lookAround(details: ConnectionDetails): Promise<Tried> {
+  try {
+    const source = await openPostgresql(details, { statementMs: 20_000, lockMs: 2_000 });
+    try {
+      const login = await source.login();
+      const warning = risksInWords(login);
+      const said = { warning, fitting: warning === null ? null : login.fitting };
+      const catalogue = await source.readCatalogue({ joins: false });
+      const tables = baseTables(catalogue);
+      const closed = tables.filter((table) => !table.readable);
+      const server = `PostgreSQL ${catalogue.engine.version}`;
+      if (tables.length === 0)
+        return { ok: true, message: `${server} answers. The database has no table that ${details.user} can see.`, ...said };
+      if (closed.length === tables.length) {
+        return {
+          ...said,
+          ok: false,
+          message: `${server} answers, but ${details.user} may not read any of its ${tables.length} tables. Grant usage on the schemas and select on their tables.`,
+          fitting: login.fitting,
+        };
+      }
+      const schemas = [...new Set(closed.map((table) => table.schema))];
+      const rest =
+        closed.length === 0
+          ? ''
+          : ` ${closed.length} of them may not be read by ${details.user} (in ${schemas.slice(0, 5).join(', ')}) and will be reported as not measured.`;
+      return { ok: true, message: `${server} answers, with ${tables.length} tables.${rest}`, ...said };
+    } finally {
+      await source.close();
+    }
+  } catch (error) {
+    if (error instanceof SourceError) return failed(error.message);
+    throw error;
+  }
+}
+
+/** Takes a source out of use: its logins are forgotten, its records kept. Refused while something of it runs. */
+export async function removeSource(office: Office, actor: Actor, source: SourceRow): Promise<Outcome<null>> {
+  const act = { act: 'source.archive', right: 'keepSources', source, object: source.name } as const;
+  return perform(office, actor, act, async (db) => {
+    const was = await lockSource(db, source.id);
+    if (!was) return { problem: 'It was removed already.' };
+    if (await isRunning(db, source.id))
+      return { problem: 'One of its dockets runs or is rehearsed. Let it end, or stop it, first.' };
+    if (await findUnfinished(db, source.id)) return { problem: 'It is being surveyed. Let that end, or cancel it, first.' };
+    await archiveSource(db, source.id);
+    return { ...done, before: was };
+  });
+}
+
+/** Removes the records of a source that was taken out of use. What the journal says of it stays. */
+export async function purge(office: Office, actor: Actor, id: number): Promise<Outcome<null>> {
+  const source = (await archivedFor(office, actor)).find((row) => row.id === id);
+  if (!source && !mayAnywhere(actor.bounds, 'keepSources')) await allowed(office, actor, 'keepSources', id);
+  const act = {
+    act: 'source.purge',
+    right: 'keepSources',
+    source: { id, name: source?.name ?? String(id) },
+    object: source?.name ?? String(id),
+  } as const;
+  return perform(office, actor, act, async (db) =>
+    (await purgeSource(db, id)) ? done : { problem: 'Only a source that was taken out of use can be purged.' },
+  );
+}

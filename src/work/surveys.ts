@@ -1,0 +1,46 @@
+// Surveys as people ask for them.
+
+import type { Depth } from '../core/evidence/requests';
+import { askForSurvey, cancelSurvey, findSurvey, findUnfinished, requeueSurvey } from '../store/surveys/surveys';
+import { lockSource } from '../store/sources/sources';
+import { nameOf } from './actor';
+import type { Room } from './enter';
+import { done, type Outcome, perform } from './perform';
+
+/** Asks a worker for a survey, or leads to the one that runs already. The answer is its id. */
+export async function survey(
+  { office, actor, source }: Room,
+  { depth, forced = false }: { readonly depth: Depth; readonly forced?: boolean },
+): Promise<Outcome<number>> {
+  let isNew = false;
+  const act = { act: 'survey.ask', right: 'survey', source, object: 'survey' } as const;
+  const outcome = await perform<number>(office, actor, act, async (store) => {
+    // One after the other, so that two at once do not both find none.
+    if (!(await lockSource(store, source.id))) return { problem: 'The source was removed.' };
+    const running = await findUnfinished(store, source.id);
+    isNew = running === null;
+    const id = running?.id ?? (await askForSurvey(store, { source: source.id, depth, forced, by: nameOf(actor) }));
+    return { problem: null, result: id, object: `survey ${id}`, after: { depth, forced, already: running !== null } };
+  });
+  if (outcome.problem === null && isNew) await office.enqueue('survey', outcome.result);
+  return outcome;
+}
+
+export function cancel({ office, actor, source }: Room, id: number): Promise<Outcome<null>> {
+  return perform(office, actor, { act: 'survey.cancel', right: 'survey', source, object: `survey ${id}` }, async (store) => {
+    if ((await findSurvey(store, id))?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };
+    await cancelSurvey(store, id);
+    return done;
+  });
+}
+
+/** Goes on with one that failed or was cancelled. */
+export async function resume({ office, actor, source }: Room, id: number): Promise<Outcome<boolean>> {
+  const act = { act: 'survey.resume', right: 'survey', source, object: `survey ${id}` } as const;
+  const outcome = await perform<boolean>(office, actor, act, async (store) => {
+    if ((await findSurvey(store, id))?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };
+    return { problem: null, result: await requeueSurvey(store, id, ['failed', 'cancelled']) };
+  });
+  if (outcome.problem === null && outcome.result) await office.enqueue('survey', id);
+  return outcome;
+}

@@ -5,7 +5,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 const nodeGlobals = Object.fromEntries(
-  ['process', 'Buffer', 'console', 'fetch', 'setTimeout', 'clearTimeout', 'URL'].map((name) => [name, 'readonly']),
+  ['process', 'Buffer', 'console', 'fetch', 'setTimeout', 'clearTimeout', 'setInterval', 'URL'].map((name) => [name, 'readonly']),
 );
 
 export default defineConfig([

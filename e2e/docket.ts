@@ -1,20 +1,26 @@
 import pg from 'pg';
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { as, expect } from './test';
 
 /** What a production source asks for before a docket may run, done with the keyboard: rehearsed, signed by another, a backup confirmed. */
 export async function readyToRun(page: Page): Promise<void> {
-  await press(page, 'Rehearse on a copy');
+  await rehearse(page);
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 90_000 });
   await signAndBackUp(page);
 }
 
+/** The rows of production are copied: that is confirmed each time. */
+export async function rehearse(page: Page): Promise<void> {
+  await page.getByLabel(/Rows of production may be copied to/).focus();
+  await page.keyboard.press('Space');
+  await press(page, /^Rehearse (on a copy|again)/);
+}
+
 export async function signAndBackUp(page: Page): Promise<void> {
-  await page.getByLabel('Planned by').focus();
-  await page.keyboard.type('Ines Okker');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('Bo Larsk');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('Signed', { exact: true })).toBeVisible();
+  await as(page, 'bo', async () => {
+    await press(page, 'Sign it');
+    await expect(page.getByText('Signed', { exact: true })).toBeVisible();
+  });
   await page.getByLabel('Backup taken').fill('2026-01-01T06:00');
   await page.getByLabel('Kept where').focus();
   await page.keyboard.type('vault 3');
@@ -27,8 +33,8 @@ export async function logIn(page: Page): Promise<void> {
   await page.getByLabel('Password').fill('mend-with-care');
 }
 
-async function press(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name }).focus();
+async function press(page: Page, name: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name }).first().focus();
   await page.keyboard.press('Enter');
 }
 

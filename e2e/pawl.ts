@@ -7,6 +7,8 @@ import { join } from 'node:path';
 
 export interface StartedPawl {
   readonly url: string;
+  /** Where the first administrator chooses a password; null when somebody is there already. */
+  readonly invitation: () => Promise<string>;
   readonly process: ChildProcess;
   /** Ctrl-C, and waiting until it has ended. Returns its exit code. */
   stop(): Promise<number | null>;
@@ -39,6 +41,13 @@ export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
   });
   const said: string[] = [];
   const ended = new Promise<number | null>((resolve) => started.once('exit', resolve));
+  const printed = async (what: RegExp): Promise<string> => {
+    for (;;) {
+      const found = what.exec(said.join(''))?.[0];
+      if (found) return found;
+      await new Promise((resolve) => started.stdout.once('data', resolve));
+    }
+  };
   return new Promise((resolve, reject) => {
     const listen = (text: Buffer): void => {
       said.push(text.toString());
@@ -46,6 +55,7 @@ export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
       if (url) {
         resolve({
           url,
+          invitation: () => printed(/http:\S+\/invitation\/\S+/),
           process: started,
           stop: () => {
             started.kill('SIGINT');

@@ -1,7 +1,7 @@
 // `npm run screenshots`: one picture of each main view, of the demo as it starts. Not a test.
 
 import { join } from 'node:path';
-import { logIn, signAndBackUp } from './docket';
+import { logIn, rehearse, signAndBackUp } from './docket';
 import { expect, open, test } from './test';
 
 const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
@@ -66,7 +66,7 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.getByRole('link', { name: /^Open Docket/ }).click();
   await expect(page.getByLabel('Script: Forward')).toBeVisible();
   await shoot('docket');
-  await page.getByRole('button', { name: 'Rehearse on a copy' }).click();
+  await rehearse(page);
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
   await page.locator('.timeline summary').nth(1).click();
   await shoot('rehearsal');

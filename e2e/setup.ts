@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { makeHome, removeHome, startPawl } from './pawl';
 
 /** One demo for all journeys; each leaves behind what the next may find. */
@@ -5,18 +7,51 @@ export default async function setup() {
   const home = makeHome();
   const pawl = await startPawl(home, true);
   process.env['PAWL_E2E_URL'] = pawl.url;
-  await firstSurvey(pawl.url);
   process.env['PAWL_E2E_HOME'] = home;
+  for (const person of people) writeFileSync(join(home, `${person}.json`), JSON.stringify(await signedIn(pawl.url, person)));
+  await firstSurvey(pawl.url, (await signedIn(pawl.url, 'ada')).cookies[0]?.value ?? '');
   return async () => {
     await pawl.stop();
     removeHome(home);
   };
 }
 
+/** The demo's people, one for each role. */
+export const people = ['mila', 'runa', 'ines', 'bo', 'jon', 'siv', 'ada'] as const;
+
+/** What a browser holds after one of the demo's people was let in. */
+async function signedIn(url: string, name: string) {
+  const entered = await fetch(`${url}/sign-in`, {
+    method: 'post',
+    body: new URLSearchParams({ intent: 'demo', name, to: '/' }),
+    redirect: 'manual',
+  });
+  const cookie = /^pawl_session=([^;]+)/.exec(entered.headers.get('set-cookie') ?? '')?.[1];
+  if (!cookie) throw new Error(`${name} was not let in: ${entered.status}`);
+  const { hostname } = new URL(url);
+  return {
+    cookies: [
+      {
+        name: 'pawl_session',
+        value: cookie,
+        domain: hostname,
+        path: '/',
+        expires: -1,
+        httpOnly: true,
+        secure: false,
+        sameSite: 'Strict' as const,
+      },
+    ],
+    origins: [],
+  };
+}
+
 /** Journeys begin when the demo's first survey is through: what they look for is there then. */
-async function firstSurvey(url: string): Promise<void> {
+async function firstSurvey(url: string, session: string): Promise<void> {
   for (let tries = 0; tries < 300; tries++) {
-    const page = await fetch(`${url}/s/1/surveys/1`).then((answer) => answer.text());
+    const page = await fetch(`${url}/s/1/surveys/1`, { headers: { cookie: `pawl_session=${session}` } }).then((answer) =>
+      answer.text(),
+    );
     if (page.includes('>done<')) return;
     await new Promise((resolve) => setTimeout(resolve, 200));
   }

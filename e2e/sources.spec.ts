@@ -43,7 +43,7 @@ test('a form that is filled in wrongly says which field, and keeps what was type
   await expect(page.getByLabel('Database')).toHaveValue('harbour');
 });
 
-test('a new source is surveyed at once, is watched, and can be removed', async ({ page }) => {
+test('a new source is surveyed at once, is watched, taken out of use and purged', async ({ page }) => {
   await page.goto('/sources/new');
   await fill(page);
   await page.getByRole('button', { name: 'Save and survey' }).click();
@@ -55,9 +55,20 @@ test('a new source is surveyed at once, is watched, and can be removed', async (
   await page.goto('/sources');
   await page.getByRole('region', { name: 'second look' }).getByRole('link', { name: 'Connection' }).click();
   await expect(page.getByLabel(/Password/)).toHaveValue('');
-  page.once('dialog', (dialog) => void dialog.accept());
-  await page.getByRole('button', { name: 'Remove' }).click();
+  // The stored password goes nowhere but where it was typed for.
+  await page.getByLabel('Host').fill('127.0.0.2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/so type it again/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByRole('status')).toContainText('so type it again');
+  await page.getByRole('button', { name: 'Take out of use' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Take out of use' }).click();
   await expect(page.getByRole('region', { name: 'second look' })).toHaveCount(0);
+  const unused = page.getByRole('region', { name: 'Out of use' });
+  await expect(unused).toContainText('second look');
+  await unused.getByRole('button', { name: 'Purge' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Purge' }).click();
+  await expect(unused).toHaveCount(0);
 });
 
 test('a survey goes on when its worker is killed', async ({ page }) => {

@@ -2,6 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { makeHome, removeHome, startPawl } from './pawl';
 import { expect, test } from './test';
 
+const password = 'one tide after another';
+
 // Any process whose command line or environment belongs to this home.
 function processesOf(home: string): string[] {
   const all = execFileSync('ps', ['-eo', 'pid,args'], { encoding: 'utf8' }).split('\n');
@@ -13,6 +15,11 @@ test('Ctrl-C stops all that a start made, and a second start finds everything as
   try {
     const first = await startPawl(home, false);
     await page.goto(`${first.url}/`);
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await page.goto(await first.invitation());
+    await page.getByRole('textbox', { name: 'Password' }).fill(password);
+    await page.getByLabel('The same again').fill(password);
+    await page.getByRole('button', { name: 'Take it and sign in' }).click();
     await expect(page.getByRole('heading', { name: 'No source yet' })).toBeVisible();
     await page.goto(`${first.url}/sources/new`);
     for (const [label, value] of Object.entries({
@@ -31,7 +38,11 @@ test('Ctrl-C stops all that a start made, and a second start finds everything as
     expect(processesOf(home)).toEqual([]);
 
     const second = await startPawl(home, false);
+    await page.context().clearCookies();
     await page.goto(`${second.url}/sources`);
+    await page.getByRole('textbox', { name: 'Name' }).fill('admin');
+    await page.getByRole('textbox', { name: 'Password' }).fill(password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('region', { name: 'kept' })).toBeVisible();
     await second.stop();
     expect(processesOf(home)).toEqual([]);

@@ -1,8 +1,14 @@
-import { type Page, test as base } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { type BrowserContext, type Page, test as base } from '@playwright/test';
+import type { people } from './setup';
 
-/** Journeys start at the demo's address, and fail on anything the browser complains about. */
+export type Person = (typeof people)[number];
+
+/** Journeys start at the demo's address, as its administrator, and fail on anything the browser complains about. */
 export const test = base.extend<{ complaints: string[] }>({
   baseURL: async ({}, use) => use(process.env['PAWL_E2E_URL']), // eslint-disable-line no-empty-pattern
+  storageState: async ({}, use) => use(stateOf('ada')), // eslint-disable-line no-empty-pattern
   complaints: [
     async ({ page }, use) => {
       const complaints: string[] = [];
@@ -16,6 +22,29 @@ export const test = base.extend<{ complaints: string[] }>({
     { auto: true },
   ],
 });
+
+function stateOf(person: Person): string {
+  return join(process.env['PAWL_E2E_HOME'] ?? '', `${person}.json`);
+}
+
+/** From here on the browser is another person's. */
+export async function become(context: BrowserContext, person: Person): Promise<void> {
+  const { cookies } = JSON.parse(readFileSync(stateOf(person), 'utf8')) as {
+    cookies: Parameters<BrowserContext['addCookies']>[0];
+  };
+  await context.clearCookies();
+  await context.addCookies(cookies);
+}
+
+/** Has another person do something on the page that is open; the administrator comes back to it afterwards. */
+export async function as(page: Page, person: Person, work: () => Promise<void>): Promise<void> {
+  await become(page.context(), person);
+  await open(page, page.url());
+  await work();
+  await become(page.context(), 'ada');
+  await open(page, page.url());
+}
+
 /** Opens a page and waits until its keys work. */
 export async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);

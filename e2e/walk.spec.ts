@@ -1,4 +1,4 @@
-import { logIn, readyToRun } from './docket';
+import { logIn, readyToRun, rehearse } from './docket';
 import { expect, open, test } from './test';
 
 test('from the coverage to a mend that is proven, with the keyboard alone', async ({ page }) => {
@@ -99,7 +99,7 @@ test('a docket is rehearsed on a copy before it is run; changed, it is a draft a
   await page.getByRole('row', { name: /berth_booking/ }).click();
   await page.getByRole('button', { name: 'Add to docket' }).click();
   await page.getByRole('link', { name: /^Open Docket/ }).click();
-  await page.getByRole('button', { name: 'Rehearse on a copy' }).click();
+  await rehearse(page);
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Rehearsed', { exact: true })).toBeVisible();
   await expect(page.getByText('A second run changes nothing.')).toBeVisible();

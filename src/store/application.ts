@@ -14,9 +14,7 @@ const queueSchema = 'pawl_queue';
 export async function grantApplication(owner: string, { user, password }: ApplicationRole): Promise<void> {
   await asOwner(owner, async (client) => {
     const role = client.escapeIdentifier(user);
-    const database = client.escapeIdentifier(
-      (await client.query<{ name: string }>('select current_database() as name')).rows[0]?.name ?? '',
-    );
+    const database = await databaseOf(client);
     await makeRole(client, user, password, 'nosuperuser nocreatedb nocreaterole');
     await client.query(`
       revoke connect, temporary on database ${database} from public;
@@ -32,16 +30,22 @@ export async function grantApplication(owner: string, { user, password }: Applic
 /** Only making the queue's schema takes that right. Call it once the queue is there. */
 export async function revokeCreate(owner: string, user: string): Promise<void> {
   await asOwner(owner, async (client) => {
-    const { rows } = await client.query<{ name: string }>('select current_database() as name');
-    await client.query(
-      `revoke create on database ${client.escapeIdentifier(rows[0]?.name ?? '')} from ${client.escapeIdentifier(user)}`,
-    );
+    await client.query(`revoke create on database ${await databaseOf(client)} from ${client.escapeIdentifier(user)}`);
   });
 }
 
-/** Makes the role under which scratch copies are made: it may make databases and roles, and does not get into the store. */
+/** Makes the role under which scratch copies are made: it may make databases and roles, and sees nothing of the store. */
 export async function grantRehearsals(owner: string, { user, password }: ApplicationRole): Promise<void> {
-  await asOwner(owner, (client) => makeRole(client, user, password, 'nosuperuser createdb createrole'));
+  await asOwner(owner, async (client) => {
+    await makeRole(client, user, password, 'nosuperuser createdb createrole');
+    await client.query(`grant connect on database ${await databaseOf(client)} to ${client.escapeIdentifier(user)}`);
+  });
+}
+
+/** The name of the store's database, quoted. */
+async function databaseOf(client: pg.Client): Promise<string> {
+  const { rows } = await client.query<{ name: string }>('select current_database() as name');
+  return client.escapeIdentifier(rows[0]?.name ?? '');
 }
 
 async function makeRole(client: pg.Client, user: string, password: string, attributes: string): Promise<void> {

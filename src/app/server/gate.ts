@@ -3,7 +3,7 @@
 
 import { randomUUID } from 'node:crypto';
 import { parse as parseCookies } from 'cookie';
-import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { Actor } from '../../work/actor';
 import { type Line, openLine } from '../../work/line';
 
@@ -133,16 +133,25 @@ function inLine(line: Line): RequestHandler {
   };
 }
 
-// Read as it comes, whatever length it claims.
-const read = express.raw({ type: () => true, limit: largestBody, inflate: false });
+// Read as it comes, whatever length it claims; what is over is not even read to its end.
 const counted: RequestHandler = (request, response, next) => {
   if (request.method !== 'POST') return next();
-  read(request, response, (error?: unknown) => {
-    if (!error) return next();
-    const status = typeof error === 'object' && 'status' in error ? Number(error.status) : 400;
-    response.set('Connection', 'close');
-    refuse(response, status, status === 413 ? 'That is more than Pawl takes at once.' : 'That could not be read.');
-  });
+  if ((request.headers['content-encoding'] ?? 'identity') !== 'identity')
+    return refuse(response, 415, 'Pawl unpacks nothing that it is sent.');
+  const parts: Buffer[] = [];
+  let bytes = 0;
+  const take = (part: Buffer): void => {
+    bytes += part.length;
+    if (bytes <= largestBody) return void parts.push(part);
+    request.off('data', take).off('end', end).pause();
+    response.set('Connection', 'close').once('finish', () => request.destroy());
+    refuse(response, 413, 'That is more than Pawl takes at once.');
+  };
+  const end = (): void => {
+    request.body = Buffer.concat(parts);
+    next();
+  };
+  request.on('data', take).on('end', end);
 };
 
 function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateShape): RequestHandler {

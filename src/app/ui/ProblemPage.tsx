@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { Strip } from './Strip';
 
 interface Told {
   readonly title: string;
@@ -11,18 +12,21 @@ export function ProblemPage() {
   const error = useRouteError();
   const { title, advice } = told(error);
   return (
-    <main className="page">
-      <div className="empty" role="alert">
-        <h1>{title}</h1>
-        <p>{advice}</p>
-        <Button component={Link} to="." reloadDocument>
-          Try again
-        </Button>{' '}
-        <Button component={Link} to="/sources">
-          To the sources
-        </Button>
-      </div>
-    </main>
+    <div className="frame">
+      <Strip />
+      <main className="page" id="content">
+        <div className="empty" role="alert">
+          <h1>{title}</h1>
+          <p>{advice}</p>
+          <Button component={Link} to="." reloadDocument>
+            Try again
+          </Button>{' '}
+          <Button component={Link} to="/sources">
+            To the sources
+          </Button>
+        </div>
+      </main>
+    </div>
   );
 }
 

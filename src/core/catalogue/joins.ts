@@ -3,7 +3,7 @@
 // shortened statements; a scan finds the tables they speak of and the columns set equal, and skips
 // what it cannot place.
 
-import type { ColumnId, TableId } from './identifiers';
+import type { ColumnId } from './identifiers';
 import { baseTables } from './lookups';
 import type { Catalogue, Join, Table } from './model';
 

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, useNavigation } from 'react-router';
+import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 
 import { type FieldErrors, parseForm } from '~/input/parse';
@@ -25,8 +26,12 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const hours = from === undefined || to === undefined ? null : { from, to };
   const budget = { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours };
   const { problem } = await orPage(settleBudget(room, version, budget));
-  if (problem !== null) return data({ errors: { '': [problem] } as FieldErrors, kept: false }, { status: 409 });
+  if (problem !== null) return data({ errors: failedWith(problem), kept: false }, { status: 409 });
   return { errors: {} as FieldErrors, kept: true };
+}
+
+function failedWith(problem: string): FieldErrors {
+  return { '': [problem] };
 }
 
 const presets = [
@@ -116,9 +121,11 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
             />
           </div>
           <div className="actions">
-            <Button type="submit" variant="contained" disabled={busy}>
-              Keep
-            </Button>
+            <Allowed right="keepSources" otherwise="said">
+              <Button type="submit" variant="contained" disabled={busy}>
+                Keep
+              </Button>
+            </Allowed>
           </div>
         </Form>
       </div>

@@ -9,7 +9,6 @@ export type ReadDdl = Answered<Ddl>;
 /** How a constraint or index is dropped and made again, as the source has it now. */
 export function loader({ params, request, context }: Route.LoaderArgs): Promise<ReadDdl> {
   return entering({ params, context }, 'seeFindings', async (room) => {
-    const { source, store } = room;
     const name = new URL(request.url).searchParams.get('name') ?? '';
     return whileReading<Ddl>(room, 'seeFindings', request.signal, async (reader) => {
       const ddl = name.length > 63 ? null : await reader.ddl(params.table as TableId, name);

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
+import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
 
 import { State } from '~/app/ui/FindingEntry';
@@ -73,9 +74,11 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
             ]}
           />
           <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
-          <Button component={Link} to={`/s/${source}/decide${ruleOf(rows)}`}>
-            Decide for many
-          </Button>
+          <Allowed right="plan">
+            <Button component={Link} to={`/s/${source}/decide${ruleOf(rows)}`}>
+              Decide for many
+            </Button>
+          </Allowed>
         </div>
         <VirtualRows
           count={rows.length}

@@ -27,8 +27,12 @@ function csv(entries: readonly Entry[]): string {
 
 // A text that a spreadsheet would take for a formula is marked as a text.
 function cell(value: unknown): string {
-  const text =
-    value === null || value === undefined ? '' : typeof value === 'object' ? JSON.stringify(value) : String(value as string);
+  const text = textOf(value);
   const plain = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
   return /[",\r\n]/.test(plain) ? `"${plain.replaceAll('"', '""')}"` : plain;
+}
+
+function textOf(value: unknown): string {
+  if (value === null || value === undefined) return '';
+  return typeof value === 'string' ? value : JSON.stringify(value);
 }

@@ -6,6 +6,7 @@ import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { Moment } from '~/app/ui/Moment';
 import { Strip } from '~/app/ui/Strip';
+import { actInWords } from '~/core/rights/acts';
 import { visible } from '~/core/naming/visible';
 import { type Entry, listEntries } from '~/store/journal/journal';
 import { listSources } from '~/store/sources/sources';
@@ -152,7 +153,7 @@ function Row({ entry }: { readonly entry: Entry }) {
         </span>
       </td>
       <td>
-        <span className="mono">{entry.act}</span>
+        <span title={entry.act}>{actInWords(entry.act)}</span>
         {entry.outcome !== 'done' && <b className={entry.outcome === 'refused' ? 'rust' : 'brass'}>{entry.outcome}</b>}
       </td>
       <td>

@@ -123,13 +123,16 @@ export default function People({ loaderData: { people, sources, you }, actionDat
                 {person.grants.length === 0 && <span className="small mute">no role</span>}
               </div>
               <div className="actions" style={{ margin: 0 }}>
-                <Form method="post" className="give">
-                  <input type="hidden" name="person" value={person.id} />
-                  <RoleFields sources={sources} />
-                  <Button type="submit" name="intent" value="give" disabled={busy} aria-label={`Give ${person.fullName} a role`}>
-                    Give
-                  </Button>
-                </Form>
+                <details className="give">
+                  <summary aria-label={`Give ${person.fullName} a role`}>Give a role</summary>
+                  <Form method="post">
+                    <input type="hidden" name="person" value={person.id} />
+                    <RoleFields sources={sources} />
+                    <Button type="submit" name="intent" value="give" disabled={busy}>
+                      Give
+                    </Button>
+                  </Form>
+                </details>
                 <Form method="post" style={{ marginLeft: 'auto', display: 'flex' }}>
                   <input type="hidden" name="person" value={person.id} />
                   {!person.issuer && !person.disabledAt && (

@@ -85,7 +85,7 @@ function Station({ to, name, count }: { readonly to: string; readonly name: stri
 
 type Loaded = Route.ComponentProps['loaderData'];
 
-function Switcher({ source, sources }: Loaded) {
+function Switcher({ source, sources, allowed }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => setAnchor(null);
   return (
@@ -117,9 +117,11 @@ function Switcher({ source, sources }: Loaded) {
             {other.name}&nbsp;<span className={`environment ${other.environment}`}>{other.environment}</span>
           </MenuItem>
         ))}
-        <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>
-          Connection of {source.name}…
-        </MenuItem>
+        {allowed.includes('keepSources') && (
+          <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>
+            Connection of {source.name}…
+          </MenuItem>
+        )}
         <MenuItem component={Link} to={`/s/${source.id}/rules`} onClick={close}>
           Rules for {source.name}…
         </MenuItem>
@@ -141,7 +143,7 @@ const depths = [
   { depth: 'catalogue', forced: '', name: 'catalogue', words: 'declarations and the server’s own statistics, no table read' },
 ] as const;
 
-function SurveyChip({ source, last, unfinished, tables }: Loaded) {
+function SurveyChip({ source, last, unfinished, tables, allowed }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const button = useRef<HTMLButtonElement>(null);
   const fetcher = useFetcher();
@@ -184,9 +186,11 @@ function SurveyChip({ source, last, unfinished, tables }: Loaded) {
           'not surveyed yet'
         )}
       </div>
-      <Button ref={button} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        Survey
-      </Button>
+      {allowed.includes('survey') && (
+        <Button ref={button} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+          Survey
+        </Button>
+      )}
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {depths.map(({ depth, forced, name, words }) => (
           <MenuItem

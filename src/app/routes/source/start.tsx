@@ -1,6 +1,9 @@
 import { redirect } from 'react-router';
+import { enter } from '~/app/server/door.server';
 import type { Route } from './+types/start';
 
-export function loader({ params }: Route.LoaderArgs) {
-  return redirect(`/s/${params.source}/coverage`);
+/** A source begins with its coverage. */
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { source } = await enter({ params, context }, 'seeFindings');
+  return redirect(`/s/${source.id}/coverage`);
 }

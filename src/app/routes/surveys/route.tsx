@@ -1,4 +1,5 @@
 import { data, Form, Link, redirect } from 'react-router';
+import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import Button from '@mui/material/Button';
 
@@ -40,11 +41,13 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
           <div className="empty">
             <h1>Not surveyed yet</h1>
             <p>An exact survey reads whole tables, gently and read-only, and verifies every claim it makes.</p>
-            <Form method="post">
-              <Button variant="contained" type="submit" name="depth" value="exact">
-                Survey now
-              </Button>
-            </Form>
+            <Allowed right="survey" otherwise="said">
+              <Form method="post">
+                <Button variant="contained" type="submit" name="depth" value="exact">
+                  Survey now
+                </Button>
+              </Form>
+            </Allowed>
           </div>
         )}
         {surveys.map((row) => (

@@ -1,7 +1,7 @@
 import { tableNames } from '../../catalogue/identifiers';
 import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import { keptCondition } from './claims';
-import { comment, dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from './quote';
+import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { addParents, bringBack, dropSide, removeParents, setAside } from './repairs';
 
 type Writers = { readonly [Kind in Operation['kind']]: (operation: Extract<Operation, { kind: Kind }>) => readonly string[] };

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
+import { useAllowed } from '~/app/ui/useAllowed';
 import { enter } from '~/app/server/door.server';
 import { latestCatalogue } from '~/work/catalogues';
 import { notFound } from '~/app/server/ids.server';
@@ -55,6 +56,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
+  const mayPlan = useAllowed()('plan');
   const open = t.findings.filter((finding) => openStates.includes(finding.state));
   const free = open.filter((finding) => finding.scripted && (finding.state === 'Open' || finding.state === 'Slipped'));
   useOpenKey(t.source, open[0]?.id ?? null);
@@ -72,7 +74,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       {open.map((finding) => (
         <FindingEntry key={finding.id} source={t.source} finding={finding} />
       ))}
-      {free.length > 1 && (
+      {free.length > 1 && mayPlan && (
         <Form method="post" action={`/s/${t.source}/dockets`} className="actions">
           <input type="hidden" name="intent" value="add" />
           {free.map((finding) => (

@@ -75,7 +75,7 @@ export function Rehearsing({ docket, rehearsal, place, owed, shown, instead, pro
           </span>
         </Form>
       )}
-      {!going && changeable && instead.server === null && <Place place={place} problem={problem} />}
+      {!going && changeable && instead.server === null && <Place problem={problem} />}
       {going && (
         <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }}>
           <span role="status">{rehearsal.state === 'queued' ? 'Waiting for a worker …' : 'Rehearsing …'}</span>
@@ -104,7 +104,7 @@ function whatIsCopied(bytes: number): string {
     : `a sample of up to ${sizeInWords(usualCopyBytes)} of ${sizeInWords(bytes)}, with every parent that its rows refer to,`;
 }
 
-function Place({ place, problem }: Pick<RehearsingProps, 'place' | 'problem'>) {
+function Place({ problem }: Pick<RehearsingProps, 'problem'>) {
   return (
     <details className="kept" open={problem !== null}>
       <summary>Rehearse elsewhere</summary>

@@ -82,27 +82,45 @@ export function Signing({ source, docket, backupOld, shown, you, instead, proble
       {asked && requirements.length > 0 && instead.vouch !== null && docket.backupAt === null && (
         <p className="small mute">{instead.vouch}</p>
       )}
-      {asked && requirements.length > 0 && instead.vouch === null && (
-        <Form method="post" preventScrollReset aria-label="Backup">
-          <AsShown {...shown} />
-          <div className="fields">
-            <TextField
-              name="backupAt"
-              label="Backup taken"
-              type="datetime-local"
-              required
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
-            <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
-          </div>
-          <div className="actions">
-            <Button type="submit" name="intent" value="backup" disabled={busy}>
-              {docket.backupAt === null ? 'Confirm the backup' : 'Confirm a newer one'}
-            </Button>
-          </div>
-        </Form>
+      {asked && requirements.length > 0 && instead.vouch === null && docket.backupAt === null && (
+        <BackupForm shown={shown} busy={busy} label="Confirm the backup" />
+      )}
+      {asked && requirements.length > 0 && instead.vouch === null && docket.backupAt !== null && (
+        <details className="kept" key={docket.backupAt}>
+          <summary>Confirm a newer backup</summary>
+          <BackupForm shown={shown} busy={busy} label="Confirm it" />
+        </details>
       )}
     </section>
+  );
+}
+
+interface BackupFormProps {
+  readonly shown: Shown;
+  readonly busy: boolean;
+  readonly label: string;
+}
+
+function BackupForm({ shown, busy, label }: BackupFormProps) {
+  return (
+    <Form method="post" preventScrollReset aria-label="Backup">
+      <AsShown {...shown} />
+      <div className="fields">
+        <TextField
+          name="backupAt"
+          label="Backup taken"
+          type="datetime-local"
+          required
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
+      </div>
+      <div className="actions">
+        <Button type="submit" name="intent" value="backup" disabled={busy}>
+          {label}
+        </Button>
+      </div>
+    </Form>
   );
 }
 

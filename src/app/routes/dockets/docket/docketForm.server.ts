@@ -3,7 +3,7 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsISO8601, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
 
-const intents = [
+export const intents = [
   'run',
   'back',
   'elsewhere',

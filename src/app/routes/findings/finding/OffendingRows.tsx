@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
+import { useAllowed } from '~/app/ui/useAllowed';
 import type { Offenders } from '../rows';
 
 /** The rows behind a finding, read from the source when asked for, a page at a time. */
@@ -14,12 +15,14 @@ export function OffendingRows({
   readonly atOnce: boolean;
 }) {
   const fetcher = useFetcher<Offenders>();
+  const allowed = useAllowed()('seeRows');
   const load = (page: number): void => void fetcher.load(`/s/${source}/findings/${finding}/rows?page=${page}`);
   useEffect(() => {
-    if (atOnce) load(1);
+    if (atOnce && allowed) load(1);
   }, [finding]); // eslint-disable-line react-hooks/exhaustive-deps
   const busy = fetcher.state !== 'idle';
   const offenders = fetcher.data;
+  if (!allowed) return <p className="small mute">Its rows are shown to who may see rows of data here.</p>;
   if (!offenders)
     return (
       <div className="actions" style={{ margin: '4px 0' }}>

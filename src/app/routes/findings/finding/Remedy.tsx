@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { Form, Link, useLocation, useNavigate, useNavigation, useSubmit } from 'react-router';
+import { useAllowed } from '~/app/ui/useAllowed';
 import { useKeys } from '~/app/ui/keys';
 import { Script } from '~/app/ui/Script';
 import { changeableStates } from '~/core/ratchet/states';
@@ -42,13 +43,18 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
   const possible = remedy.forward !== '' || remedy.needed.length > 0;
   const navigate = useNavigate();
   const docketAt = docketed && dossier.docket ? `/s/${dossier.source}/dockets/${dossier.docket.id}` : null;
+  const mayPlan = useAllowed()('plan');
   useKeys(
     useMemo(
       () => [
-        { key: 'd', does: 'put into the docket', run: () => docketAt === null && possible && adding.current?.requestSubmit() },
+        {
+          key: 'd',
+          does: 'put into the docket',
+          run: () => mayPlan && docketAt === null && possible && adding.current?.requestSubmit(),
+        },
         { key: 'o', does: 'open its docket', run: () => docketAt !== null && void navigate(docketAt) },
       ],
-      [docketAt, navigate, possible],
+      [docketAt, navigate, possible, mayPlan],
     ),
   );
   return (
@@ -129,7 +135,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         {Object.entries(decision).map(([question, answer]) => (
           <input key={question} type="hidden" name={question} value={answer} />
         ))}
-        {!docketed && (
+        {!docketed && mayPlan && (
           <Button variant="contained" type="submit" name="intent" value="add" disabled={busy || !possible}>
             Add to docket
           </Button>
@@ -139,12 +145,12 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
             <Button variant="contained" component={Link} to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>
               Open {dossier.docket.name}
             </Button>
-            {changed && (
+            {changed && mayPlan && (
               <Button type="submit" name="intent" value="add" disabled={busy}>
                 Keep these answers
               </Button>
             )}
-            {changeable && (
+            {changeable && mayPlan && (
               <Button type="submit" name="intent" value="remove" disabled={busy}>
                 Take out
               </Button>
@@ -156,10 +162,12 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
             <>
               <kbd>o</kbd> open
             </>
-          ) : (
+          ) : mayPlan ? (
             <>
               <kbd>d</kbd> docket
             </>
+          ) : (
+            'Putting it into a docket takes the right to plan dockets.'
           )}
         </span>
       </Form>

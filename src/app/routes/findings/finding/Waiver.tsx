@@ -2,20 +2,24 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-router';
+import { useAllowed } from '~/app/ui/useAllowed';
 import { useKeys } from '~/app/ui/keys';
 import type { Dossier } from './dossier.server';
 
 /** Settling a finding as meant to be so, with the reason; and taking that back. */
 export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readonly problem: string | null }) {
   const [asking, setAsking] = useState(false);
-  const canWaive = dossier.state === 'Open' || dossier.state === 'Slipped';
+  const allowed = useAllowed()('keepRules');
+  const canWaive = allowed && (dossier.state === 'Open' || dossier.state === 'Slipped');
   useKeys(useMemo(() => [{ key: 'w', does: 'waive', run: () => canWaive && setAsking(true) }], [canWaive]));
   if (dossier.state === 'Waived')
     return (
       <Form method="post" className="actions" preventScrollReset>
-        <Button type="submit" name="intent" value="unexempt">
-          Ask again
-        </Button>
+        {allowed && (
+          <Button type="submit" name="intent" value="unexempt">
+            Ask again
+          </Button>
+        )}
         <span className="small mute">It is exempt from {dossier.rule}.</span>
       </Form>
     );

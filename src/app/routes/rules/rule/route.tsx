@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { data, Form, Link, useNavigation } from 'react-router';
+import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { rules } from '~/core/rules/index';
@@ -104,49 +105,51 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
           Kept.
         </p>
       )}
-      <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
-        <input type="hidden" name="version" value={version} />
-        <h2>Policy</h2>
-        <div className="fields">
-          <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
-            <MenuItem value="on">yes</MenuItem>
-            <MenuItem value="off">no, switched off</MenuItem>
-          </TextField>
-          <TextField
-            select
-            name="severity"
-            label="Severity"
-            defaultValue={policy.severity ?? ''}
-            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          >
-            <MenuItem value="">by the harm</MenuItem>
-            {severities.map((severity) => (
-              <MenuItem key={severity} value={severity}>
-                always {severity}
-              </MenuItem>
-            ))}
-          </TextField>
-          {limits.map((limit) => (
+      <Allowed right="keepRules" otherwise="said">
+        <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
+          <input type="hidden" name="version" value={version} />
+          <h2>Policy</h2>
+          <div className="fields">
+            <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
+              <MenuItem value="on">yes</MenuItem>
+              <MenuItem value="off">no, switched off</MenuItem>
+            </TextField>
             <TextField
-              key={limit.name}
-              name="limits"
-              type="number"
-              label={limit.words}
-              defaultValue={limit.value}
-              helperText={limit.value === limit.usual ? ' ' : `usually ${limit.usual}`}
-              slotProps={{ htmlInput: { min: 0, step: 'any' } }}
-            />
-          ))}
-        </div>
-        <div className="actions">
-          <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
-            Keep
-          </Button>
-          <Button type="submit" variant="text" name="intent" value="reset" disabled={busy}>
-            As it comes
-          </Button>
-        </div>
-      </Form>
+              select
+              name="severity"
+              label="Severity"
+              defaultValue={policy.severity ?? ''}
+              slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+            >
+              <MenuItem value="">by the harm</MenuItem>
+              {severities.map((severity) => (
+                <MenuItem key={severity} value={severity}>
+                  always {severity}
+                </MenuItem>
+              ))}
+            </TextField>
+            {limits.map((limit) => (
+              <TextField
+                key={limit.name}
+                name="limits"
+                type="number"
+                label={limit.words}
+                defaultValue={limit.value}
+                helperText={limit.value === limit.usual ? ' ' : `usually ${limit.usual}`}
+                slotProps={{ htmlInput: { min: 0, step: 'any' } }}
+              />
+            ))}
+          </div>
+          <div className="actions">
+            <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
+              Keep
+            </Button>
+            <Button type="submit" variant="text" name="intent" value="reset" disabled={busy}>
+              As it comes
+            </Button>
+          </div>
+        </Form>
+      </Allowed>
       <h2>Exempt</h2>
       {policy.exemptions.length === 0 && <p className="small mute">Nothing is exempt from this rule.</p>}
       {policy.exemptions.map(({ object, ...waiver }) => (
@@ -158,27 +161,31 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
             </span>
           </span>
           <input type="hidden" name="object" value={object} />
-          <Button type="submit" variant="text" name="intent" value="unexempt" aria-label={`No longer exempt: ${object}`}>
-            Take back
-          </Button>
+          <Allowed right="keepRules">
+            <Button type="submit" variant="text" name="intent" value="unexempt" aria-label={`No longer exempt: ${object}`}>
+              Take back
+            </Button>
+          </Allowed>
         </Form>
       ))}
-      <Form method="post" preventScrollReset aria-label="Exempt" key={`exempt ${policy.exemptions.length}`}>
-        <div className="fields" style={{ marginTop: 12 }}>
-          <TextField
-            name="object"
-            label="Object"
-            placeholder="port.log_*"
-            helperText="a table, table(columns), or with * for any text"
-          />
-          <TextField name="reason" label="Why it is meant to be so" />
-        </div>
-        <div className="actions">
-          <Button type="submit" name="intent" value="exempt" disabled={busy}>
-            Exempt it
-          </Button>
-        </div>
-      </Form>
+      <Allowed right="keepRules">
+        <Form method="post" preventScrollReset aria-label="Exempt" key={`exempt ${policy.exemptions.length}`}>
+          <div className="fields" style={{ marginTop: 12 }}>
+            <TextField
+              name="object"
+              label="Object"
+              placeholder="port.log_*"
+              helperText="a table, table(columns), or with * for any text"
+            />
+            <TextField name="reason" label="Why it is meant to be so" />
+          </div>
+          <div className="actions">
+            <Button type="submit" name="intent" value="exempt" disabled={busy}>
+              Exempt it
+            </Button>
+          </div>
+        </Form>
+      </Allowed>
     </aside>
   );
 }

@@ -1,5 +1,9 @@
 import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
+import { Script } from '~/app/ui/Script';
+import { risksInWords } from '~/core/survey/login';
+import { useAllowed } from '~/app/ui/useAllowed';
+import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { duration } from '~/app/ui/format';
@@ -46,6 +50,8 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
   // The frame polls too, but it may have been read a moment later, when the survey was through.
   usePolling(unfinished, pollMs);
   const tables = survey.notMeasured ?? [];
+  const mayGoOn = useAllowed()('survey');
+  const warning = survey.login && risksInWords(survey.login);
   return (
     <main className="page" id="content">
       <div className="narrow">
@@ -81,9 +87,11 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
             </p>
             <Form method="post">
               <div className="actions">
-                <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
-                  {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
-                </Button>
+                <Allowed right="survey">
+                  <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
+                    {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
+                  </Button>
+                </Allowed>
                 <span className="end">{budgetInWords(budget)}</span>
                 <Button variant="text" component={Link} to={`/s/${source}/budget`}>
                   Budget…
@@ -97,7 +105,7 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
             {survey.problem}
           </p>
         )}
-        {(state === 'failed' || state === 'cancelled') && (
+        {(state === 'failed' || state === 'cancelled') && mayGoOn && (
           <Form method="post" className="actions">
             <Button variant="contained" type="submit" name="intent" value="resume">
               Go on with it
@@ -125,6 +133,14 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
                 </Button>
               )}
             </div>
+          </>
+        )}
+        {warning && survey.login && (
+          <>
+            <h2>Its login</h2>
+            <p className="notice warn">{warning}</p>
+            <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
+            <Script text={survey.login.fitting} label="A fitting login" />
           </>
         )}
         {tables.length > 0 && (

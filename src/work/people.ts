@@ -140,7 +140,9 @@ export function passwordProblem(password: string, name: string): string | null {
   if (password.length < shortestPassword) return `A password has at least ${shortestPassword} characters.`;
   if (password.length > longestPassword) return `A password has at most ${longestPassword} characters.`;
   if (new Set(password).size < 5) return 'That password repeats the same few characters.';
-  return password.toLowerCase().includes(name.toLowerCase()) ? 'That password holds your own name.' : null;
+  return password.toLowerCase().replaceAll(name.toLowerCase(), '').length < 8
+    ? 'That password is hardly more than your own name.'
+    : null;
 }
 
 /** Changes one's own password and ends one's other sessions. Returns what is wrong, or null. */

@@ -1,0 +1,180 @@
+// Sign-in with somebody else who keeps the people: a real provider as stand-in, and what may go wrong on the way.
+
+import { mkdtempSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Provider } from 'oidc-provider';
+import type pg from 'pg';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { openStore } from '../../src/store/db';
+import { migrate } from '../../src/store/migrate';
+import { findPersonNamed, listGrants } from '../../src/store/people/people';
+import { pawlItself } from '../../src/work/actor';
+import { finishElsewhere, startElsewhere } from '../../src/work/elsewhere';
+import type { Office } from '../../src/work/office';
+import { actorOfSession, addPerson, setDisabled } from '../../src/work/people';
+import { useDatabase } from '../database';
+
+process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
+const database = useDatabase();
+const origin = 'http://127.0.0.1:4999';
+const from = { address: '10.0.0.7', agent: 'a browser' };
+let store: pg.Pool;
+let office: Office;
+let server: Server;
+
+/** What the provider says of its people; changed by tests. */
+const people: Record<string, { name: string; preferred_username: string; groups: string[] }> = {
+  ines: { name: 'Ines Okker', preferred_username: 'ines', groups: ['dba', 'everybody'] },
+  guest: { name: 'A Guest', preferred_username: 'guest', groups: ['everybody'] },
+  twin: { name: 'Another', preferred_username: 'local', groups: ['audit'] },
+  odd: { name: 'Odd\u202e\u0000Name', preferred_username: '../Ödd <b>', groups: ['audit'] },
+};
+
+beforeAll(async () => {
+  await migrate(database.url);
+  store = openStore(database.url);
+  const unused = () => Promise.reject(new Error('unused'));
+  office = { store, enqueue: unused, offerLogin: unused };
+  server = createServer();
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const issuer = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const provider = new Provider(issuer, {
+    clients: [
+      {
+        client_id: 'pawl',
+        client_secret: 'between-us',
+        redirect_uris: [`${origin}/sign-in/return`],
+        grant_types: ['authorization_code'],
+      },
+    ],
+    claims: { openid: ['sub'], profile: ['name', 'preferred_username'], groups: ['groups'] },
+    scopes: ['openid', 'profile', 'groups'],
+    conformIdTokenClaims: false,
+    pkce: { required: () => true },
+    cookies: { keys: ['stand-in'] },
+    features: { devInteractions: { enabled: true } },
+    findAccount: (_, id) => ({ accountId: id, claims: () => ({ sub: id, ...people[id] }) }),
+  });
+  server.on('request', provider.callback() as never);
+  Object.assign(process.env, {
+    PAWL_OIDC_ISSUER: issuer,
+    PAWL_OIDC_CLIENT: 'pawl',
+    PAWL_OIDC_SECRET: 'between-us',
+    PAWL_OIDC_NAME: 'the harbour office',
+    PAWL_OIDC_GROUPS: 'dba=Administrator, audit=Auditor, nonsense=King',
+  });
+});
+afterAll(async () => {
+  await store.end();
+  server.closeAllConnections();
+  await new Promise((resolve) => server.close(resolve));
+});
+
+/** A browser at the provider: signs in as somebody, agrees, and returns the address that it is sent back to. */
+async function walk(start: string, login: string): Promise<URL> {
+  const jar = new Map<string, string>();
+  let at = new URL(start);
+  let form: URLSearchParams | null = null;
+  for (let steps = 0; steps < 20; steps++) {
+    if (at.origin === origin) return at;
+    const answer: Response = await fetch(at, {
+      method: form ? 'post' : 'get',
+      headers: { cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
+      redirect: 'manual',
+      ...(form && { body: form }),
+    });
+    for (const cookie of answer.headers.getSetCookie()) {
+      const [, name = '', value = ''] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
+      jar.set(name, value);
+    }
+    const location = answer.headers.get('location');
+    if (location) {
+      at = new URL(location, at);
+      form = null;
+      continue;
+    }
+    const page = await answer.text();
+    const prompt = /name="prompt" value="(\w+)"/.exec(page)?.[1];
+    if (!prompt) throw new Error(`The provider stopped at ${at.href}: ${page.slice(0, 400)}`);
+    at = new URL(/action="([^"]+)"/.exec(page)?.[1] ?? '', at);
+    form = new URLSearchParams(prompt === 'login' ? { prompt, login, password: 'any' } : { prompt });
+  }
+  throw new Error('The provider goes round in circles.');
+}
+
+const start = (leadsTo = '/s/1/findings') => startElsewhere(office, { origin, leadsTo });
+const finish = (url: URL) => finishElsewhere(office, { url, ...from });
+
+test('somebody in a group that is mapped gets in, with the role of the group, to where they wanted', async () => {
+  const back = await walk(await start(), 'ines');
+  const entered = await finish(back);
+  expect(entered).toMatchObject({ leadsTo: '/s/1/findings' });
+  const actor = 'token' in entered ? await actorOfSession(office, entered.token, 'x') : null;
+  expect(actor?.person).toMatchObject({ name: 'ines', fullName: 'Ines Okker' });
+  expect(actor?.bounds.grants).toMatchObject([{ role: 'Administrator', source: null, byGroup: 'dba' }]);
+});
+
+test('what comes back is good once, and only with what was sent', async () => {
+  const back = await walk(await start(), 'ines');
+  const forged = new URL(back);
+  forged.searchParams.set('state', 'guessed');
+  expect(await finish(forged)).toHaveProperty('problem');
+  const otherCode = new URL(back);
+  otherCode.searchParams.set('code', 'stolen');
+  expect(await finish(otherCode)).toHaveProperty('problem');
+  // The state is used up by the first try, whatever came of it.
+  expect(await finish(back)).toHaveProperty('problem');
+  const again = await walk(await start(), 'ines');
+  expect(await finish(again)).toHaveProperty('token');
+  expect(await finish(again)).toHaveProperty('problem');
+});
+
+test('a code that was given to one sign-in is of no use to another', async () => {
+  const mine = await walk(await start(), 'ines');
+  const theirs = await walk(await start(), 'ines');
+  const mixed = new URL(theirs);
+  mixed.searchParams.set('code', mine.searchParams.get('code') ?? '');
+  expect(await finish(mixed)).toHaveProperty('problem');
+});
+
+test('groups count as they are now: who left them has no role, who is in none does not get in', async () => {
+  const ines = people['ines'] as (typeof people)[string];
+  ines.groups = ['audit'];
+  expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('token');
+  const person = await findPersonNamed(store, 'ines');
+  expect((await listGrants(store, person?.id ?? 0)).map(({ role }) => role)).toEqual(['Auditor']);
+  ines.groups = ['nonsense'];
+  expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');
+  expect(await finish(await walk(await start(), 'guest'))).toHaveProperty('problem');
+  expect(await findPersonNamed(store, 'guest')).toBeNull();
+});
+
+test('a name that is somebody else’s here does not become theirs, and odd ones are made plain', async () => {
+  const added = await addPerson(office, pawlItself('terminal'), {
+    name: 'local',
+    fullName: 'Local',
+    grants: [{ role: 'Administrator', source: null }],
+  });
+  expect(added.problem).toBeNull();
+  expect(await finish(await walk(await start(), 'twin'))).toHaveProperty('problem');
+  expect(await finish(await walk(await start(), 'odd'))).toHaveProperty('token');
+  const { rows } = await database.run(`select name, full_name from pawl.people where subject = 'odd'`);
+  expect(rows[0]).toEqual({ name: '..---dd--b-'.replace(/^[^a-z0-9]+/, ''), full_name: 'OddName' });
+});
+
+test('who is disabled here stays out', async () => {
+  (people['ines'] as (typeof people)[string]).groups = ['dba'];
+  const person = await findPersonNamed(store, 'ines');
+  await setDisabled(office, pawlItself('terminal'), person?.id ?? 0, true);
+  expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');
+});
+
+test('what was refused is in the journal, with the reason', async () => {
+  const { rows } = await database.run(
+    `select count(*)::int as n from pawl.journal where outcome = 'refused' and act = 'person.signIn' and after ? 'reason'`,
+  );
+  expect(Number(rows[0]?.['n'])).toBeGreaterThan(5);
+});

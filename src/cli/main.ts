@@ -1,4 +1,4 @@
-// The terminal commands. Exit codes: 0 done, 1 rehearsed and does not hold, 2 wrong usage, 3 cannot connect or read.
+// The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
 
 import { SurveyFileError } from '../input/surveyDocument';
 import { SourceError } from '../sources/SourceError';
@@ -36,7 +36,10 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
     if (error instanceof SourceError) return say(error.message, error.reason === 'misspelt' ? 2 : 3);
     if (error instanceof SurveyFileError) return say(error.message, 3);
     if (isFileError(error)) return say(`${error.path ?? 'A file'} cannot be used: ${error.code}.`, 3);
-    throw error;
+    // A bug of ours: said as one, with where it is for whoever asks.
+    if (process.env['PAWL_DEBUG']) throw error;
+    const what = error instanceof Error ? error.message : 'unknown error';
+    return say(`This should not have happened: ${what}. PAWL_DEBUG=1 shows where; please report it.`, 4);
   }
 }
 

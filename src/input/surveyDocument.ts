@@ -177,6 +177,7 @@ export class SurveyFileError extends Error {
 /** Reads the text of a survey file. Throws SurveyFileError. */
 export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   let plain: unknown;
+  refuseDepth(text);
   try {
     plain = JSON.parse(text);
   } catch (cause) {
@@ -197,6 +198,22 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
       return findingFrom(finding);
     }),
   };
+}
+
+/** How deep what is in brackets may lie: a survey is not half as deep, and what checks it goes down with it. */
+const deepest = 100;
+
+function refuseDepth(text: string): void {
+  let depth = 0;
+  // Brackets within texts do not count.
+  for (const [sign] of text.matchAll(/"(?:[^"\\]|\\.)*(?:"|$)|[[\]{}]/gs)) {
+    if (sign === '[' || sign === '{') depth++;
+    else if (sign === ']' || sign === '}') depth--;
+    if (depth > deepest)
+      throw new SurveyFileError(
+        `The file is nested more than ${deepest} deep: it is no survey. Write it again with \`pawl survey … --json FILE\`.`,
+      );
+  }
 }
 
 // Facts that a decision can depend on are rebuilt from the proposal, which was checked.

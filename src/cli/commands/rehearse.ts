@@ -1,6 +1,6 @@
-import { parseConnectionString } from '../../sources/postgresql/connectionString';
 import { rehearse } from '../../sources/rehearse';
 import { gather, planOptions, planShape, planUsage, readArguments, RehearseArguments } from '../arguments';
+import { connectionFrom } from '../connection';
 import { planOfFile } from '../planOfFile';
 
 export const usage = `pawl rehearse URL FILE ${planUsage} [--most-mb N] --server URL`;
@@ -25,7 +25,9 @@ export async function run(args: readonly string[]): Promise<number> {
   const stop = new AbortController();
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop.abort());
   let last = '';
-  const result = await rehearse(plan, parseConnectionString(asked.url), parseConnectionString(asked.server), {
+  const source = await connectionFrom(asked.url);
+  const server = await connectionFrom(asked.server);
+  const result = await rehearse(plan, source, server, {
     mostBytes: (asked.mostMegabytes ?? 2048) * 1_048_576,
     signal: stop.signal,
     onProgress: ({ parts }) => {

@@ -1,0 +1,178 @@
+// Workers under attack: what ends them, what they leave behind, who talks to them that should not.
+
+import pg from 'pg';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { askForLogin } from '../../src/jobs/loginHandover';
+import { planFor } from '../../src/core/plan/plan';
+import { openReading } from '../../src/sources/postgresql/connect';
+import { addDocket } from '../../src/store/dockets/dockets';
+import { listOwed } from '../../src/store/dockets/owedRemovals';
+import { askForRehearsal, findLastRehearsal } from '../../src/store/dockets/rehearsals';
+import { countWorkers } from '../../src/store/workers';
+import { keepRehearsalServer } from '../../src/store/sources/rehearsalServer';
+import { addSource } from '../../src/store/sources/sources';
+import { addOwed } from '../../src/store/dockets/owedRemovals';
+import { askForSurvey, findCatalogue, findSurvey, type SurveyState } from '../../src/store/surveys/surveys';
+import { onServer, useDatabase } from '../database';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../worker';
+
+const audited = useDatabase(`
+  create table vessel (vessel_id int primary key, imo_no text);
+  insert into vessel select n, 'I' || n from generate_series(1, 300) n;
+  create table slow (id int primary key, v text);
+  insert into slow select n, 'v' from generate_series(1, 50) n;
+  analyze;`);
+const database = useDatabase();
+let shop: Workshop;
+let source: number;
+useWorkshop(database, async (opened) => {
+  shop = opened;
+  source = await addSource(shop.store, { name: 'audited', environment: 'test', ...audited.details });
+});
+
+async function ask(of = source): Promise<number> {
+  const id = await askForSurvey(shop.store, { source: of, depth: 'exact', forced: true });
+  await shop.queue.enqueue('survey', id);
+  return id;
+}
+const reached = (id: number, ...states: readonly SurveyState[]) => inState(() => findSurvey(shop.store, id), ...states);
+const isAt = (id: number, doing: string) =>
+  eventually(async () => ((await findSurvey(shop.store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
+const holding = (work: (letGo: () => Promise<void>) => Promise<void>) => whileLocked(audited, 'slow in access exclusive mode', work);
+
+test('a survey that ends one worker after another fails with words, and a person can go on with it', async () => {
+  await holding(async (letGo) => {
+    const id = await ask();
+    for (let deaths = 0; deaths < 2; deaths++) {
+      const worker = await shop.hire();
+      await isAt(id, 'public.slow');
+      await killed(worker, 'SIGKILL');
+      await shop.store.query(`update surveys set doing = 'waiting to see' where id = $1`, [id]);
+    }
+    await shop.hire();
+    expect((await reached(id, 'failed', 'done')).problem).toMatch(/^2 workers died over it/);
+    await letGo();
+  });
+});
+
+test('the statements of a worker that died are ended before another asks the same', async () => {
+  await holding(async (letGo) => {
+    const worker = await shop.hire();
+    const id = await ask();
+    await isAt(id, 'public.slow');
+    await killed(worker, 'SIGKILL');
+    const sessions = async () =>
+      // Not by the session that holds the lock: within a transaction the list stays as it was first seen.
+      (
+        await shop.store.query<{ pid: number }>(
+          `select pid from pg_stat_activity where application_name like 'pawl survey ${id} of %'`,
+        )
+      ).rows.map(({ pid }) => pid);
+    const before = await sessions();
+    await shop.hire();
+    await eventually(async () => {
+      const now = await sessions();
+      return now.length > 0 && now.every((pid) => !before.includes(pid)) ? true : null;
+    }, 'the old session to be ended');
+    await letGo();
+    await reached(id, 'done');
+  });
+});
+
+test('each session listens whether we are still there', async () => {
+  const client = await openReading(audited.details);
+  const { rows } = await client.query<{ every: string }>(`select current_setting('client_connection_check_interval') as every`);
+  expect(rows).toEqual([{ every: '2s' }]);
+  await client.end();
+});
+
+test('poison in a function is read in a moment; a cancelled survey stops', async () => {
+  const poison = useQuotes();
+  await audited.run(`create function poison() returns text language sql as $poison$ select ${poison} $poison$`);
+  try {
+    await shop.hire();
+    const started = Date.now();
+    expect(await reached(await ask(), 'done', 'failed')).toMatchObject({ state: 'done' });
+    expect(Date.now() - started).toBeLessThan(20_000);
+  } finally {
+    await audited.run('drop function poison()');
+  }
+});
+
+/** 27 kB that are one text for the server, and an endless puzzle for a careless reader. */
+function useQuotes(): string {
+  return `'${"''".repeat(13_500)}'`;
+}
+
+test('a store that hangs up does not end a worker: it comes back, and what it held is taken up again', async () => {
+  await holding(async (letGo) => {
+    const worker = await shop.hire();
+    const id = await ask();
+    await isAt(id, 'public.slow');
+    await onServer(
+      `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${new URL(database.url).pathname.slice(1)}' and application_name in ('pawl store', 'pawl queue', 'pawl logins') and pid <> pg_backend_pid()`,
+    );
+    await letGo();
+    expect(await reached(id, 'done', 'failed')).toMatchObject({ state: 'done' });
+    expect([worker.exitCode, worker.signalCode]).toEqual([null, null]);
+    expect(await countWorkers(shop.store)).toBeGreaterThan(0);
+  });
+});
+
+test('what others send over the login’s channels is passed over, and does not use a login up', async () => {
+  const stranger = new pg.Client({ connectionString: database.url });
+  await stranger.connect();
+  const heard: string[] = [];
+  stranger.on('notification', ({ payload }) => heard.push(payload ?? ''));
+  await stranger.query('listen pawl_login_wanted');
+  await shop.desk.offer(41, { user: 'mender', password: 'tell-nobody' });
+  for (const garbage of ['', '41', '41 x', `41 ${Buffer.from('x'.repeat(80)).toString('base64')}`, 'NaN NaN', '41 pawl_login_mine'])
+    await stranger.query('select pg_notify($1, $2)', ['pawl_login_wanted', garbage]);
+  const answered = askForLogin(database.url, shop.store, 41);
+  const channel = await eventually(async () => {
+    const { rows } = await shop.store.query<{ pid: number }>(`select pid from pg_stat_activity where query like 'listen pawl_login_%' or query like 'select pg_notify%'`);
+    return rows.length > 0 ? true : null;
+  }, 'the worker to listen');
+  expect(channel).toBe(true);
+  expect(await answered).toEqual({ user: 'mender', password: 'tell-nobody' });
+  expect(heard.join(' ')).not.toContain('tell-nobody');
+  expect(heard.join(' ')).not.toContain('mender');
+  // A login of one run is none for another, and is given once.
+  await shop.desk.offer(42, { user: 'a', password: 'b' });
+  await stranger.end();
+});
+
+test('a login too long to be handed over is refused', async () => {
+  expect(await shop.desk.offer(43, { user: 'u', password: '\u0001'.repeat(1000) })).toBe(false);
+  expect(await shop.desk.offer(43, { user: 'u', password: '🔑'.repeat(1000) })).toBe(true);
+});
+
+const name = `owed_${Math.random().toString(36).slice(2, 8)}`;
+beforeAll(() => onServer(`create role ${name} login createdb createrole password 'scratch'`));
+afterAll(() => onServer(`drop role ${name}`));
+
+test('a scratch copy whose server is away stays owed until it is gone, and is shown meanwhile', async () => {
+  const survey = await reached(await (async () => (await shop.hire(), ask()))(), 'done');
+  const catalogue = await findCatalogue(shop.store, survey.id);
+  if (!catalogue) throw new Error('The survey read no catalogue.');
+  const docket = await addDocket(shop.store, source, 'owing', 'plain');
+  const server = { ...audited.details, database: 'postgres', user: name, password: 'scratch' };
+  const rehearsal = (await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain'))) ?? 0;
+  // What a worker leaves that could not reach the server any more.
+  await onServer(`create role pawl_scratch_x_r${rehearsal} nologin; grant pawl_scratch_x_r${rehearsal} to ${name} with admin option`);
+  await onServer(`create database pawl_scratch_x_r${rehearsal} owner pawl_scratch_x_r${rehearsal}`);
+  await keepRehearsalServer(shop.store, source, server);
+  await addOwed(shop.store, { rehearsal, server: { ...server, password: 'wrong' }, label: `r${rehearsal}`, problem: 'Its server was away.' });
+  await shop.store.query(`update owed_removals set tried_at = now() - interval '1 hour'`);
+  await eventually(async () => {
+    const [row] = await listOwed(shop.store, docket);
+    return row && row.problem !== 'Its server was away.' ? row : null;
+  }, 'a try that fails with words');
+  await shop.store.query('delete from owed_removals');
+  await addOwed(shop.store, { rehearsal, server, label: `r${rehearsal}`, problem: 'Its server was away.' });
+  await shop.store.query(`update owed_removals set tried_at = now() - interval '1 hour'`);
+  await eventually(async () => ((await listOwed(shop.store, docket)).length === 0 ? true : null), 'the copy to be removed');
+  const { rowCount } = await audited.run(`select from pg_database where datname = 'pawl_scratch_x_r${rehearsal}'`);
+  expect(rowCount).toBe(0);
+  expect(await findLastRehearsal(shop.store, docket)).not.toBeNull();
+});

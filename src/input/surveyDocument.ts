@@ -26,17 +26,24 @@ import { errorsInWords, parse } from './parse';
 
 const most = 1_000_000;
 
+/** A list of names, each of which says something. */
+const Names = () => applyAll(IsArray(), IsString({ each: true }), MinLength(1, { each: true }));
+
+function applyAll(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
+  return (target, property) => decorators.forEach((decorate) => decorate(target, property));
+}
+
 class FoundObjectShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) table!: string;
-  @IsString({ each: true }) @ArrayMaxSize(64) columns!: string[];
+  @Names() @ArrayMaxSize(64) columns!: string[];
   @IsOptional() @IsString() name?: string;
 }
 
 class ParentShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) table!: string;
-  @IsString({ each: true }) columns!: string[];
+  @Names() columns!: string[];
 }
 
 class ClaimShape {
@@ -50,8 +57,8 @@ class ClaimShape {
 
 class LikelyChildShape {
   @IsString() @MinLength(1) table!: TableId;
-  @IsString({ each: true }) columns!: string[];
-  @IsString({ each: true }) parentColumns!: string[];
+  @Names() columns!: string[];
+  @Names() parentColumns!: string[];
 }
 
 class ProposalShape {
@@ -73,7 +80,7 @@ class ProposalShape {
     'byHand',
   ])
   kind!: Proposal['kind'];
-  @IsString({ each: true }) columns!: string[];
+  @Names() columns!: string[];
   @IsOptional() @ValidateNested() @Type(() => ParentShape) references?: ParentShape;
   @IsOptional() @IsString() @MinLength(1) name?: string;
   @IsOptional() @IsString() @MinLength(1) from?: string;
@@ -108,9 +115,9 @@ class ConstraintShape {
   @IsIn(['primary key', 'unique', 'foreign key', 'check', 'exclusion']) kind!: string;
   @IsString() @MinLength(1) name!: string;
   @IsBoolean() validated!: boolean;
-  @IsString({ each: true }) columns!: string[];
+  @Names() columns!: string[];
   @IsOptional() @IsString() parent?: string;
-  @IsOptional() @IsString({ each: true }) parentColumns?: string[];
+  @IsOptional() @Names() parentColumns?: string[];
   @IsOptional() @IsIn(referentialActions) onDelete?: string;
   @IsOptional() @IsIn(referentialActions) onUpdate?: string;
   @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: string;
@@ -178,6 +185,8 @@ export class SurveyFileError extends Error {
 export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   let plain: unknown;
   refuseDepth(text);
+  // No name and no text in PostgreSQL holds a zero byte.
+  if (/(?:^|[^\\])(?:\\\\)*\\u0000/.test(text)) throw new SurveyFileError('The file holds a zero byte, which no database does.');
   try {
     plain = JSON.parse(text);
   } catch (cause) {
@@ -185,6 +194,8 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   }
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
+  // To the validator a list of nothing is as good as an object of any shape.
+  refuseListsWithin(parsed.value);
   const { catalogue } = plain as { catalogue: Catalogue };
   const known = new Set(catalogue.tables.map((t) => tableId(t.schema, t.name)));
   return {
@@ -198,6 +209,28 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
       return findingFrom(finding);
     }),
   };
+}
+
+function refuseListsWithin({ findings, catalogue }: SurveyDocumentShape): void {
+  const parts = [
+    ...findings,
+    ...findings.flatMap(({ object, proposal }) => [
+      object,
+      proposal,
+      ...(proposal ? [proposal.references, proposal.claim, ...(proposal.claims ?? []), ...(proposal.children ?? [])] : []),
+    ]),
+    ...catalogue.sequences,
+    ...catalogue.tables.flatMap((table) => [
+      table,
+      ...(table.columns ?? []),
+      ...(table.constraints ?? []),
+      ...(table.indexes ?? []),
+    ]),
+  ];
+  if ([catalogue, ...parts].some((part) => Array.isArray(part)))
+    throw new SurveyFileError(
+      'The file has a list where there should be an object. Write it again with `pawl survey … --json FILE`.',
+    );
 }
 
 /** How deep what is in brackets may lie: a survey is not half as deep, and what checks it goes down with it. */

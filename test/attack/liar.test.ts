@@ -36,7 +36,14 @@ beforeAll(async () => {
 });
 afterAll(() => new Promise((resolve) => server.close(resolve)));
 
-const details = (tls: 'off' | 'prefer') => ({ host: '127.0.0.1', port, database: 'd', user: 'auditor', password: 'tell-nobody', tls });
+const details = (tls: 'off' | 'prefer') => ({
+  host: '127.0.0.1',
+  port,
+  database: 'd',
+  user: 'auditor',
+  password: 'tell-nobody',
+  tls,
+});
 
 test.each([
   ['clear', 'off', /in clear text, and it was not given/],
@@ -46,7 +53,10 @@ test.each([
 ] as const)('who asks for the password %s, with TLS %s, does not get it', async (how, tls, words) => {
   asks = how;
   heard.length = 0;
-  await expect(openPostgresql(details(tls))).rejects.toMatchObject({ reason: 'weakPassword', message: expect.stringMatching(words) as string });
+  await expect(openPostgresql(details(tls))).rejects.toMatchObject({
+    reason: 'weakPassword',
+    message: expect.stringMatching(words) as string,
+  });
   // Nothing at all after the start-up message, and neither the password nor a hash of it in what came before.
   const said = Buffer.concat(heard).toString('latin1');
   expect(said).not.toContain('tell-nobody');

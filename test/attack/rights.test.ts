@@ -167,7 +167,7 @@ interface RouteModule {
 
 const filesOf = (entries: readonly RouteConfigEntry[]): string[] =>
   entries.flatMap((entry) => [entry.file, ...filesOf(entry.children ?? [])]);
-const files = [...new Set(filesOf(await routes))];
+const files = [...new Set(filesOf(routes))];
 const moduleOf = (file: string): Promise<RouteModule> =>
   import(join(import.meta.dirname, '../../src/app', file)) as Promise<RouteModule>;
 

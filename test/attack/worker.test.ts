@@ -37,8 +37,12 @@ async function ask(of = source): Promise<number> {
 }
 const reached = (id: number, ...states: readonly SurveyState[]) => inState(() => findSurvey(shop.store, id), ...states);
 const isAt = (id: number, doing: string) =>
-  eventually(async () => ((await findSurvey(shop.store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
-const holding = (work: (letGo: () => Promise<void>) => Promise<void>) => whileLocked(audited, 'slow in access exclusive mode', work);
+  eventually(
+    async () => ((await findSurvey(shop.store, id))?.doing.includes(doing) ? true : null),
+    `survey ${id} to be at ${doing}`,
+  );
+const holding = (work: (letGo: () => Promise<void>) => Promise<void>) =>
+  whileLocked(audited, 'slow in access exclusive mode', work);
 
 test('a survey that ends one worker after another fails with words, and a person can go on with it', async () => {
   await holding(async (letGo) => {
@@ -126,11 +130,20 @@ test('what others send over the login’s channels is passed over, and does not 
   stranger.on('notification', ({ payload }) => heard.push(payload ?? ''));
   await stranger.query('listen pawl_login_wanted');
   await shop.desk.offer(41, { user: 'mender', password: 'tell-nobody' });
-  for (const garbage of ['', '41', '41 x', `41 ${Buffer.from('x'.repeat(80)).toString('base64')}`, 'NaN NaN', '41 pawl_login_mine'])
+  for (const garbage of [
+    '',
+    '41',
+    '41 x',
+    `41 ${Buffer.from('x'.repeat(80)).toString('base64')}`,
+    'NaN NaN',
+    '41 pawl_login_mine',
+  ])
     await stranger.query('select pg_notify($1, $2)', ['pawl_login_wanted', garbage]);
   const answered = askForLogin(database.url, shop.store, 41);
   const channel = await eventually(async () => {
-    const { rows } = await shop.store.query<{ pid: number }>(`select pid from pg_stat_activity where query like 'listen pawl_login_%' or query like 'select pg_notify%'`);
+    const { rows } = await shop.store.query<{ pid: number }>(
+      `select pid from pg_stat_activity where query like 'listen pawl_login_%' or query like 'select pg_notify%'`,
+    );
     return rows.length > 0 ? true : null;
   }, 'the worker to listen');
   expect(channel).toBe(true);
@@ -159,10 +172,17 @@ test('a scratch copy whose server is away stays owed until it is gone, and is sh
   const server = { ...audited.details, database: 'postgres', user: name, password: 'scratch' };
   const rehearsal = (await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain'))) ?? 0;
   // What a worker leaves that could not reach the server any more.
-  await onServer(`create role pawl_scratch_x_r${rehearsal} nologin; grant pawl_scratch_x_r${rehearsal} to ${name} with admin option`);
+  await onServer(
+    `create role pawl_scratch_x_r${rehearsal} nologin; grant pawl_scratch_x_r${rehearsal} to ${name} with admin option`,
+  );
   await onServer(`create database pawl_scratch_x_r${rehearsal} owner pawl_scratch_x_r${rehearsal}`);
   await keepRehearsalServer(shop.store, source, server);
-  await addOwed(shop.store, { rehearsal, server: { ...server, password: 'wrong' }, label: `r${rehearsal}`, problem: 'Its server was away.' });
+  await addOwed(shop.store, {
+    rehearsal,
+    server: { ...server, password: 'wrong' },
+    label: `r${rehearsal}`,
+    problem: 'Its server was away.',
+  });
   await shop.store.query(`update owed_removals set tried_at = now() - interval '1 hour'`);
   await eventually(async () => {
     const [row] = await listOwed(shop.store, docket);

@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useFetcher } from 'react-router';
 import { Script } from './Script';
@@ -19,12 +20,12 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
     <div style={{ marginTop: 4 }}>
       <div className="declaration">
         <span className="mono">
-          <span className="verd">{name}</span> {words}
+          <span className="verd">{visible(name)}</span> {words}
         </span>
         {!ddl && (
           <Button
             variant="text"
-            aria-label={`Statements of ${name}`}
+            aria-label={`Statements of ${visible(name)}`}
             disabled={fetcher.state !== 'idle'}
             onClick={() => void fetcher.load(at)}
           >
@@ -34,7 +35,10 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
       </div>
       {ddl?.ok && (
         <>
-          <Script text={`-- drop it\n${ddl.drop}\n\n-- make it again\n${ddl.create}`} label={`Statements of ${name}`} />
+          <Script
+            text={visible(`-- drop it\n${ddl.drop}\n\n-- make it again\n${ddl.create}`, 'kept')}
+            label={`Statements of ${visible(name)}`}
+          />
           <div className="actions" style={{ margin: '0 0 6px' }}>
             <Button variant="text" onClick={() => void navigator.clipboard.writeText(`${ddl.drop}\n\n${ddl.create}\n`)}>
               Copy

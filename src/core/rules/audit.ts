@@ -1,5 +1,6 @@
 // Runs the rules over a catalogue and its evidence.
 
+import { visible } from '../naming/visible';
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { baseTables, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
@@ -76,7 +77,7 @@ function namesOf({ table, columns, name }: Found<unknown>): readonly string[] {
 
 /** Says a finding in words. Throws when its rule no longer exists. */
 export function wordsOf(finding: Pick<Finding, 'rule' | 'facts' | 'object'>): Words {
-  return getRule(finding.rule).words(finding.facts, finding.object);
+  return seen(getRule(finding.rule).words(finding.facts, finding.object));
 }
 
 /** The rows that speak for a finding; null for those that no row can speak for, such as a name. */
@@ -113,4 +114,20 @@ function findingOf(catalogue: Catalogue, rule: Rule, found: Found<unknown>): Fin
 function identityOf(rule: string, found: Found<unknown>): FindingId {
   const object = found.name === undefined ? columnsId(found.table, found.columns) : `${found.table}#${found.name}`;
   return `${rule}:${object}${found.apart === undefined ? '' : ` -> ${found.apart}`}` as FindingId;
+}
+
+// Names and values in words are the audited database's own: nothing in them hides.
+function seen(words: Words): Words {
+  const { title, message, consequence, measured, evidence, reasons, because, advice } = words;
+  return {
+    ...words,
+    title: visible(title),
+    message: visible(message),
+    consequence: visible(consequence),
+    measured: visible(measured),
+    evidence: evidence.map((line) => ({ ...line, label: visible(line.label), text: visible(line.text) })),
+    reasons: reasons.map((reason) => visible(reason)),
+    ...(because !== undefined && { because: visible(because) }),
+    ...(advice !== undefined && { advice: visible(advice) }),
+  };
 }

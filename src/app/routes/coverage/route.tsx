@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, useParams, useSearchParams, type ShouldRevalidateFunctionArgs } from 'react-router';
@@ -153,8 +154,8 @@ const TableRow = memo(function TableRow({
       style={{ gridTemplateColumns: template }}
     >
       <span role="rowheader" className="mono" title={row.id}>
-        <span className="mute">{row.schema}.</span>
-        {row.name}
+        <span className="mute">{visible(row.schema)}.</span>
+        {visible(row.name)}
       </span>
       <span role="cell" className="mono mute">
         {row.rows === null ? '?' : shortCount(row.rows)}

@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -129,7 +130,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                       {line.changes.length > 0 && (
                         <ul>
                           {line.changes.map((change) => (
-                            <li key={change}>{change}</li>
+                            <li key={change}>{visible(change)}</li>
                           ))}
                         </ul>
                       )}

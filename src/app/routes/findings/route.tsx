@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
@@ -167,7 +168,7 @@ const FindingRow = memo(function FindingRow({
         {row.title} {row.state !== 'Open' && <State state={row.state} />}
       </span>
       <span role="cell" className="mono" title={row.place}>
-        {row.place}
+        {visible(row.place)}
       </span>
       <span role="cell" className="mono mute">
         {row.measured}

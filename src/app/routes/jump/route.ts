@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import { enter } from '~/app/server/door.server';
 
 import { findingStates } from '~/core/ratchet/states';
@@ -52,6 +53,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
         .map((d): Landing => ({ kind: 'docket', label: d.name, to: `${at}/dockets/${d.id}` }))
         .filter((l) => fits(l.label))
         .slice(0, most),
-    ].slice(0, 3 * most),
+    ]
+      .slice(0, 3 * most)
+      .map((landing) => ({ ...landing, label: visible(landing.label) })),
   };
 }

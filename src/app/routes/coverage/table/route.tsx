@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
@@ -30,7 +31,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     id: table.id,
     rows: seen?.rows ?? table.estimatedRows,
     bytes: table.bytes,
-    comment: table.comment,
+    comment: table.comment && visible(table.comment),
     notMeasured: seen?.notMeasured ?? null,
     source: source.id,
     parents: foreignKeysOf(table).length,
@@ -43,9 +44,16 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       title: wordsOf(finding).title,
       message: wordsOf(finding).message,
     })),
-    inWords: relationshipsInWords(catalogue, table),
-    columns: table.columns.map((column) => ({ name: column.name, words: columnInWords(column, table), comment: column.comment })),
-    constraints: table.constraints.map((constraint) => ({ name: constraint.name, words: constraintInWords(constraint) })),
+    inWords: relationshipsInWords(catalogue, table).map((words) => visible(words)),
+    columns: table.columns.map((column) => ({
+      name: column.name,
+      words: visible(columnInWords(column, table)),
+      comment: column.comment && visible(column.comment),
+    })),
+    constraints: table.constraints.map((constraint) => ({
+      name: constraint.name,
+      words: visible(constraintInWords(constraint)),
+    })),
     indexes: table.indexes
       .filter((index) => !index.constraint)
       .map((index) => ({
@@ -63,7 +71,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
   const settled = t.findings.filter((finding) => !openStates.includes(finding.state));
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div className="mono mute">{t.id}</div>
+      <div className="mono mute">{visible(t.id)}</div>
       <h1>{open.length === 0 ? 'Nothing open here' : counted(open.length, 'open finding')}</h1>
       <div className="small mute">
         {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {sizeInWords(t.bytes)}. {counted(t.parents, 'parent')},{' '}
@@ -104,7 +112,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       <dl className="facts mono">
         {t.columns.map((column) => (
           <div key={column.name} style={{ display: 'contents' }}>
-            <dt style={{ color: 'var(--ink)' }}>{column.name}</dt>
+            <dt style={{ color: 'var(--ink)' }}>{visible(column.name)}</dt>
             <dd className="mute" title={column.comment ?? undefined}>
               {column.words}
             </dd>

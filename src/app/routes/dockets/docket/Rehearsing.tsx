@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -169,10 +170,10 @@ function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
     <ul>
       {lines.map((line, i) => (
         <li key={i} className={line.ok ? undefined : 'rust'}>
-          {line.title}
+          {visible(line.title)}
           <span className="outcome">
             {[
-              line.outcome.replace(/\.$/, ''),
+              visible(line.outcome.replace(/\.$/, '')),
               line.ms > 0 ? duration(line.ms) : '',
               line.locks.map((lock) => lock.toLowerCase()).join(', '),
             ]

@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
 import { proofsInWords } from '~/core/plan/proofs';
@@ -42,9 +43,9 @@ export function RunLog({ run, running }: RunLogProps) {
         {run.steps.map((step) => (
           <li key={step.position} className={step.state}>
             <span>
-              {step.title}
+              {visible(step.title)}
               <span className={`outcome${step.state === 'failed' ? ' rust' : ''}`} style={{ display: 'block' }}>
-                {step.state === 'running' ? 'running …' : (step.outcome ?? step.state)}
+                {step.state === 'running' ? 'running …' : visible(step.outcome ?? step.state)}
                 {step.startedAt && step.finishedAt && `, ${duration(Date.parse(step.finishedAt) - Date.parse(step.startedAt))}`}
               </span>
             </span>
@@ -65,11 +66,11 @@ export function RunLog({ run, running }: RunLogProps) {
           <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
             {run.proofs.map((proof, i) => (
               <li key={i}>
-                {proof.title}:{' '}
+                {visible(proof.title)}:{' '}
                 <b className={proof.outcome === 'accepted' ? 'rust' : proof.outcome === 'not provable' ? 'brass' : 'verd'}>
                   {proof.outcome}
                 </b>{' '}
-                <span className="mute mono">{proof.answer}</span>
+                <span className="mute mono">{visible(proof.answer)}</span>
               </li>
             ))}
           </ul>

@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -88,7 +89,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     steps:
       plan && catalogue
         ? plan.steps.map(({ operation, cost }) => ({
-            title: operationInWords(operation),
+            title: visible(operationInWords(operation)),
             transaction: !postgresql.stretches(operation, plan.mode).some((stretch) => stretch.alone),
             ...costInWords(operation, cost, catalogue, speed),
           }))
@@ -97,6 +98,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     problems: await Promise.all(
       (plan?.problems ?? []).map(async (problem) => ({
         ...problem,
+        message: visible(problem.message),
         needed: problem.needs
           ? (await findingsToMake(room, problem.needs)).map((row) => ({ id: row.id, message: wordsOf(row).message }))
           : [],
@@ -104,7 +106,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     ),
     backupOld: docket.backupAt !== null && Date.now() - Date.parse(docket.backupAt) > dayMs,
     // Side tables that its repairs leave, in words.
-    kept: plan ? operationsOf(plan, 'clear').map(operationInWords) : [],
+    kept: plan ? operationsOf(plan, 'clear').map((operation) => visible(operationInWords(operation))) : [],
     rehearsal,
     owed,
     shown: { digest, seen },

@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
@@ -49,7 +50,7 @@ export function OffendingRows({
           <tr>
             {rows.columns.map((column) => (
               <th key={column} className="mono">
-                {column}
+                {visible(column)}
               </th>
             ))}
           </tr>
@@ -58,7 +59,7 @@ export function OffendingRows({
           {rows.rows.map((row, i) => (
             <tr key={i}>
               {row.map((value, j) => (
-                <td key={j}>{value ?? <span className="mute">null</span>}</td>
+                <td key={j}>{value === null ? <span className="mute">null</span> : visible(value)}</td>
               ))}
             </tr>
           ))}

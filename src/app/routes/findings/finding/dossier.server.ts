@@ -1,5 +1,6 @@
 // All that a finding's dossier shows, put together from the record and the catalogue.
 
+import { visible } from '~/core/naming/visible';
 import { findSpeed } from '~/store/surveys/surveys';
 import { notFound } from '~/app/server/ids.server';
 import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
@@ -47,7 +48,7 @@ export async function dossierOf(room: Room, id: number, answers: Decision) {
     severity: row.severity,
     confidence: row.confidence,
     state: row.state,
-    reason: row.reason,
+    reason: row.reason && visible(row.reason),
     firstSeenAt: row.firstSeenAt,
     stateAt: row.stateAt,
     table: row.tableId,
@@ -57,7 +58,9 @@ export async function dossierOf(room: Room, id: number, answers: Decision) {
     declared: present ? declared(finding, catalogue) : [],
     inWords:
       present && finding.proposal.kind === 'foreignKey'
-        ? referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table)
+        ? visible(
+            referenceInWords(catalogue, tableOf(finding.object), finding.proposal.columns, finding.proposal.references.table),
+          )
         : null,
     hasRows: present && rowsOf(finding) !== null,
     candidates: candidatesOf(finding),
@@ -108,11 +111,11 @@ function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine
   if (!table) return [];
   const own = finding.object.columns.flatMap((name) => {
     const column = table.columns.find((c) => c.name === name);
-    return column ? [{ label: name, text: columnInWords(column, table) }] : [];
+    return column ? [{ label: name, text: visible(columnInWords(column, table)) }] : [];
   });
   if (finding.object.name !== undefined) {
     const constraint = findConstraint(table, finding.object.name);
-    return constraint ? [{ label: constraint.name, text: constraintInWords(constraint), named: true }] : own;
+    return constraint ? [{ label: constraint.name, text: visible(constraintInWords(constraint)), named: true }] : own;
   }
   if (finding.proposal.kind === 'foreignKey') {
     const { schema, table: name, columns } = finding.proposal.references;

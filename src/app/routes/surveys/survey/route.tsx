@@ -1,3 +1,4 @@
+import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
 import { Script } from '~/app/ui/Script';
@@ -68,7 +69,7 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
         {unfinished && (
           <section aria-label="Progress">
             <p role="status" className="mono">
-              {survey.doing}
+              {visible(survey.doing)}
             </p>
             <div
               className="bar-of-progress"
@@ -102,7 +103,7 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
         )}
         {survey.problem && (
           <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">
-            {survey.problem}
+            {visible(survey.problem)}
           </p>
         )}
         {(state === 'failed' || state === 'cancelled') && mayGoOn && (
@@ -149,10 +150,8 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
             <dl className="facts">
               {tables.map((table) => (
                 <div key={`${table.schema}.${table.table}`} style={{ display: 'contents' }}>
-                  <dt className="mono">
-                    {table.schema}.{table.table}
-                  </dt>
-                  <dd>{table.reason}</dd>
+                  <dt className="mono">{visible(`${table.schema}.${table.table}`)}</dt>
+                  <dd>{visible(table.reason)}</dd>
                 </div>
               ))}
             </dl>

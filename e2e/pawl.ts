@@ -10,6 +10,8 @@ export interface StartedPawl {
   /** Where the first administrator chooses a password; null when somebody is there already. */
   readonly invitation: () => Promise<string>;
   readonly process: ChildProcess;
+  /** All that it and its children have written so far. */
+  readonly said: () => string;
   /** Ctrl-C, and waiting until it has ended. Returns its exit code. */
   stop(): Promise<number | null>;
 }
@@ -34,6 +36,9 @@ export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
       PAWL_HOME: home,
       PAWL_KEY_FILE: join(home, 'key'),
       PAWL_QUICK: '1',
+      // Every request is written down, so that it shows what must not be.
+      LOG_LEVEL: 'info',
+      LOG_HTTP: '1',
       PAWL_PORT: '4710',
       PAWL_PG_PORT: '5810',
     },
@@ -55,6 +60,7 @@ export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
       if (url) {
         resolve({
           url,
+          said: () => said.join(''),
           invitation: () => printed(/http:\S+\/invitation\/\S+/),
           process: started,
           stop: () => {

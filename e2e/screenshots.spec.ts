@@ -2,7 +2,7 @@
 
 import { join } from 'node:path';
 import { logIn, rehearse, signAndBackUp } from './docket';
-import { expect, open, test } from './test';
+import { become, expect, open, test } from './test';
 
 const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
 
@@ -11,9 +11,17 @@ test('pictures of the main views @screenshots', async ({ page }) => {
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled' });
   };
-  await open(page, '/s/1/surveys/1');
-  await expect(page.getByText('done', { exact: true })).toBeVisible({ timeout: 60_000 });
-  await shoot('survey');
+  await become(page.context(), null);
+  await page.goto('/sign-in');
+  await expect(page.getByRole('button', { name: /Ada Holm/ })).toBeVisible();
+  await shoot('sign-in');
+  await become(page.context(), 'mila');
+  await open(page, '/sources/1/edit');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await shoot('refused');
+  await become(page.context(), 'ada');
+  await open(page, '/people');
+  await shoot('people');
   await open(page, '/sources');
   await shoot('sources');
   await open(page, '/s/1/coverage/port.berth_booking');
@@ -25,8 +33,6 @@ test('pictures of the main views @screenshots', async ({ page }) => {
 
   await open(page, '/s/1/rules/references/unindexed');
   await shoot('rules');
-  await open(page, '/s/1/budget');
-  await shoot('budget');
   await open(page, '/s/1/coverage/port.crew_pass');
   await expect(page.getByRole('heading', { name: /open findings/ })).toBeVisible();
   await shoot('table');
@@ -34,11 +40,6 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.getByRole('row', { name: /Same but for case/ }).click();
   await expect(page.getByRole('cell', { name: /^crew2$/i }).first()).toBeVisible();
   await shoot('rows');
-  await open(page, '/s/1/findings?q=keys/missing');
-  await page.getByRole('row', { name: /berth_booking/ }).click();
-  await page.getByText('Candidates compared').scrollIntoViewIfNeeded();
-  await shoot('candidates');
-
   await open(page, '/s/1/decide?rule=references/undeclared&orphans=empty');
   await expect(page.getByText('It cannot take this answer')).toBeVisible();
   await shoot('decide');
@@ -80,4 +81,8 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.getByRole('link', { name: /Consignments without a manifest/ }).click();
   await page.getByText('refused, as it should be').first().scrollIntoViewIfNeeded();
   await shoot('proof');
+
+  await open(page, '/journal');
+  await expect(page.getByRole('row', { name: /signed a docket/ })).toBeVisible();
+  await shoot('journal');
 });

@@ -12,8 +12,26 @@ export default async function setup() {
   await firstSurvey(pawl.url, (await signedIn(pawl.url, 'ada')).cookies[0]?.value ?? '');
   return async () => {
     await pawl.stop();
+    refuseSecrets(pawl.said());
     removeHome(home);
   };
+}
+
+/** What the journeys typed, were given or sent along, none of which may stand in a log. */
+function refuseSecrets(log: string): void {
+  const secrets = [
+    /mend-with-care/,
+    /look-no-touch/,
+    /not-this-one/,
+    /gulls over/,
+    /pawl_session=/,
+    /pawl_[\w-]{20}/,
+    /invitation\/[\w-]{8}/,
+    /Bearer /,
+  ];
+  const found = secrets.filter((secret) => secret.test(log));
+  if (found.length > 0) throw new Error(`The log holds what it must not: ${found.join(', ')}`);
+  if (!log.includes('"path":"/sign-in"')) throw new Error('The log holds no request: nothing was looked at.');
 }
 
 /** The demo's people, one for each role. */

@@ -27,12 +27,13 @@ function stateOf(person: Person): string {
   return join(process.env['PAWL_E2E_HOME'] ?? '', `${person}.json`);
 }
 
-/** From here on the browser is another person's. */
-export async function become(context: BrowserContext, person: Person): Promise<void> {
+/** From here on the browser is another person's; null for nobody's. */
+export async function become(context: BrowserContext, person: Person | null): Promise<void> {
+  await context.clearCookies();
+  if (person === null) return;
   const { cookies } = JSON.parse(readFileSync(stateOf(person), 'utf8')) as {
     cookies: Parameters<BrowserContext['addCookies']>[0];
   };
-  await context.clearCookies();
   await context.addCookies(cookies);
 }
 

@@ -41,6 +41,26 @@ test('only dialects, sources and the store write SQL', () => {
   expect(speakers).toEqual(['jobs/loginHandover.ts', 'jobs/ownership.ts']);
 });
 
+test('screens only read the store: whatever changes it is a use case, which permits and writes down', () => {
+  const changing =
+    /^(add|append|archive|ask|cancel|change|count(Failure)|disable|end|finish|forget|freeze|keep|move|note|purge|put|remove|rename|requeue|revoke|set|settle|sign|start|steer|stop|take|thaw|unsign|use)[A-Z]/;
+  const broken = files(join(src, 'app'))
+    .filter((file) => !file.includes('.test.'))
+    .flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/import (?:type )?\{([^}]*)\} from '~\/store\/([^']+)'/g)].flatMap(
+        ([, names = '', from = '']) => [
+          ...names
+            .split(',')
+            .map((name) => name.trim().replace(/^type /, ''))
+            .filter((name) => changing.test(name))
+            .map((name) => `${relative(src, file)} changes the store by ${name}`),
+          ...(from === 'db' && !file.includes('/app/server/') ? [`${relative(src, file)} opens the store by itself`] : []),
+        ],
+      ),
+    );
+  expect(broken).toEqual([]);
+});
+
 test('every job stands in the table of jobs', () => {
   const listed = readFileSync(join(src, 'jobs/index.ts'), 'utf8');
   const made = readdirSync(join(src, 'jobs')).filter((file) =>

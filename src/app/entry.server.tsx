@@ -3,8 +3,9 @@ import { createReadableStreamFromReadable } from '@react-router/node';
 import { isbot } from 'isbot';
 import { renderToPipeableStream } from 'react-dom/server';
 import { type EntryContext, type RouterContextProvider, ServerRouter } from 'react-router';
-import { nonceContext } from './server/context.server';
+import { nonceContext, passedContext } from './server/context.server';
 import { createEmotionStream } from './server/emotionStream.server';
+import { log } from './server/log.server';
 import { createEmotionCache } from './ui/emotionCache';
 import { NonceContext } from './ui/nonce';
 
@@ -42,7 +43,7 @@ export default function handleRequest(
         onShellError: reject,
         onError(error: unknown) {
           answer = 500;
-          if (shellRendered) console.error(error);
+          if (shellRendered) log.error({ err: error }, 'a page broke off while it was sent');
         },
       },
     );
@@ -52,6 +53,10 @@ export default function handleRequest(
 }
 
 /** Loaders and actions that fail unexpectedly: logged here, shown as a page that says what to do next. */
-export function handleError(error: unknown, { request }: { request: Request }): void {
-  if (!request.signal.aborted) console.error(error);
+export function handleError(
+  error: unknown,
+  { request, context }: { request: Request; context: Readonly<RouterContextProvider> },
+): void {
+  const { id, actor } = context.get(passedContext);
+  if (!request.signal.aborted) log.error({ err: error, request: id, person: actor?.person?.name }, 'a page or an act failed');
 }

@@ -61,35 +61,42 @@ function returnTo(origin: string): string {
   return `${origin}/sign-in/return`;
 }
 
-/** The address to send the browser to. */
+/** Where to send the browser, and what it has to bring back: else somebody could have another finish their own sign-in. */
+export interface Leaving {
+  readonly address: string;
+  readonly browser: string;
+}
+
 export async function startElsewhere(
   { store }: Office,
   { origin, leadsTo }: { readonly origin: string; readonly leadsTo: string },
-): Promise<string> {
+): Promise<Leaving> {
   const config = await configuration(required());
   const verifier = oidc.randomPKCECodeVerifier();
   const state = randomBytes(24).toString('base64url');
   const nonce = randomBytes(24).toString('base64url');
-  await keepSignInElsewhere(store, hashOf(state), { verifier, nonce, leadsTo });
-  return oidc.buildAuthorizationUrl(config, {
+  const browser = randomBytes(24).toString('base64url');
+  await keepSignInElsewhere(store, hashOf(`${state} ${browser}`), { verifier, nonce, leadsTo });
+  const { href } = oidc.buildAuthorizationUrl(config, {
     redirect_uri: returnTo(origin),
     scope: 'openid profile groups',
     code_challenge: await oidc.calculatePKCECodeChallenge(verifier),
     code_challenge_method: 'S256',
     state,
     nonce,
-  }).href;
+  });
+  return { address: href, browser };
 }
 
-/** Takes what came back: a session for the person, made at their first sign-in. `url` is the whole address that came back. */
+/** Takes what came back: a session for the person, made at their first sign-in. `url` is the whole address that came back, `browser` what the browser kept. */
 export async function finishElsewhere(
   office: Office,
-  { url, ...comer }: Comer & { readonly url: URL },
+  { url, browser, ...comer }: Comer & { readonly url: URL; readonly browser: string },
 ): Promise<{ readonly token: string; readonly leadsTo: string } | { readonly problem: string }> {
   const { store } = office;
   const found = required();
   const state = url.searchParams.get('state') ?? '';
-  const started = await takeSignInElsewhere(store, hashOf(state));
+  const started = await takeSignInElsewhere(store, hashOf(`${state} ${browser}`));
   if (!started) return { problem: 'This sign-in was finished already, or took too long. Start again.' };
   const refuse = async (name: string, reason: string) => {
     await refusedEntry(store, name, comer.address, reason);

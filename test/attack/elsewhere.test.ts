@@ -105,8 +105,13 @@ async function walk(start: string, login: string): Promise<URL> {
   throw new Error('The provider goes round in circles.');
 }
 
-const start = (leadsTo = '/s/1/findings') => startElsewhere(office, { origin, leadsTo });
-const finish = (url: URL) => finishElsewhere(office, { url, ...from });
+let browser = '';
+async function start(leadsTo = '/s/1/findings'): Promise<string> {
+  const left = await startElsewhere(office, { origin, leadsTo });
+  browser = left.browser;
+  return left.address;
+}
+const finish = (url: URL, by = browser) => finishElsewhere(office, { url, browser: by, ...from });
 
 test('somebody in a group that is mapped gets in, with the role of the group, to where they wanted', async () => {
   const back = await walk(await start(), 'ines');
@@ -134,6 +139,8 @@ test('what comes back is good once, and only with what was sent', async () => {
 
 test('a code that was given to one sign-in is of no use to another', async () => {
   const mine = await walk(await start(), 'ines');
+  // Nor is the whole of it: who left is who comes back, else one could be made to act as somebody else.
+  expect(await finish(mine, 'another browser')).toHaveProperty('problem');
   const theirs = await walk(await start(), 'ines');
   const mixed = new URL(theirs);
   mixed.searchParams.set('code', mine.searchParams.get('code') ?? '');

@@ -1,7 +1,6 @@
 // What stands before every page: only our own names are answered, only from our own pages, so much and no more at a time, and
 // only to who has signed in. Plain middleware, so that it can be tried without a build.
 
-import { randomUUID } from 'node:crypto';
 import { parse as parseCookies } from 'cookie';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { Actor } from '../../work/actor';
@@ -44,6 +43,18 @@ export function cookieName(secure: boolean): string {
 export function sessionCookie(token: string, secure: boolean, hours: number): string {
   const life = token === '' ? 0 : hours * 3600;
   return `${cookieName(secure)}=${token}; Path=/; Max-Age=${life}; HttpOnly; SameSite=Strict${secure ? '; Secure' : ''}`;
+}
+
+const leaving = 'pawl_leaving';
+
+/** Marks the browser that went to sign in elsewhere: `Lax`, since it comes back from another site. */
+export function leavingCookie(browser: string, secure: boolean): string {
+  return `${leaving}=${browser}; Path=/sign-in; Max-Age=600; HttpOnly; SameSite=Lax${secure ? '; Secure' : ''}`;
+}
+
+/** The mark among the cookies of a request; empty when it has none. */
+export function leavingIn(cookies: string | null): string {
+  return parseCookies(cookies ?? '')[leaving] ?? '';
 }
 
 /** The middleware, in order. */
@@ -161,7 +172,7 @@ function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateSha
       const bearer = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1] ?? null;
       const session = parseCookies(request.headers.cookie ?? '')[cookieName(secure)] ?? null;
       const actor = bearer ? await actorOfToken(bearer, address) : session ? await actorOfSession(session, address) : null;
-      const passed: Passed = { id: randomUUID(), actor, session: actor && !bearer ? session : null, address };
+      const passed: Passed = { id: String(request.id ?? ''), actor, session: actor && !bearer ? session : null, address };
       response.locals['passed'] = passed;
       if (actor || leadsIn.test(request.path)) return next();
       if (bearer) return refuse(response, 401, 'That token is none, has ended, or was revoked.');

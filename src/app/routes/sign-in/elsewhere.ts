@@ -1,5 +1,6 @@
 import { redirect } from 'react-router';
 import { localAddress } from '~/app/server/entry.server';
+import { leavingCookie } from '~/app/server/gate';
 import { notFound } from '~/app/server/ids.server';
 import { office } from '~/app/server/office.server';
 import { reached } from '~/app/server/settings.server';
@@ -10,5 +11,6 @@ import type { Route } from './+types/elsewhere';
 export async function loader({ request }: Route.LoaderArgs) {
   if (elsewhereName() === null) throw notFound('There is no other way in', 'Sign in with your name and password.');
   const to = localAddress(new URL(request.url).searchParams.get('to'));
-  return redirect(await startElsewhere(office(), { origin: reached.origin, leadsTo: to }));
+  const { address, browser } = await startElsewhere(office(), { origin: reached.origin, leadsTo: to });
+  return redirect(address, { headers: { 'Set-Cookie': leavingCookie(browser, reached.secure) } });
 }

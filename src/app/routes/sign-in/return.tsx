@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { data, Link } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
 import { cookieFor, localAddress } from '~/app/server/entry.server';
+import { leavingIn } from '~/app/server/gate';
 import { office } from '~/app/server/office.server';
 import { reached } from '~/app/server/settings.server';
 import { finishElsewhere } from '~/work/elsewhere';
@@ -15,7 +16,8 @@ import type { Route } from './+types/return';
 export async function loader({ request, context }: Route.LoaderArgs) {
   const url = new URL(`${reached.origin}/sign-in/return${new URL(request.url).search}`);
   const comer = { address: context.get(passedContext).address, agent: request.headers.get('user-agent') ?? '' };
-  const entered = await finishElsewhere(office(), { url, ...comer });
+  const browser = leavingIn(request.headers.get('cookie'));
+  const entered = await finishElsewhere(office(), { url, browser, ...comer });
   if ('problem' in entered) return data({ to: null, problem: entered.problem }, { status: 401 });
   return data({ to: localAddress(entered.leadsTo), problem: null }, { headers: { 'Set-Cookie': cookieFor(entered.token) } });
 }

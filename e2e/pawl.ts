@@ -28,11 +28,12 @@ export function removeHome(home: string): void {
 }
 
 /** Starts `npm run demo` or `npm start` and waits for the address it prints. */
-export function startPawl(home: string, demo: boolean): Promise<StartedPawl> {
+export function startPawl(home: string, demo: boolean, more: Readonly<Record<string, string>> = {}): Promise<StartedPawl> {
   const started = spawn(process.execPath, ['scripts/start.mjs', ...(demo ? ['--demo'] : [])], {
     cwd: join(import.meta.dirname, '..'),
     env: {
       ...process.env,
+      ...more,
       PAWL_HOME: home,
       PAWL_KEY_FILE: join(home, 'key'),
       PAWL_QUICK: '1',

@@ -178,3 +178,29 @@ test('what somebody else changed meanwhile is neither signed nor written over', 
   await expect(other.getByRole('alert')).toContainText('Somebody changed this while you had it open');
   await as(page, 'mila', () => expect(page.getByText('Not yours to change')).toBeVisible());
 });
+
+test('somebody else’s people come in by their own door, with the role of their group, from another site’s link too', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+  const page = await context.newPage();
+  await page.goto('/s/1/findings?concern=Keys');
+  await page.getByRole('link', { name: 'With the harbour office' }).click();
+  await page.getByPlaceholder(/login/i).fill('tove');
+  await page.getByPlaceholder(/password/i).fill('any');
+  await page.getByRole('button', { name: /sign-in/i }).click();
+  await page.getByRole('button', { name: /continue/i }).click();
+  await expect(page).toHaveURL(/\/s\/1\/findings\?concern=Keys$/);
+  await expect(page.getByRole('button', { name: 'Tove Sandik' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Survey' })).toBeVisible();
+  await page.goto('/me');
+  await expect(page.getByText('(by your group audit)')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Password' })).toHaveCount(0);
+
+  // A link that another site shows: the page comes without the session at first, and finds it.
+  const link = new URL('/s/1/rules', page.url()).href;
+  await page.goto('data:text/html,' + encodeURIComponent(`<a href="${link}">to Pawl</a>`));
+  await page.getByRole('link', { name: 'to Pawl' }).click();
+  await expect(page).toHaveURL(/\/s\/1\/rules$/);
+  await context.close();
+});

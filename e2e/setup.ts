@@ -1,17 +1,24 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { startProvider } from '../test/provider';
+import { signInto, stateOf } from '../test/signIn';
 import { makeHome, removeHome, startPawl } from './pawl';
 
 /** One demo for all journeys; each leaves behind what the next may find. */
 export default async function setup() {
   const home = makeHome();
-  const pawl = await startPawl(home, true);
+  const provider = await startProvider('http://127.0.0.1:4710', {
+    tove: { name: 'Tove Sandik', preferred_username: 'tove', groups: ['audit'] },
+    guest: { name: 'A Guest', preferred_username: 'guest', groups: [] },
+  });
+  const pawl = await startPawl(home, true, provider.environment);
   process.env['PAWL_E2E_URL'] = pawl.url;
   process.env['PAWL_E2E_HOME'] = home;
-  for (const person of people) writeFileSync(join(home, `${person}.json`), JSON.stringify(await signedIn(pawl.url, person)));
-  await firstSurvey(pawl.url, (await signedIn(pawl.url, 'ada')).cookies[0]?.value ?? '');
+  for (const person of people) writeFileSync(join(home, `${person}.json`), JSON.stringify(await stateOf(pawl.url, person)));
+  await firstSurvey(pawl.url, await signInto(pawl.url, 'ada'));
   return async () => {
     await pawl.stop();
+    await provider.stop();
     refuseSecrets(pawl.said());
     removeHome(home);
   };
@@ -28,6 +35,7 @@ function refuseSecrets(log: string): void {
     /pawl_[\w-]{20}/,
     /invitation\/[\w-]{8}/,
     /Bearer /,
+    /between-us/,
   ];
   const found = secrets.filter((secret) => secret.test(log));
   if (found.length > 0) throw new Error(`The log holds what it must not: ${found.join(', ')}`);
@@ -36,33 +44,6 @@ function refuseSecrets(log: string): void {
 
 /** The demo's people, one for each role. */
 export const people = ['mila', 'runa', 'ines', 'bo', 'jon', 'siv', 'ada'] as const;
-
-/** What a browser holds after one of the demo's people was let in. */
-async function signedIn(url: string, name: string) {
-  const entered = await fetch(`${url}/sign-in`, {
-    method: 'post',
-    body: new URLSearchParams({ intent: 'demo', name, to: '/' }),
-    redirect: 'manual',
-  });
-  const cookie = /^pawl_session=([^;]+)/.exec(entered.headers.get('set-cookie') ?? '')?.[1];
-  if (!cookie) throw new Error(`${name} was not let in: ${entered.status}`);
-  const { hostname } = new URL(url);
-  return {
-    cookies: [
-      {
-        name: 'pawl_session',
-        value: cookie,
-        domain: hostname,
-        path: '/',
-        expires: -1,
-        httpOnly: true,
-        secure: false,
-        sameSite: 'Strict' as const,
-      },
-    ],
-    origins: [],
-  };
-}
 
 /** Journeys begin when the demo's first survey is through: what they look for is there then. */
 async function firstSurvey(url: string, session: string): Promise<void> {

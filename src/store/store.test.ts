@@ -1,4 +1,5 @@
-import { mkdtempSync, statSync } from 'node:fs';
+import { createCipheriv, randomBytes } from 'node:crypto';
+import { mkdtempSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type pg from 'pg';
@@ -19,7 +20,7 @@ import { askForSurvey, cancelSurvey, findSurvey, requeueSurvey, startSurvey } fr
 const keyFile = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 process.env['PAWL_KEY_FILE'] = keyFile;
 const { addKey, dropOldKeys, seal, unseal } = await import('./secrets');
-const { sealAnew } = await import('./sealed');
+const { sealAnew, upgradeSealed } = await import('./sealed');
 
 const database = useDatabase();
 let store: pg.Pool;
@@ -92,6 +93,22 @@ test('a secret makes its key with a salt of the store, and another salt makes an
   } finally {
     delete process.env['PAWL_SECRET'];
   }
+});
+
+test('what an earlier version sealed is sealed anew, bound to its row, once', async () => {
+  const id = await addSource(store, named('earlier'));
+  const key = Buffer.from(readFileSync(keyFile, 'utf8').trim().split('\n').at(0) ?? '', 'hex');
+  const nonce = randomBytes(12);
+  const cipher = createCipheriv('aes-256-gcm', key, nonce);
+  const sealed = Buffer.concat([cipher.update('from before', 'utf8'), cipher.final()]);
+  await store.query('update sources set sealed_password = $2 where id = $1', [
+    id,
+    Buffer.concat([nonce, cipher.getAuthTag(), sealed]),
+  ]);
+  await expect(getConnection(store, id)).rejects.toThrow('cannot be opened');
+  expect(await inTransaction(upgradeSealed, store)).toBe(1);
+  expect((await getConnection(store, id)).password).toBe('from before');
+  expect(await inTransaction(upgradeSealed, store)).toBe(0);
 });
 
 async function sealedOf(id: number): Promise<Buffer> {

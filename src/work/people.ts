@@ -75,10 +75,22 @@ export async function signIn(
     return { token: await openSession(store, known.id, comer) };
   }
   if (known && !known.locked) await countFailure(store, known.id, failuresBeforeLock, lockMinutes);
+  const failures = known?.failures ?? countStranger(name);
   const reason = !known ? 'no such name' : known.disabled ? 'disabled' : known.locked ? 'locked' : 'wrong password';
   await refusedEntry(store, name, comer.address, reason);
-  await slowDown(known?.failures ?? 0);
+  await slowDown(failures);
   return { problem: noEntry };
+}
+
+// Names that are not there are slowed down just as those that are.
+const strangers = new Map<string, number>();
+const mostStrangers = 10_000;
+
+function countStranger(name: string): number {
+  const failures = strangers.get(name) ?? 0;
+  if (strangers.size >= mostStrangers) strangers.clear();
+  strangers.set(name, failures + 1);
+  return failures;
 }
 
 /** Writes down that somebody did not get in. */

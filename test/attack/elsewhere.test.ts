@@ -1,11 +1,8 @@
 // Sign-in with somebody else who keeps the people: a real provider as stand-in, and what may go wrong on the way.
 
 import { mkdtempSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Provider } from 'oidc-provider';
 import type pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { openStore } from '../../src/store/db';
@@ -16,6 +13,7 @@ import { finishElsewhere, startElsewhere } from '../../src/work/elsewhere';
 import type { Office } from '../../src/work/office';
 import { actorOfSession, addPerson, setDisabled } from '../../src/work/people';
 import { useDatabase } from '../database';
+import { type Kept, type StandIn, startProvider } from '../provider';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const database = useDatabase();
@@ -23,10 +21,10 @@ const origin = 'http://127.0.0.1:4999';
 const from = { address: '10.0.0.7', agent: 'a browser' };
 let store: pg.Pool;
 let office: Office;
-let server: Server;
+let provider: StandIn;
 
 /** What the provider says of its people; changed by tests. */
-const people: Record<string, { name: string; preferred_username: string; groups: string[] }> = {
+const people: Kept = {
   ines: { name: 'Ines Okker', preferred_username: 'ines', groups: ['dba', 'everybody'] },
   guest: { name: 'A Guest', preferred_username: 'guest', groups: ['everybody'] },
   twin: { name: 'Another', preferred_username: 'local', groups: ['audit'] },
@@ -38,39 +36,12 @@ beforeAll(async () => {
   store = openStore(database.url);
   const unused = () => Promise.reject(new Error('unused'));
   office = { store, enqueue: unused, offerLogin: unused };
-  server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const issuer = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const provider = new Provider(issuer, {
-    clients: [
-      {
-        client_id: 'pawl',
-        client_secret: 'between-us',
-        redirect_uris: [`${origin}/sign-in/return`],
-        grant_types: ['authorization_code'],
-      },
-    ],
-    claims: { openid: ['sub'], profile: ['name', 'preferred_username'], groups: ['groups'] },
-    scopes: ['openid', 'profile', 'groups'],
-    conformIdTokenClaims: false,
-    pkce: { required: () => true },
-    cookies: { keys: ['stand-in'] },
-    features: { devInteractions: { enabled: true } },
-    findAccount: (_, id) => ({ accountId: id, claims: () => ({ sub: id, ...people[id] }) }),
-  });
-  server.on('request', provider.callback() as never);
-  Object.assign(process.env, {
-    PAWL_OIDC_ISSUER: issuer,
-    PAWL_OIDC_CLIENT: 'pawl',
-    PAWL_OIDC_SECRET: 'between-us',
-    PAWL_OIDC_NAME: 'the harbour office',
-    PAWL_OIDC_GROUPS: 'dba=Administrator, audit=Auditor, nonsense=King',
-  });
+  provider = await startProvider(origin, people);
+  Object.assign(process.env, provider.environment);
 });
 afterAll(async () => {
   await store.end();
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
+  await provider.stop();
 });
 
 /** A browser at the provider: signs in as somebody, agrees, and returns the address that it is sent back to. */
@@ -148,7 +119,7 @@ test('a code that was given to one sign-in is of no use to another', async () =>
 });
 
 test('groups count as they are now: who left them has no role, who is in none does not get in', async () => {
-  const ines = people['ines'] as (typeof people)[string];
+  const ines = people['ines'] as Kept[string];
   ines.groups = ['audit'];
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('token');
   const person = await findPersonNamed(store, 'ines');
@@ -173,7 +144,7 @@ test('a name that is somebody else’s here does not become theirs, and odd ones
 });
 
 test('who is disabled here stays out', async () => {
-  (people['ines'] as (typeof people)[string]).groups = ['dba'];
+  (people['ines'] as Kept[string]).groups = ['dba'];
   const person = await findPersonNamed(store, 'ines');
   await setDisabled(office, pawlItself('terminal'), person?.id ?? 0, true);
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');

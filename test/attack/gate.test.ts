@@ -33,11 +33,14 @@ beforeAll(async () => {
     served++;
     const body: unknown = request.body;
     const answer = JSON.stringify({ in: passedOf(response).actor !== null, bytes: Buffer.isBuffer(body) ? body.length : 0 });
-    if (request.path === '/slow') void busy.then(() => response.send(answer));
+    if (request.path.endsWith('/slow')) void busy.then(() => response.send(answer));
     else response.send(answer);
   });
 });
-afterAll(() => new Promise((resolve) => server.close(resolve)));
+afterAll(() => {
+  server.closeAllConnections();
+  return new Promise((resolve) => server.close(resolve));
+});
 
 interface Answer {
   readonly status: number;
@@ -229,6 +232,32 @@ describe('a body', () => {
   test('that is packed is not unpacked', async () => {
     expect((await send('/x', { method: 'POST', headers: { ...mine, 'content-encoding': 'gzip' }, body: 'x' })).status).toBe(415);
   });
+});
+
+test('who has not signed in keeps nobody waiting who has', async () => {
+  busy = new Promise((resolve) => (release = resolve));
+  const outside = Array.from({ length: 80 }, () => send('/sign-in/slow'));
+  expect(await Promise.race(outside)).toMatchObject({ status: 503 });
+  expect(await send('/s/1/coverage', { headers: mine })).toMatchObject({ status: 200 });
+  release();
+  await Promise.all(outside);
+});
+
+test('a body that never ends keeps no place', async () => {
+  const sockets = Array.from({ length: 40 }, () => {
+    const request = httpRequest({
+      host: '127.0.0.1',
+      port,
+      path: '/sign-in',
+      method: 'POST',
+      headers: { 'content-length': '1000' },
+    });
+    request.on('error', () => undefined);
+    request.write('name=');
+    return request;
+  });
+  expect(await send('/sign-in')).toMatchObject({ status: 200 });
+  for (const request of sockets) request.destroy();
 });
 
 test('past a limit people are told to come again, and all who wait are served', async () => {

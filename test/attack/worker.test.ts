@@ -160,6 +160,15 @@ test('a login too long to be handed over is refused', async () => {
   expect(await shop.desk.offer(43, { user: 'u', password: '🔑'.repeat(1000) })).toBe(true);
 });
 
+test('a source that insists on a login that only reads is not read with one that may more', async () => {
+  const details = { name: 'insisting', environment: 'production', ...audited.details, fittingLogin: true } as const;
+  await shop.hire();
+  const survey = await reached(await ask(await addSource(shop.store, details)), 'failed', 'done');
+  expect(survey.problem).toMatch(/insists on a login that can only read.*is superuser/);
+  expect(survey.login?.fitting).toContain('create role pawl_audit');
+  expect(await findCatalogue(shop.store, survey.id)).toBeNull();
+});
+
 const name = `owed_${Math.random().toString(36).slice(2, 8)}`;
 beforeAll(() => onServer(`create role ${name} login createdb createrole password 'scratch'`));
 afterAll(() => onServer(`drop role ${name}`));

@@ -19,6 +19,8 @@ export interface GateShape {
 
 export const largestBody = 1_000_000;
 const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
+/** Who has not signed in waits apart: whatever they try, those at work are served. */
+const atTheDoor = { places: 4, waiting: 60, waitMs: 10_000 } as const;
 
 /** What the gate found out about a request. */
 export interface Passed {
@@ -59,15 +61,7 @@ export function leavingIn(cookies: string | null): string {
 
 /** The middleware, in order. */
 export function gate(shape: GateShape): readonly RequestHandler[] {
-  return [
-    onlyOurHosts(shape),
-    onlyKnownMethods,
-    onlyFromOurPages(shape),
-    kept,
-    inLine(openLine(served)),
-    counted,
-    signedIn(shape),
-  ];
+  return [onlyOurHosts(shape), onlyKnownMethods, onlyFromOurPages(shape), kept, counted, signedIn(shape), inLine()];
 }
 
 function refuse(response: Response, status: number, words: string): void {
@@ -126,24 +120,6 @@ const kept: RequestHandler = (_request, response, next) => {
   next();
 };
 
-function inLine(line: Line): RequestHandler {
-  return (_request, response, next) => {
-    const gone = new AbortController();
-    response.once('close', () => gone.abort());
-    void line.enter(gone.signal).then((leave) => {
-      if (leave) {
-        response.once('close', leave);
-        // It may have closed while it waited.
-        if (response.closed) leave();
-        else next();
-      } else if (!gone.signal.aborted) {
-        response.set('Retry-After', '3');
-        refuse(response, 503, 'Too many people ask for something at the same time. Try again in a moment.');
-      }
-    });
-  };
-}
-
 // Read as it comes, whatever length it claims; what is over is not even read to its end.
 const counted: RequestHandler = (request, response, next) => {
   if (request.method !== 'POST') return next();
@@ -178,6 +154,26 @@ function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateSha
       if (bearer) return refuse(response, 401, 'That token is none, has ended, or was revoked.');
       response.redirect(303, `/sign-in?to=${encodeURIComponent(pageOf(request.originalUrl))}`);
     })().catch(next);
+  };
+}
+
+function inLine(): RequestHandler {
+  const [inside, outside]: readonly [Line, Line] = [openLine(served), openLine(atTheDoor)];
+  return (_request, response, next) => {
+    const line = passedOf(response).actor ? inside : outside;
+    const gone = new AbortController();
+    response.once('close', () => gone.abort());
+    void line.enter(gone.signal).then((leave) => {
+      if (leave) {
+        response.once('close', leave);
+        // It may have closed while it waited.
+        if (response.closed) leave();
+        else next();
+      } else if (!gone.signal.aborted) {
+        response.set('Retry-After', '3');
+        refuse(response, 503, 'Too many people ask for something at the same time. Try again in a moment.');
+      }
+    });
   };
 }
 

@@ -36,10 +36,7 @@ test('who may only read walks through everything, is offered nothing else, and i
 test('a docket goes from hand to hand: planned, signed and run by three', async ({ page, context }) => {
   await become(context, 'ines');
   await open(page, '/s/1/findings?concern=Naming');
-  await page
-    .getByRole('row', { name: /pilotage_job_order_no_key|_key|_pkey/ })
-    .first()
-    .click();
+  await page.getByRole('row', { name: /inspection_vessel_id_fkey/ }).click();
   await page.getByRole('button', { name: 'Add to docket' }).click();
   await page.getByRole('link', { name: /^Open Docket/ }).click();
   await expect(page.getByText('Planned by Ines Okker.')).toBeVisible();

@@ -49,6 +49,10 @@ export async function whoMay(store: Db, right: Right, source: number | null): Pr
   const others =
     names.length === 0
       ? 'Nobody may yet: an administrator can give somebody that right.'
-      : `${shown.join(', ')}${more > 0 ? ` and ${more} more` : ''} may.`;
+      : `${inWords(more > 0 ? [...shown, `${more} more`] : shown)} may.`;
   return `You may not ${rights[right]}${source === null ? '' : ' here'}. ${others}`;
+}
+
+function inWords(names: readonly string[]): string {
+  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }

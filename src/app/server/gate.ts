@@ -148,7 +148,12 @@ function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateSha
       const bearer = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1] ?? null;
       const session = parseCookies(request.headers.cookie ?? '')[cookieName(secure)] ?? null;
       const actor = bearer ? await actorOfToken(bearer, address) : session ? await actorOfSession(session, address) : null;
-      const passed: Passed = { id: typeof request.id === 'string' ? request.id : '', actor, session: actor && !bearer ? session : null, address };
+      const passed: Passed = {
+        id: typeof request.id === 'string' ? request.id : '',
+        actor,
+        session: actor && !bearer ? session : null,
+        address,
+      };
       response.locals['passed'] = passed;
       if (actor || leadsIn.test(request.path)) return next();
       if (bearer) return refuse(response, 401, 'That token is none, has ended, or was revoked.');

@@ -1,5 +1,7 @@
 // What the journal's acts are in words: `Ada Holm signed a docket`.
 
+import { isRight, rights } from './rights';
+
 const words: Readonly<Record<string, string>> = {
   'person.signIn': 'signed in',
   'person.signOut': 'signed out',
@@ -47,5 +49,6 @@ const words: Readonly<Record<string, string>> = {
 };
 
 export function actInWords(act: string): string {
-  return words[act] ?? (act.startsWith('look.') ? 'looked' : act);
+  const looked = act.startsWith('look.') ? act.slice('look.'.length) : '';
+  return words[act] ?? (isRight(looked) ? `wanted to ${rights[looked]}` : act);
 }

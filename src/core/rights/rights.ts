@@ -18,6 +18,10 @@ export const rights = {
 export type Right = keyof typeof rights;
 export const allRights = Object.keys(rights) as readonly Right[];
 
+export function isRight(text: string): text is Right {
+  return Object.hasOwn(rights, text);
+}
+
 /** Rights that are about no single source: only a grant for all sources gives them. */
 export const overall: ReadonlySet<Right> = new Set(['keepPeople', 'readJournal']);
 

@@ -4,7 +4,6 @@ import TextField from '@mui/material/TextField';
 import { Form, Link, useSearchParams } from 'react-router';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
-import { Moment } from '~/app/ui/Moment';
 import { Strip } from '~/app/ui/Strip';
 import { actInWords } from '~/core/rights/acts';
 import { visible } from '~/core/naming/visible';
@@ -112,7 +111,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
             <table className="journal">
               <thead>
                 <tr>
-                  <th>When</th>
+                  <th>When (UTC)</th>
                   <th>Who</th>
                   <th>Did</th>
                   <th>On</th>
@@ -143,7 +142,7 @@ function Row({ entry }: { readonly entry: Entry }) {
   return (
     <tr className={entry.outcome}>
       <td>
-        <Moment at={entry.at} />
+        {entry.at.slice(0, 19).replace('T', ' ')}
         <span className="small mute">#{entry.id}</span>
       </td>
       <td>
@@ -174,16 +173,34 @@ function Row({ entry }: { readonly entry: Entry }) {
 
 function Change({ label, value }: { readonly label: string; readonly value: unknown }) {
   if (value === null || value === undefined) return null;
-  const text = visible(typeof value === 'string' ? value : JSON.stringify(value, null, 1), 'kept');
-  const short = text.replaceAll(/\s+/g, ' ').slice(0, 80);
+  const short = visible(shortly(value));
+  if (typeof value !== 'object' || short.length <= mostShown)
+    return (
+      <div className="small">
+        <span className="mute">{label}</span> {short}
+      </div>
+    );
   return (
     <details>
       <summary className="small">
-        {label} <span className="mono">{short}</span>
+        <span className="mute">{label}</span> {short.slice(0, mostShown)}…
       </summary>
-      <pre className="mono small">{text}</pre>
+      <pre className="mono small">{visible(JSON.stringify(value, null, 1), 'kept')}</pre>
     </details>
   );
+}
+
+const mostShown = 90;
+
+/** `run 3, direction forward`. */
+function shortly(value: unknown): string {
+  if (Array.isArray(value)) return value.map(shortly).join(', ');
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value)
+      .filter(([, part]) => part !== null && part !== '')
+      .map(([name, part]) => `${name.replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()} ${shortly(part)}`)
+      .join(', ');
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 }
 
 interface ChoiceProps {

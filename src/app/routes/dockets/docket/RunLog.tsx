@@ -19,7 +19,8 @@ export function RunLog({ run, running }: RunLogProps) {
     <section aria-label="Run">
       <h2>{titles[run.direction]}</h2>
       <p className="small mute" style={{ margin: '0 0 6px' }} aria-live="polite">
-        {run.elsewhere ? 'Run elsewhere' : `As ${run.user}`}, <Moment at={run.askedAt} />
+        {run.elsewhere ? `Run elsewhere${run.by ? `, says ${run.by}` : ''}` : `As ${run.user}${run.by ? `, for ${run.by}` : ''}`},{' '}
+        <Moment at={run.askedAt} />
         {run.steps.length > 0 && `: ${done} of ${run.steps.length} steps done`}
       </p>
       {running && (

@@ -4,12 +4,9 @@ import 'reflect-metadata';
 import { join } from 'node:path';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import type { RouteConfigEntry } from '@react-router/dev/routes';
 import type pg from 'pg';
 import { RouterContextProvider } from 'react-router';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import routes from '../../src/app/routes';
-import { intents } from '../../src/app/routes/dockets/docket/docketForm.server';
 import { passedContext } from '../../src/app/server/context.server';
 import { allRights, type Right } from '../../src/core/rights/rights';
 import { db } from '../../src/store/db';
@@ -17,159 +14,7 @@ import { migrate } from '../../src/store/migrate';
 import { addSource, findSourceNamed } from '../../src/store/sources/sources';
 import type { Actor } from '../../src/work/actor';
 import { useDatabase } from '../database';
-
-type Needed = Right | 'anybody signed in' | 'nobody yet';
-
-interface Act {
-  readonly right: Needed;
-  readonly form: Readonly<Record<string, string>>;
-}
-
-interface Door {
-  readonly load?: Needed;
-  readonly acts?: Readonly<Record<string, Act>>;
-}
-
-const finding = { finding: '1' };
-const login = { user: 'u', password: 'p' };
-const place = { name: 'n', environment: 'test', host: 'h', port: '1', database: 'd', user: 'u', tls: 'off' };
-const docketRights: Readonly<Record<(typeof intents)[number], Right>> = {
-  run: 'run',
-  back: 'run',
-  clear: 'run',
-  pause: 'run',
-  resume: 'run',
-  stop: 'run',
-  sign: 'sign',
-  unsign: 'sign',
-  backup: 'vouch',
-  elsewhere: 'vouch',
-  backElsewhere: 'vouch',
-  server: 'chooseRehearsalServer',
-  take: 'plan',
-  add: 'plan',
-  rename: 'plan',
-  mode: 'plan',
-  rehearse: 'plan',
-  stopRehearsal: 'plan',
-  discard: 'plan',
-};
-const docketFields = {
-  ...finding,
-  ...login,
-  name: 'n',
-  backupAt: '2026-01-01T06:00',
-  backupWhere: 'w',
-  mode: 'plain',
-  seen: '0',
-};
-
-const doors: Readonly<Record<string, Door>> = {
-  'home/route.tsx': { load: 'anybody signed in' },
-  'sign-in/route.tsx': { load: 'nobody yet', acts: { password: { right: 'nobody yet', form: { name: 'x', password: 'y' } } } },
-  'sign-in/elsewhere.ts': { load: 'nobody yet' },
-  'sign-in/return.tsx': { load: 'nobody yet' },
-  'invitation/route.tsx': { load: 'nobody yet', acts: { accept: { right: 'nobody yet', form: { password: 'a', again: 'b' } } } },
-  'me/route.tsx': {
-    load: 'anybody signed in',
-    acts: {
-      password: { right: 'anybody signed in', form: { intent: 'password', next: 'a', again: 'b' } },
-      makeToken: { right: 'anybody signed in', form: { intent: 'makeToken', name: 't', rights: 'survey' } },
-      endToken: { right: 'anybody signed in', form: { intent: 'endToken', token: '1' } },
-      signOut: { right: 'anybody signed in', form: { intent: 'signOut' } },
-      signOutEverywhere: { right: 'anybody signed in', form: { intent: 'signOutEverywhere' } },
-    },
-  },
-  'people/route.tsx': {
-    load: 'keepPeople',
-    acts: {
-      add: { right: 'keepPeople', form: { intent: 'add', name: 'x', fullName: 'X', role: 'Reader' } },
-      give: { right: 'keepPeople', form: { intent: 'give', person: '1', role: 'Reader' } },
-      take: { right: 'keepPeople', form: { intent: 'take', person: '1', grant: '1' } },
-      invite: { right: 'keepPeople', form: { intent: 'invite', person: '1' } },
-      disable: { right: 'keepPeople', form: { intent: 'disable', person: '1' } },
-      enable: { right: 'keepPeople', form: { intent: 'enable', person: '1' } },
-    },
-  },
-  'journal/route.tsx': { load: 'readJournal' },
-  'journal/export.ts': { load: 'readJournal' },
-  'sources/route.tsx': { load: 'anybody signed in', acts: { purge: { right: 'keepSources', form: { purge: '1' } } } },
-  'sources/edit/route.tsx': {
-    load: 'keepSources',
-    acts: {
-      save: { right: 'keepSources', form: { ...place, intent: 'save' } },
-      try: { right: 'keepSources', form: { ...place, intent: 'try' } },
-      remove: { right: 'keepSources', form: { intent: 'remove' } },
-    },
-  },
-  'source/route.tsx': { load: 'seeFindings' },
-  'source/start.tsx': { load: 'seeFindings' },
-  'coverage/route.tsx': { load: 'seeFindings' },
-  'coverage/table/route.tsx': { load: 'seeFindings' },
-  'coverage/ddl.ts': { load: 'seeFindings' },
-  'findings/route.tsx': { load: 'seeFindings' },
-  'findings/finding/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      add: { right: 'plan', form: { intent: 'add' } },
-      remove: { right: 'plan', form: { intent: 'remove' } },
-      exempt: { right: 'keepRules', form: { intent: 'exempt', reason: 'r' } },
-      unexempt: { right: 'keepRules', form: { intent: 'unexempt' } },
-    },
-  },
-  'findings/rows.ts': { load: 'seeRows' },
-  'findings/touches.ts': { load: 'seeFindings' },
-  'findings/reach.ts': { load: 'seeRows' },
-  'decide/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      add: { right: 'plan', form: { ...finding, intent: 'add' } },
-      waive: { right: 'keepRules', form: { ...finding, intent: 'waive', reason: 'r' } },
-    },
-  },
-  'dockets/route.tsx': { load: 'seeFindings', acts: { add: { right: 'plan', form: finding } } },
-  'dockets/docket/route.tsx': {
-    load: 'seeFindings',
-    acts: Object.fromEntries(
-      intents.map((intent) => [intent, { right: docketRights[intent], form: { ...docketFields, intent } }]),
-    ),
-  },
-  'dockets/script.ts': { load: 'seeFindings' },
-  'rules/route.tsx': { load: 'seeFindings' },
-  'rules/rule/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      keep: { right: 'keepRules', form: { intent: 'keep' } },
-      reset: { right: 'keepRules', form: { intent: 'reset' } },
-      exempt: { right: 'keepRules', form: { intent: 'exempt', object: 'o', reason: 'r' } },
-      unexempt: { right: 'keepRules', form: { intent: 'unexempt', object: 'o' } },
-    },
-  },
-  'budget/route.tsx': {
-    load: 'seeFindings',
-    acts: { keep: { right: 'keepSources', form: { connections: '1', workers: '0', rest: '1' } } },
-  },
-  'surveys/route.tsx': { load: 'seeFindings', acts: { ask: { right: 'survey', form: { depth: 'exact' } } } },
-  'surveys/survey/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      cancel: { right: 'survey', form: { intent: 'cancel' } },
-      resume: { right: 'survey', form: { intent: 'resume' } },
-    },
-  },
-  'jump/route.ts': { load: 'seeFindings' },
-};
-
-interface RouteModule {
-  readonly loader?: (args: object) => unknown;
-  readonly action?: (args: object) => unknown;
-}
-
-const filesOf = (entries: readonly RouteConfigEntry[]): string[] =>
-  entries.flatMap((entry) => [entry.file, ...filesOf(entry.children ?? [])]);
-const files = [...new Set(filesOf(routes))];
-const moduleOf = (file: string): Promise<RouteModule> =>
-  import(join(import.meta.dirname, '../../src/app', file)) as Promise<RouteModule>;
+import { type Act, type Door, doors, files, moduleOf, type Needed } from './doors';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const database = useDatabase();

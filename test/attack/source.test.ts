@@ -1,8 +1,15 @@
 // An audited database that attacks who reads it, rehearses it and changes it.
 
+import { execFile } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { carryOutPlan, provePlan } from '../../src/sources/carryOut';
 import type { Fact } from '../../src/core/evidence/evidence';
+import { postgresql } from '../../src/core/dialects/postgresql/index';
+import type { Mode } from '../../src/core/plan/locks';
 import { planFor, type Plan } from '../../src/core/plan/plan';
 import { openPostgresql } from '../../src/sources/postgresql/index';
 import { openPostgresqlForChange } from '../../src/sources/postgresql/changing';
@@ -105,7 +112,7 @@ describe('a survey of it', () => {
 });
 
 /** Everything about `call`, whose checks and proofs compare its columns: what the planted operators wait for. */
-function planOfCall(): Plan {
+function planOfCall(mode: Mode = 'plain'): Plan {
   const chosen = seen.findings.filter(
     (finding) =>
       (finding.id as string).startsWith('keys/missing:public.call') ||
@@ -115,11 +122,25 @@ function planOfCall(): Plan {
     chosen.map((finding) => ({ finding, decision: {} })),
     seen.catalogue,
     'hostile',
-    'plain',
+    mode,
   );
 }
 // Building a key or looking at references evaluates expressions of the table's own indexes; operators must not.
 const planted = `select what, who from public.loot where what not in ('index expression', 'index predicate', 'policy') group by what, who`;
+
+/** Runs a script as people do, and returns what went wrong. */
+async function psql(script: string): Promise<string> {
+  const { host, port, database: name } = database.details;
+  const file = join(mkdtempSync(join(tmpdir(), 'pawl-psql-')), 'script.sql');
+  writeFileSync(file, script);
+  const env = { ...process.env, PGPASSWORD: 'mend' };
+  return promisify(execFile)('psql', ['-X', '-q', '-h', host, '-p', String(port), '-U', mender, '-d', name, '-f', file], {
+    env,
+  }).then(
+    () => '',
+    (error: { stderr: string }) => error.stderr,
+  );
+}
 
 describe('a docket on it', () => {
   test('takes the system’s operators and functions, never what is planted beside them', async () => {
@@ -133,6 +154,16 @@ describe('a docket on it', () => {
     } finally {
       await session.close();
     }
+    expect((await database.run(planted)).rows).toEqual([]);
+    await database.run('delete from public.loot');
+  });
+
+  test.each(['plain', 'quiet'] as const)('its %s scripts run by psql take nothing planted either', async (mode) => {
+    await database.run(`delete from public.loot; select setval('public.written', 1, false)`);
+    const plan = planOfCall(mode);
+    const scripts = postgresql.scripts(plan, { title: 'Docket', source: 'hostile', madeAt: 'now' });
+    for (const name of ['before', 'forward', 'forward', 'after', 'back', 'back'] as const)
+      expect([name, await psql(scripts[name])]).toEqual([name, '']);
     expect((await database.run(planted)).rows).toEqual([]);
     await database.run('delete from public.loot');
   });

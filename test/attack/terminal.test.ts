@@ -100,8 +100,9 @@ test('survey files and scripts can be read by their owner only', async () => {
 test('a script names the system’s search path before anything of the database is touched', async () => {
   const scripts = join(folder, 'scripts');
   const forward = readFileSync(join(scripts, 'forward.sql'), 'utf8');
-  expect(forward.indexOf('set local search_path = pg_catalog')).toBeGreaterThan(0);
-  expect(forward.indexOf('set local search_path = pg_catalog')).toBeLessThan(forward.indexOf('select '));
+  expect(forward).toContain("\\set settings 'set local search_path = pg_catalog;");
+  expect(forward.indexOf(':settings')).toBeGreaterThan(0);
+  expect(forward.indexOf(':settings')).toBeLessThan(forward.indexOf('select '));
   await Promise.resolve();
 });
 

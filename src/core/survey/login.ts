@@ -37,7 +37,7 @@ function riskInWords(risk: LoginRisk): string {
     case 'owns':
       return `owns ${counted(risk.count, 'table')} (${some(risk)})`;
     case 'makes tables':
-      return `may make tables in ${counted(risk.count, 'schema')} (${some(risk)})`;
+      return `may make tables in ${risk.count === 1 ? '1 schema' : `${risk.count} schemas`} (${some(risk)})`;
   }
 }
 

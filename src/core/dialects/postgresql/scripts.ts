@@ -24,10 +24,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         guard(plan.before.filter(isOfRows), 'Nothing was changed'),
       ),
       ...plan.steps.flatMap((step, i) =>
-        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, [
-          settings(plan),
-          ...carryOut(step.operation, plan),
-        ]),
+        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan)),
       ),
       ...section(
         `Checks after${plan.mode === 'plain' ? ': all is rolled back when one of them fails' : ''}.`,
@@ -35,9 +32,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
       ),
     ]),
     back: inMode(plan, header('Back', plan, heading), [
-      ...plan.back.flatMap((operation) =>
-        section(`Undo: ${operationInWords(operation)}`, [settings(plan), ...carryOut(operation, plan)]),
-      ),
+      ...plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan))),
     ]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
@@ -58,10 +53,11 @@ function carryOut(operation: Operation, plan: Plan): readonly string[] {
   const main = stretches.findLastIndex((stretch) => JSON.stringify(stretch.todo) === whole);
   return stretches.map((stretch, i) =>
     [
+      ':settings',
       `select (${onLines(writeCheck(stretch.todo))}) > 0 as todo`,
       '\\gset',
       '\\if :todo',
-      ...inTransaction(stretch, plan).map(ended),
+      ...inTransaction(stretch, plan).flatMap(safely),
       ...(i === main ? ['\\else', `\\echo ${echoed(`${operationInWords(operation)}: in force already.`)}`] : []),
       '\\endif',
     ].join('\n'),
@@ -77,8 +73,9 @@ function echoed(text: string): string {
   return `'${visible(text).replaceAll('\\', '\\\\').replaceAll("'", "''")}'`;
 }
 
-function ended(statement: string): string {
-  return `${statement};`;
+// What opens or ends a transaction, or sets something, reads no name of the database.
+function safely(statement: string): readonly string[] {
+  return /^(begin|commit|set )/.test(statement) ? [`${statement};`] : [':settings', `${statement};`];
 }
 
 function inTransaction(stretch: Stretch, { mode }: Plan): readonly string[] {
@@ -106,15 +103,17 @@ function header(direction: string, plan: Plan, { title, source, madeAt }: Headin
 
 function inMode(plan: Plan, head: readonly string[], body: readonly string[]): string {
   const plain = plan.mode === 'plain';
-  const start = [...(plain ? ['begin;', "set local lock_timeout = '5s';"] : []), settings(plan)];
-  return [...head, '', '\\set ON_ERROR_STOP on', ...start, '', ...body, ...(plain ? ['commit;'] : []), ''].join('\n');
+  const start = [...setUp(plan.mode), ...(plain ? ['begin;', "set local lock_timeout = '5s';"] : []), ':settings'];
+  return [...head, '', ...start, '', ...body, ...(plain ? ['commit;'] : []), ''].join('\n');
 }
 
 // Nothing of the database stands in for a function or operator of the system, and no rows are hidden from a check. Said
-// at each step: code of the database that the last one came by (triggers, expressions of indexes) may have changed it.
-function settings({ mode }: Pick<Plan, 'mode'>): string {
+// before each statement, where psql puts in what the variable holds: code of the database that the last one came by
+// (triggers, expressions of indexes) may have changed it.
+function setUp(mode: Plan['mode']): readonly string[] {
   const set = mode === 'plain' ? 'set local' : 'set';
-  return `${set} search_path = pg_catalog; ${set} row_security = off; ${set} standard_conforming_strings = on;`;
+  const settings = `${set} search_path = pg_catalog; ${set} row_security = off; ${set} standard_conforming_strings = on;`;
+  return ['\\set ON_ERROR_STOP on', `\\set settings '${settings}'`];
 }
 
 function section(title: string, blocks: readonly string[]): readonly string[] {
@@ -122,8 +121,8 @@ function section(title: string, blocks: readonly string[]): readonly string[] {
 }
 
 function checks(title: string, all: readonly Check[], plan: Plan, heading: Heading): string {
-  const body = all.flatMap((check) => [comment(describeCheck(check)), `${writeCheck(check)};`, '']);
-  return [...header(title, plan, heading), comment(checksAtOnce), '', settings({ mode: 'quiet' }), '', ...body].join('\n');
+  const body = all.flatMap((check) => [comment(describeCheck(check)), ':settings', `${writeCheck(check)};`, '']);
+  return [...header(title, plan, heading), comment(checksAtOnce), '', ...setUp('quiet'), '', ...body].join('\n');
 }
 
 function guard(checks: readonly Check[], outcome: string): readonly string[] {
@@ -134,7 +133,14 @@ function guard(checks: readonly Check[], outcome: string): readonly string[] {
 
 function refuseUnlessZero(check: Check, outcome: string): readonly string[] {
   const message = literal(`${outcome}: ${describeCheck(check)}.`);
-  return ['  if (', indent(writeCheck(check), 4), '  ) > 0 then', `    raise exception using message = ${message};`, '  end if;'];
+  return [
+    "  perform pg_catalog.set_config('search_path', 'pg_catalog', true);",
+    '  if (',
+    indent(writeCheck(check), 4),
+    '  ) > 0 then',
+    `    raise exception using message = ${message};`,
+    '  end if;',
+  ];
 }
 
 function indent(text: string, by: number): string {

@@ -88,7 +88,8 @@ export default function EditSource({ loaderData: { source, version }, actionData
         <div className="narrow">
           <h1>{source ? `The connection of ${source.name}` : 'Add a PostgreSQL source'}</h1>
           <p className="mute">
-            Pawl reads with this login, in sessions that the server itself keeps read-only. It needs no right to change anything.
+            Pawl reads with this login, in transactions that the server itself keeps read-only. It needs no right to change
+            anything.
           </p>
           <Form method="post" noValidate aria-label="Connection">
             <input type="hidden" name="version" value={version} />

@@ -73,7 +73,7 @@ test.each(['plain', 'quiet'] as const)(
     const plan = planned(mode);
     expect(plan.steps.length).toBeGreaterThan(2);
     const scripts = postgresql.scripts(plan, { title: `t\n\\! id`, source: 's\u202e', madeAt: 'm' });
-    for (const text of Object.values(scripts)) expect(text.replaceAll('\n', '')).not.toMatch(unseen);
+    for (const text of Object.values<string>({ ...scripts })) expect(text.replaceAll('\n', '')).not.toMatch(unseen);
     expect(plan.steps.map(({ operation }) => operationInWords(operation)).length).toBe(plan.steps.length);
     const before = await fingerprintOf(database.details);
     for (const name of ['before', 'forward', 'forward', 'after', 'back', 'back'] as const)

@@ -1,4 +1,6 @@
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { makeHome, removeHome, startPawl } from './pawl';
 import { expect, test } from './test';
 
@@ -45,6 +47,32 @@ test('Ctrl-C stops all that a start made, and a second start finds everything as
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('region', { name: 'kept' })).toBeVisible();
     await second.stop();
+    expect(processesOf(home)).toEqual([]);
+  } finally {
+    removeHome(home);
+  }
+});
+
+test('when its database dies, Pawl says that it is not ready, starts it again, and goes on', async ({ page }) => {
+  const home = makeHome();
+  try {
+    const pawl = await startPawl(home, false);
+    await page.goto(await pawl.invitation());
+    await page.getByRole('textbox', { name: 'Password' }).fill(password);
+    await page.getByLabel('The same again').fill(password);
+    await page.getByRole('button', { name: 'Take it and sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'No source yet' })).toBeVisible();
+    const ready = async (): Promise<number> => (await page.request.get(`${pawl.url}/readyz`)).status();
+    await expect.poll(ready).toBe(200);
+
+    process.kill(Number(readFileSync(join(home, 'postgres', 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL');
+    await expect.poll(ready, { intervals: [50] }).toBe(503);
+    expect((await page.request.get(`${pawl.url}/healthz`)).status()).toBe(200);
+    await expect.poll(ready, { timeout: 60_000 }).toBe(200);
+    await page.goto(`${pawl.url}/sources`);
+    await expect(page.getByRole('heading', { name: 'No source yet' })).toBeVisible();
+    expect(pawl.said()).not.toMatch(/The (web|worker) process ended/);
+    await pawl.stop();
     expect(processesOf(home)).toEqual([]);
   } finally {
     removeHome(home);

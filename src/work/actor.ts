@@ -1,5 +1,6 @@
 // Who asks for something, and whether they may. Every use case comes by `permit`; nothing else decides.
 
+import { inSeries } from '../core/naming/words';
 import { type Bounds, may, type Right, rights, rolesWith } from '../core/rights/rights';
 import { type Db } from '../store/db';
 import type { Via } from '../store/journal/journal';
@@ -49,10 +50,6 @@ export async function whoMay(store: Db, right: Right, source: number | null): Pr
   const others =
     names.length === 0
       ? 'Nobody may yet: an administrator can give somebody that right.'
-      : `${inWords(more > 0 ? [...shown, `${more} more`] : shown)} may.`;
+      : `${inSeries(more > 0 ? [...shown, `${more} more`] : shown)} may.`;
   return `You may not ${rights[right]}${source === null ? '' : ' here'}. ${others}`;
-}
-
-function inWords(names: readonly string[]): string {
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }

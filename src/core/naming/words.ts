@@ -50,6 +50,11 @@ export function counted(count: number, noun: string): string {
   return `${count.toLocaleString('en-GB')} ${count === 1 ? noun : plural(noun)}`;
 }
 
+/** `a`, `a and b`, `a, b and c`. */
+export function inSeries(parts: readonly string[]): string {
+  return parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+}
+
 export function endsWith(words: readonly string[], tail: readonly string[]): boolean {
   return tail.length <= words.length && tail.every((word, i) => word === words[words.length - tail.length + i]);
 }

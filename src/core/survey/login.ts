@@ -1,7 +1,7 @@
 // What a login for audits may do beyond reading. Whoever can make a table can have a reader run their code (index
 // expressions, row security, casts), with all the rights that the reader has: so a login that only reads is a safeguard.
 
-import { counted } from '../naming/words';
+import { counted, inSeries } from '../naming/words';
 
 export type LoginRisk =
   | { readonly kind: 'superuser' | 'runs programs' | 'writes files' | 'reads files' | 'makes roles' }
@@ -17,7 +17,7 @@ export interface LoginReport {
 /** What is wrong with it in one sentence; null when it only reads. */
 export function risksInWords({ user, risks }: Pick<LoginReport, 'user' | 'risks'>): string | null {
   if (risks.length === 0) return null;
-  return `${user} ${listed(risks.map(riskInWords))}. Whoever may make a table in this database can have that done for them when Pawl reads it: audit with a login that can only read.`;
+  return `${user} ${inSeries(risks.map(riskInWords))}. Whoever may make a table in this database can have that done for them when Pawl reads it: audit with a login that can only read.`;
 }
 
 function riskInWords(risk: LoginRisk): string {
@@ -43,8 +43,4 @@ function riskInWords(risk: LoginRisk): string {
 
 function some({ count, examples }: { readonly count: number; readonly examples: readonly string[] }): string {
   return `${examples.join(', ')}${count > examples.length ? ' and others' : ''}`;
-}
-
-function listed(parts: readonly string[]): string {
-  return parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 }

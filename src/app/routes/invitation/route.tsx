@@ -6,7 +6,7 @@ import { formIn, shapeIn } from '~/app/server/door.server';
 import { letIntoBrowser } from '~/app/server/entry.server';
 import { notFound } from '~/app/server/ids.server';
 import { office } from '~/app/server/office.server';
-import { Wordmark } from '~/app/ui/Wordmark';
+import { EntryCard } from '~/app/ui/EntryCard';
 import { acceptInvitation, invited, shortestPassword } from '~/work/people';
 import type { Route } from './+types/route';
 import { PasswordForm } from './passwordForm.server';
@@ -32,41 +32,34 @@ export function meta() {
 export default function Invitation({ loaderData: { name, fullName, shortest }, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';
   return (
-    <main className="gate" id="content">
-      <div className="gate-card">
-        <div className="wordmark">
-          <Wordmark />
-          Pawl
+    <EntryCard title={`Welcome, ${fullName}`}>
+      <p className="small mute">
+        You sign in as <b className="mono">{name}</b>. Choose a password of at least {shortest} characters; a few words that mean
+        something to you alone do well.
+      </p>
+      <Form method="post" aria-label="Choose a password">
+        <input type="hidden" name="username" value={name} autoComplete="username" disabled />
+        <TextField name="password" label="Password" type="password" autoComplete="new-password" autoFocus required fullWidth />
+        <TextField
+          name="again"
+          label="The same again"
+          type="password"
+          autoComplete="new-password"
+          required
+          fullWidth
+          sx={{ marginTop: '12px' }}
+        />
+        {actionData?.problem && (
+          <p className="notice harm" role="alert">
+            {actionData.problem}
+          </p>
+        )}
+        <div className="actions">
+          <Button type="submit" variant="contained" disabled={busy}>
+            Take it and sign in
+          </Button>
         </div>
-        <h1>Welcome, {fullName}</h1>
-        <p className="small mute">
-          You sign in as <b className="mono">{name}</b>. Choose a password of at least {shortest} characters; a few words that
-          mean something to you alone do well.
-        </p>
-        <Form method="post" aria-label="Choose a password">
-          <input type="hidden" name="username" value={name} autoComplete="username" disabled />
-          <TextField name="password" label="Password" type="password" autoComplete="new-password" autoFocus required fullWidth />
-          <TextField
-            name="again"
-            label="The same again"
-            type="password"
-            autoComplete="new-password"
-            required
-            fullWidth
-            sx={{ marginTop: '12px' }}
-          />
-          {actionData?.problem && (
-            <p className="notice harm" role="alert">
-              {actionData.problem}
-            </p>
-          )}
-          <div className="actions">
-            <Button type="submit" variant="contained" disabled={busy}>
-              Take it and sign in
-            </Button>
-          </div>
-        </Form>
-      </div>
-    </main>
+      </Form>
+    </EntryCard>
   );
 }

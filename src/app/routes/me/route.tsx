@@ -1,7 +1,6 @@
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
@@ -9,6 +8,7 @@ import { actorIn, formIn, shapeIn } from '~/app/server/door.server';
 import { cookieFor } from '~/app/server/entry.server';
 import { office } from '~/app/server/office.server';
 import { Moment } from '~/app/ui/Moment';
+import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { allRights, mayAnywhere, type Right, rights } from '~/core/rights/rights';
 import { parseForm } from '~/input/parse';
@@ -212,20 +212,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
         <div className="fields" style={{ marginTop: 12 }}>
           <TextField name="name" label="What it is for" required autoComplete="off" />
           <TextField name="days" label="Days" defaultValue={90} slotProps={{ htmlInput: { inputMode: 'numeric' } }} />
-          <TextField
-            name="source"
-            label="Source"
-            select
-            defaultValue=""
-            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          >
-            <MenuItem value="">all that you may</MenuItem>
-            {sources.map(({ id, name }) => (
-              <MenuItem key={id} value={String(id)}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
+          <SourceChoice label="Source" all="all that you may" sources={sources} />
         </div>
         <div className="ticks" role="group" aria-label="What it may do">
           {mine.map((right) => (

@@ -7,6 +7,7 @@ import { actorIn, enterAll, formIn, orPage, shapeIn } from '~/app/server/door.se
 import { office } from '~/app/server/office.server';
 import { reached } from '~/app/server/settings.server';
 import { Moment } from '~/app/ui/Moment';
+import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { type Role, roleNames, roles } from '~/core/rights/rights';
 import { parseForm } from '~/input/parse';
@@ -185,20 +186,7 @@ function RoleFields({ sources }: { readonly sources: readonly { readonly id: num
           </MenuItem>
         ))}
       </TextField>
-      <TextField
-        name="source"
-        label="On"
-        select
-        defaultValue=""
-        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-      >
-        <MenuItem value="">all sources</MenuItem>
-        {sources.map(({ id, name }) => (
-          <MenuItem key={id} value={String(id)}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
+      <SourceChoice label="On" all="all sources" sources={sources} />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { cookieFor, localAddress } from '~/app/server/entry.server';
 import { leavingIn } from '~/app/server/gate';
 import { office } from '~/app/server/office.server';
 import { reached } from '~/app/server/settings.server';
+import { EntryCard } from '~/app/ui/EntryCard';
 import { finishElsewhere } from '~/work/elsewhere';
 import type { Route } from './+types/return';
 
@@ -27,14 +28,11 @@ export default function Returned({ loaderData: { to, problem } }: Route.Componen
     if (to !== null) window.location.replace(to);
   }, [to]);
   return (
-    <main className="gate" id="content">
-      <div className="gate-card">
-        <h1>{problem === null ? 'You are in' : 'That did not let you in'}</h1>
-        <p role={problem === null ? 'status' : 'alert'}>{problem ?? 'Going on …'}</p>
-        <Button component={Link} to={to ?? '/sign-in'} reloadDocument>
-          {problem === null ? 'Go on' : 'To the sign-in'}
-        </Button>
-      </div>
-    </main>
+    <EntryCard title={problem === null ? 'You are in' : 'That did not let you in'}>
+      <p role={problem === null ? 'status' : 'alert'}>{problem ?? 'Going on …'}</p>
+      <Button component={Link} to={to ?? '/sign-in'} reloadDocument>
+        {problem === null ? 'Go on' : 'To the sign-in'}
+      </Button>
+    </EntryCard>
   );
 }

@@ -7,7 +7,7 @@ import { formIn } from '~/app/server/door.server';
 import { letIntoBrowser, localAddress } from '~/app/server/entry.server';
 import { office } from '~/app/server/office.server';
 import { isDemo } from '~/app/server/settings.server';
-import { Wordmark } from '~/app/ui/Wordmark';
+import { EntryCard } from '~/app/ui/EntryCard';
 import { parseForm } from '~/input/parse';
 import { elsewhereName } from '~/work/elsewhere';
 import { letIn, listDemoPeople, signIn } from '~/work/people';
@@ -52,61 +52,58 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
   // Who comes by a link from another site is signed in perhaps, but shown to be only to our own pages.
   useEffect(() => void revalidate(), []); // eslint-disable-line react-hooks/exhaustive-deps
   return (
-    <main className="gate" id="content">
-      <div className="gate-card">
-        <div className="wordmark">
-          <Wordmark />
-          Pawl
-        </div>
-        <h1>Sign in</h1>
-        <Form method="post" aria-label="Sign in">
-          <input type="hidden" name="to" value={to} />
-          <TextField name="name" label="Name" autoComplete="username" autoFocus required fullWidth />
-          <TextField
-            name="password"
-            label="Password"
-            type="password"
-            autoComplete="current-password"
-            required
-            fullWidth
-            sx={{ marginTop: '12px' }}
-          />
-          {actionData?.problem && (
-            <p className="notice harm" role="alert">
-              {actionData.problem}
-            </p>
-          )}
-          <div className="actions">
-            <Button type="submit" variant="contained" name="intent" value="password" disabled={busy}>
-              {busy ? 'Looking …' : 'Sign in'}
+    <EntryCard
+      title="Sign in"
+      beside={
+        demo.length > 0 && (
+          <section className="gate-card" aria-label="People of the demo">
+            <h2>People of the demo</h2>
+            <p className="small mute">Made up, one for each role. A click lets you in, on this machine only.</p>
+            <Form method="post" className="demo-people">
+              <input type="hidden" name="to" value={to} />
+              <input type="hidden" name="intent" value="demo" />
+              {demo.map((person) => (
+                <button key={person.id} type="submit" name="name" value={person.name} className="demo-person" disabled={busy}>
+                  <b>{person.fullName}</b>
+                  <span>
+                    <span className="strong">{person.role}</span> {person.about}
+                  </span>
+                </button>
+              ))}
+            </Form>
+          </section>
+        )
+      }
+    >
+      <Form method="post" aria-label="Sign in">
+        <input type="hidden" name="to" value={to} />
+        <TextField name="name" label="Name" autoComplete="username" autoFocus required fullWidth />
+        <TextField
+          name="password"
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          required
+          fullWidth
+          sx={{ marginTop: '12px' }}
+        />
+        {actionData?.problem && (
+          <p className="notice harm" role="alert">
+            {actionData.problem}
+          </p>
+        )}
+        <div className="actions">
+          <Button type="submit" variant="contained" name="intent" value="password" disabled={busy}>
+            {busy ? 'Looking …' : 'Sign in'}
+          </Button>
+          {elsewhere && (
+            <Button href={`/sign-in/elsewhere?to=${encodeURIComponent(to)}`} variant="text">
+              With {elsewhere}
             </Button>
-            {elsewhere && (
-              <Button href={`/sign-in/elsewhere?to=${encodeURIComponent(to)}`} variant="text">
-                With {elsewhere}
-              </Button>
-            )}
-          </div>
-        </Form>
-        <p className="small mute">No password yet? Ask who keeps people here for an invitation.</p>
-      </div>
-      {demo.length > 0 && (
-        <section className="gate-card" aria-label="People of the demo">
-          <h2>People of the demo</h2>
-          <p className="small mute">Made up, one for each role. A click lets you in, on this machine only.</p>
-          <Form method="post" className="demo-people">
-            <input type="hidden" name="to" value={to} />
-            <input type="hidden" name="intent" value="demo" />
-            {demo.map((person) => (
-              <button key={person.id} type="submit" name="name" value={person.name} className="demo-person" disabled={busy}>
-                <b>{person.fullName}</b>
-                <span>
-                  <span className="strong">{person.role}</span> {person.about}
-                </span>
-              </button>
-            ))}
-          </Form>
-        </section>
-      )}
-    </main>
+          )}
+        </div>
+      </Form>
+      <p className="small mute">No password yet? Ask who keeps people here for an invitation.</p>
+    </EntryCard>
   );
 }

@@ -23,7 +23,6 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 
 process.stdout.write(`Pawl ${demo ? 'with the demo harbour' : ''}\n`);
 mkdirSync(home, { recursive: true });
-process.umask(0o077);
 refuseSecondStart();
 process.env.PAWL_KEY_FILE ??= join(home, 'key');
 await installNodeModules();

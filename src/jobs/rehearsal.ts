@@ -15,7 +15,10 @@ import {
 } from '../store/dockets/rehearsals';
 import { addOwed, keepOwedProblem, settleOwed, takeOwed } from '../store/dockets/owedRemovals';
 import { findRehearsalServer } from '../store/sources/rehearsalServer';
-import { getConnection } from '../store/sources/sources';
+import { findSource, getConnection } from '../store/sources/sources';
+import { pawlItself } from '../work/actor';
+import { docketObject } from '../work/dockets';
+import { write } from '../work/perform';
 import type { ConnectionDetails } from '../sources/source';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
@@ -107,6 +110,8 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
       if (report.holds && !changed) await moveDocket(db, docketId, ['Draft'], 'Rehearsed');
       if (!report.holds) await moveDocket(db, docketId, ['Rehearsed'], 'Draft');
       await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
+      const act = { act: 'rehearsal.end', source: await findSource(db, sourceId), object: docketObject(docketId) };
+      await write(db, pawlItself('worker'), act, report.holds ? 'done' : 'failed', { after: { rehearsal: id } });
     }, store);
   } catch (error) {
     const stopped = error instanceof SourceError && error.reason === 'cancelled';

@@ -32,6 +32,8 @@ import {
   type SurveyRow,
 } from '../store/surveys/surveys';
 import { keepTables } from '../store/surveys/surveyedTables';
+import { pawlItself } from '../work/actor';
+import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 
@@ -79,15 +81,28 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext, lost: A
   try {
     const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping, lost]));
     await keepResult(row, result, store);
+    await noteEnd(row, store, 'done', { findings: result.findings.length });
   } catch (error) {
     // Another worker may have it by now; what it says of it counts.
     if (lost.aborted) return;
     if (stopping.aborted && !cancelled.signal.aborted) return void (await requeueSurvey(store, row.id, ['running']));
     const isCancel = error instanceof SourceError && error.reason === 'cancelled';
     await finishSurvey(store, row.id, isCancel && cancelled.signal.aborted ? 'cancelled' : 'failed', messageOf(error));
+    await noteEnd(row, store, 'failed', { reason: messageOf(error) });
   } finally {
     clearInterval(watch);
   }
+}
+
+async function noteEnd(
+  { id, sourceId, depth }: SurveyRow,
+  store: JobContext['store'],
+  outcome: 'done' | 'failed',
+  after: object,
+) {
+  const source = await findSource(store, sourceId);
+  const act = { act: 'survey.end', source, object: `survey ${id}` };
+  await write(store, pawlItself('worker'), act, outcome, { after: { depth, ...after } });
 }
 
 interface Judged extends SurveyResult {

@@ -5,17 +5,18 @@ import type { Right } from '../core/rights/rights';
 import { openPostgresql } from '../sources/postgresql/index';
 import type { Source } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
+import { getSettings } from '../store/sources/settings';
 import { getConnection } from '../store/sources/sources';
 import { permit } from './actor';
 import type { Room } from './enter';
 import { type Line, openLine } from './line';
 
 const patience = { statementMs: 20_000, lockMs: 2_000, purpose: undefined };
-/** Sessions at one source at a time, those who wait, and for how long. */
-const sessions = 2;
+/** Sessions at one source at a time where its budget allows more than one, those who wait, and for how long. */
+const mostSessions = 2;
 const mostWaiting = 6;
 const waitMs = 15_000;
-const lines = new Map<number, Line>();
+const lines = new Map<string, Line>();
 
 export type Answered<T> = ({ readonly ok: true } & T) | Unanswered;
 
@@ -37,8 +38,11 @@ export async function whileReading<T>(
   ask: (reader: Source) => Promise<T | Unanswered>,
 ): Promise<Answered<T>> {
   await permit(store, actor, right, source.id);
-  const line = lines.get(source.id) ?? openLine({ places: sessions, waiting: mostWaiting, waitMs });
-  lines.set(source.id, line);
+  const { budget } = await getSettings(store, source.id);
+  const places = Math.min(mostSessions, budget.connections);
+  const key = `${source.id} ${places}`;
+  const line = lines.get(key) ?? openLine({ places, waiting: mostWaiting, waitMs });
+  lines.set(key, line);
   const leave = await line.enter(gone);
   if (leave === null)
     return unanswered(`Others are asking ${source.name} already, and Pawl keeps its load small. Try again in a moment.`);

@@ -7,6 +7,8 @@ import type pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { openStore } from '../../src/store/db';
 import { migrate } from '../../src/store/migrate';
+import { usualBudget } from '../../src/sources/budget';
+import { keepBudget } from '../../src/store/sources/settings';
 import { addSource, findSource } from '../../src/store/sources/sources';
 import { pawlItself } from '../../src/work/actor';
 import type { Room } from '../../src/work/enter';
@@ -46,17 +48,18 @@ const rows = { kind: 'rows', table: 'public.held', columns: [] } as never;
 const read = (gone: AbortSignal) =>
   whileReading(room, 'seeRows', gone, async (reader) => ({ page: await reader.offenders(rows, { offset: 0, limit: 8 }) }));
 
-test('a hundred at once take two sessions of the source, and those past the line are told so', async () => {
+test.each([1, 2])('a hundred at once take as many sessions as the budget allows, two at the most: %i', async (allowed) => {
+  await keepBudget(store, room.source.id, { ...usualBudget, connections: allowed === 2 ? 5 : 1 });
   await audited.run('begin; lock table held in access exclusive mode');
   const gone = new AbortController();
   const asked = Array.from({ length: 100 }, () => read(gone.signal));
-  await eventually(async () => ((await sessions()) === 2 ? true : null), 'two sessions');
+  await eventually(async () => ((await sessions()) === allowed ? true : null), 'sessions');
   const told = await Promise.race(asked);
   expect(told).toMatchObject({ ok: false, message: expect.stringContaining('Others are asking') as string });
-  expect(await sessions()).toBe(2);
+  expect(await sessions()).toBe(allowed);
   await audited.run('rollback');
   const answers = await Promise.all(asked);
-  expect(answers.filter(({ ok }) => ok)).toHaveLength(8);
+  expect(answers.filter(({ ok }) => ok)).toHaveLength(allowed + 6);
   expect(await sessions()).toBe(0);
 });
 

@@ -42,6 +42,8 @@ const words: Readonly<Record<string, string>> = {
   'docket.ranElsewhere': 'said that a docket was run elsewhere',
   'docket.discard': 'discarded a docket',
   'run.end': 'came to the end of a run',
+  'survey.end': 'came to the end of a survey',
+  'rehearsal.end': 'came to the end of a rehearsal',
   'finding.waive': 'waived a finding',
   'finding.unwaive': 'took a waiver back',
   'rule.settle': 'settled a rule',

@@ -38,6 +38,7 @@ const kinds = [
   ['survey', 'surveys'],
   ['docket', 'dockets'],
   ['run', 'ends of runs'],
+  ['rehearsal', 'ends of rehearsals'],
   ['finding', 'waivers'],
   ['rule', 'rules'],
   ['budget', 'budgets'],

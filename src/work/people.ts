@@ -2,9 +2,8 @@
 
 import { createHash, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
-import { type Grant, rights, type Right, type Role, roles } from '../core/rights/rights';
-import type { Db } from '../store/db';
-import { inTransaction } from '../store/db';
+import { type Grant, type Right, rights, type Role, roles } from '../core/rights/rights';
+import { type Db, inTransaction } from '../store/db';
 import {
   addGrant,
   addPerson as insertPerson,
@@ -33,6 +32,7 @@ import {
   findSession,
   takeInvitation,
 } from '../store/people/sessions';
+import { appendEntry } from '../store/journal/journal';
 import { findSource } from '../store/sources/sources';
 import { type Actor, pawlItself } from './actor';
 import type { Office } from './office';
@@ -95,8 +95,18 @@ function countStranger(name: string): number {
 
 /** Writes down that somebody did not get in. */
 export function refusedEntry(store: Db, name: string, address: string, reason: string): Promise<void> {
-  const nobody = { person: { id: null as never, name, fullName: name.slice(0, 80) }, via: 'browser', address } as const;
-  return write(store, nobody, { act: 'person.signIn', source: null, object: 'Pawl' }, 'refused', { after: { reason } });
+  return appendEntry(store, {
+    personId: null,
+    person: name.slice(0, 80),
+    via: 'browser',
+    address,
+    act: 'person.signIn',
+    outcome: 'refused',
+    sourceId: null,
+    source: null,
+    object: 'Pawl',
+    after: { reason },
+  });
 }
 
 // The same work for a name that is not there: time tells nothing either.

@@ -6,6 +6,7 @@ import { openPostgresql } from '../sources/postgresql/index';
 import type { ConnectionDetails } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { countOpenDockets, isRunning } from '../store/dockets/dockets';
+import { countOwed } from '../store/dockets/owedRemovals';
 import {
   addSource as insertSource,
   archiveSource,
@@ -186,7 +187,10 @@ export async function purge(office: Office, actor: Actor, id: number): Promise<O
     source: { id, name: source?.name ?? String(id) },
     object: source?.name ?? String(id),
   } as const;
-  return perform(office, actor, act, async (db) =>
-    (await purgeSource(db, id)) ? done : { problem: 'Only a source that was taken out of use can be purged.' },
-  );
+  return perform(office, actor, act, async (db) => {
+    // Who would remove them, if nobody knew of them any more?
+    if ((await countOwed(db, id)) > 0)
+      return { problem: 'Copies of its rows are still at a rehearsal server. They have to be gone first.' };
+    return (await purgeSource(db, id)) ? done : { problem: 'Only a source that was taken out of use can be purged.' };
+  });
 }

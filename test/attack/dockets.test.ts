@@ -11,6 +11,7 @@ import { survey } from '../../src/sources/survey';
 import { openStore } from '../../src/store/db';
 import { findDocket, listDockets, moveDocket } from '../../src/store/dockets/dockets';
 import { askForRehearsal, findLastRehearsal, finishRehearsal } from '../../src/store/dockets/rehearsals';
+import { addOwed } from '../../src/store/dockets/owedRemovals';
 import { findRun, listRuns } from '../../src/store/dockets/runs';
 import { keepFindings, listFindings } from '../../src/store/findings/findings';
 import { migrate } from '../../src/store/migrate';
@@ -315,6 +316,14 @@ describe('guards of production', () => {
     expect((await removeSource(office, planner, room.source)).problem).toBeNull();
     await expect(getConnection(store, room.source.id)).rejects.toThrow('gone');
     expect((await findDocket(store, room.source.id, docket))?.state).toBe('Stopped');
+    // Nor while a copy of its rows is still somewhere.
+    const row = await findDocket(store, room.source.id, docket);
+    const { plan } = await planDocket(store, room.source, row as NonNullable<typeof row>);
+    const rehearsal = (plan && (await askForRehearsal(store, docket, plan))) ?? 0;
+    await finishRehearsal(store, rehearsal, 'failed', null);
+    await addOwed(store, { rehearsal, server: audited.details, label: 'x', problem: 'Its server was away.' });
+    expect((await purge(office, planner, room.source.id)).problem).toContain('still at a rehearsal server');
+    await store.query('delete from owed_removals where rehearsal_id = $1', [rehearsal]);
     expect((await purge(office, planner, room.source.id)).problem).toBeNull();
     expect(await findDocket(store, room.source.id, docket)).toBeNull();
     expect((await store.query('select from journal where source_id = $1', [room.source.id])).rowCount).toBeGreaterThan(2);

@@ -69,11 +69,9 @@ test('what nobody waits for any more is stopped at the server at once', async ()
     const gone = new AbortController();
     const asked = read(gone.signal);
     await eventually(async () => ((await sessions()) === 1 ? true : null), 'a session');
-    const started = Date.now();
     gone.abort();
-    expect(await asked).toMatchObject({ ok: false });
-    // A lock is waited for two seconds: it was not that which ended it.
-    expect(Date.now() - started).toBeLessThan(1_500);
+    // Else it would have ended by waiting for the lock for too long, and said so.
+    expect(await asked).toMatchObject({ ok: false, message: expect.stringContaining('it was cancelled') as string });
     expect(await sessions()).toBe(0);
   } finally {
     await audited.run('rollback');

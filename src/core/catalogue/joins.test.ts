@@ -56,5 +56,6 @@ test.each([
 ])('poison is read in a moment: %s', (_, text) => {
   const started = performance.now();
   joinsIn(text);
-  expect(performance.now() - started).toBeLessThan(1_000);
+  // It takes some ten milliseconds; each of these took minutes.
+  expect(performance.now() - started).toBeLessThan(10_000);
 });

@@ -1,5 +1,5 @@
 import type { ConnectionDetails } from '../../sources/source';
-import { type Db, findRow, rowsOf } from '../db';
+import { type Db, findRow, getRow, rowsOf } from '../db';
 import { seal, unseal } from '../secrets';
 
 export interface NewOwed {
@@ -63,6 +63,17 @@ export function listOwed(db: Db, docket: number): Promise<readonly OwedRow[]> {
      join rehearsals on rehearsals.id = rehearsal_id where docket_id = $1 order by owed_removals.id`,
     [docket],
   );
+}
+
+/** The copies of a source's rehearsals that are still somewhere. */
+export async function countOwed(db: Db, source: number): Promise<number> {
+  const { count } = await getRow<{ count: number }>(
+    db,
+    `select count(*) as count from owed_removals join rehearsals on rehearsals.id = rehearsal_id
+     join dockets on dockets.id = docket_id where source_id = $1`,
+    [source],
+  );
+  return count;
 }
 
 function boundTo(id: number): string {

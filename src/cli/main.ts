@@ -20,6 +20,8 @@ const commands: Readonly<Record<string, { readonly usage: string; run(args: read
 };
 const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
 
+// Who reads only the beginning, as `head` does, has seen enough.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 3));
 process.exitCode = await main(process.argv.slice(2));
 
 async function main([name, ...rest]: readonly string[]): Promise<number> {

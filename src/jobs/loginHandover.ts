@@ -7,11 +7,7 @@ import { randomBytes } from 'node:crypto';
 import pg from 'pg';
 import type { Db } from '../store/db';
 import { seal, unseal } from '../store/secrets';
-
-export interface Login {
-  readonly user: string;
-  readonly password: string;
-}
+import type { Login } from '../work/office';
 
 const wanted = 'pawl_login_wanted';
 const offeredMs = 10 * 60_000;

@@ -53,6 +53,7 @@ import { type Actor, nameOf } from './actor';
 import { latestCatalogue } from './catalogues';
 import { digestOf } from './digest';
 import type { Room } from './enter';
+import type { Login } from './office';
 import { done, type Outcome, perform } from './perform';
 
 /** Where others work, a docket goes the quiet way unless somebody decides otherwise. */
@@ -286,11 +287,6 @@ export async function runDocket(
   ).catch(inAnother);
   if (outcome.problem === null) await office.enqueue('run', outcome.result);
   return outcome.problem;
-}
-
-export interface Login {
-  readonly user: string;
-  readonly password: string;
 }
 
 // uq_docket_items_open: going back or on would put a finding into two dockets that are not through.

@@ -3,9 +3,15 @@
 
 import type pg from 'pg';
 
+/** As somebody typed it for one run. */
+export interface Login {
+  readonly user: string;
+  readonly password: string;
+}
+
 export interface Office {
   readonly store: pg.Pool;
   readonly enqueue: (job: 'survey' | 'rehearsal' | 'run', id: number) => Promise<void>;
   /** Keeps a typed login ready for the worker that takes the run; false when it is too long. */
-  readonly offerLogin: (run: number, login: { readonly user: string; readonly password: string }) => Promise<boolean>;
+  readonly offerLogin: (run: number, login: Login) => Promise<boolean>;
 }

@@ -1,11 +1,6 @@
 // Names that mean harm: they end lines, texts and statements, hide, turn the order of what is read, and stand at the limit of
 // length. What is planned on them is run and taken back, by us and by psql.
 
-import { execFile } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { promisify } from 'node:util';
 import pg from 'pg';
 import { beforeAll, expect, test } from 'vitest';
 import type { Catalogue } from '../../src/core/catalogue/model';
@@ -19,6 +14,7 @@ import { openPostgresql } from '../../src/sources/postgresql/index';
 import { differences, fingerprintOf } from '../../src/sources/postgresql/scratch';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 import { useDatabase } from '../database';
+import { runScript } from '../psql';
 
 const schema = 'fee\u202eeef';
 const parent = `ve\nssel'; drop table loot; --`;
@@ -77,7 +73,7 @@ test.each(['plain', 'quiet'] as const)(
     expect(plan.steps.map(({ operation }) => operationInWords(operation)).length).toBe(plan.steps.length);
     const before = await fingerprintOf(database.details);
     for (const name of ['before', 'forward', 'forward', 'after', 'back', 'back'] as const)
-      expect([name, await psql(scripts[name])]).toEqual([name, '']);
+      expect([name, await runScript(database.details, scripts[name])]).toEqual([name, '']);
     expect(differences(before, await fingerprintOf(database.details))).toEqual([]);
     expect((await database.run(`select to_regclass('public.loot') is not null as there`)).rows).toEqual([{ there: true }]);
   },
@@ -85,15 +81,4 @@ test.each(['plain', 'quiet'] as const)(
 
 function namesOf({ tables }: Catalogue): readonly string[] {
   return tables.flatMap((table) => [table.name, ...table.columns.map(({ name }) => name)]);
-}
-
-async function psql(script: string): Promise<string> {
-  const { host, port, database: name, user, password } = database.details;
-  const file = join(mkdtempSync(join(tmpdir(), 'pawl-psql-')), 'script.sql');
-  writeFileSync(file, script);
-  const args = ['-X', '-q', '-h', host, '-p', String(port), '-U', user, '-d', name, '-f', file];
-  return promisify(execFile)('psql', args, { env: { ...process.env, PGPASSWORD: password } }).then(
-    () => '',
-    (error: { stderr: string }) => error.stderr,
-  );
 }

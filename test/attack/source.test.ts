@@ -1,10 +1,5 @@
 // An audited database that attacks who reads it, rehearses it and changes it.
 
-import { execFile } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { promisify } from 'node:util';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { carryOutPlan, provePlan } from '../../src/sources/carryOut';
 import type { Fact } from '../../src/core/evidence/evidence';
@@ -17,6 +12,7 @@ import { openReading } from '../../src/sources/postgresql/connect';
 import { rehearse } from '../../src/sources/rehearse';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 import { onServer, useDatabase } from '../database';
+import { runScript } from '../psql';
 import { hostileSchema, lootOf } from './hostile';
 
 const suffix = Math.random().toString(36).slice(2, 8);
@@ -128,20 +124,6 @@ function planOfCall(mode: Mode = 'plain'): Plan {
 // Building a key or looking at references evaluates expressions of the table's own indexes; operators must not.
 const planted = `select what, who from public.loot where what not in ('index expression', 'index predicate', 'policy') group by what, who`;
 
-/** Runs a script as people do, and returns what went wrong. */
-async function psql(script: string): Promise<string> {
-  const { host, port, database: name } = database.details;
-  const file = join(mkdtempSync(join(tmpdir(), 'pawl-psql-')), 'script.sql');
-  writeFileSync(file, script);
-  const env = { ...process.env, PGPASSWORD: 'mend' };
-  return promisify(execFile)('psql', ['-X', '-q', '-h', host, '-p', String(port), '-U', mender, '-d', name, '-f', file], {
-    env,
-  }).then(
-    () => '',
-    (error: { stderr: string }) => error.stderr,
-  );
-}
-
 describe('a docket on it', () => {
   test('takes the system’s operators and functions, never what is planted beside them', async () => {
     const plan = planOfCall();
@@ -163,7 +145,7 @@ describe('a docket on it', () => {
     const plan = planOfCall(mode);
     const scripts = postgresql.scripts(plan, { title: 'Docket', source: 'hostile', madeAt: 'now' });
     for (const name of ['before', 'forward', 'forward', 'after', 'back', 'back'] as const)
-      expect([name, await psql(scripts[name])]).toEqual([name, '']);
+      expect([name, await runScript(asMender(), scripts[name])]).toEqual([name, '']);
     expect((await database.run(planted)).rows).toEqual([]);
     await database.run('delete from public.loot');
   });

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { ArrayMaxSize, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
+import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
 import { type Mode, modes } from '../core/plan/locks';
 import { rules } from '../core/rules/index';
@@ -27,6 +27,8 @@ export class PlanArguments {
   @IsIn(modes) mode: Mode = 'plain';
   /** What becomes of orphans. */
   @IsIn(['null', 'delete', 'keep-by-hand']) repairs: 'null' | 'delete' | 'keep-by-hand' = 'keep-by-hand';
+  /** True to script references that nobody has looked at in the rows, too. */
+  @IsBoolean() unmeasured = false;
 }
 
 export class ScriptArguments extends PlanArguments {
@@ -39,12 +41,14 @@ export class RehearseArguments extends PlanArguments {
   @IsOptional() @IsNumber() @Min(1) mostMegabytes?: number;
 }
 
-export const planUsage = '[--only RULE…] [--min-confidence X] [--mode quiet|plain] [--repairs null|delete|keep-by-hand]';
+export const planUsage =
+  '[--only RULE…] [--min-confidence X] [--mode quiet|plain] [--repairs null|delete|keep-by-hand] [--unmeasured]';
 export const planOptions = {
   only: { type: 'string', multiple: true },
   'min-confidence': { type: 'string' },
   mode: { type: 'string' },
   repairs: { type: 'string' },
+  unmeasured: { type: 'boolean' },
 } as const;
 
 /** Options of a plan as parsed, shaped for PlanArguments. */

@@ -1,6 +1,6 @@
 // The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
 
-import { SurveyFileError } from '../input/surveyDocument';
+import { SurveyFileError } from '../input/surveyFile';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
 import * as journal from './commands/journal';

@@ -3,7 +3,7 @@ import { type Plan, planFor } from '../core/plan/plan';
 import type { Decision } from '../core/remedies/question';
 import { questionsFor } from '../core/remedies/questions';
 import type { Finding } from '../core/rules/rule';
-import { readSurveyDocument, type ReadSurvey, SurveyFileError } from '../input/surveyDocument';
+import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';
 
 /** The plan for the findings of a survey file that were asked for. Throws UsageError, SurveyFileError. */
@@ -13,39 +13,28 @@ export async function planOfFile({
   minConfidence = 0,
   mode,
   repairs,
+  unmeasured,
 }: PlanArguments): Promise<{ readonly plan: Plan; readonly survey: ReadSurvey; readonly chosen: number }> {
   const text = await readFile(file, 'utf8').catch((cause: unknown) => {
     throw new UsageError(`${file} cannot be read. Is the path right?`, { cause });
   });
   const survey = await readSurveyDocument(text);
-  try {
-    return planOf(survey);
-  } catch (cause) {
-    // Each part of the file has its shape, but they may contradict each other.
-    const why = cause instanceof Error ? cause.message : 'unknown error';
-    throw new SurveyFileError(`The catalogue of ${file} does not hold together, so nothing can be planned on it: ${why}`, {
-      cause,
-    });
-  }
-
-  function planOf(survey: ReadSurvey) {
-    const chosen = survey.findings
-      .filter((finding) => only.length === 0 || only.includes(finding.rule))
-      .filter((finding) => finding.confidence >= minConfidence)
-      // What takes somebody's thought has no script.
-      .filter(({ proposal }) => proposal.kind !== 'byHand' && proposal.kind !== 'replaceKey')
-      .filter((finding) => finding.proposal.kind !== 'standIns' || repairs === 'null');
-    const plan = planFor(
-      chosen.map((finding) => ({ finding, decision: decisionFor(finding, survey) })),
-      survey.catalogue,
-      'file',
-      mode,
-    );
-    return { plan, survey, chosen: chosen.length };
-  }
+  const chosen = survey.findings
+    .filter((finding) => only.length === 0 || only.includes(finding.rule))
+    .filter((finding) => finding.confidence >= minConfidence)
+    // What takes somebody's thought has no script.
+    .filter(({ proposal }) => proposal.kind !== 'byHand' && proposal.kind !== 'replaceKey')
+    .filter((finding) => finding.proposal.kind !== 'standIns' || repairs === 'null');
+  const plan = planFor(
+    chosen.map((finding) => ({ finding, decision: decisionFor(finding) })),
+    survey.catalogue,
+    'file',
+    mode,
+  );
+  return { plan, survey, chosen: chosen.length };
 
   // Where a repair is refused, rows stay as they are, and a new reference or check holds for new rows only.
-  function decisionFor(finding: Finding, survey: ReadSurvey): Decision {
+  function decisionFor(finding: Finding): Decision {
     const questions = questionsFor(finding, survey.catalogue, {});
     const repair = { 'keep-by-hand': 'leave', null: 'empty', delete: 'remove' }[repairs];
     const decided = (['orphans', 'broken'] as const).map((id): [string, string] => {
@@ -55,6 +44,6 @@ export async function planOfFile({
       return [id, allowed ? repair : 'leave'];
     });
     // Which row is true, and what belongs where nothing stands, is for a person to say.
-    return { ...Object.fromEntries(decided), repeats: 'leave', nulls: 'leave' };
+    return { ...Object.fromEntries(decided), repeats: 'leave', nulls: 'leave', unmeasured: unmeasured ? 'script' : 'wait' };
   }
 }

@@ -6,7 +6,6 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
-  IsBoolean,
   IsIn,
   IsNumber,
   IsObject,
@@ -19,19 +18,15 @@ import {
 } from 'class-validator';
 import type { Catalogue } from '../core/catalogue/model';
 import { tableId, type TableId } from '../core/catalogue/identifiers';
-import { type Claim, type Form, forms } from '../core/evidence/claims';
+import { findTable } from '../core/catalogue/lookups';
+import { type Claim, columnsOfClaim, type Form, forms } from '../core/evidence/claims';
 import { surveyFormat } from '../core/survey/document';
-import { concerns, type Finding, type Proposal, referentialActions, severities } from '../core/rules/rule';
+import { concerns, type Finding, type Proposal, severities } from '../core/rules/rule';
+import { catalogueFrom, CatalogueShape, partsOf } from './catalogueShape';
 import { errorsInWords, parse } from './parse';
+import { Names, SurveyFileError } from './surveyFile';
 
 const most = 1_000_000;
-
-/** A list of names, each of which says something. */
-const Names = () => applyAll(IsArray(), IsString({ each: true }), MinLength(1, { each: true }));
-
-function applyAll(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
-  return (target, property) => decorators.forEach((decorate) => decorate(target, property));
-}
 
 class FoundObjectShape {
   @IsString() @MinLength(1) schema!: string;
@@ -103,58 +98,6 @@ class FindingShape {
   @ValidateNested() @Type(() => ProposalShape) proposal!: ProposalShape;
 }
 
-class ColumnShape {
-  @IsString() @MinLength(1) name!: string;
-  @IsString() declaredType!: string;
-  @IsString() family!: string;
-  @IsBoolean() nullable!: boolean;
-  @IsOptional() @IsString() generated?: string | null;
-}
-
-class ConstraintShape {
-  @IsIn(['primary key', 'unique', 'foreign key', 'check', 'exclusion']) kind!: string;
-  @IsString() @MinLength(1) name!: string;
-  @IsBoolean() validated!: boolean;
-  @Names() columns!: string[];
-  @IsOptional() @IsString() parent?: string;
-  @IsOptional() @Names() parentColumns?: string[];
-  @IsOptional() @IsIn(referentialActions) onDelete?: string;
-  @IsOptional() @IsIn(referentialActions) onUpdate?: string;
-  @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: string;
-  @IsOptional() @IsIn(['no', 'initially immediate', 'initially deferred']) deferrable?: string;
-  @IsOptional() @IsString() comment?: string;
-}
-
-class IndexShape {
-  @IsString() @MinLength(1) name!: string;
-  @IsBoolean() unique!: boolean;
-  @IsBoolean() valid!: boolean;
-  @IsArray() columns!: (string | null)[];
-  @IsOptional() @IsString() predicate?: string | null;
-  @IsOptional() @IsString() constraint?: string | null;
-}
-
-class TableShape {
-  @IsString() @MinLength(1) schema!: string;
-  @IsString() @MinLength(1) name!: string;
-  @IsString() kind!: string;
-  @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
-}
-
-class SequenceShape {
-  @IsString() schema!: string;
-  @IsString() name!: string;
-}
-
-class CatalogueShape {
-  @IsObject() engine!: object;
-  @IsString() database!: string;
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => TableShape) tables!: TableShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => SequenceShape) sequences!: SequenceShape[];
-}
-
 class SourceShape {
   @IsString() engine!: string;
   @IsString() version!: string;
@@ -176,11 +119,6 @@ export interface ReadSurvey {
   readonly findings: readonly Finding[];
 }
 
-/** A survey file that is not what it should be; the message says where. */
-export class SurveyFileError extends Error {
-  override readonly name = 'SurveyFileError';
-}
-
 /** Reads the text of a survey file. Throws SurveyFileError. */
 export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   let plain: unknown;
@@ -196,19 +134,38 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
   // To the validator a list of nothing is as good as an object of any shape.
   refuseListsWithin(parsed.value);
-  const { catalogue } = plain as { catalogue: Catalogue };
-  const known = new Set(catalogue.tables.map((t) => tableId(t.schema, t.name)));
+  const { source, takenAt, findings } = parsed.value;
+  const catalogue = catalogueFrom(parsed.value.catalogue);
   return {
-    source: parsed.value.source,
-    takenAt: parsed.value.takenAt,
-    // Ids are made anew: a file could give a table another's.
-    catalogue: { ...catalogue, tables: catalogue.tables.map((t) => ({ ...t, id: tableId(t.schema, t.name) })) },
-    findings: parsed.value.findings.map((finding) => {
-      if (!known.has(tableId(finding.object.schema, finding.object.table)))
-        throw new SurveyFileError(`Finding ${finding.id} is about a table that the file's catalogue does not have.`);
-      return findingFrom(finding);
+    source,
+    takenAt,
+    catalogue,
+    findings: findings.map((shape) => {
+      const finding = findingFrom(shape);
+      refuseStrangers(finding, catalogue);
+      return finding;
     }),
   };
+}
+
+// What a finding speaks of has to be in the file's own catalogue.
+function refuseStrangers({ id, object, proposal }: Finding, catalogue: Catalogue): void {
+  const refuse = (what: string): never => {
+    throw new SurveyFileError(`Finding ${id} is about ${what} that the file's catalogue does not have.`);
+  };
+  const has = (table: TableId, columns: readonly string[]): void => {
+    const found = findTable(catalogue, table) ?? refuse(`a table ${table}`);
+    const stranger = columns.find((column) => !found.columns.some(({ name }) => name === column));
+    if (stranger !== undefined) refuse(`a column ${stranger} of ${table}`);
+  };
+  const own = tableId(object.schema, object.table);
+  has(own, proposal.kind === 'surrogateKey' ? [] : proposal.columns);
+  if ('references' in proposal && proposal.references) {
+    const { schema, table, columns } = proposal.references;
+    has(tableId(schema, table), columns);
+  }
+  for (const claim of 'claims' in proposal ? proposal.claims : 'claim' in proposal ? [proposal.claim] : [])
+    has(own, columnsOfClaim(claim));
 }
 
 function refuseListsWithin({ findings, catalogue }: SurveyDocumentShape): void {
@@ -219,13 +176,7 @@ function refuseListsWithin({ findings, catalogue }: SurveyDocumentShape): void {
       proposal,
       ...(proposal ? [proposal.references, proposal.claim, ...(proposal.claims ?? []), ...(proposal.children ?? [])] : []),
     ]),
-    ...catalogue.sequences,
-    ...catalogue.tables.flatMap((table) => [
-      table,
-      ...(table.columns ?? []),
-      ...(table.constraints ?? []),
-      ...(table.indexes ?? []),
-    ]),
+    ...partsOf(catalogue),
   ];
   if ([catalogue, ...parts].some((part) => Array.isArray(part)))
     throw new SurveyFileError(

@@ -40,7 +40,7 @@ export async function carryOutPlan(
   known: Catalogue | null = null,
 ): Promise<void> {
   const operations = operationsOf(plan, direction);
-  const toStart = direction !== 'forward' ? [] : checksToStart(plan, direction, known ?? (await session.readCatalogue()));
+  const toStart = checksToStart(plan, direction, known ?? (await session.readCatalogue()));
   const work: readonly (() => Promise<Outcome>)[] = [
     () => checkAll(session, toStart, 'Nothing was changed'),
     ...operations.map((operation) => () => session.carryOut(postgresql.stretches(operation, plan.mode), plan.mode)),

@@ -10,7 +10,7 @@ import { planOfFile } from '../../src/cli/planOfFile';
 import { PlanArguments, UsageError } from '../../src/cli/arguments';
 import { connectionFrom } from '../../src/cli/connection';
 import { postgresql } from '../../src/core/dialects/postgresql/index';
-import { SurveyFileError } from '../../src/input/surveyDocument';
+import { SurveyFileError } from '../../src/input/surveyFile';
 import { useDatabase } from '../database';
 
 const folder = mkdtempSync(join(tmpdir(), 'pawl-terminal-'));

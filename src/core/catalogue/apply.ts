@@ -2,26 +2,70 @@
 // clears its findings, back restores the original exactly.
 
 import { claimInWords, columnsOfClaim } from '../evidence/claims';
-import type { Operation, ReplaceKey, RestoreKey } from '../plan/operations';
+import type { AddCheck, Operation, RenameConstraint, ReplaceKey, RestoreKey } from '../plan/operations';
+import { Draft } from './edit';
 import { columnId, constraintId, type TableId } from './identifiers';
-import { findTable, getTable } from './lookups';
 import type { Catalogue, Column, Constraint, Index, Table } from './model';
 
 /** Throws when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
 export function apply(operation: Operation, catalogue: Catalogue): Catalogue {
-  const table = getTable(catalogue, operation.table);
-  if (operation.kind === 'replaceKey' || operation.kind === 'restoreKey') return swapKey(operation, table, catalogue);
-  const next = change(operation, table, catalogue);
-  if (next === table) return catalogue;
-  const changed = { ...catalogue, tables: catalogue.tables.map((t) => (t === table ? next : t)) };
-  return operation.kind === 'renameConstraint' ? followRename(changed, operation) : changed;
+  return applyAll([operation], catalogue);
 }
 
 export function applyAll(operations: readonly Operation[], catalogue: Catalogue): Catalogue {
-  return operations.reduce((current, operation) => apply(operation, current), catalogue);
+  const draft = new Draft(catalogue);
+  for (const operation of operations) applyTo(draft, operation);
+  return draft.done();
 }
 
-function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: Table, catalogue: Catalogue): Table {
+/** As `apply`, on a catalogue that is being changed. */
+export function applyTo(draft: Draft, operation: Operation): void {
+  const table = draft.get(operation.table);
+  if (operation.kind === 'replaceKey' || operation.kind === 'restoreKey') return swapKey(operation, table, draft);
+  const next = change(operation, table, draft);
+  if (next === table) return;
+  draft.put(next);
+  handDown(operation, table, draft);
+  if (operation.kind === 'renameConstraint') followRename(operation, draft);
+}
+
+// What a table hands down to those that inherit from it, and to its partitions (manual, 5.10 "Inheritance", and
+// "ALTER TABLE"): NOT NULL and checks. Keys of a partitioned table have parts of their own in each partition, which
+// the server names; they are its own affair.
+function handDown(operation: Operation, before: Table, draft: Draft): void {
+  for (const id of draft.descendantsOf(operation.table)) {
+    const heir = draft.get(id);
+    const next = inherited(operation, before, heir);
+    if (next !== heir) draft.put(next);
+  }
+}
+
+function inherited(operation: Operation, parent: Table, heir: Table): Table {
+  switch (operation.kind) {
+    case 'setNotNull':
+      return nullability(heir, [operation.column], false);
+    case 'dropNotNull':
+      return operation.handedDown?.made.includes(heir.id) ? nullability(heir, [operation.column], true) : heir;
+    case 'addPrimaryKey':
+      return nullability(heir, operation.columns, false);
+    case 'addCheck':
+      return withConstraint(heir, checkOf(heir, operation));
+    case 'validateConstraint':
+    case 'forgetValidation':
+    case 'dropConstraint':
+    case 'renameConstraint': {
+      const name = operation.kind === 'renameConstraint' ? operation.from : operation.name;
+      const isHandedDown = parent.constraints.some((c) => c.name === name && c.kind === 'check');
+      if (!isHandedDown || !heir.constraints.some((c) => c.name === name)) return heir;
+      return change(operation, heir, null);
+    }
+    default:
+      return heir;
+  }
+}
+
+/** `draft`: where the parent of a new reference is looked up; null where none is made. */
+function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: Table, draft: Draft | null): Table {
   switch (operation.kind) {
     case 'addIdentityColumn':
       return { ...table, columns: [...table.columns, identityColumn(table.id, operation.column)] };
@@ -46,7 +90,7 @@ function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: T
       return withConstraint(table, {
         kind: 'foreign key',
         ...base(table, operation.name),
-        validated: false,
+        validated: operation.rows === 'checked',
         columns: operation.columns,
         parent: operation.parent,
         parentColumns: operation.parentColumns,
@@ -55,17 +99,10 @@ function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: T
         onDelete: operation.onDelete,
         onUpdate: operation.onUpdate,
         ...(operation.comment !== undefined && { comment: operation.comment }),
-        index: keyIndexOf(findTable(catalogue, operation.parent), operation.parentColumns),
+        index: keyIndexOf(draft?.find(operation.parent) ?? null, operation.parentColumns),
       });
     case 'addCheck':
-      return withConstraint(table, {
-        kind: 'check',
-        ...base(table, operation.name),
-        validated: false,
-        columns: columnsOfClaim(operation.claim),
-        // Each server spells a condition in its own way.
-        expression: claimInWords(operation.claim),
-      });
+      return withConstraint(table, checkOf(table, operation));
     case 'validateConstraint':
       return mapConstraint(table, operation.name, (constraint) => ({ ...constraint, validated: true }));
     case 'forgetValidation':
@@ -92,8 +129,8 @@ function change(operation: Exclude<Operation, ReplaceKey | RestoreKey>, table: T
   }
 }
 
-// The only operation that changes several tables: the references to the key rest on another index afterwards.
-function swapKey(operation: ReplaceKey | RestoreKey, table: Table, catalogue: Catalogue): Catalogue {
+// The references to the key rest on another index afterwards.
+function swapKey(operation: ReplaceKey | RestoreKey, table: Table, draft: Draft): void {
   const { name, unique, columns, former, references } = operation;
   const forward = operation.kind === 'replaceKey';
   const keyColumns = forward ? columns : former;
@@ -105,22 +142,30 @@ function swapKey(operation: ReplaceKey | RestoreKey, table: Table, catalogue: Ca
     ...replaced,
     indexes: table.indexes.map((index) => (index.name === name ? { ...index, columns: keyColumns } : index)),
   };
-  const keyed = forward
-    ? withKey(indexed, { kind: 'unique', ...base(table, unique), columns: former, index: unique, nullsDistinct: true })
-    : withoutConstraint(indexed, unique);
-  const remade = (child: Table): Table =>
-    references
-      .filter(({ reference }) => reference.table === child.id)
-      .reduce(
-        (current, { reference }) =>
-          mapConstraint(
-            current,
-            reference.name,
-            (c) => ({ ...c, validated: false, index: forward ? unique : name }) as Constraint,
-          ),
-        child,
-      );
-  return { ...catalogue, tables: catalogue.tables.map((t) => remade(t === table ? keyed : t)) };
+  draft.put(
+    forward
+      ? withKey(indexed, { kind: 'unique', ...base(table, unique), columns: former, index: unique, nullsDistinct: true })
+      : withoutConstraint(indexed, unique),
+  );
+  for (const { reference } of references)
+    draft.put(
+      mapConstraint(
+        draft.get(reference.table),
+        reference.name,
+        (c) => ({ ...c, validated: false, index: forward ? unique : name }) as Constraint,
+      ),
+    );
+}
+
+function checkOf(table: Table, { name, claim }: AddCheck): Constraint {
+  return {
+    kind: 'check',
+    ...base(table, name),
+    validated: false,
+    columns: columnsOfClaim(claim),
+    // Each server spells a condition in its own way.
+    expression: claimInWords(claim),
+  };
 }
 
 function withoutConstraint(table: Table, name: string): Table {
@@ -138,6 +183,7 @@ function identityColumn(table: TableId, name: string): Column {
     name,
     declaredType: 'bigint',
     family: 'integer',
+    comparedAs: 'bigint',
     comparable: true,
     domain: null,
     length: null,
@@ -173,10 +219,12 @@ function withoutIndex(table: Table, name: string | null): Table {
 }
 
 function indexOf(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
-  return { name, method: 'btree', unique, valid: true, columns, included: [], predicate: null, nullsDistinct: true, constraint };
+  const ordinary = { method: 'btree', valid: true, included: [], predicate: null, nullsDistinct: true, plain: true } as const;
+  return { ...ordinary, name, unique, columns, constraint };
 }
 
 function nullability(table: Table, names: readonly string[], nullable: boolean): Table {
+  if (!table.columns.some((c) => names.includes(c.name) && c.nullable !== nullable)) return table;
   return {
     ...table,
     columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)),
@@ -196,17 +244,14 @@ function keyIndexOf(parent: Table | null, columns: readonly string[]): string | 
 }
 
 // The references that rest on a key's index name it.
-function followRename(catalogue: Catalogue, { table, from, to }: Extract<Operation, { kind: 'renameConstraint' }>): Catalogue {
-  const rests = (c: Constraint): boolean => c.kind === 'foreign key' && c.parent === table && c.index === from;
-  if (getTable(catalogue, table).indexes.every((index) => index.name !== to)) return catalogue;
-  return {
-    ...catalogue,
-    tables: catalogue.tables.map((t) =>
-      t.constraints.some(rests)
-        ? { ...t, constraints: t.constraints.map((c) => (rests(c) ? { ...c, index: to } : c) as Constraint) }
-        : t,
-    ),
-  };
+function followRename({ table, from, to }: RenameConstraint, draft: Draft): void {
+  if (draft.get(table).indexes.every((index) => index.name !== to)) return;
+  for (const id of draft.childrenOf(table)) {
+    const child = draft.get(id);
+    const rests = (c: Constraint): boolean => c.kind === 'foreign key' && c.parent === table && c.index === from;
+    if (child.constraints.some(rests))
+      draft.put({ ...child, constraints: child.constraints.map((c) => (rests(c) ? { ...c, index: to } : c) as Constraint) });
+  }
 }
 
 // The index behind a key bears the key's name and is renamed with it.

@@ -9,6 +9,9 @@ interface Lookups {
   readonly columns: ReadonlyMap<string, Column>;
   readonly references: ReadonlyMap<TableId, readonly Reference[]>;
   readonly sequences: ReadonlyMap<ColumnId, Sequence>;
+  readonly heirs: ReadonlyMap<TableId, readonly Table[]>;
+  /** By the type of a referring column, the types of the keys it can refer to beside its own; null when nobody asked. */
+  readonly comparisons: ReadonlyMap<string, ReadonlySet<string>> | null;
 }
 
 /** A declared foreign key together with the table that declares it. */
@@ -59,6 +62,41 @@ export function referencesTo(catalogue: Catalogue, parent: TableId): readonly Re
   return lookups(catalogue).references.get(parent) ?? [];
 }
 
+/** Whether a column can refer to a key column: by the server's own equalities where they were read, else by their kinds. */
+export function canRefer(catalogue: Catalogue, child: Column, key: Column): boolean {
+  const { comparisons } = lookups(catalogue);
+  if (!child.comparable || !key.comparable) return false;
+  if (!comparisons || child.comparedAs === undefined || key.comparedAs === undefined) return isAlike(child, key);
+  return child.comparedAs === key.comparedAs || comparisons.get(child.comparedAs)?.has(key.comparedAs) === true;
+}
+
+function isAlike(child: Column, key: Column): boolean {
+  return child.family === key.family || (child.family === 'integer' && key.family === 'decimal');
+}
+
+/** The tables that inherit from one, or are its partitions; not those that inherit from these. */
+export function heirsOf(catalogue: Catalogue, table: TableId): readonly Table[] {
+  return lookups(catalogue).heirs.get(table) ?? [];
+}
+
+/** True when other tables inherit from it. Keys and references then see its own rows only; NOT NULL and checks bind the heirs too. */
+export function hasHeirs(catalogue: Catalogue, table: TableId): boolean {
+  return findTable(catalogue, table)?.kind !== 'partitioned' && heirsOf(catalogue, table).length > 0;
+}
+
+/** True of a column that a table has from one it inherits from: what is said of it is said there, once. */
+export function isInherited(catalogue: Catalogue, table: Table, column: string): boolean {
+  return table.inherits.some((parent) => findColumn(catalogue, parent, column) !== null);
+}
+
+/** True of a check that a table has from one it inherits from. */
+export function isInheritedCheck(catalogue: Catalogue, table: Table, name: string): boolean {
+  return table.inherits.some((id) => {
+    const parent = findTable(catalogue, id);
+    return parent !== null && findConstraint(parent, name)?.kind === 'check';
+  });
+}
+
 export function primaryKeyOf(table: Table): PrimaryKey | null {
   return table.constraints.find((c) => c.kind === 'primary key') ?? null;
 }
@@ -80,6 +118,12 @@ export function declaredUniques(table: Table): readonly (readonly string[])[] {
   return [...keys, ...indexes];
 }
 
+/** The column sets that a reference can point to: of what is unique, what is not checked late. */
+export function referableKeys(table: Table): readonly (readonly string[])[] {
+  const late = table.constraints.filter((c) => c.kind !== 'check' && c.deferrable !== 'no' && c.kind !== 'foreign key');
+  return declaredUniques(table).filter((columns) => !late.some((c) => c.columns === columns));
+}
+
 /** True when a usable index starts with these columns, so that a delete of the parent finds its children. */
 export function isIndexed(table: Table, columns: readonly string[]): boolean {
   return table.indexes.some(
@@ -92,7 +136,7 @@ export function keyColumnsOf(table: Table): readonly string[] {
   return primaryKeyOf(table)?.columns ?? [];
 }
 
-/** A plain unique index over just these columns in this order that no constraint stands on yet; it can become a key's own. */
+/** A plain unique index over just these columns in this order that no constraint stands on yet; it can become a key's own. A partitioned table's cannot. */
 export function uniqueIndexOver(table: Table, columns: readonly string[]): string | null {
   const found = table.indexes.find(
     (index) =>
@@ -103,17 +147,21 @@ export function uniqueIndexOver(table: Table, columns: readonly string[]): strin
       index.constraint === null &&
       index.nullsDistinct &&
       index.included.length === 0 &&
+      index.plain === true &&
       index.columns.length === columns.length &&
       index.columns.every((column, i) => column === columns[i]),
   );
-  return found?.name ?? null;
+  return table.kind === 'table' ? (found?.name ?? null) : null;
 }
 
-/** Tables that hold rows of their own, which constraints can be put on; Pawl's side tables are not among them. */
+/** Tables that hold rows of their own, which constraints can be put on; Pawl's side tables are not among them, nor are an extension's. */
 export function baseTables(catalogue: Catalogue): readonly Table[] {
   return catalogue.tables.filter(
     (t) =>
-      (t.kind === 'table' || t.kind === 'partitioned') && t.persistence !== 'temporary' && !t.name.startsWith(sideTablePrefix),
+      (t.kind === 'table' || t.kind === 'partitioned') &&
+      t.persistence !== 'temporary' &&
+      t.extension === undefined &&
+      !t.name.startsWith(sideTablePrefix),
   );
 }
 
@@ -142,7 +190,13 @@ function build(catalogue: Catalogue): Lookups {
   const tables = new Map<string, Table>();
   const columns = new Map<string, Column>();
   const references = new Map<TableId, Reference[]>();
+  const heirs = new Map<TableId, Table[]>();
   for (const table of catalogue.tables) {
+    for (const parent of table.inherits) {
+      const others = heirs.get(parent);
+      if (others) others.push(table);
+      else heirs.set(parent, [table]);
+    }
     tables.set(table.id, table);
     for (const column of table.columns) columns.set(column.id, column);
     for (const key of foreignKeysOf(table)) {
@@ -154,5 +208,12 @@ function build(catalogue: Catalogue): Lookups {
   const sequences = new Map(
     catalogue.sequences.flatMap((sequence) => (sequence.ownedBy ? [[sequence.ownedBy, sequence] as const] : [])),
   );
-  return { tables, columns, references, sequences };
+  return { tables, columns, references, sequences, heirs, comparisons: comparisonsOf(catalogue) };
+}
+
+function comparisonsOf({ comparisons }: Catalogue): Lookups['comparisons'] {
+  if (!comparisons) return null;
+  const found = new Map<string, Set<string>>();
+  for (const { child, key } of comparisons) found.set(child, (found.get(child) ?? new Set()).add(key));
+  return found;
 }

@@ -12,6 +12,14 @@ export interface Catalogue {
   readonly sequences: readonly Sequence[];
   /** Columns that views and functions compare with each other: what the makers of the schema join by. */
   readonly joins: readonly Join[];
+  /** What the server has an equality for between different types. Left out by older surveys. */
+  readonly comparisons?: readonly Comparison[];
+}
+
+/** A column of the one type can refer to a key of the other; both as `Column.comparedAs`. */
+export interface Comparison {
+  readonly child: string;
+  readonly key: string;
 }
 
 export interface Join {
@@ -31,7 +39,8 @@ export interface Schema {
   readonly readable: boolean;
 }
 
-export type TableKind = 'table' | 'partitioned' | 'partition' | 'foreign' | 'view' | 'materialized view';
+export const tableKinds = ['table', 'partitioned', 'partition', 'foreign', 'view', 'materialized view'] as const;
+export type TableKind = (typeof tableKinds)[number];
 
 export interface Table {
   readonly id: TableId;
@@ -54,6 +63,12 @@ export interface Table {
   /** False when the reading role may not select from it: it is then reported as not measured. */
   readonly readable: boolean;
   readonly owner: string;
+  /** The extension that brought it, and will bring it again: not ours to change. */
+  readonly extension?: string;
+  /** The columns that a partitioned table is split by; null when expressions are among them. */
+  readonly splitBy?: readonly string[] | null;
+  /** True when it is published for replication with nothing to tell its rows by: no row of it can be changed. */
+  readonly unidentified?: boolean;
   /** In the table's own order. */
   readonly columns: readonly Column[];
   readonly constraints: readonly Constraint[];
@@ -68,6 +83,8 @@ export interface Column {
   readonly name: string;
   /** The type as the source spells it, e.g. `character varying(40)`. */
   readonly declaredType: string;
+  /** The type that its values are compared by, without limits and domains. Left out by older surveys. */
+  readonly comparedAs?: string;
   readonly family: TypeFamily;
   /** False for types without equality, such as JSON text and shapes: they cannot be unique or refer. */
   readonly comparable: boolean;
@@ -95,8 +112,21 @@ export interface ColumnStatistics {
   readonly distinct: number;
 }
 
-export type TypeFamily =
-  'integer' | 'decimal' | 'float' | 'text' | 'boolean' | 'date' | 'timestamp' | 'time' | 'uuid' | 'binary' | 'json' | 'other';
+export const typeFamilies = [
+  'integer',
+  'decimal',
+  'float',
+  'text',
+  'boolean',
+  'date',
+  'timestamp',
+  'time',
+  'uuid',
+  'binary',
+  'json',
+  'other',
+] as const;
+export type TypeFamily = (typeof typeFamilies)[number];
 
 export type Constraint = PrimaryKey | UniqueKey | ForeignKey | Check | Exclusion;
 
@@ -166,6 +196,11 @@ export interface Index {
   readonly nullsDistinct: boolean;
   /** The constraint it stands behind, by name. */
   readonly constraint: string | null;
+  /**
+   * True when it compares and orders as a constraint's own index would: each column ascending, with its type's usual
+   * operators and its own collation. Left out by older surveys.
+   */
+  readonly plain?: boolean;
 }
 
 export interface Sequence {

@@ -195,7 +195,8 @@ function plainIndex(
   constraint: string | null,
   predicate: string | null,
 ): Index {
-  return { name, method: 'btree', unique, valid: true, columns, included: [], predicate, nullsDistinct: true, constraint };
+  const ordinary = { method: 'btree', valid: true, included: [], nullsDistinct: true, plain: true } as const;
+  return { ...ordinary, name, unique, columns, predicate, constraint };
 }
 
 function shortName(table: TableId): string {

@@ -54,6 +54,8 @@ export interface ColumnProfile {
   /** Smallest and largest value of whole numbers, days and moments, as text; null for other types or when empty. */
   readonly min: string | null;
   readonly max: string | null;
+  /** Bytes of the longest value, where the type lets one be longer than an index takes; left out elsewhere. */
+  readonly widest?: number;
 }
 
 export interface Repeats {

@@ -12,6 +12,7 @@ import { endsWith } from '../naming/words';
 import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
 import type { Sample } from './sample';
+import { isTooWide } from './widths';
 
 export interface KeyCandidate {
   readonly columns: readonly string[];
@@ -76,6 +77,7 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
   if (sample.result.rows < 2) return byNameAlone(catalogue, table, sample.how);
   const sets = distinctSets([...declaredUniques(table), ...sample.result.uniques]);
   return sets
+    .filter((columns) => !isTooWide(evidence, table.id, columns))
     .flatMap((columns): KeyCandidate[] => {
       const known = uniquenessOf(evidence, table.id, columns);
       if (known.kind !== 'unique' || (columns.length > 1 && !isSettled(sample.how, known.how))) return [];

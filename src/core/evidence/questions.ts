@@ -11,7 +11,7 @@ import { keyQuestions, lacksPrimaryKey, settled } from './keys';
 import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './references/candidates';
 import { orphanShareOf } from './references/features';
 import { probeQuestions } from './references/probes';
-import { orphansTolerated } from './references/weigh';
+import { orphansTolerated, unverified } from './references/weigh';
 import type { Depth, EvidenceRequest } from './requests';
 import { plausibleUniques } from './uniques';
 
@@ -24,7 +24,7 @@ export function nextRequests(
 ): readonly EvidenceRequest[] {
   if (depth === 'catalogue') return [];
   const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
-  const rounds = [profiles, keys, probes, references, uniques];
+  const rounds = [profiles, keys, probes, references, verifying, uniques];
   for (const round of rounds) {
     const open = round({ catalogue, tables, evidence, depth }).filter((request) => !wasAsked(evidence, request));
     if (open.length > 0) return open;
@@ -64,6 +64,11 @@ function references({ catalogue, tables, evidence }: Round): readonly EvidenceRe
   return [...groupBy(candidates, (c) => `${c.child} ${c.columns.join('\0')}`).values()].flatMap((rivals) =>
     worthCounting(rivals, evidence),
   );
+}
+
+function verifying({ catalogue, tables, evidence }: Round): readonly EvidenceRequest[] {
+  const ids = new Set(tables.map((table) => table.id));
+  return unverified(catalogue, evidence).filter((request) => ids.has(request.table));
 }
 
 const alike = 0.15;

@@ -2,7 +2,7 @@
 // were has the rows it had, and what was measured exactly then need not be measured again.
 
 import type { TableId } from '../catalogue/identifiers';
-import { findTable } from '../catalogue/lookups';
+import { findTable, hasHeirs } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import type { Fact } from './evidence';
 import type { EvidenceRequest } from './requests';
@@ -19,7 +19,11 @@ export function stillTrue(earlier: Earlier, now: Catalogue): readonly Fact[] {
   const unchanged = new Map<TableId, boolean>();
   const isUnchanged = (id: TableId): boolean => {
     let known = unchanged.get(id);
-    if (known === undefined) unchanged.set(id, (known = sameRows(findTable(earlier.catalogue, id), findTable(now, id))));
+    if (known === undefined) {
+      // Of a table that others inherit from, their rows are counted too.
+      known = !hasHeirs(now, id) && sameRows(findTable(earlier.catalogue, id), findTable(now, id));
+      unchanged.set(id, known);
+    }
     return known;
   };
   return earlier.facts.filter((fact) => 'result' in fact && isKept(fact.request) && tablesOf(fact.request).every(isUnchanged));

@@ -103,7 +103,9 @@ export function namesTaken(catalogue: Catalogue, schema: string): Set<string> {
 function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]> {
   const found = new Map<NamedKind, (readonly [string, Named])[]>();
   const add = (name: string, named: Named): void => {
-    found.set(named.kind, [...(found.get(named.kind) ?? []), [name, named]]);
+    const alike = found.get(named.kind);
+    if (alike) alike.push([name, named]);
+    else found.set(named.kind, [[name, named]]);
   };
   for (const table of baseTables(catalogue)) {
     for (const constraint of table.constraints) add(constraint.name, namedConstraint(catalogue, table, constraint));

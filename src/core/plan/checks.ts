@@ -2,12 +2,19 @@
 // zero always means good.
 
 import type { TableId } from '../catalogue/identifiers';
+import { groupBy } from '../grouping';
 import { type Claim, claimInWords, keyOfClaim } from '../evidence/claims';
 import { type Constant, type Operation, type Reference, type SetAside, sideTableOf } from './operations';
 
 export type Check =
   | { readonly kind: 'nulls'; readonly table: TableId; readonly columns: readonly string[] }
-  | { readonly kind: 'repeats'; readonly table: TableId; readonly columns: readonly string[] }
+  | {
+      readonly kind: 'repeats';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      /** Others inherit from it: its own rows only. */
+      readonly only?: boolean;
+    }
   | {
       readonly kind: 'orphans';
       readonly table: TableId;
@@ -26,6 +33,8 @@ export type Check =
       readonly columns: readonly string[];
       readonly values: readonly string[];
     }
+  /** Tables that the login of this session may not change, refer to, or make something beside. */
+  | { readonly kind: 'notAllowed'; readonly table: TableId; readonly right: Right; readonly tables: readonly TableId[] }
   /** The primary key is not over just these columns. */
   | { readonly kind: 'keyMissing'; readonly table: TableId; readonly columns: readonly string[] }
   /** Neither such an index nor the primary key that it is built for. */
@@ -48,16 +57,47 @@ export type Check =
   /** There, or not there, but not numbered by the database. */
   | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
 
+/** What the login of a run needs: to own a table or be of its owner's role, to refer to a parent, to make an index or a table in its schema. */
+export type Right = 'own' | 'refer' | 'create';
+
+/** Whether whoever runs these operations is allowed to, asked before the first of them. */
+export function checksOfRights(operations: readonly Operation[]): readonly Check[] {
+  const own = operations.map(({ table }) => table);
+  const referred = operations.flatMap((o) => (o.kind === 'addForeignKey' ? [o.parent] : []));
+  const made = operations.filter((o) => makers.has(o.kind)).map(({ table }) => table);
+  return [notAllowed('own', own), notAllowed('refer', referred), notAllowed('create', made)].flat();
+}
+
+const makers = new Set<Operation['kind']>([
+  'addIdentityColumn',
+  'addPrimaryKey',
+  'addUnique',
+  'createIndex',
+  'setAside',
+  'addParents',
+  'replaceKey',
+]);
+
+function notAllowed(right: Right, all: readonly TableId[]): readonly Check[] {
+  const tables = [...new Set(all)];
+  const [table] = tables;
+  return table === undefined ? [] : [{ kind: 'notAllowed', table, right, tables }];
+}
+
 /** Checks for a whole plan: what the operations make themselves need not hold before them. */
 export function checksBefore(operations: readonly Operation[]): readonly Check[] {
   const made = new Set(operations.flatMap((o) => (o.kind === 'addIdentityColumn' ? [`${o.table} ${o.column}`] : [])));
-  const repaired = operations.filter((o) => o.kind === 'setAside' || o.kind === 'addParents');
-  return operations.flatMap((operation) =>
+  const repairs = groupBy(
+    operations.filter((o) => o.kind === 'setAside' || o.kind === 'addParents'),
+    (o) => (o.kind === 'addParents' ? o.child : o.table),
+  );
+  const ofRows = operations.flatMap((operation) =>
     before(operation).filter((check) => {
       if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
-      return !repaired.some((repair) => mends(repair, check));
+      return !repairs.get(check.table)?.some((repair) => mends(repair, check));
     }),
   );
+  return [...checksOfRights(operations), ...ofRows];
 }
 
 /** Whether what a check counts is what a repair does away with. */
@@ -149,6 +189,8 @@ export function describeCheck(check: Check): string {
       return `rows of ${check.table} that cannot be filled: what they are filled from is empty too`;
     case 'rowMissing':
       return `${check.table} has no row with ${check.columns.map((c, i) => `${c} ${JSON.stringify(check.values[i])}`).join(', ')}`;
+    case 'notAllowed':
+      return `tables ${rightsInWords[check.right]}: among ${inShort(check.tables)}`;
     case 'keyMissing':
       return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
     case 'keyIndexMissing':
@@ -183,6 +225,17 @@ export function describeCheck(check: Check): string {
   }
 }
 
+const rightsInWords: Readonly<Record<Right, string>> = {
+  own: 'that this login neither owns nor is of the role that does',
+  refer: 'that this login has no REFERENCES on',
+  create: 'in whose schema this login has no CREATE',
+};
+
+function inShort(tables: readonly TableId[]): string {
+  const some = tables.slice(0, 5).join(', ');
+  return tables.length > 5 ? `${some} and ${tables.length - 5} more` : some;
+}
+
 function before(operation: Operation): readonly Check[] {
   const { table } = operation;
   switch (operation.kind) {
@@ -192,19 +245,21 @@ function before(operation: Operation): readonly Check[] {
       return [
         { kind: 'constraintPresent', table, name: operation.name },
         { kind: 'nulls', table, columns: operation.columns },
-        { kind: 'repeats', table, columns: operation.columns },
+        repeatsOf(operation),
       ];
     case 'addUnique':
-      return [
-        { kind: 'constraintPresent', table, name: operation.name },
-        { kind: 'repeats', table, columns: operation.columns },
-      ];
+      return [{ kind: 'constraintPresent', table, name: operation.name }, repeatsOf(operation)];
     case 'replaceKey':
       return [
         { kind: 'keyMissing', table, columns: operation.former },
         { kind: 'constraintPresent', table, name: operation.unique },
       ];
-    case 'addForeignKey':
+    case 'addForeignKey': {
+      const { columns, parent, parentColumns, only } = operation;
+      const reference = { columns, parent, parentColumns, ...(only && { only }) };
+      const checked: readonly Check[] = operation.rows === 'checked' ? [{ kind: 'orphans', table, reference, values: null }] : [];
+      return [{ kind: 'constraintPresent', table, name: operation.name }, ...checked];
+    }
     case 'addCheck':
       return [{ kind: 'constraintPresent', table, name: operation.name }];
     case 'validateConstraint':
@@ -223,6 +278,10 @@ function before(operation: Operation): readonly Check[] {
     default:
       return [];
   }
+}
+
+function repeatsOf({ table, columns, rows }: Extract<Operation, { kind: 'addPrimaryKey' | 'addUnique' }>): Check {
+  return { kind: 'repeats', table, columns, ...(rows === 'own' && { only: true }) };
 }
 
 function after(operation: Operation, validated: ReadonlySet<string>): readonly Check[] {

@@ -66,6 +66,12 @@ export function costOf(operation: Operation, mode: Mode): Cost {
     return { lock: 'ACCESS EXCLUSIVE', blocks: mode === 'quiet' ? momentary : everyone, work: 'catalogue only' };
   if (mode === 'quiet' && operation.kind === 'addIdentityColumn' && operation.batches)
     return { lock: 'ACCESS EXCLUSIVE', blocks: momentary, work: 'changes rows' };
+  // What is split is not built beside the work.
+  const split =
+    ('partitioned' in operation && operation.partitioned) || ('rows' in operation && operation.rows === 'partitioned');
+  if (split) return costs[operation.kind];
+  if (operation.kind === 'addForeignKey' && operation.rows === 'checked')
+    return { ...costs.addForeignKey, work: 'reads every row' };
   const cost = (mode === 'quiet' ? quietCosts[operation.kind] : undefined) ?? costs[operation.kind];
   return mode === 'quiet' && cost.work === 'catalogue only' && cost.blocks !== nobody ? { ...cost, blocks: momentary } : cost;
 }

@@ -28,6 +28,20 @@ export type Operation =
   | RemoveParents
   | DropKept;
 
+/** The role that a table belongs to, and so whatever is made beside it. What an operation has to know of its tables is added when it is planned. */
+export type Owner = string;
+
+/** NOT NULL that goes from a table to those below it. */
+export interface HandedDown {
+  readonly column: string;
+  /** True for partitions, which cannot be spoken to one by one. */
+  readonly partitions: boolean;
+  /** Those below that allowed null until then. */
+  readonly made: readonly TableId[];
+  /** Those that did not. */
+  readonly kept: readonly TableId[];
+}
+
 /** A column that numbers existing rows and new ones by itself. */
 export interface AddIdentityColumn {
   readonly kind: 'addIdentityColumn';
@@ -35,6 +49,7 @@ export interface AddIdentityColumn {
   readonly column: string;
   /** True when rows can be numbered a few blocks at a time: of a table that holds its rows itself, and whose updates fire nothing. */
   readonly batches: boolean;
+  readonly owner?: Owner;
 }
 export interface DropColumn {
   readonly kind: 'dropColumn';
@@ -51,7 +66,11 @@ export interface AddPrimaryKey {
   readonly nullableBefore: readonly string[];
   /** A unique index over the same columns that becomes the key's own, and takes its name; null to build one. */
   readonly index: string | null;
+  readonly handedDown?: readonly HandedDown[];
+  readonly rows?: KeyRows;
 }
+/** Where a key does not simply hold for the rows of its table: others inherit from it and keep their own, or it is split. */
+export type KeyRows = 'own' | 'partitioned';
 export interface AddUnique {
   readonly kind: 'addUnique';
   readonly table: TableId;
@@ -59,6 +78,7 @@ export interface AddUnique {
   readonly columns: readonly string[];
   /** As of a primary key. */
   readonly index: string | null;
+  readonly rows?: KeyRows;
 }
 
 /**
@@ -101,6 +121,9 @@ export interface AddForeignKey {
   readonly match: ForeignKey['match'];
   readonly deferrable: ForeignKey['deferrable'];
   readonly comment?: string;
+  readonly only?: Reference['only'];
+  /** Checked when it is added: the reference of a partitioned table can be added in no other way. */
+  readonly rows?: 'checked';
 }
 /** A check that keeps a claim. Added without looking at existing rows, as a reference is. */
 export interface AddCheck {
@@ -137,6 +160,7 @@ export interface DropConstraint {
   readonly name: string;
   /** True for a primary key or unique constraint: an index of its own bears its name. */
   readonly isKey: boolean;
+  readonly partitioned?: boolean;
 }
 export interface CreateIndex {
   readonly kind: 'createIndex';
@@ -144,21 +168,26 @@ export interface CreateIndex {
   readonly name: string;
   readonly columns: readonly string[];
   readonly unique: boolean;
+  /** Of a table that is split: it cannot be built beside the work. */
+  readonly partitioned?: boolean;
 }
 export interface DropIndex {
   readonly kind: 'dropIndex';
   readonly table: TableId;
   readonly name: string;
+  readonly partitioned?: boolean;
 }
 export interface SetNotNull {
   readonly kind: 'setNotNull';
   readonly table: TableId;
   readonly column: string;
+  readonly handedDown?: HandedDown;
 }
 export interface DropNotNull {
   readonly kind: 'dropNotNull';
   readonly table: TableId;
   readonly column: string;
+  readonly handedDown?: HandedDown;
 }
 export interface RenameConstraint {
   readonly kind: 'renameConstraint';
@@ -171,6 +200,8 @@ export interface Reference {
   readonly columns: readonly string[];
   readonly parent: TableId;
   readonly parentColumns: readonly string[];
+  /** Where others inherit from one of the two tables, its own rows only are held, or looked for. */
+  readonly only?: 'child' | 'parent' | 'both';
 }
 
 /** Rows that stand in the way of a rule. */
@@ -239,6 +270,7 @@ export interface SetAside {
   readonly columns: readonly string[];
   /** The side table, in the same schema. */
   readonly sideTable: string;
+  readonly owner?: Owner;
 }
 
 /** Puts the set-aside rows or values back and drops the side table. */
@@ -256,6 +288,7 @@ export interface AddParents {
   /** What stands in columns that a parent needs beside its key; the same in each of them. */
   readonly beside: readonly (Constant & { readonly column: string })[];
   readonly sideTable: string;
+  readonly owner?: Owner;
 }
 
 export interface RemoveParents extends Omit<AddParents, 'kind'> {
@@ -289,12 +322,18 @@ export function inverseOf(operation: Operation): readonly Operation[] {
       return [{ kind: 'dropColumn', table, column: operation.column }];
     case 'addPrimaryKey':
       return [
-        { kind: 'dropConstraint', table, name: operation.name, isKey: true },
+        dropKey(operation),
         ...indexBefore(operation),
-        ...operation.nullableBefore.map((column) => ({ kind: 'dropNotNull', table, column }) as const),
+        ...operation.nullableBefore.map((column) =>
+          dropNotNull(
+            table,
+            column,
+            operation.handedDown?.find((down) => down.column === column),
+          ),
+        ),
       ];
     case 'addUnique':
-      return [{ kind: 'dropConstraint', table, name: operation.name, isKey: true }, ...indexBefore(operation)];
+      return [dropKey(operation), ...indexBefore(operation)];
     case 'replaceKey':
       return [{ ...operation, kind: 'restoreKey' }, ...validations(operation)];
     case 'addForeignKey':
@@ -304,9 +343,9 @@ export function inverseOf(operation: Operation): readonly Operation[] {
       // A constraint of the plan's own is undone whole.
       return operation.before ? [{ kind: 'forgetValidation', table, name: operation.name, before: operation.before }] : [];
     case 'createIndex':
-      return [{ kind: 'dropIndex', table, name: operation.name }];
+      return [{ kind: 'dropIndex', table, name: operation.name, ...(operation.partitioned && { partitioned: true }) }];
     case 'setNotNull':
-      return [{ kind: 'dropNotNull', table, column: operation.column }];
+      return [dropNotNull(table, operation.column, operation.handedDown)];
     case 'renameConstraint':
       return [{ kind: 'renameConstraint', table, from: operation.to, to: operation.from }];
     case 'dropNotNull':
@@ -331,13 +370,21 @@ export function inverseOf(operation: Operation): readonly Operation[] {
 export function validations({ references }: Pick<ReplaceKey, 'references'>): readonly ValidateConstraint[] {
   return references
     .filter(({ validated }) => validated)
-    .map(({ reference: { table, name, columns, parent, parentColumns } }) => ({
+    .map(({ reference: { table, name, columns, parent, parentColumns, only } }) => ({
       kind: 'validateConstraint',
       table,
       name,
-      against: { kind: 'orphans', reference: { columns, parent, parentColumns }, values: null },
+      against: { kind: 'orphans', reference: { columns, parent, parentColumns, ...(only && { only }) }, values: null },
       before: null,
     }));
+}
+
+function dropNotNull(table: TableId, column: string, handedDown: HandedDown | undefined): DropNotNull {
+  return { kind: 'dropNotNull', table, column, ...(handedDown && { handedDown }) };
+}
+
+function dropKey({ table, name, rows }: AddPrimaryKey | AddUnique): DropConstraint {
+  return { kind: 'dropConstraint', table, name, isKey: true, ...(rows === 'partitioned' && { partitioned: true }) };
 }
 
 // Dropping a key drops the index that became its own.

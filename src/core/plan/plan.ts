@@ -2,8 +2,11 @@
 // then references, then NOT NULL, then names. The plan is tried in memory before anybody sees it:
 // what does not fit together is a problem in words, never a script that fails half way.
 
-import { apply, applyAll } from '../catalogue/apply';
-import { foreignKeysOf, getTable } from '../catalogue/lookups';
+import { applyAll, applyTo } from '../catalogue/apply';
+import { Draft } from '../catalogue/edit';
+import type { TableId } from '../catalogue/identifiers';
+import { findConstraint, foreignKeysOf, getTable } from '../catalogue/lookups';
+import { groupBy } from '../grouping';
 import type { Catalogue, ForeignKey } from '../catalogue/model';
 import { inferStyle } from '../naming/style';
 import { startNaming } from '../remedies/names';
@@ -11,10 +14,12 @@ import { asItIs, operationsFor } from '../remedies/operations';
 import type { Decision } from '../remedies/question';
 import type { Finding, FindingId } from '../rules/rule';
 import { type Check, checksAfter, checksBefore } from './checks';
-import { type Candidate, changes, KeyMissing, type NeededKey, refuseConflict } from './conflicts';
+import { Beside, type Candidate, changes, refuseConflict } from './conflicts';
+import { fitted } from './fitted';
 import { type Cost, costOf, type Mode } from './locks';
 import { type AddForeignKey, inverseOf, isRepair, type Operation } from './operations';
 import { type Proof, proofsOf } from './proofs';
+import { type NeededKey, Refusal } from './refusal';
 
 export interface DecidedFinding {
   readonly finding: Finding;
@@ -82,6 +87,7 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
       problems.push(problemOf(finding.id, error));
     }
   }
+  // Stable: what one remedy does keeps its order.
   const ordered = candidates.sort((a, b) => ranks[a.operation.kind] - ranks[b.operation.kind]);
   const fitting = keepWhatFits(ordered, catalogue, problems);
   const operations = fitting.map(({ operation }) => operation);
@@ -113,21 +119,20 @@ function backOf(operations: readonly Operation[], catalogue: Catalogue): readonl
 }
 
 function looseReferences(operations: readonly Operation[], catalogue: Catalogue): readonly AddForeignKey[] {
-  const repairs = operations.filter((operation) => operation.kind === 'setAside' || operation.kind === 'addParents');
-  const tables = new Set(repairs.map((repair) => (repair.kind === 'setAside' ? repair.table : repair.child)));
-  return [...tables].flatMap((id) => {
+  const repairs = operations.flatMap((operation): readonly { readonly on: TableId; readonly touches: Touches }[] => {
+    if (operation.kind === 'setAside') return [{ on: operation.table, touches: (key) => changes(operation, key.columns) }];
+    if (operation.kind !== 'addParents') return [];
+    return [{ on: operation.child, touches: (key) => key.parent === operation.table }];
+  });
+  return [...groupBy(repairs, ({ on }) => on)].flatMap(([id, own]) => {
     const table = getTable(catalogue, id);
-    const isTouched = (key: ForeignKey): boolean =>
-      repairs.some((repair) =>
-        repair.kind === 'setAside'
-          ? repair.table === id && changes(repair, key.columns)
-          : repair.child === id && repair.table === key.parent,
-      );
     return foreignKeysOf(table)
-      .filter((key) => !key.validated && isTouched(key))
+      .filter((key) => !key.validated && own.some(({ touches }) => touches(key)))
       .flatMap((key) => asItIs(table, key.name) ?? []);
   });
 }
+
+type Touches = (key: ForeignKey) => boolean;
 
 /** The catalogue after all steps of a plan. */
 export function afterPlan(plan: Plan, catalogue: Catalogue): Catalogue {
@@ -137,26 +142,47 @@ export function afterPlan(plan: Plan, catalogue: Catalogue): Catalogue {
   );
 }
 
-// A remedy is carried out whole or not at all: when one of its operations does not fit, the others go too.
+// A remedy is carried out whole or not at all: when one of its operations does not fit, what was done of it is undone.
+// What went between may have rested on it, so all that is left is tried once more, until nothing is refused.
 function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, problems: Problem[]): readonly Candidate[] {
-  let current = catalogue;
-  for (const { finding, operation } of candidates) {
+  const refused = new Set<FindingId>();
+  const own = groupBy(candidates, ({ finding }) => finding);
+  const beside = new Beside(candidates);
+  const current = new Draft(catalogue);
+  const applied = new Map<FindingId, Operation[]>();
+  const fitting: Candidate[] = [];
+  let undone = false;
+  for (const candidate of candidates) {
+    const { finding } = candidate;
+    if (refused.has(finding)) continue;
+    const done = applied.get(finding) ?? [];
     try {
-      refuseConflict({ finding, operation }, candidates, catalogue, current);
-      current = apply(operation, current);
+      refuseConflict(candidate, beside, catalogue, current);
+      const operation = fitted(candidate.operation, current);
+      if (isValidated(operation, current)) continue;
+      applyTo(current, operation);
+      fitting.push({ finding, operation });
+      applied.set(finding, [...done, operation]);
     } catch (error) {
       problems.push(problemOf(finding, error));
-      return keepWhatFits(
-        candidates.filter((c) => c.finding !== finding),
-        catalogue,
-        problems,
-      );
+      refused.add(finding);
+      for (const other of own.get(finding) ?? []) beside.leaveOut(other);
+      for (const undo of done.toReversed().flatMap(inverseOf)) applyTo(current, undo);
+      undone ||= done.length > 0;
     }
   }
-  return candidates;
+  const left = (some: readonly Candidate[]) => some.filter(({ finding }) => !refused.has(finding));
+  return undone ? keepWhatFits(left(candidates), catalogue, problems) : left(fitting);
 }
 
+// What was added with all rows checked needs no second look.
+function isValidated(operation: Operation, current: Draft): boolean {
+  if (operation.kind !== 'validateConstraint' || operation.before) return false;
+  return findConstraint(current.get(operation.table), operation.name)?.validated === true;
+}
+
+/** Throws what is no refusal: that is a bug, and shows as one. */
 function problemOf(finding: FindingId, error: unknown): Problem {
-  const message = error instanceof Error ? error.message : String(error);
-  return { finding, message, needs: error instanceof KeyMissing ? error.needs : null };
+  if (!(error instanceof Refusal)) throw error;
+  return { finding, message: error.message, needs: error.needs };
 }

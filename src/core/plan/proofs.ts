@@ -7,14 +7,21 @@ import { getTable } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import { counted } from '../naming/words';
-import type { AddForeignKey, Operation, Reference } from './operations';
+import type { AddForeignKey, AddPrimaryKey, AddUnique, Operation, Reference } from './operations';
 
 export type Proof = BreakingProof | ActionProof;
 
 /** Breaks a rule. */
 export type BreakingProof =
   | { readonly kind: 'null'; readonly table: TableId; readonly column: string }
-  | { readonly kind: 'repeat'; readonly table: TableId; readonly columns: readonly string[]; readonly constraint: string }
+  | {
+      readonly kind: 'repeat';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      readonly constraint: string;
+      /** Others inherit from it: its own rows only. */
+      readonly only?: boolean;
+    }
   | { readonly kind: 'orphan'; readonly table: TableId; readonly reference: Reference; readonly constraint: string }
   | { readonly kind: 'check'; readonly table: TableId; readonly claim: Claim; readonly constraint: string };
 
@@ -33,12 +40,9 @@ export function proofsOf(operation: Operation): readonly Proof[] {
   const { table } = operation;
   switch (operation.kind) {
     case 'addPrimaryKey':
-      return [
-        { kind: 'repeat', table, columns: operation.columns, constraint: operation.name },
-        ...operation.columns.map((column) => ({ kind: 'null', table, column }) as const),
-      ];
+      return [repeatProof(operation), ...operation.columns.map((column) => ({ kind: 'null', table, column }) as const)];
     case 'addUnique':
-      return [{ kind: 'repeat', table, columns: operation.columns, constraint: operation.name }];
+      return [repeatProof(operation)];
     case 'replaceKey':
       return [
         { kind: 'repeat', table, columns: operation.columns, constraint: operation.name },
@@ -56,8 +60,13 @@ export function proofsOf(operation: Operation): readonly Proof[] {
   }
 }
 
-function referenceProofs({ table, columns, parent, parentColumns, name, onDelete, onUpdate }: AddForeignKey): readonly Proof[] {
-  const of = { table, reference: { columns, parent, parentColumns }, constraint: name };
+function repeatProof({ table, columns, name, rows }: AddPrimaryKey | AddUnique): Proof {
+  return { kind: 'repeat', table, columns, constraint: name, ...(rows === 'own' && { only: true }) };
+}
+
+function referenceProofs(key: AddForeignKey): readonly Proof[] {
+  const { table, columns, parent, parentColumns, name, onDelete, onUpdate, only } = key;
+  const of = { table, reference: { columns, parent, parentColumns, ...(only && { only }) }, constraint: name };
   return [
     { kind: 'orphan', ...of },
     { kind: 'action', event: 'delete', action: onDelete, ...of },

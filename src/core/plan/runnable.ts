@@ -3,7 +3,7 @@
 
 import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { type Check, checksAfter, checksBefore } from './checks';
+import { type Check, checksAfter, checksBefore, checksOfRights } from './checks';
 import { type Operation, sideTableOf } from './operations';
 import type { Plan } from './plan';
 
@@ -28,8 +28,8 @@ export function operationsOf(plan: Plan, direction: Direction): readonly Operati
 
 /** The checks before what is still to do, given what the catalogue shows to be done. */
 export function checksToStart(plan: Plan, direction: Direction, catalogue: Catalogue): readonly Check[] {
-  if (direction !== 'forward') return [];
-  return checksBefore(operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue)));
+  const open = operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue));
+  return direction === 'forward' ? checksBefore(open) : checksOfRights(open);
 }
 
 export function checksToEnd(plan: Plan, direction: Direction): readonly Check[] {

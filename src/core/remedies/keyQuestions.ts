@@ -1,4 +1,4 @@
-import { primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
+import { heirsOf, primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { isProposable, type KeyCandidate, type KeyChild } from '../evidence/keys';
 import { counted, sizeInWords, spoken, withArticle } from '../naming/words';
@@ -16,15 +16,15 @@ interface MissingKeyFacts {
 /** Columns of which every order can still be offered. */
 const mostOrdered = 3;
 
-export function keyQuestions(finding: Finding, table: Table): readonly Question[] {
+export function keyQuestions(finding: Finding, table: Table, catalogue: Catalogue): readonly Question[] {
   const { candidates } = finding.facts as MissingKeyFacts;
   const ordered = candidates.filter(
     ({ columns, nullRows }) => nullRows === 0 && columns.length > 1 && columns.length <= mostOrdered,
   );
-  return [keyQuestion(finding, table), ...ordered.slice(0, 1).map(({ columns }) => orderQuestion(columns))];
+  return [keyQuestion(finding, table, catalogue), ...ordered.slice(0, 1).map(({ columns }) => orderQuestion(columns))];
 }
 
-function keyQuestion(finding: Finding, table: Table): Question {
+function keyQuestion(finding: Finding, table: Table, catalogue: Catalogue): Question {
   const { rows, candidates, surrogate, children = [] } = finding.facts as MissingKeyFacts;
   const offered = candidates
     .filter((key) => key.score > -1.5)
@@ -37,7 +37,7 @@ function keyQuestion(finding: Finding, table: Table): Question {
         effect: `Natural key: ${key.reasons.slice(0, 2).join(', ')}`,
         cost: `${index === null ? 'builds an index' : `takes the unique index ${index}, builds nothing`}; ${widthInWords(widthOf(table, key.columns), children)}`,
         advised: i === 0 && isProposable(key),
-        refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : null,
+        refused: key.nullRows > 0 ? `${counted(key.nullRows, 'row')} without it` : whyNotSplit(table, key.columns),
       };
     });
   const best = candidates.find(isProposable);
@@ -54,6 +54,14 @@ function keyQuestion(finding: Finding, table: Table): Question {
         effect: `Surrogate: a new column that numbers the rows by itself${beside}`,
         cost: `rewrites the table${rows === null ? '' : ` (${counted(rows, 'row')})`}; ${widthInWords({ bytes: 8, open: false }, children)}`,
         advised: best === undefined,
+        refused: whyNotNumbered(table, catalogue),
+      },
+      {
+        id: 'leave',
+        title: 'No key yet',
+        effect: 'Left as it is until somebody finds one',
+        cost: 'no change',
+        advised: false,
         refused: null,
       },
     ],
@@ -114,6 +122,21 @@ function whyNotReplaced(table: Table, resting: readonly Reference[]): string | n
     (i) => i.name !== index.name && i.unique && i.predicate === null && sameColumnSet(namesOf(i.columns), key.columns),
   );
   return twice ? `${twice.name} holds the same columns unique already; drop the one that is not needed first` : null;
+}
+
+// What is unique across partitions has to hold the columns that the table is split by.
+function whyNotSplit({ kind, splitBy }: Table, columns: readonly string[]): string | null {
+  if (kind !== 'partitioned') return null;
+  const missing = splitBy?.filter((column) => !columns.includes(column)) ?? [];
+  if (splitBy === null) return 'the table is split by an expression';
+  return missing.length > 0 ? `the table is split by ${missing.join(', ')}, which the key has to hold` : null;
+}
+
+/** Why a column that numbers the rows cannot be added; null when it can. */
+export function whyNotNumbered(table: Table, catalogue: Catalogue): string | null {
+  const below = heirsOf(catalogue, table.id);
+  if (table.kind === 'partitioned') return 'a partitioned table cannot be given a column that numbers its rows as its key';
+  return below.length > 0 ? `${below.map(({ id }) => id).join(', ')} inherit from it and cannot be numbered with it` : null;
 }
 
 function namesOf(columns: readonly (string | null)[]): readonly string[] {

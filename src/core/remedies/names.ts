@@ -11,10 +11,12 @@ export interface Naming {
   readonly taken: Map<string, Set<string>>;
   /** Ends the names of side tables, to tell dockets apart: `d12`. */
   readonly label: string;
+  /** The number of the last side table, by schema. */
+  readonly sideTables: Map<string, number>;
 }
 
 export function startNaming(catalogue: Catalogue, style: HouseStyle, label: string): Naming {
-  return { catalogue, style, taken: new Map(), label };
+  return { catalogue, style, taken: new Map(), label, sideTables: new Map() };
 }
 
 export function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {
@@ -26,8 +28,9 @@ export function give(naming: Naming, kind: NamedKind, table: Table, columns: rea
 
 export function giveSideTable(naming: Naming, table: Table): string {
   const taken = takenIn(naming, table.schema);
-  let n = 1;
+  let n = (naming.sideTables.get(table.schema) ?? 0) + 1;
   while (taken.has(`${sideTablePrefix}${naming.label}_${n}`)) n++;
+  naming.sideTables.set(table.schema, n);
   const name = `${sideTablePrefix}${naming.label}_${n}`;
   taken.add(name);
   return name;

@@ -2,7 +2,7 @@
 // the house style and never collide with what is there or with another remedy of the same plan.
 
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { foreignKeysOf, getTable, isIndexed, primaryKeyOf, referencesTo, uniqueIndexOver } from '../catalogue/lookups';
+import { findTable, foreignKeysOf, isIndexed, primaryKeyOf, referencesTo, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { columnsOfClaim } from '../evidence/claims';
 import { isProposable, type KeyCandidate } from '../evidence/keys';
@@ -14,6 +14,7 @@ import {
   type ValidateConstraint,
   validations,
 } from '../plan/operations';
+import { Refusal } from '../plan/refusal';
 import { tableOf } from '../rules/audit';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
 import { chosenKey } from './keyQuestions';
@@ -23,9 +24,10 @@ import { completeDecision, type Decision } from './question';
 import { questionsFor } from './questions';
 import { brokenRepairs, nullRepairs, orphanRepairs, repeatRepairs, standInRepairs } from './repairs';
 
-/** The operations that mend a finding. Anything not decided is decided as advised. Throws an Error that says why there is nothing to do. */
+/** The operations that mend a finding. Anything not decided is decided as advised. Throws a Refusal that says why there is nothing to do. */
 export function operationsFor(finding: Finding, chosen: Decision, naming: Naming): readonly Operation[] {
-  const table = getTable(naming.catalogue, tableOf(finding.object));
+  const table = findTable(naming.catalogue, tableOf(finding.object));
+  if (!table) throw new Refusal(`${tableOf(finding.object)} is not there any more. Survey again.`);
   const decision = completeDecision(questionsFor(finding, naming.catalogue, chosen), chosen);
   const { proposal } = finding;
   switch (proposal.kind) {
@@ -35,6 +37,10 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
     case 'replaceKey':
       return replaceOperations(proposal, table, decision, naming);
     case 'foreignKey':
+      if (decision['unmeasured'] === 'wait')
+        throw new Refusal(
+          `Whether ${proposal.columns.join(', ')} of ${table.id} refers to ${proposal.references.table} was not measured. Survey it exactly, or decide to script it all the same.`,
+        );
       return referenceOperations(withParent(finding, proposal, naming.catalogue, decision).proposal, table, decision, naming);
     case 'unique':
       return [addUnique(table, proposal.columns, naming)];
@@ -76,7 +82,7 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
           },
         ];
       if (decision['orphans'] === 'leave')
-        throw new Error(`The orphans under ${name} are left to be mended by hand; until then it cannot be validated.`);
+        throw new Refusal(`The orphans under ${name} are left to be mended by hand; until then it cannot be validated.`);
       const reference = referenceOf(columns, references);
       const before = asItIs(table, name);
       const validate: ValidateConstraint = {
@@ -89,7 +95,7 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
       return [...orphanRepairs(reference, table, decision, naming), validate];
     }
     case 'byHand':
-      throw new Error(`There is no script for ${finding.rule} on ${table.id}: it takes somebody's thought.`);
+      throw new Refusal(`There is no script for ${finding.rule} on ${table.id}: it takes somebody's thought.`);
     case 'rename':
       return [{ kind: 'renameConstraint', table: table.id, from: proposal.from, to: proposal.to }];
   }
@@ -98,6 +104,7 @@ export function operationsFor(finding: Finding, chosen: Decision, naming: Naming
 function keyOperations(finding: Finding, table: Table, decision: Decision, naming: Naming): readonly Operation[] {
   const { candidates, surrogate } = finding.facts as { candidates: readonly KeyCandidate[]; surrogate: string };
   const natural = chosenKey(decision);
+  if (decision['key'] === 'leave') throw new Refusal(`${table.id} is left without a key. Waive the finding to say why.`);
   const primary = (columns: readonly string[]): Operation => ({
     kind: 'addPrimaryKey',
     table: table.id,
@@ -120,7 +127,7 @@ function replaceOperations(
   naming: Naming,
 ): readonly Operation[] {
   if (decision['key'] !== 'surrogate')
-    throw new Error(
+    throw new Refusal(
       `${name} of ${table.id} is left as it is. Choose what takes its place, or waive the finding with its reason.`,
     );
   const comment = primaryKeyOf(table)?.comment;
@@ -151,10 +158,7 @@ function numbering(table: Table, column: string): Operation {
 // An index that a reference rests on cannot be given to a key and taken away again.
 function promotable(table: Table, columns: readonly string[], catalogue: Catalogue): string | null {
   const index = uniqueIndexOver(table, columns);
-  const rests = catalogue.tables.some((child) =>
-    foreignKeysOf(child).some((key) => key.parent === table.id && key.index === index),
-  );
-  return rests ? null : index;
+  return referencesTo(catalogue, table.id).some(({ key }) => key.index === index) ? null : index;
 }
 
 function addUnique(table: Table, columns: readonly string[], naming: Naming) {
@@ -196,6 +200,10 @@ function referenceOperations(
     deferrable: (decision['deferrable'] ?? 'no') as ForeignKey['deferrable'],
   };
   const whole = decision['orphans'] !== 'leave' && decision['orphans'] !== 'standIns';
+  if (!whole && table.kind === 'partitioned')
+    throw new Refusal(
+      `${table.id} is partitioned: its reference is checked against every row when it is added. Choose what becomes of the orphans.`,
+    );
   return [
     ...orphanRepairs(reference, table, decision, naming),
     ...(isIndexed(table, columns) ? [] : [createIndex(table, columns, naming)]),

@@ -2,9 +2,8 @@
 // of the same parent.
 
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
-import { declaredUniques, findColumn, findTable, sameColumnSet } from '../catalogue/lookups';
+import { canRefer, findColumn, findTable, referableKeys, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { comparable } from '../evidence/references/candidates';
 import { counted } from '../naming/words';
 import { tableOf } from '../rules/audit';
 import type { OtherParent } from '../rules/references/undeclared';
@@ -37,6 +36,36 @@ export function parentQuestion(
     ...otherKeys(proposal, tableOf(finding.object), catalogue, [found, ...weighed]),
   ];
   return answers.length === 1 ? [] : [{ id: 'parent', shape: 'cards', title: 'What it refers to', answers }];
+}
+
+/** Whether a reference is scripted that nobody has looked at in the rows. No question where somebody has, or chose the parent himself. */
+export function unmeasuredQuestion(finding: Pick<Finding, 'facts'>, chosen: Decision): readonly Question[] {
+  if ((finding.facts as Facts).orphanRows !== null || chosen['parent'] !== undefined) return [];
+  return [
+    {
+      id: 'unmeasured',
+      shape: 'cards',
+      title: 'Its values were not looked at',
+      answers: [
+        {
+          id: 'wait',
+          title: 'Measure it first',
+          effect: 'Nothing is scripted before a survey has counted its orphans',
+          cost: 'no change',
+          advised: true,
+          refused: null,
+        },
+        {
+          id: 'script',
+          title: 'Script it all the same',
+          effect: 'The script counts the orphans itself, and stops before it changes anything when there is one',
+          cost: 'names alone speak for it',
+          advised: false,
+          refused: null,
+        },
+      ],
+    },
+  ];
 }
 
 /** The proposal and the facts for the parent that is chosen. */
@@ -84,7 +113,7 @@ function otherKeys(
   const parent = findTable(catalogue, tableId(references.schema, references.table));
   const [column = ''] = columns;
   if (!parent || columns.length > 1) return [];
-  const keys = declaredUniques(parent).filter(
+  const keys = referableKeys(parent).filter(
     (key) =>
       key.length === 1 && !offered.some((o) => o.parent.table === references.table && sameColumnSet(o.parent.columns, key)),
   );
@@ -98,7 +127,9 @@ function otherKeys(
       cost: 'orphans are counted before anything is changed',
       advised: false,
       refused:
-        own && target && !comparable(own, target) ? `${own.declaredType} does not compare with ${target.declaredType}` : null,
+        own && target && !canRefer(catalogue, own, target)
+          ? `${own.declaredType} does not compare with ${target.declaredType}`
+          : null,
     };
   });
 }

@@ -1,6 +1,7 @@
 // A question that a person decides before a finding can be mended, with its answers side by side. The first
 // answer that is not refused and is marked as advised is taken when nobody chooses.
 
+import { Refusal } from '../plan/refusal';
 import type { QuestionId } from './questions';
 
 export interface Question {
@@ -58,6 +59,6 @@ function picked({ asks }: Answer, typed: string | undefined): string | undefined
 export function chosenAnswer(question: Question, chosen: Decision): Answer {
   const allowed = question.answers.filter((answer) => answer.refused === null);
   const answer = allowed.find((a) => a.id === chosen[question.id]) ?? allowed.find((a) => a.advised) ?? allowed[0];
-  if (!answer) throw new Error(`No answer to "${question.title}" is possible here.`);
+  if (!answer) throw new Refusal(`No answer to "${question.title}" is possible here.`);
   return answer;
 }

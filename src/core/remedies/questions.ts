@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/model';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { keyQuestions, replacedKeyQuestion } from './keyQuestions';
-import { parentQuestion, withParent } from './parentQuestion';
+import { parentQuestion, unmeasuredQuestion, withParent } from './parentQuestion';
 import { type Decision, type Question, typedName } from './question';
 import { deferrableQuestion, deleteQuestion, orphanQuestion, updateQuestion } from './referenceQuestions';
 import { brokenQuestion, nullQuestion, repeatQuestions, standInQuestion } from './repairQuestions';
@@ -14,6 +14,7 @@ export const questionIds = [
   'key',
   'keyOrder',
   'parent',
+  'unmeasured',
   'orphans',
   'onDelete',
   'onUpdate',
@@ -43,13 +44,14 @@ export function questionsFor(finding: Finding, catalogue: Catalogue, chosen: Dec
   switch (proposal.kind) {
     case 'primaryKey':
     case 'surrogateKey':
-      return keyQuestions(finding, table);
+      return keyQuestions(finding, table, catalogue);
     case 'replaceKey':
       return [replacedKeyQuestion(proposal, table, catalogue)];
     case 'foreignKey': {
       const { facts, proposal: decided } = withParent(finding, proposal, catalogue, chosen);
       return [
         ...parentQuestion(finding, proposal, catalogue),
+        ...unmeasuredQuestion(finding, chosen),
         ...orphanQuestion({ proposal: decided, facts }, decided.references, table, catalogue),
         deleteQuestion(decided, table, catalogue),
         updateQuestion(decided, table),

@@ -5,6 +5,7 @@ import { foreignKeysOf, getColumn, getTable } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
 import type { Change, Constant, Filled, Filling, Keep, Operation, Reference, SetAside, WrongRows } from '../plan/operations';
 import { breaks, claimInWords, columnsOfClaim } from '../evidence/claims';
+import { Refusal } from '../plan/refusal';
 import type { Proposal } from '../rules/rule';
 import { giveSideTable, type Naming } from './names';
 import { type Decision, typedName } from './question';
@@ -61,7 +62,7 @@ export function repeatRepairs(proposal: Of<'repeats'>, table: Table, decision: D
   const { columns } = proposal;
   if (which === undefined) return [];
   if (which !== 'first' && which !== 'last' && which !== 'complete')
-    throw new Error(
+    throw new Refusal(
       `The repeats of ${columns.join(', ')} in ${table.id} are left to the data's owners; unique it can be once they are gone.`,
     );
   const by = decision['repeatsBy'];
@@ -94,7 +95,7 @@ export function nullRepairs({ columns }: Of<'nulls'>, table: Table, decision: De
   if (answer === undefined) return [];
   const filling = fillingFor(name, answer, table, decision, naming);
   if (!filling)
-    throw new Error(
+    throw new Refusal(
       `${table.id}.${name} is left empty where it is. Choose what these rows get, or waive the finding with its reason.`,
     );
   return [setAside(table, { kind: 'nulls', column: name }, filled(columns, filling), naming)];
@@ -119,11 +120,11 @@ function fillingFor(name: string, answer: string, table: Table, decision: Decisi
 /** A column that says "none" by values is allowed to be null before it is. */
 export function standInRepairs({ columns, claims }: Of<'standIns'>, table: Table, naming: Naming): readonly Operation[] {
   if (rowKeyOf(table).length === 0)
-    throw new Error(
+    throw new Refusal(
       `${table.id} has no key to find its rows again by. Add the remedy for its missing key to a docket and run that first.`,
     );
   const inKey = columns.find((c) => rowKeyOf(table).includes(c));
-  if (inKey !== undefined) throw new Error(`${table.id}.${inKey} is part of the key and cannot be null.`);
+  if (inKey !== undefined) throw new Refusal(`${table.id}.${inKey} is part of the key and cannot be null.`);
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable);
   return [
     ...mandatory.map(({ name }) => ({ kind: 'dropNotNull', table: table.id, column: name }) as const),
@@ -141,7 +142,7 @@ export function brokenRepairs({ claim }: Of<'check'>, table: Table, decision: De
       return [setAside(table, rows, { kind: 'remove' }, naming)];
     case 'constant': {
       const text = typed(decision, 'broken', `what ${first} becomes in these rows`);
-      if (breaks(claim, text)) throw new Error(`${JSON.stringify(text)} breaks it too: ${claimInWords(claim)}.`);
+      if (breaks(claim, text)) throw new Refusal(`${JSON.stringify(text)} breaks it too: ${claimInWords(claim)}.`);
       return [setAside(table, rows, filled([first], constant(table, first, text)), naming)];
     }
     default:
@@ -179,12 +180,12 @@ function partsOf(text: string, columns: readonly string[], table: TableId): read
   if (columns.length === 1) return [text];
   const parts = text.split(',').map((part) => part.trim());
   if (parts.length !== columns.length)
-    throw new Error(`Type a value for each of ${columns.join(', ')} of ${table}: ${columns.length}, parted by commas.`);
+    throw new Refusal(`Type a value for each of ${columns.join(', ')} of ${table}: ${columns.length}, parted by commas.`);
   return parts;
 }
 
 function typed(decision: Decision, question: QuestionId, what: string): string {
   const text = decision[typedName(question)]?.trim() ?? '';
-  if (text === '') throw new Error(`Type ${what}.`);
+  if (text === '') throw new Refusal(`Type ${what}.`);
   return text;
 }

@@ -81,6 +81,7 @@ export function fits(finding: Finding, chosen: Decision, catalogue: Catalogue): 
 const titles: Readonly<Record<QuestionId, string>> = {
   key: 'What identifies the rows',
   parent: 'What it refers to',
+  unmeasured: 'What was not looked at in the rows',
   deferrable: 'When it is checked',
   keyOrder: 'The order of the key’s columns',
   orphans: 'What becomes of orphans',

@@ -2,7 +2,7 @@
 
 import { visible } from '../naming/visible';
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
-import { baseTables, getTable } from '../catalogue/lookups';
+import { baseTables, getTable, isInherited, isInheritedCheck } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { type Evidence, wasAsked } from '../evidence/evidence';
 import { type EvidenceRequest, keyOf } from '../evidence/requests';
@@ -36,6 +36,7 @@ export function audit(catalogue: Catalogue, evidence: Evidence, options: AuditOp
   const input = inputOf(catalogue, evidence, options);
   const findings = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
     [...rule.check(input, limitsOf(rule, policy))]
+      .filter((found) => !isJudgedAbove(catalogue, rule, found))
       .filter((found) => exemptionOf(policy, namesOf(found), input.at) === null)
       .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity })),
   );
@@ -48,6 +49,18 @@ export function askRules(catalogue: Catalogue, evidence: Evidence, options: Audi
   const asked = rulesThatAreOn(options).flatMap(({ rule }) => [...(rule.asks?.(input) ?? [])]);
   const open = new Map(asked.filter((request) => !wasAsked(evidence, request)).map((request) => [keyOf(request), request]));
   return [...open.values()];
+}
+
+// What a table has from another that it inherits from is judged there, once; keys and references each table has for itself.
+function isJudgedAbove(catalogue: Catalogue, { concern }: Rule, { table: id, columns, name }: Found<unknown>): boolean {
+  const table = getTable(catalogue, id);
+  if (table.inherits.length === 0) return false;
+  if (name !== undefined && isInheritedCheck(catalogue, table, name)) return true;
+  return (
+    (concern === 'Nullability' || concern === 'Values') &&
+    columns.length > 0 &&
+    columns.every((column) => isInherited(catalogue, table, column))
+  );
 }
 
 function inputOf(catalogue: Catalogue, evidence: Evidence, { scope = null, at = '', earlier = null }: AuditOptions): Audit {

@@ -21,11 +21,30 @@ export function tables(size: 'exact' | 'estimated'): string {
   return `
   select c.oid::text, c.relnamespace::text, c.relname, c.relkind, c.relispartition, c.relpersistence, c.reltuples::float8, (${bytes})::float8,
     has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(c.relowner), d.description,
-    (select array_agg(inhparent::text order by inhseqno) from pg_inherits where inhrelid = c.oid)
+    (select array_agg(inhparent::text order by inhseqno) from pg_inherits where inhrelid = c.oid), brought.extension, split.columns,
+    published.tablename is not null
+      and (c.relreplident = 'n' or c.relreplident = 'd' and not exists (select 1 from pg_index k where k.indrelid = c.oid and k.indisprimary))
   from pg_class c
   join pg_namespace n on n.oid = c.relnamespace
   left join pg_description d on d.objoid = c.oid and d.classoid = 'pg_class'::regclass and d.objsubid = 0
   left join pg_class toast on toast.oid = c.reltoastrelid
+  left join (
+    select objid, extname as extension
+    from pg_depend
+    join pg_extension on pg_extension.oid = refobjid
+    where classid = 'pg_class'::regclass and refclassid = 'pg_extension'::regclass and deptype = 'e'
+  ) brought on brought.objid = c.oid
+  left join (
+    select partrelid, case when not 0 = any (partattrs) then
+      (select array_agg(attname::text order by attnum) from pg_attribute where attrelid = partrelid and attnum = any (partattrs)) end as columns
+    from pg_partitioned_table
+  ) split on split.partrelid = c.oid
+  left join (
+    select distinct schemaname, tablename
+    from pg_publication_tables
+    join pg_publication on pg_publication.pubname = pg_publication_tables.pubname
+    where pubupdate or pubdelete
+  ) published on published.schemaname = nspname and published.tablename = c.relname
   left join (
     select indrelid, sum(own.relpages)::bigint as pages from pg_index join pg_class own on own.oid = indexrelid group by indrelid
   ) i on i.indrelid = c.oid
@@ -58,11 +77,60 @@ export const speltTypes = `
   ) as used`;
 
 export const types = `
-  select t.oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod, nspname
+  select t.oid::text, typname, typtype, typcategory, typbasetype::text, typtypmod, nspname, format_type(t.oid, null), ${sortable('t')},
+    case when typcategory = 'A' then typelem::text end
   from pg_type t
   join pg_namespace n on n.oid = typnamespace
-  -- Every table has a row type and an array of it: no column of ours is of them, or it is simply of another type.
-  where typtype <> 'c' and (typelem = 0 or typcategory <> 'A')`;
+  -- Every table has a row type and an array of it: a column of such a type is taken for one that cannot be compared.
+  where typtype <> 'c' and not exists (select 1 from pg_type e where e.oid = t.typelem and t.typcategory = 'A' and e.typtype = 'c')`;
+
+/**
+ * The types that a foreign key can refer by, and to, where they differ: an equality in the operator family that orders the
+ * key, or a cast that the server makes by itself (manual, 38.16 "Interfacing Extensions to Indexes"; 10.2).
+ */
+export const comparisons = `
+  with recursive used as (
+    select distinct atttypid as oid
+    from pg_attribute a
+    join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p')
+    join pg_namespace n on n.oid = c.relnamespace
+    where a.attnum > 0 and not a.attisdropped and ${userSchemas}
+  ), base as (
+    select oid from used
+    union
+    select t.typbasetype from base join pg_type t on t.oid = base.oid where t.typtype = 'd'
+  ), plain as (
+    select base.oid from base join pg_type t on t.oid = base.oid where t.typtype <> 'd'
+  ), keys as (
+    select plain.oid, o.opcfamily, o.opcintype
+    from plain
+    join pg_opclass o on o.opcdefault and o.opcmethod = (select oid from pg_am where amname = 'btree') and ${takes('o', 'plain')}
+  )
+  select distinct format_type(child.oid, null), format_type(keys.oid, null)
+  from plain as child
+  join keys on keys.oid <> child.oid
+  where child.oid = keys.opcintype
+    or exists (
+      select 1 from pg_amop
+      where amopfamily = keys.opcfamily and amopstrategy = 3 and amoplefttype = keys.opcintype and amoprighttype = child.oid
+    )
+    or exists (select 1 from pg_cast where castsource = child.oid and casttarget = keys.opcintype and castcontext = 'i')`;
+
+// An operator class is of a type, or of one that the type is stored alike.
+function takes(operatorClass: string, type: string): string {
+  return `(${operatorClass}.opcintype = ${type}.oid or exists (
+    select 1 from pg_cast where castsource = ${type}.oid and casttarget = ${operatorClass}.opcintype and castmethod = 'b' and castcontext = 'i'
+  ))`;
+}
+
+// Enumerations and ranges are sorted by an operator class that all of them share.
+function sortable(type: string): string {
+  return `${type}.typtype in ('e', 'r', 'm') or exists (
+    select 1 from pg_opclass o
+    join pg_am on pg_am.oid = o.opcmethod and amname = 'btree'
+    where o.opcdefault and ${takes('o', type)}
+  )`;
+}
 
 export const constraints = `
   select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
@@ -83,7 +151,14 @@ export function indexes(version: number): string {
   return `
   select x.indrelid::text, i.relname, am.amname, x.indisunique, x.indisvalid, x.indkey::text, x.indnkeyatts,
     case when x.indpred is not null then pg_get_expr(x.indpred, x.indrelid) end,
-    ${version >= 150000 ? 'not x.indnullsnotdistinct' : 'true'}
+    ${version >= 150000 ? 'not x.indnullsnotdistinct' : 'true'},
+    not exists (
+      select 1
+      from generate_series(0, x.indnkeyatts - 1) as part (i)
+      left join pg_opclass o on o.oid = x.indclass[part.i]
+      left join pg_attribute a on a.attrelid = x.indrelid and a.attnum = x.indkey[part.i]
+      where x.indoption[part.i] <> 0 or not coalesce(o.opcdefault, false) or x.indcollation[part.i] is distinct from a.attcollation
+    )
   from pg_index x
   join pg_class i on i.oid = x.indexrelid
   join pg_class c on c.oid = x.indrelid and c.relkind in ('r', 'p', 'm')

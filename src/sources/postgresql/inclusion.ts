@@ -1,6 +1,6 @@
 // Orphans, by anti-join: the server hashes the parent's keys once and looks every child up.
 
-import { getColumn, getTable } from '../../core/catalogue/lookups';
+import { getColumn, getTable, hasHeirs } from '../../core/catalogue/lookups';
 import type { Catalogue, Column } from '../../core/catalogue/model';
 import type { How, Inclusion, Profile } from '../../core/evidence/evidence';
 import type { InclusionRequest } from '../../core/evidence/requests';
@@ -18,14 +18,16 @@ export async function inclusion(
   { depth, known }: MeasureOptions,
 ): Promise<{ how: How; result: Inclusion }> {
   const table = getTable(catalogue, request.table);
-  const { from, sampled } = fromClause(table, depth);
+  const { from, sampled } = fromClause(table, depth, { only: true });
+  const isParent = hasHeirs(catalogue, request.parent);
   const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
   const value = columns.map((column) => `child.${quote(column.name)}`);
   const orphans = `
     select count(*), count(distinct ${value.length === 1 ? value[0] : `(${value.join(', ')})`})
     from ${sampled ? `(select * from ${from})` : from} as child
-    where ${orphanCondition(request)}`;
-  const counted = sampled ? null : countedBefore(request, known);
+    where ${orphanCondition({ ...request, ...(isParent && { only: 'parent' }) })}`;
+  // A profile counts the rows of those that inherit as well.
+  const counted = sampled || hasHeirs(catalogue, table.id) ? null : countedBefore(request, known);
   const [orphanRows, orphanValues, rows, filledRows] = counted
     ? [...(await one(ask, orphans)), counted.rows, counted.rows - counted.nullRows]
     : await one(

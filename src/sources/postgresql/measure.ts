@@ -8,6 +8,7 @@ import type { Catalogue, Column, Table } from '../../core/catalogue/model';
 import type { ColumnProfile, Fact, How, Profile, Repeats, Violations } from '../../core/evidence/evidence';
 import type { Depth, EvidenceRequest, ProbeRequest, RepeatsRequest, ViolationsRequest } from '../../core/evidence/requests';
 import { summarise } from '../../core/evidence/sample';
+import { widestIndexed } from '../../core/evidence/widths';
 import { namesAnIdentifier } from '../../core/naming/meaning';
 import { quote } from '../../core/dialects/postgresql/quote';
 import type { MeasureOptions } from '../source';
@@ -101,6 +102,7 @@ async function profile(ask: Ask, table: Table, depth: Depth): Promise<{ how: How
     column.nullable ? `count(${quote(column.name)})` : 'count(*)',
     column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
     ...(isBounded(table, column) ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`] : ['null', 'null']),
+    mayBeTooWide(column) ? `max(${widthOf(column)})` : 'null',
   ]);
   const seen = await one(ask, `select ${['count(*)', ...parts.flat()].join(', ')} from ${from}`);
   const rows = Number(seen[0]);
@@ -108,15 +110,28 @@ async function profile(ask: Ask, table: Table, depth: Depth): Promise<{ how: How
   const scale = rows === 0 ? 1 : total / rows;
   const columns: Record<string, ColumnProfile> = {};
   table.columns.forEach((column, i) => {
-    const [filled, blanks, min, max] = seen.slice(1 + 4 * i, 5 + 4 * i);
+    const [filled, blanks, min, max, widest] = seen.slice(1 + 5 * i, 6 + 5 * i);
     columns[column.name] = {
       nulls: Math.ceil((rows - Number(filled)) * scale),
       blanks: blanks === null ? null : Math.ceil(Number(blanks) * scale),
       min: (min as string | null) ?? null,
       max: (max as string | null) ?? null,
+      ...(widest !== null && widest !== undefined && { widest: Number(widest) }),
     };
   });
   return { how: how(sampled, rows), result: { rows: total, columns } };
+}
+
+/** Whether a value can be longer than an index takes: four bytes a character are the most. */
+function mayBeTooWide({ comparable, family, length, declaredType }: Column): boolean {
+  if (!comparable) return false;
+  if (family === 'other') return !['interval', 'inet', 'cidr', 'money', 'macaddr', 'oid'].includes(declaredType);
+  return family === 'binary' || (family === 'text' && (length === null || length * 4 > widestIndexed));
+}
+
+// Told from its header, not by reading it, where a value is stored elsewhere.
+function widthOf({ name, family }: Column): string {
+  return family === 'text' || family === 'binary' ? `octet_length(${quote(name)})` : `pg_column_size(${quote(name)})`;
 }
 
 // Blank means empty or white space only. Few values sort before '!': the guard spares the trim of all others.
@@ -128,7 +143,7 @@ function blankCondition(column: Column): string {
 async function sample(ask: Ask, table: Table) {
   if (table.columns.length === 0) return { how: how(false, 0), result: summarise([], []) };
   const most = Math.max(500, Math.min(wholeUpTo + 1, Math.floor(mostCells / table.columns.length)));
-  const { from, sampled } = fromClause(table, 'sampled', Math.min(sampleSizeOf(table), most));
+  const { from, sampled } = fromClause(table, 'sampled', { wanted: Math.min(sampleSizeOf(table), most), only: true });
   const values = table.columns.map(sampledValue).join(', ');
   const rows = await ask(`select ${values} from ${from} limit ${most}`);
   return {
@@ -144,7 +159,7 @@ async function repeats(
   requests: readonly RepeatsRequest[],
   depth: Depth,
 ): Promise<readonly Answer<RepeatsRequest, Repeats>[]> {
-  const { from, sampled } = fromClause(table, depth);
+  const { from, sampled } = fromClause(table, depth, { only: true });
   const sets = requests.map((request) => {
     const columns = request.columns.map((name) => columnOf(table, name));
     const live = request.live === undefined ? null : isLive(columnOf(table, request.live));

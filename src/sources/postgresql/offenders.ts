@@ -2,8 +2,8 @@
 
 import type pg from 'pg';
 import { blankCondition, brokenCondition } from '../../core/dialects/postgresql/claims';
-import { orphanCondition } from '../../core/dialects/postgresql/conditions';
-import { quote, quoteList, quoteTable } from '../../core/dialects/postgresql/quote';
+import { orphanCondition, rowsOf } from '../../core/dialects/postgresql/conditions';
+import { quote, quoteList, tableText } from '../../core/dialects/postgresql/quote';
 import type { RowsQuestion } from '../../core/evidence/rows';
 import type { Page, RowsPage } from '../source';
 import { statementError } from './errors';
@@ -12,21 +12,36 @@ const longestValue = 80;
 
 /** Throws SourceError, e.g. when the role may not read the table. */
 export async function readOffenders(client: pg.Client, question: RowsQuestion, page: Page): Promise<RowsPage> {
-  const { text, caption } = queryFor(question);
   try {
+    const { text, caption } = queryFor(question, await whoseRows(client, question));
     return await read(client, `${text} limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`, page, caption);
   } catch (error) {
     throw statementError(error, `Reading rows of ${question.table}`);
   }
 }
 
-function queryFor(question: RowsQuestion): { readonly text: string; readonly caption: string } {
-  const from = quoteTable(question.table);
+/** Keys and references look at a table's own rows: those of tables that inherit from it are left out, but for partitions. */
+async function whoseRows(client: pg.Client, question: RowsQuestion): Promise<Whose> {
+  if (question.kind !== 'orphans' && question.kind !== 'repeats') return { own: false, parents: false };
+  const parent = question.kind === 'orphans' ? question.parent : question.table;
+  const { rows } = await client.query<Whose>(
+    `select ${[question.table, parent].map((id) => `(select relkind <> 'p' from pg_catalog.pg_class where oid = ${tableText(id)}::regclass)`).join(' as own, ')} as parents`,
+  );
+  return rows[0] ?? { own: false, parents: false };
+}
+
+interface Whose {
+  readonly own: boolean;
+  readonly parents: boolean;
+}
+
+function queryFor(question: RowsQuestion, { own, parents }: Whose): { readonly text: string; readonly caption: string } {
+  const from = rowsOf(question.table, own);
   switch (question.kind) {
     case 'orphans': {
       const columns = question.columns.map((c) => `child.${quote(c)}`).join(', ');
       return {
-        text: `select ${columns}, count(*) as "rows" from ${from} as child where ${orphanCondition(question)} group by ${columns} order by count(*) desc, ${columns}`,
+        text: `select ${columns}, count(*) as "rows" from ${from} as child where ${orphanCondition({ ...question, ...(parents && { only: 'parent' }) })} group by ${columns} order by count(*) desc, ${columns}`,
         caption: 'Values without a parent, and how many rows carry them',
       };
     }

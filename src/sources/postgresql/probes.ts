@@ -7,13 +7,13 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import { getColumn, getTable } from '../../core/catalogue/lookups';
 import type { Catalogue, Column } from '../../core/catalogue/model';
 import type { Fact, Probe } from '../../core/evidence/evidence';
-import type { ProbeRequest, ProbedParent } from '../../core/evidence/requests';
-import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
+import type { ProbeRequest } from '../../core/evidence/requests';
+import { quote } from '../../core/dialects/postgresql/quote';
 import { groupBy } from '../../core/grouping';
 import { SourceError } from '../SourceError';
 import type { Ask } from './ask';
 import { statementError } from './errors';
-import { type Answer, fromClause } from './reading';
+import { type Answer, fromClause, ownRows } from './reading';
 
 const firstLook = 200;
 const secondLook = 2_000;
@@ -66,7 +66,7 @@ async function valuesOf(
   requests: readonly ProbeRequest[],
   catalogue: Catalogue,
 ): Promise<readonly (readonly string[])[]> {
-  const { from } = fromClause(getTable(catalogue, id), 'sampled', rowsLookedAt);
+  const { from } = fromClause(getTable(catalogue, id), 'sampled', { wanted: rowsLookedAt, only: true });
   const rows = await ask(
     `select ${requests.map(({ column }) => `${quote(column)}::text`).join(', ')} from ${from} limit ${rowsLookedAt}`,
   );
@@ -99,7 +99,7 @@ async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, l
     await attempt(`Looking for values in ${first.parent.table}`, async () => {
       found = await foundIn(
         ask,
-        first.parent,
+        { column: first.parent.column, from: ownRows(getTable(catalogue, first.parent.table)) },
         typeFor(getColumn(catalogue, first.column.request.table, first.column.column.name)),
         values,
       );
@@ -111,11 +111,16 @@ async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, l
   }
 }
 
-async function foundIn(ask: Ask, parent: ProbedParent, type: string, values: readonly string[]): Promise<ReadonlySet<string>> {
+async function foundIn(
+  ask: Ask,
+  parent: { readonly column: string; readonly from: string },
+  type: string,
+  values: readonly string[],
+): Promise<ReadonlySet<string>> {
   const rows = await ask(
     `select distinct looked.value
      from unnest($1::text[]) as looked (value)
-     join ${quoteTable(parent.table)} as parent on parent.${quote(parent.column)} = looked.value::${type}`,
+     join ${parent.from} as parent on parent.${quote(parent.column)} = looked.value::${type}`,
     [values],
   );
   return new Set(rows.flatMap(([value]) => value ?? []));

@@ -8,6 +8,7 @@ import { longestText, searchJoins } from '../../core/catalogue/joins';
 import type {
   Catalogue,
   Column,
+  Comparison,
   Constraint,
   Index,
   Privilege,
@@ -111,6 +112,10 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
   );
   await stream(client, queries.types, (row) => typeRows.push(row));
   const types = typesOf(typeRows);
+  const comparisons: Comparison[] = [];
+  await stream(client, queries.comparisons, ([child, key]) =>
+    comparisons.push({ child: shared(child as string), key: shared(key as string) }),
+  );
   await stream(client, queries.speltTypes, ([oid, modifier, text]) =>
     spelt.set(`${String(oid)} ${String(modifier)}`, text as string),
   );
@@ -161,6 +166,7 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
     tables: tables.some((table) => table.kind === 'partitioned') ? withPartitions(tables) : tables,
     sequences,
     joins: [],
+    comparisons,
   };
   return { catalogue, server: versionNumber };
 }
@@ -235,20 +241,24 @@ function draftOf(row: Row, schemas: ReadonlyMap<string, { readonly name: string 
 }
 
 function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolean>): Table {
-  const [, , name, kind, isPartition, persistence, , bytes, readable, owner, comment, parents] = draft.row as [
-    string,
-    string,
-    string,
-    string,
-    boolean,
-    string,
-    number,
-    number,
-    boolean,
-    string,
-    string | null,
-    string[] | null,
-  ];
+  const [, , name, kind, isPartition, persistence, , bytes, readable, owner, comment, parents, extension, splitBy, unidentified] =
+    draft.row as [
+      string,
+      string,
+      string,
+      string,
+      boolean,
+      string,
+      number,
+      number,
+      boolean,
+      string,
+      string | null,
+      string[] | null,
+      string | null,
+      string[] | null,
+      boolean,
+    ];
   const { id, schema, estimatedRows, columns, constraints, indexes, triggers, privileges, activity } = draft;
   return {
     id,
@@ -263,6 +273,9 @@ function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolea
     activity,
     readable: readable && usable.get(schema) === true,
     owner,
+    ...(extension !== null && { extension }),
+    ...(kind === 'p' && { splitBy }),
+    ...(unidentified && { unidentified }),
     columns,
     constraints: constraints.map((constraint) => withNullsDistinct(constraint, indexes)),
     indexes,

@@ -24,24 +24,11 @@ const familyByName: Readonly<Record<string, TypeFamily>> = {
   jsonb: 'json',
 };
 
-/** Types without equality; some have it for their shapes' sizes only, which is no identity. */
-const incomparable = new Set([
-  'json',
-  'xml',
-  'point',
-  'line',
-  'lseg',
-  'box',
-  'path',
-  'polygon',
-  'circle',
-  'txid_snapshot',
-  'pg_snapshot',
-]);
-
 export interface Type {
   readonly family: TypeFamily;
   readonly comparable: boolean;
+  /** As it is spelt without limits, its domain taken away. */
+  readonly comparedAs: string;
   readonly domain: string | null;
   /** The length or precision that a domain gives its base type. */
   readonly modifier: number;
@@ -52,11 +39,24 @@ export function typesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
   const byOid = new Map(types.map((row) => [row[0] as string, row]));
   const resolve = (oid: string, modifier: number): Type => {
     const type = byOid.get(oid);
-    if (!type) return { family: 'other', comparable: true, domain: null, modifier };
-    const [, name, kind, category, base, ownModifier, schema] = type as [string, string, string, string, string, number, string];
+    if (!type) return { ...unknownType, modifier };
+    const [, name, kind, category, base, ownModifier, schema, comparedAs, sortable, element] = type as [
+      string,
+      string,
+      string,
+      string,
+      string,
+      number,
+      string,
+      string,
+      boolean,
+      string | null,
+    ];
     if (kind === 'd') return { ...resolve(base, ownModifier >= 0 ? ownModifier : modifier), domain: `${schema}.${name}` };
     const family = familyByName[name] ?? (category === 'S' ? 'text' : 'other');
-    return { family, comparable: !incomparable.has(name), domain: null, modifier };
+    // Arrays are compared as what they hold is.
+    const comparable = element === null ? sortable : resolve(element, -1).comparable;
+    return { family, comparable, comparedAs, domain: null, modifier };
   };
   return new Map(types.map(([oid]) => [oid as string, resolve(oid as string, -1)]));
 }
@@ -84,7 +84,8 @@ export interface ColumnContext {
   readonly rows: number | null;
 }
 
-const unknownType: Type = { family: 'other', comparable: true, domain: null, modifier: -1 };
+// A row type, which somebody may compare, but nobody identifies by.
+const unknownType: Type = { family: 'other', comparable: false, comparedAs: '', domain: null, modifier: -1 };
 
 /** A row of the query of columns. */
 export function columnOf(row: Row, { table, types, spelt, shared, statistics, rows }: ColumnContext): Column {
@@ -107,6 +108,7 @@ export function columnOf(row: Row, { table, types, spelt, shared, statistics, ro
     id: columnId(table, name),
     name: shared(name),
     declaredType: spelt.get(`${typeOid} ${modifier}`) ?? '',
+    comparedAs: type.comparedAs,
     family: type.family,
     comparable: type.comparable,
     domain: type.domain,

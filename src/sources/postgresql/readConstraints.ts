@@ -101,7 +101,7 @@ export function indexOf(
   names: readonly (string | undefined)[] | undefined,
   constraints: ReadonlyMap<string, string>,
 ): Index {
-  const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct] = row as [
+  const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct, plain] = row as [
     string,
     string,
     string,
@@ -110,6 +110,7 @@ export function indexOf(
     string,
     number,
     string | null,
+    boolean,
     boolean,
   ];
   const columns = key.split(' ').map((number) => names?.[Number(number)] ?? null);
@@ -123,6 +124,7 @@ export function indexOf(
     columns: columns.slice(0, keyCount),
     included: columns.slice(keyCount).filter((column) => column !== null),
     constraint: constraints.get(name) ?? null,
+    plain,
   };
 }
 

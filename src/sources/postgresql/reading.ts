@@ -34,16 +34,22 @@ export function sampleSizeOf(table: Table): number {
 export function fromClause(
   table: Table,
   depth: Depth,
-  wanted = sampleSizeOf(table),
+  { wanted = sampleSizeOf(table), only = false }: { readonly wanted?: number; readonly only?: boolean } = {},
 ): { readonly from: string; readonly sampled: boolean } {
-  if (depth === 'exact' || rowsOf(table) <= wholeUpTo) return { from: quoteTable(table.id), sampled: false };
-  return { from: blockSample(table, wanted), sampled: true };
+  const from = only ? ownRows(table) : quoteTable(table.id);
+  if (depth === 'exact' || rowsOf(table) <= wholeUpTo) return { from, sampled: false };
+  return { from: `${from} ${blockSample(table, wanted)}`, sampled: true };
+}
+
+/** A table without those that inherit from it, as keys and references see it; a partitioned one has no rows but its partitions'. */
+export function ownRows(table: Table): string {
+  return `${table.kind === 'partitioned' ? '' : 'only '}${quoteTable(table.id)}`;
 }
 
 // The same blocks each time, so that two surveys of an unchanged table say the same.
 function blockSample(table: Table, wanted: number): string {
   const percent = Math.min(100, (100 * wanted * 1.1) / Math.max(rowsOf(table), 1)).toFixed(6);
-  return `${quoteTable(table.id)} tablesample system (${percent}) repeatable (1)`;
+  return `tablesample system (${percent}) repeatable (1)`;
 }
 
 export function how(sampled: boolean, rows: number): How {

@@ -2,7 +2,7 @@ import { tableNames, type TableId } from '../../catalogue/identifiers';
 import { shorten } from '../../naming/style';
 import type { Check } from '../../plan/checks';
 import { brokenCondition } from './claims';
-import { orphanCondition } from './conditions';
+import { childRows, orphanCondition, rowsOf } from './conditions';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { countUnfilled } from './repairs';
 
@@ -19,7 +19,7 @@ export function writeCheck(check: Check): string {
         'select count(*)',
         'from (',
         '  select 1',
-        `  from ${quoteTable(check.table)}`,
+        `  from ${rowsOf(check.table, check.only === true)}`,
         `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
         `  group by ${quoteList(check.columns)}`,
         '  having count(*) > 1',
@@ -28,7 +28,7 @@ export function writeCheck(check: Check): string {
     case 'orphans':
       return lines(
         'select count(*)',
-        `from ${quoteTable(check.table)} as child`,
+        `from ${childRows(check.table, check.reference)} as child`,
         `where ${orphanCondition(check.reference, check.values)}`,
       );
     case 'breaking':
@@ -41,6 +41,8 @@ export function writeCheck(check: Check): string {
       return unless(
         `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
       );
+    case 'notAllowed':
+      return notAllowed(check);
     case 'keyMissing':
       return unless(primaryKey(check.table, check.columns));
     case 'keyIndexMissing':
@@ -98,6 +100,19 @@ export function writeCheck(check: Check): string {
 /** What numbers new rows while those that are there are numbered, a few blocks at a time. */
 export function numberingSequence(table: TableId, column: string): string {
   return shorten(`pawl_${tableNames(table).table}_${column}`);
+}
+
+// Manual, 9.26 "Access Privilege Inquiry Functions".
+function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): string {
+  const asked = {
+    own: "not pg_catalog.pg_has_role(relowner, 'usage')",
+    refer: "not pg_catalog.has_any_column_privilege(oid, 'references')",
+    create: "not pg_catalog.has_schema_privilege(relnamespace, 'create')",
+  }[right];
+  return lines(
+    `select count(*) from pg_catalog.pg_class where ${asked}`,
+    `  and oid = any (array[${tables.map(tableText).join(', ')}]::pg_catalog.regclass[])`,
+  );
 }
 
 // The condition is asked of the server and used by the server: it is never in our hands (manual, "XML Functions":

@@ -1,5 +1,5 @@
 import { tableNames } from '../../catalogue/identifiers';
-import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
+import type { HandedDown, Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import { keptCondition } from './claims';
 import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { addParents, bringBack, dropSide, removeParents, setAside } from './repairs';
@@ -34,7 +34,7 @@ const writers: Writers = {
     swapKey(operation, [
       alter(operation.table, `add constraint ${quote(operation.name)}`, `primary key (${quoteList(operation.former)})`),
     ]),
-  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment }) => [
+  addForeignKey: ({ table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment, rows }) => [
     alter(
       table,
       `add constraint ${quote(name)}`,
@@ -44,7 +44,7 @@ const writers: Writers = {
       `on delete ${onDelete}`,
       `on update ${onUpdate}`,
       ...(deferrable === 'no' ? [] : [`deferrable ${deferrable}`]),
-      'not valid',
+      ...(rows === 'checked' ? [] : ['not valid']),
     ),
     ...commented(table, name, comment),
   ],
@@ -63,7 +63,7 @@ const writers: Writers = {
   ],
   dropIndex: ({ table, name }) => [`drop index ${quote(tableNames(table).schema)}.${quote(name)}`],
   setNotNull: ({ table, column }) => [alter(table, `alter column ${quote(column)} set not null`)],
-  dropNotNull: ({ table, column }) => [alter(table, `alter column ${quote(column)} drop not null`)],
+  dropNotNull: ({ table, column, handedDown }) => dropNotNull(table, column, handedDown),
   renameConstraint: ({ table, from, to }) => [alter(table, `rename constraint ${quote(from)}`, `to ${quote(to)}`)],
   setAside: (operation) => setAside(operation),
   bringBack: (operation) => bringBack(operation),
@@ -93,6 +93,18 @@ export function swapKey(operation: ReplaceKey | RestoreKey, keys: readonly strin
 function commented(table: Operation['table'], constraint: string, comment: string | undefined): readonly string[] {
   if (comment === undefined) return [];
   return [`comment on constraint ${quote(constraint)} on ${quoteTable(table)} is ${literal(comment)}`];
+}
+
+// To tables that inherit it is spoken one by one, as each may have it of its own accord; partitions follow their table,
+// and get back what was theirs.
+function dropNotNull(table: Operation['table'], column: string, handedDown: HandedDown | undefined): readonly string[] {
+  const drop = (of: Operation['table'], only: boolean): string =>
+    [`alter table ${only ? 'only ' : ''}${quoteTable(of)}`, `  alter column ${quote(column)} drop not null`].join('\n');
+  if (!handedDown) return [drop(table, false)];
+  const { partitions, made, kept } = handedDown;
+  return partitions
+    ? [drop(table, false), ...kept.map((id) => alter(id, `alter column ${quote(column)} set not null`))]
+    : [drop(table, true), ...made.map((id) => drop(id, true))];
 }
 
 // What the check says is asked of the server, and said to it again.

@@ -4,6 +4,7 @@ import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type Claim, columnsOfClaim } from '../../evidence/claims';
 import { type ActionProof, type BreakingProof, isRefusing } from '../../plan/proofs';
 import type { ActionTry } from '../dialect';
+import { childRows, rowsOf } from './conditions';
 import { literal, quote, quoteList, quoteTable } from './quote';
 
 export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
@@ -12,8 +13,9 @@ export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
       return update(proof.table, `${quote(proof.column)} = null`, []);
     case 'repeat': {
       const list = quoteList(proof.columns);
-      const first = `(select ${list} from ${quoteTable(proof.table)} ${filled(proof.columns)} order by tableoid, ctid limit 1)`;
-      return update(proof.table, proof.columns.length === 1 ? `${list} = ${first}` : `(${list}) = ${first}`, proof.columns, 1);
+      const first = `(select ${list} from ${rowsOf(proof.table, proof.only === true)} ${filled(proof.columns)} order by tableoid, ctid limit 1)`;
+      const assignment = proof.columns.length === 1 ? `${list} = ${first}` : `(${list}) = ${first}`;
+      return update(proof.table, assignment, proof.columns, { skip: 1, only: proof.only === true });
     }
     case 'check':
       return update(proof.table, againstClaim(proof.claim, proof.table, catalogue), columnsOfClaim(proof.claim));
@@ -26,13 +28,18 @@ export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
         getColumn(catalogue, proof.reference.parent, key),
         getColumn(catalogue, proof.table, child),
       );
-      return update(proof.table, `${quote(child)} = ${value}`, proof.reference.columns);
+      const { only } = proof.reference;
+      return update(proof.table, `${quote(child)} = ${value}`, proof.reference.columns, {
+        only: only === 'child' || only === 'both',
+      });
     }
   }
 }
 
 export function writeActionProof({ event, table, reference, constraint }: ActionProof, catalogue: Catalogue): ActionTry {
-  const { columns, parent, parentColumns } = reference;
+  const { columns, parent, parentColumns, only } = reference;
+  const parents = rowsOf(parent, only === 'parent' || only === 'both');
+  const children = childRows(table, reference);
   const isRow = (of: string, names: readonly string[], key: readonly string[]): string =>
     names.map((c, i) => `${of}${quote(c)} = ${literal(key[i] ?? '')}`).join(' and ');
   const match = columns.map((c, i) => `child.${quote(c)} = parent.${quote(parentColumns[i] ?? '')}`).join(' and ');
@@ -46,22 +53,22 @@ export function writeActionProof({ event, table, reference, constraint }: Action
   return {
     pick: [
       `select ${parentColumns.map((c) => `parent.${quote(c)}::text`).join(', ')}`,
-      `from ${quoteTable(table)} as child`,
-      `join ${quoteTable(parent)} as parent on ${match}`,
+      `from ${children} as child`,
+      `join ${parents} as parent on ${match}`,
       // Where another reference refuses, this one has nothing to show.
       ...others.map((condition, i) => `${i === 0 ? 'where' : '  and'} not exists (${condition})`),
       'limit 1',
     ].join('\n'),
     statement: (key) => {
       const where = `where ${isRow('', parentColumns, key)}`;
-      if (event === 'delete') return [`delete from ${quoteTable(parent)}`, where].join('\n');
+      if (event === 'delete') return [`delete from ${parents}`, where].join('\n');
       const [changed = ''] = parentColumns;
       const column = getColumn(catalogue, parent, changed);
       const [child = ''] = columns;
       const value = valueMissingFrom(parent, column, getColumn(catalogue, table, child));
-      return [`update ${quoteTable(parent)}`, `set ${quote(changed)} = ${value}`, where].join('\n');
+      return [`update ${parents}`, `set ${quote(changed)} = ${value}`, where].join('\n');
     },
-    left: (key) => [`select count(*)`, `from ${quoteTable(table)}`, `where ${isRow('', columns, key)}`].join('\n'),
+    left: (key) => [`select count(*)`, `from ${children}`, `where ${isRow('', columns, key)}`].join('\n'),
   };
 }
 
@@ -95,12 +102,18 @@ function againstClaim(claim: Claim, table: TableId, catalogue: Catalogue): strin
 }
 
 // One real row is changed; `skip` takes a later one than the first.
-function update(table: TableId, assignment: string, needed: readonly string[], skip = 0): string {
+function update(
+  table: TableId,
+  assignment: string,
+  needed: readonly string[],
+  { skip = 0, only = false }: { readonly skip?: number; readonly only?: boolean } = {},
+): string {
+  const rows = rowsOf(table, only);
   return [
-    `update ${quoteTable(table)}`,
+    `update ${rows}`,
     `set ${assignment}`,
     'where (tableoid, ctid) = (',
-    `  select tableoid, ctid from ${quoteTable(table)} ${filled(needed)} order by tableoid, ctid offset ${skip} limit 1`,
+    `  select tableoid, ctid from ${rows} ${filled(needed)} order by tableoid, ctid offset ${skip} limit 1`,
     ')',
   ].join('\n');
 }

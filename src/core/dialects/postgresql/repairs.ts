@@ -14,7 +14,7 @@ import {
   type WrongRows,
 } from '../../plan/operations';
 import { brokenCondition } from './claims';
-import { orphanCondition } from './conditions';
+import { childRows, orphanCondition } from './conditions';
 import { literal, quote, quoteList, quoteTable } from './quote';
 
 export function setAside(operation: SetAside): readonly string[] {
@@ -58,7 +58,7 @@ export function addParents(operation: AddParents): readonly string[] {
       `  select ${[...keys.map((c) => `missing.${quote(c)}`), ...beside.map(({ text }) => literal(text))].join(', ')}`,
       '  from (',
       `    select distinct ${reference.columns.map((c, i) => `child.${quote(c)} as ${quote(keys[i] ?? '')}`).join(', ')}`,
-      `    from ${quoteTable(child)} as child`,
+      `    from ${childRows(child, reference)} as child`,
       `    where ${orphanCondition(reference)}`,
       '  ) as missing',
       `  returning ${quoteList(keys)}`,
@@ -104,7 +104,9 @@ function sideTable(operation: Repair, table: TableId, columns: readonly string[]
   const side = quoteTable(sideTableOf(operation));
   const create = [`create table ${side} as`, `select ${listed(columns.map(quote))}`, `from ${quoteTable(table)}`, 'with no data'];
   const note = literal(`Kept by Pawl of ${table}: its script back puts this back as it was, and drops this table.`);
-  return [create.join('\n'), `comment on table ${side} is ${note}`];
+  const owner =
+    'owner' in operation && operation.owner !== undefined ? [`alter table ${side} owner to ${quote(operation.owner)}`] : [];
+  return [create.join('\n'), `comment on table ${side} is ${note}`, ...owner];
 }
 
 export function dropSide(operation: Repair): string {

@@ -41,7 +41,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
 
 /** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
 function isOfRows({ kind }: Check): boolean {
-  return ['nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
+  return ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 // A quiet step has several stretches, and may have been interrupted between any two. psql keeps what a query
@@ -101,9 +101,12 @@ function header(direction: string, plan: Plan, { title, source, madeAt }: Headin
   ];
 }
 
+// What is put off to the end of the transaction would keep a table that was repaired from being altered.
+const allAtOnce = 'set constraints all immediate;';
+
 function inMode(plan: Plan, head: readonly string[], body: readonly string[]): string {
   const plain = plan.mode === 'plain';
-  const start = [...setUp(plan.mode), ...(plain ? ['begin;', "set local lock_timeout = '5s';"] : []), ':settings'];
+  const start = [...setUp(plan.mode), ...(plain ? ['begin;', "set local lock_timeout = '5s';", allAtOnce] : []), ':settings'];
   return [...head, '', ...start, '', ...body, ...(plain ? ['commit;'] : []), ''].join('\n');
 }
 

@@ -19,21 +19,26 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
     case 'addIdentityColumn':
       return operation.batches ? numberInBatches(operation) : [whole(operation, mode)];
     case 'createIndex':
+      if (operation.partitioned) return [whole(operation, mode)];
       return buildIndex(table, operation.name, operation.columns, operation.unique);
     case 'dropIndex':
-      return [dropIndex(table, operation.name)];
+      return [operation.partitioned ? whole(operation, mode) : dropIndex(table, operation.name)];
     case 'dropConstraint':
       // When the way forward was interrupted, the index is there without its constraint.
-      return [whole(operation, mode), ...(operation.isKey ? [clearing(dropIndex(table, operation.name))] : [])];
+      return [
+        whole(operation, mode),
+        ...(operation.isKey && !operation.partitioned ? [clearing(dropIndex(table, operation.name))] : []),
+      ];
     case 'dropNotNull':
       return [clearing(dropCheck(table, operation.column)), whole(operation, mode)];
     case 'addUnique':
-      if (operation.index !== null) return [whole(operation, mode)];
+      if (operation.index !== null || operation.rows === 'partitioned') return [whole(operation, mode)];
       return [...buildIndex(table, operation.name, operation.columns, true), useIndex(operation, 'unique')];
     case 'replaceKey':
     case 'restoreKey':
       return replaceQuietly(operation);
     case 'addPrimaryKey':
+      if (operation.rows === 'partitioned') return [whole(operation, mode)];
       return [
         ...operation.nullableBefore.flatMap((column) => fillForGood(table, column)),
         ...(operation.index === null ? buildIndex(table, operation.name, operation.columns, true) : []),
@@ -146,6 +151,7 @@ function numberInBatches(operation: Extract<Operation, { kind: 'addIdentityColum
     {
       statements: [
         `create sequence ${sequence}`,
+        ...(operation.owner === undefined ? [] : [`alter sequence ${sequence} owner to ${quote(operation.owner)}`]),
         alter(table, `add column ${quote(column)} bigint`),
         `alter sequence ${sequence} owned by ${target}.${quote(column)}`,
         alter(table, `alter column ${quote(column)} set default pg_catalog.nextval(${sequenceText}::pg_catalog.regclass)`),

@@ -4,7 +4,16 @@
 
 import { groupBy } from '../../grouping';
 import type { ColumnId, TableId } from '../../catalogue/identifiers';
-import { baseTables, declaredUniques, foreignKeysOf, primaryKeyOf, sameColumns, sameColumnSet } from '../../catalogue/lookups';
+import {
+  baseTables,
+  canRefer,
+  declaredUniques,
+  foreignKeysOf,
+  referableKeys,
+  primaryKeyOf,
+  sameColumns,
+  sameColumnSet,
+} from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { initialsOf, shortFor } from '../../naming/abbreviations';
 import { type Vocabulary, vocabularyOf } from '../../naming/vocabulary';
@@ -62,7 +71,7 @@ export function inclusionRequestOf(candidate: ReferenceCandidate): InclusionRequ
 export function parentKeys(catalogue: Catalogue, evidence: Evidence): readonly ParentKey[] {
   return baseTables(catalogue).flatMap((table) => {
     const primary = primaryKeyOf(table)?.columns;
-    const declared = declaredUniques(table).map((columns) => ({
+    const declared = referableKeys(table).map((columns) => ({
       table,
       columns,
       primary: primary !== undefined && sameColumns(columns, primary),
@@ -96,9 +105,10 @@ export function freeColumns(table: Table): readonly Column[] {
   );
 }
 
-export function comparable(a: Column, b: Column): boolean {
-  const numeric = (column: Column): boolean => column.family === 'integer' || column.family === 'decimal';
-  return a.family === b.family || (numeric(a) && numeric(b));
+/** Whether a foreign key from the one to the other could be declared: by type, and by where their rows are kept. */
+export function canHold(catalogue: Catalogue, child: Table, column: Column, parent: Table, key: Column): boolean {
+  const kept = child.persistence === 'unlogged' || parent.persistence === 'permanent';
+  return kept && canRefer(catalogue, column, key);
 }
 
 function findCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
@@ -197,7 +207,7 @@ function candidatesOf(
   const own = vocabulary.columnWords(child, column.name);
   const from = { table: child, tableWords: vocabulary.tableWords(child), name: column.name, words: own };
   const named = [...spokenOf(index, child, own)]
-    .filter((key) => key.column.id !== column.id && comparable(column, key.column))
+    .filter((key) => key.column.id !== column.id && canHold(catalogue, child, column, key.table, key.column))
     .flatMap((key) => {
       const likeness = likenessOf(from, key);
       return likeness ? [{ key, ...likeness, score: likeness.score + nearness(child, column, key) }] : [];
@@ -213,7 +223,9 @@ function candidatesOf(
       reason: `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
     }));
   const byJoin = (index.compared.get(column.id) ?? [])
-    .filter((key) => comparable(column, key.column) && ![...named, ...byValue].some((other) => other.key === key))
+
+    .filter((key) => canHold(catalogue, child, column, key.table, key.column))
+    .filter((key) => ![...named, ...byValue].some((other) => other.key === key))
     .map((key) => ({ key, score: 0, reason: `views or functions compare ${column.name} with ${key.key} of ${key.table.name}` }));
   return [...named, ...byValue, ...byJoin].map(({ key, score, reason }) => ({
     child: child.id,
@@ -279,7 +291,7 @@ function compositeCandidates(
     const own = key.columns.flatMap((name) => {
       const target = key.table.columns.find((c) => c.name === name);
       const column = byWords.get(vocabulary.columnWords(key.table, name).join(' '));
-      return column && target && comparable(column, target) ? [column.name] : [];
+      return column && target && canHold(catalogue, child, column, key.table, target) ? [column.name] : [];
     });
     if (own.length < key.columns.length || new Set(own).size < own.length) return [];
     if (foreignKeysOf(child).some((declared) => sameColumnSet(declared.columns, own))) return [];

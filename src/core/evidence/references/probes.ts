@@ -5,12 +5,12 @@
 // in De Marchi et al., "Unary and n-ary inclusion dependency discovery", JIIS 32, 2009).
 
 import type { TableId } from '../../catalogue/identifiers';
-import { primaryKeyOf } from '../../catalogue/lookups';
+import { getTable, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
 import { type Evidence, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import type { ProbedParent, ProbeRequest } from '../requests';
-import { comparable, freeColumns, parentKeys } from './candidates';
+import { canHold, freeColumns, parentKeys } from './candidates';
 
 const parentsPerColumn = 40;
 const fewestValues = 3;
@@ -30,7 +30,7 @@ export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], e
     return freeColumns(table)
       .filter((column) => mayRefer(table, column, evidence))
       .flatMap((column): ProbeRequest[] => {
-        const fitting = snuggest(table, column, parents, evidence);
+        const fitting = snuggest(catalogue, table, column, parents, evidence);
         return fitting.length === 0 ? [] : [probeRequestOf(table.id, column.name, fitting)];
       });
   });
@@ -80,14 +80,25 @@ function isIndexed(table: Table, column: string): boolean {
   return table.indexes.some((index) => index.columns[0] === column);
 }
 
-function snuggest(table: Table, column: Column, parents: readonly Bounded[], evidence: Evidence): readonly ProbedParent[] {
+function snuggest(
+  catalogue: Catalogue,
+  table: Table,
+  column: Column,
+  parents: readonly Bounded[],
+  evidence: Evidence,
+): readonly ProbedParent[] {
   const bounds = profileOf(evidence, table.id)?.result.columns[column.name];
   const seen = sampleOf(evidence, table.id)?.result.columns[column.name];
   const min = numberOf(bounds?.min ?? null);
   const max = numberOf(bounds?.max ?? null);
   const distinct = seen?.distinct ?? 0;
   return parents
-    .filter((parent) => parent.table !== table.id && comparable(column, parent.target) && distinct <= parent.rows * 1.05)
+    .filter(
+      (parent) =>
+        parent.table !== table.id &&
+        canHold(catalogue, table, column, getTable(catalogue, parent.table), parent.target) &&
+        distinct <= parent.rows * 1.05,
+    )
     .filter((parent) => surpriseOf(parent, distinct) >= leastSurprise)
     .map((parent) => ({ parent, slack: slackOf(parent, min, max, seen?.longest ?? null) }))
     .filter(({ slack }) => slack !== null)

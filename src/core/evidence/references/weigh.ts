@@ -7,7 +7,8 @@ import type { TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { type Evidence, findFact, type How, type Inclusion, strengthOf } from '../evidence';
+import { type Evidence, findFact, type How, type Inclusion, profileOf, strengthOf, wasAsked } from '../evidence';
+import type { InclusionRequest } from '../requests';
 import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './candidates';
 import { type FeatureName, featureNames, type Features, featuresOf, orphanShareOf } from './features';
 import { bias, weights } from './weights';
@@ -39,6 +40,7 @@ export interface LabelledFeatures {
 /** A reference with more orphans than this is none: something else with similar values. */
 export const orphansTolerated = 0.3;
 const worthWeighing = 0.02;
+const mostUnverified = 0.49;
 const surest = 0.99;
 const mostRivals = 3;
 
@@ -64,8 +66,26 @@ export function weighReferences(catalogue: Catalogue, evidence: Evidence): reado
   return found;
 }
 
+/** What has to be counted before anything is said: the likeliest parent of each child that nobody has looked at yet. */
+export function unverified(catalogue: Catalogue, evidence: Evidence): readonly InclusionRequest[] {
+  const likely = weighableCandidates(catalogue, evidence).map(({ candidate, features }) => ({
+    candidate,
+    odds: logOddsOf(features),
+  }));
+  return [...groupBy(likely, ({ candidate }) => childKey(candidate)).values()].flatMap((alike) => {
+    const [best] = alike.toSorted((a, b) => b.odds - a.odds);
+    if (!best || best.odds < 0) return [];
+    const request = inclusionRequestOf(best.candidate);
+    return wasAsked(evidence, request) ? [] : [request];
+  });
+}
+
 export function probabilityOf(logOdds: number): number {
   return 1 / (1 + Math.exp(-logOdds));
+}
+
+function logOddsOf(features: Features): number {
+  return featureNames.reduce((sum, feature) => sum + weights[feature] * features[feature], bias);
 }
 
 function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
@@ -76,8 +96,11 @@ function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedRef
         .map((feature) => ({ feature, logOdds: weights[feature] * features[feature] }))
         .filter((part) => Math.abs(part.logOdds) >= 0.05)
         .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
-      const logOdds = featureNames.reduce((sum, feature) => sum + weights[feature] * features[feature], bias);
-      const confidence = Math.min(surest, probabilityOf(logOdds)) * (fact ? strengthOf(fact.how) : 1);
+      const logOdds = logOddsOf(features);
+      const believed = Math.min(surest, probabilityOf(logOdds)) * (fact ? strengthOf(fact.how) : 1);
+      // Where everything was counted, what was not is not believed.
+      const isVerified = fact !== null || profileOf(evidence, candidate.child)?.how.kind !== 'exact';
+      const confidence = isVerified ? believed : Math.min(believed, mostUnverified);
       return {
         ...candidate,
         inclusion: fact?.result ?? null,

@@ -4,6 +4,7 @@ import { type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
 import type { ConfidencePart } from '../../evidence/references/weigh';
 import { featureWords } from '../../evidence/references/features';
+import { isTooWide } from '../../evidence/widths';
 import { standsForAnother } from './repeated-text';
 import { defineRule, type ProposedParent, type Severity } from '../rule';
 
@@ -35,11 +36,11 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
   concern: 'References',
   about: 'Columns that refer to another table’s key by name and values, without a foreign key; orphans counted.',
   thresholds: { confidence: { value: 50, words: 'Least confidence in percent' } },
-  *check({ catalogue, references, tables }, limits) {
+  *check({ catalogue, evidence, references, tables }, limits) {
     const judged = new Set(tables.map((table) => table.id));
     for (const reference of references) {
       if (!judged.has(reference.child) || reference.confidence * 100 < limits.confidence) continue;
-      if (standsForAnother(catalogue, reference)) continue;
+      if (standsForAnother(catalogue, reference) || isTooWide(evidence, reference.child, reference.columns)) continue;
       const { schema, name } = getTable(catalogue, reference.parent);
       const parent = { schema, table: name, columns: reference.parentColumns };
       const counts = reference.inclusion;

@@ -1,5 +1,6 @@
+import { canRefer } from '../../catalogue/lookups';
 import type { Catalogue, Table } from '../../catalogue/model';
-import { comparable, freeColumns } from '../../evidence/references/candidates';
+import { freeColumns } from '../../evidence/references/candidates';
 import { likenessOf } from '../../evidence/references/likeness';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { spoken } from '../../naming/words';
@@ -59,7 +60,7 @@ function fits(catalogue: Catalogue, child: Table, column: string, parent: Table)
   const vocabulary = vocabularyOf(catalogue);
   const [key] = parent.columns;
   const own = child.columns.find((c) => c.name === column);
-  if (!key || !own || !comparable(own, key)) return null;
+  if (!key || !own || !canRefer(catalogue, own, key)) return null;
   return likenessOf(
     { table: child, tableWords: vocabulary.tableWords(child), name: column, words: vocabulary.columnWords(child, column) },
     {

@@ -1,7 +1,8 @@
 import { foreignKeysOf, getTable, isIndexed } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
 import { counted, plural, spoken, withArticle } from '../../naming/words';
-import { defineRule, type Severity } from '../rule';
+import { isTooWide } from '../../evidence/widths';
+import { byHand, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly constraint: string;
@@ -36,7 +37,7 @@ export const unindexedReference = defineRule<Facts, 'rows'>({
             rows,
             onDelete: key.onDelete,
           },
-          proposal: { kind: 'index', columns: key.columns },
+          proposal: isTooWide(evidence, table.id, key.columns) ? byHand(key.columns) : { kind: 'index', columns: key.columns },
         };
       }
     }

@@ -1,13 +1,16 @@
 import { findFact, type How, howInWords, profileOf, rowsLine, strengthOf, uniquenessOf } from '../../evidence/evidence';
 import { plausibleUniques } from '../../evidence/uniques';
 import { counted, spoken } from '../../naming/words';
-import { defineRule, type Severity } from '../rule';
+import { isTooWide } from '../../evidence/widths';
+import { byHand, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly rows: number;
   readonly nullRows: number;
   readonly how: How;
   readonly reasons: readonly string[];
+  /** Some values are longer than an index takes; left out by older surveys. */
+  readonly tooWide?: boolean;
 }
 
 /** Columns that identify what the table is about and never repeat, which nothing forbids to repeat. */
@@ -23,20 +26,21 @@ export const absentUnique = defineRule<Facts, 'confidence'>({
       for (const { columns, likelihood, reasons } of plausibleUniques(catalogue, table, evidence)) {
         const known = uniquenessOf(evidence, table.id, columns);
         if (known.kind !== 'unique' || likelihood * 100 < limits.confidence) continue;
+        const tooWide = isTooWide(evidence, table.id, columns);
         const measured = findFact(evidence, { kind: 'repeats', table: table.id, columns })?.result.rows ?? rows;
         yield {
           table: table.id,
           columns,
           severity: severityOf(measured - known.nullRows, likelihood),
           confidence: Math.round(Math.min(0.98, likelihood) * strengthOf(known.how) * 100) / 100,
-          facts: { rows: measured, nullRows: known.nullRows, how: known.how, reasons },
-          proposal: { kind: 'unique', columns },
+          facts: { rows: measured, nullRows: known.nullRows, how: known.how, reasons, tooWide },
+          proposal: tooWide ? byHand(columns) : { kind: 'unique', columns },
         };
       }
     }
   },
 
-  words({ rows, nullRows, how, reasons }, { table, columns }) {
+  words({ rows, nullRows, how, reasons, tooWide }, { table, columns }) {
     const names = columns.join(', ');
     const claim = how.kind === 'exact' ? 'never repeats' : `does not repeat ${howInWords(how)}`;
     const empties = nullRows > 0 ? `, ${counted(nullRows, 'row')} without it` : '';
@@ -51,9 +55,14 @@ export const absentUnique = defineRule<Facts, 'confidence'>({
         { label: 'repeats', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` },
       ],
       reasons,
+      ...(tooWide && { advice: adviceOnWide(names) }),
     };
   },
 });
+
+function adviceOnWide(names: string): string {
+  return `Some values are longer than an index takes. What can be held unique is a digest of them: an index over a hash of ${names}, or a column that holds one; or a limit on their length, once the long ones are gone.`;
+}
 
 function severityOf(filledRows: number, likelihood: number): Severity {
   return filledRows >= 100 && likelihood >= 0.75 ? 'Serious' : 'Moderate';

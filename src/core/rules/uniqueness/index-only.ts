@@ -3,6 +3,8 @@ import { byHand, defineRule } from '../rule';
 
 interface Facts {
   readonly index: string;
+  /** Whether it can stand behind a constraint as it is; left out by older surveys. */
+  readonly promotes?: boolean;
 }
 
 /** A unique index without a constraint. Partial ones and those over expressions cannot have one, and are left alone. */
@@ -16,21 +18,21 @@ export const indexOnlyUnique = defineRule<Facts>({
         if (!index.unique || index.constraint !== null || !index.valid || index.predicate !== null) continue;
         const columns = index.columns.flatMap((column) => column ?? []);
         if (columns.length < index.columns.length) continue;
+        const promotes = uniqueIndexOver(table, columns) === index.name;
         yield {
           table: table.id,
           columns,
           name: index.name,
           severity: 'Minor',
           confidence: 1,
-          facts: { index: index.name },
-          proposal:
-            uniqueIndexOver(table, columns) === index.name ? { kind: 'promote', columns, index: index.name } : byHand(columns),
+          facts: { index: index.name, promotes },
+          proposal: promotes ? { kind: 'promote', columns, index: index.name } : byHand(columns),
         };
       }
     }
   },
 
-  words({ index }, { table, columns }) {
+  words({ index, promotes = true }, { table, columns }) {
     const names = columns.join(', ');
     return {
       title: 'Unique by index only',
@@ -39,7 +41,9 @@ export const indexOnlyUnique = defineRule<Facts>({
       measured: index,
       evidence: [{ label: 'index', text: `${index} (${names})` }],
       reasons: ['read from the catalogue'],
-      advice: `Make it a constraint: ALTER TABLE … ADD CONSTRAINT … UNIQUE USING INDEX ${index}. Nothing is read or rewritten.`,
+      advice: promotes
+        ? `Make it a constraint: ALTER TABLE … ADD CONSTRAINT … UNIQUE USING INDEX ${index}. Nothing is read or rewritten.`
+        : 'It compares, orders or treats null otherwise than the index of a constraint, so it cannot stand behind one. Add a constraint with an index of its own, and keep this one only if some query needs its order.',
     };
   },
 });

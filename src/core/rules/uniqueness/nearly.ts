@@ -9,7 +9,8 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, spoken } from '../../naming/words';
-import { defineRule, type LikelyChild } from '../rule';
+import { isTooWide } from '../../evidence/widths';
+import { byHand, defineRule, type LikelyChild } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -46,7 +47,9 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
           severity: own || rows >= 1000 ? 'Serious' : 'Moderate',
           confidence: own ? 0.95 : 0.8,
           facts: { rows, nullRows, repeatedRows, repeatedValues, how: fact.how },
-          proposal: { kind: 'repeats', columns, children: likelyChildren(audit, table) },
+          proposal: isTooWide(audit.evidence, table.id, columns)
+            ? byHand(columns)
+            : { kind: 'repeats', columns, children: likelyChildren(audit, table) },
         };
       }
     }

@@ -1,0 +1,292 @@
+// The shape of a catalogue in a survey file, and the catalogue that is made of what has it. What it says of names and types
+// is taken as it is: dialects quote every name, and nothing else of it becomes part of a statement.
+
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+import { columnId, constraintId, tableId, type TableId } from '../core/catalogue/identifiers';
+import {
+  type Catalogue,
+  type Column,
+  type Constraint,
+  type Index,
+  type ReferentialAction,
+  type Table,
+  type TableKind,
+  tableKinds,
+  type TypeFamily,
+  typeFamilies,
+} from '../core/catalogue/model';
+import { referentialActions } from '../core/rules/rule';
+import { Names, SurveyFileError } from './surveyFile';
+
+const most = 1_000_000;
+
+class ColumnShape {
+  @IsString() @MinLength(1) name!: string;
+  @IsString() declaredType!: string;
+  @IsOptional() @IsString() comparedAs?: string;
+  @IsIn(typeFamilies) family!: TypeFamily;
+  @IsBoolean() comparable!: boolean;
+  @IsOptional() @IsString() domain?: string | null;
+  @IsOptional() @IsNumber() length?: number | null;
+  @IsOptional() @IsNumber() precision?: number | null;
+  @IsOptional() @IsNumber() scale?: number | null;
+  @IsOptional() @IsString() collation?: string | null;
+  @IsBoolean() nullable!: boolean;
+  @IsOptional() @IsString() default?: string | null;
+  @IsOptional() @IsIn(['always', 'by default']) identity?: Column['identity'];
+  @IsOptional() @IsString() generated?: string | null;
+  @IsOptional() @IsString() comment?: string | null;
+}
+
+class ConstraintShape {
+  @IsIn(['primary key', 'unique', 'foreign key', 'check', 'exclusion']) kind!: Constraint['kind'];
+  @IsString() @MinLength(1) name!: string;
+  @IsBoolean() validated!: boolean;
+  @IsBoolean() enforced!: boolean;
+  @Names() columns!: string[];
+  @IsIn(['no', 'initially immediate', 'initially deferred']) deferrable!: Constraint['deferrable'];
+  @IsOptional() @IsString() comment?: string;
+  @IsOptional() @IsString() index?: string | null;
+  @IsOptional() @IsBoolean() nullsDistinct?: boolean;
+  @IsOptional() @IsString() @MinLength(1) parent?: TableId;
+  @IsOptional() @Names() parentColumns?: string[];
+  @IsOptional() @IsIn(referentialActions) onDelete?: ReferentialAction;
+  @IsOptional() @IsIn(referentialActions) onUpdate?: ReferentialAction;
+  @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: 'simple' | 'full' | 'partial';
+  @IsOptional() @IsString() expression?: string;
+}
+
+class IndexShape {
+  @IsString() @MinLength(1) name!: string;
+  @IsString() method!: string;
+  @IsBoolean() unique!: boolean;
+  @IsBoolean() valid!: boolean;
+  @IsArray() columns!: (string | null)[];
+  @IsArray() @IsString({ each: true }) included!: string[];
+  @IsOptional() @IsString() predicate?: string | null;
+  @IsBoolean() nullsDistinct!: boolean;
+  @IsOptional() @IsString() constraint?: string | null;
+  @IsOptional() @IsBoolean() plain?: boolean;
+}
+
+class TriggerShape {
+  @IsString() @MinLength(1) name!: string;
+  @IsString() function!: string;
+  @IsBoolean() enabled!: boolean;
+}
+
+class PrivilegeShape {
+  @IsString() grantee!: string;
+  @IsString() privilege!: string;
+}
+
+class TableShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) name!: string;
+  @IsIn(tableKinds) kind!: TableKind;
+  @IsIn(['permanent', 'unlogged', 'temporary']) persistence!: Table['persistence'];
+  @Names() inherits!: TableId[];
+  @IsOptional() @IsString() comment?: string | null;
+  @IsOptional() @IsNumber() estimatedRows?: number | null;
+  @IsNumber() bytes!: number;
+  @IsOptional() @IsString() activity?: string | null;
+  @IsBoolean() readable!: boolean;
+  @IsString() @MinLength(1) owner!: string;
+  @IsOptional() @IsString() extension?: string;
+  @IsOptional() @Names() splitBy?: string[] | null;
+  @IsOptional() @IsBoolean() unidentified?: boolean;
+  @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => TriggerShape) triggers!: TriggerShape[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => PrivilegeShape) privileges!: PrivilegeShape[];
+}
+
+class SequenceShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) name!: string;
+}
+
+class EngineShape {
+  @IsIn(['postgresql']) name!: 'postgresql';
+  @IsString() version!: string;
+}
+
+class ComparisonShape {
+  @IsString() child!: string;
+  @IsString() key!: string;
+}
+
+export class CatalogueShape {
+  @ValidateNested() @IsObject() @Type(() => EngineShape) engine!: EngineShape;
+  @IsString() database!: string;
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => TableShape) tables!: TableShape[];
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => SequenceShape) sequences!: SequenceShape[];
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @IsArray()
+  @ArrayMaxSize(most)
+  @Type(() => ComparisonShape)
+  comparisons?: ComparisonShape[];
+}
+
+/** Every part that has to be an object: to the validator a list of nothing is as good as an object of any shape. */
+export function partsOf({ engine, tables, sequences, comparisons = [] }: CatalogueShape): readonly unknown[] {
+  const within = tables.flatMap((table) => [
+    table,
+    ...(table.columns ?? []),
+    ...(table.constraints ?? []),
+    ...(table.indexes ?? []),
+    ...(table.triggers ?? []),
+    ...(table.privileges ?? []),
+  ]);
+  return [engine, ...sequences, ...(comparisons ?? []), ...within];
+}
+
+/** Throws SurveyFileError where its parts contradict each other. Ids are made anew: a file could give a table another's. */
+export function catalogueFrom({ engine, database, tables, sequences, comparisons }: CatalogueShape): Catalogue {
+  const made = tables.map(tableFrom);
+  const byId = new Map(made.map((table) => [table.id, table]));
+  if (byId.size < made.length) throw new SurveyFileError('The file has a table twice.');
+  for (const table of made) refuseContradictions(table, byId);
+  return {
+    engine,
+    database,
+    schemas: [...new Set(made.map(({ schema }) => schema))].map((name) => ({ name, readable: true })),
+    tables: made,
+    sequences: sequences.map(({ schema, name }) => ({ ...noSequence, schema, name })),
+    joins: [],
+    ...(comparisons && { comparisons }),
+  };
+}
+
+/** A file's sequences are there for their names, which nothing else may take. */
+const noSequence = {
+  ownedBy: null,
+  type: 'bigint',
+  start: '1',
+  increment: '1',
+  maximum: '0',
+  last: null,
+  cycles: false,
+} as const;
+
+function tableFrom(shape: TableShape): Table {
+  const id = tableId(shape.schema, shape.name);
+  const { comment = null, estimatedRows = null, activity = null, extension, splitBy, unidentified, ...rest } = shape;
+  return {
+    ...rest,
+    id,
+    comment,
+    estimatedRows,
+    activity,
+    ...(extension !== undefined && { extension }),
+    ...(shape.kind === 'partitioned' && { splitBy: splitBy ?? null }),
+    ...(unidentified && { unidentified }),
+    columns: shape.columns.map((column) => columnFrom(id, column)),
+    constraints: shape.constraints.map((constraint) => constraintFrom(id, constraint)),
+    indexes: shape.indexes.map((index) => indexFrom(id, index)),
+  };
+}
+
+function columnFrom(table: TableId, shape: ColumnShape): Column {
+  const { comparedAs, ...rest } = shape;
+  return {
+    ...rest,
+    id: columnId(table, shape.name),
+    ...(comparedAs !== undefined && { comparedAs }),
+    domain: shape.domain ?? null,
+    length: shape.length ?? null,
+    precision: shape.precision ?? null,
+    scale: shape.scale ?? null,
+    collation: shape.collation ?? null,
+    default: shape.default ?? null,
+    identity: shape.identity ?? null,
+    generated: shape.generated ?? null,
+    comment: shape.comment ?? null,
+    statistics: null,
+  };
+}
+
+function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
+  const { name, validated, enforced, columns, deferrable, comment } = shape;
+  const base = {
+    id: constraintId(table, name),
+    name,
+    validated,
+    enforced,
+    columns,
+    deferrable,
+    ...(comment !== undefined && { comment }),
+  };
+  switch (shape.kind) {
+    case 'primary key':
+    case 'exclusion':
+      return { ...base, kind: shape.kind, index: shape.index ?? name };
+    case 'unique':
+      return { ...base, kind: 'unique', index: shape.index ?? name, nullsDistinct: shape.nullsDistinct ?? true };
+    case 'check':
+      return { ...base, kind: 'check', expression: shape.expression ?? '' };
+    case 'foreign key': {
+      const { parent, parentColumns = [], match = 'simple', onDelete = 'no action', onUpdate = 'no action' } = shape;
+      if (parent === undefined || parentColumns.length !== columns.length || columns.length === 0)
+        throw new SurveyFileError(`The foreign key ${name} of ${table} has not as many parent columns as columns.`);
+      return { ...base, kind: 'foreign key', parent, parentColumns, match, onDelete, onUpdate, index: shape.index ?? null };
+    }
+  }
+}
+
+function indexFrom(table: TableId, shape: IndexShape): Index {
+  const { predicate = null, constraint = null, plain, ...rest } = shape;
+  if (!shape.columns.every((column) => column === null || (typeof column === 'string' && column !== '')))
+    throw new SurveyFileError(`The index ${shape.name} of ${table} is over what is no column.`);
+  return { ...rest, predicate, constraint, ...(plain !== undefined && { plain }) };
+}
+
+function refuseContradictions(table: Table, all: ReadonlyMap<TableId, Table>): void {
+  const columns = new Set(table.columns.map(({ name }) => name));
+  const constraints = new Set(table.constraints.map(({ name }) => name));
+  const says = (what: string): never => {
+    throw new SurveyFileError(`The catalogue of the file does not hold together: ${what}. Survey again.`);
+  };
+  if (columns.size < table.columns.length) says(`${table.id} has a column twice`);
+  if (constraints.size < table.constraints.length) says(`${table.id} has a constraint twice`);
+  if (table.constraints.filter(({ kind }) => kind === 'primary key').length > 1) says(`${table.id} has two primary keys`);
+  for (const constraint of table.constraints) {
+    const missing = constraint.columns.find((column) => !columns.has(column));
+    if (missing !== undefined) says(`${constraint.name} is over ${missing}, which ${table.id} does not have`);
+    if (constraint.kind !== 'foreign key') continue;
+    const parent = all.get(constraint.parent);
+    const beyond = parent && constraint.parentColumns.find((column) => !parent.columns.some(({ name }) => name === column));
+    if (beyond !== undefined) says(`${constraint.name} refers to ${beyond}, which ${constraint.parent} does not have`);
+  }
+  for (const index of table.indexes) {
+    const missing = index.columns.find((column) => column !== null && !columns.has(column));
+    if (missing) says(`${index.name} is over ${missing}, which ${table.id} does not have`);
+  }
+  if (isItsOwnHeir(table, all)) says(`${table.id} inherits from itself`);
+}
+
+function isItsOwnHeir(table: Table, all: ReadonlyMap<TableId, Table>): boolean {
+  const seen = new Set<TableId>();
+  const open = [...table.inherits];
+  for (let id = open.pop(); id !== undefined; id = open.pop()) {
+    if (id === table.id) return true;
+    if (seen.has(id)) continue;
+    seen.add(id);
+    open.push(...(all.get(id)?.inherits ?? []));
+  }
+  return false;
+}

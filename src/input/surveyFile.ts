@@ -1,0 +1,13 @@
+import { IsArray, IsString, MinLength } from 'class-validator';
+
+/** A survey file that is not what it should be; the message says where. */
+export class SurveyFileError extends Error {
+  override readonly name = 'SurveyFileError';
+}
+
+/** A list of names, each of which says something. */
+export const Names = () => applyAll(IsArray(), IsString({ each: true }), MinLength(1, { each: true }));
+
+function applyAll(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
+  return (target, property) => decorators.forEach((decorate) => decorate(target, property));
+}

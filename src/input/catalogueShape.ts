@@ -107,6 +107,7 @@ class TableShape {
   @IsOptional() @IsString() extension?: string;
   @IsOptional() @Names() splitBy?: string[] | null;
   @IsOptional() @IsBoolean() unidentified?: boolean;
+  @IsOptional() @IsBoolean() rewritten?: boolean;
   @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
@@ -185,7 +186,7 @@ const noSequence = {
 
 function tableFrom(shape: TableShape): Table {
   const id = tableId(shape.schema, shape.name);
-  const { comment = null, estimatedRows = null, activity = null, extension, splitBy, unidentified, ...rest } = shape;
+  const { comment = null, estimatedRows = null, activity = null, extension, splitBy, unidentified, rewritten, ...rest } = shape;
   return {
     ...rest,
     id,
@@ -195,6 +196,7 @@ function tableFrom(shape: TableShape): Table {
     ...(extension !== undefined && { extension }),
     ...(shape.kind === 'partitioned' && { splitBy: splitBy ?? null }),
     ...(unidentified && { unidentified }),
+    ...(rewritten && { rewritten }),
     columns: shape.columns.map((column) => columnFrom(id, column)),
     constraints: shape.constraints.map((constraint) => constraintFrom(id, constraint)),
     indexes: shape.indexes.map((index) => indexFrom(id, index)),

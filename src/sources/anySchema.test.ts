@@ -1,12 +1,13 @@
 // What schemas have that nobody here wrote: whatever is scripted goes forward, again and back with psql, in both modes,
 // and leaves structure and rows as they were; what cannot be scripted is said before.
 
-import { beforeAll, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
 import { useDatabase } from '../../test/database';
 import { runScript } from '../../test/psql';
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
 import { planFor } from '../core/plan/plan';
+import { wordsOf } from '../core/rules/audit';
 import type { Finding } from '../core/rules/rule';
 import { openPostgresql } from './postgresql/index';
 import { differences, fingerprintOf } from './postgresql/scratch';
@@ -46,6 +47,10 @@ const database = useDatabase(`
   create table wide.note (note_id int primary key, note_code text, title text);
   insert into wide.note select n, repeat(md5(n::text), 200), 'title ' || n from generate_series(1, 60) n;
 
+  create table wide.page (body text); insert into wide.page select repeat(md5(n::text), 150) from generate_series(1, 40) n;
+  create table wide.entry (entry_id int primary key, entry_code text);
+  insert into wide.entry select n, case when n = 7 then repeat('x', 3000) else 'E-' || n end from generate_series(1, 200) n;
+
   -- Indexes that cannot stand behind a constraint.
   create table keys.pilot (pilot_no text, badge text, call_sign text, licence text, grade text);
   insert into keys.pilot select 'P' || n, 'b' || n, 's' || n, 'l' || n, 'g' || n % 4 from generate_series(1, 60) n;
@@ -84,6 +89,8 @@ const database = useDatabase(`
   alter table kept.fix enable row level security;
   create table kept.rope (rope_no int primary key, after_no int references kept.rope deferrable initially deferred, lamp_no text);
   begin; insert into kept.rope select n, 1 + n % 40, case when n < 3 then 'none' || n else 'L' || 1 + n % 30 end from generate_series(1, 40) n; commit;
+  create table kept.mast (mast_id int primary key, lamp_no text); create rule mast_only as on update to kept.mast do instead nothing;
+  insert into kept.mast select n, case when n < 4 then 'none' || n else 'L' || 1 + n % 30 end from generate_series(1, 60) n;
   create table kept.seen (line text); create rule seen_only as on delete to kept.seen do instead nothing;
   insert into kept.seen select 'l' || n from generate_series(1, 20) n;
   create view kept.lamps as select lamp_no from kept.lamp;
@@ -103,9 +110,10 @@ const database = useDatabase(`
 
   -- A publication, an extension's table, triggers, an event trigger.
   create table odd.feed (feed_no int, berth text); insert into odd.feed select n % 20, 'b' || n % 7 from generate_series(1, 50) n;
+  create table odd.sent (said text, again text); insert into odd.sent select 'same', 'same' from generate_series(1, 30) n;
   create table odd.feed_item (item_id int primary key, feed_no int, state text);
   insert into odd.feed_item select n, n % 20, case when n < 4 then 'n/a' else 'open' end from generate_series(1, 60) n;
-  create publication everything for table odd.feed;
+  create publication everything for table odd.feed, odd.sent;
   create function odd.refuse() returns trigger language plpgsql as $$begin raise exception 'closed books'; end$$;
   create table odd.ledger (ledger_id int primary key, lamp_no text); insert into odd.ledger select n, 'L' || 1 + n % 30 from generate_series(1, 40) n;
   create trigger closed before update or delete on odd.ledger execute function odd.refuse();
@@ -132,6 +140,128 @@ const scripted = () =>
 const planned = (mode: Mode = 'plain') => planFor(scripted(), found.catalogue, 'file', mode);
 const operationsOn = (table: string) =>
   planned().steps.flatMap(({ operation }) => (operation.table === table ? [operation] : []));
+
+describe('inheritance', () => {
+  test('counts the rows that a reference would hold, and those that it would find', () => {
+    // Ten of the log's craft are tugs, which a reference to craft does not see.
+    expect(on('heirs.log', 'references/undeclared')[0]?.facts).toMatchObject({ orphanRows: 10 });
+    // Of its own rows craft has none without a berth; the barges, an heir, have ten.
+    expect(on('heirs.craft', 'references/undeclared')[0]?.facts).toMatchObject({ orphanRows: 0, rows: 60 });
+    expect(on('heirs.barge', 'references/undeclared')[0]?.facts).toMatchObject({ orphanRows: 10, rows: 50 });
+  });
+
+  test('takes craft_no for a key of each table, though it repeats among all of them', () => {
+    const key = { kind: 'primaryKey', columns: ['craft_no'] };
+    expect(['heirs.craft', 'heirs.tug'].map((table) => on(table, 'keys/missing')[0]?.proposal)).toEqual([key, key]);
+  });
+
+  test('judges an inherited column once, where it comes from', () => {
+    expect(on('heirs.craft', 'nullability/absent').map(({ object }) => object.columns)).toEqual([['berth_no'], ['crew']]);
+    expect(on('heirs.tug', 'nullability/absent')).toEqual([]);
+    expect(on('heirs.barge', 'nullability/absent').map(({ object }) => object.columns)).toEqual([['hold_count']]);
+  });
+
+  test('does not number the rows of a table that others inherit from', () => {
+    const craft = on('heirs.craft', 'keys/missing');
+    const plan = planFor(
+      craft.map((finding) => ({ finding, decision: { key: 'surrogate' } })),
+      found.catalogue,
+      'file',
+      'plain',
+    );
+    expect(plan.steps.map(({ operation }) => operation.kind)).toEqual(['addPrimaryKey']);
+  });
+});
+
+describe('types', () => {
+  test('pairs columns only where the server has an equality that a reference can use', () => {
+    const pairs = found.findings.flatMap(({ object, proposal }) => (proposal.kind === 'foreignKey' ? [object.table] : []));
+    expect(pairs).not.toContain('ship');
+    expect(pairs).not.toContain('load');
+  });
+
+  test('takes no column for a key that cannot be compared', () => {
+    const comparable = (table: string, column: string) =>
+      found.catalogue.tables.find(({ id }) => id === table)?.columns.find(({ name }) => name === column)?.comparable;
+    expect([comparable('types.ship', 'marks'), comparable('types.ship', 'hull'), comparable('types.ship', 'code')]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect([comparable('types.ship', 'at'), comparable('types.load', 'at')]).toEqual([false, false]);
+  });
+});
+
+test('proposes no key or unique rule over values longer than an index takes, and says what is possible', () => {
+  expect(on('wide.page', 'keys/missing')[0]?.proposal.kind).toBe('surrogateKey');
+  const [unique] = on('wide.entry', 'uniqueness/absent');
+  expect(unique?.proposal.kind).toBe('byHand');
+  expect(unique && wordsOf(unique).advice).toContain('digest');
+});
+
+test('makes no constraint of an index that orders, compares or covers otherwise', () => {
+  const indexes = on('keys.pilot', 'uniqueness/index-only');
+  expect(indexes.map(({ object, proposal }) => [object.name, proposal.kind])).toEqual([
+    ['pilot_badge', 'byHand'],
+    ['pilot_like', 'byHand'],
+    ['pilot_sign', 'byHand'],
+  ]);
+});
+
+describe('owners', () => {
+  test('what is made belongs to the table’s owner', () => {
+    const made = operationsOn('owned.entry').concat(operationsOn('owned.shift'));
+    expect(made.flatMap((o) => ('owner' in o ? [[o.kind, o.owner]] : []))).toEqual([
+      ['addIdentityColumn', 'anyone'],
+      ['setAside', 'anyone'],
+    ]);
+  });
+
+  test('who may change only some of the tables is told before anything is changed', async () => {
+    await database.run(`create role hand login password 'hand' in role anyone; grant usage on schema kept to hand`);
+    const before = await fingerprintOf(database.details);
+    const scripts = postgresql.scripts(planned(), { title: 'any', source: 'any', madeAt: '' });
+    const said = await runScript({ ...database.details, user: 'hand', password: 'hand' }, scripts.forward);
+    expect(said).toContain('Nothing was changed: tables that this login neither owns nor is of the role that does: among ');
+    expect(differences(before, await fingerprintOf(database.details))).toEqual([]);
+    await database.run('drop owned by hand; drop role hand');
+  });
+});
+
+describe('partitioned tables', () => {
+  test('have what they are split by in their key', () => {
+    expect(on('parts.call', 'keys/missing')[0]?.proposal).toEqual({ kind: 'primaryKey', columns: ['call_no', 'on_day'] });
+  });
+
+  test('have their references checked when they are added', () => {
+    const kinds = operationsOn('parts.call').map(({ kind }) => kind);
+    expect(kinds).toContain('addForeignKey');
+    expect(kinds).not.toContain('validateConstraint');
+  });
+});
+
+test('does not refer to rows that a crash takes away', () => {
+  expect(on('kept.check_up', 'references/undeclared')).toEqual([]);
+});
+
+test('refuses repairs that rules would turn into something else, and numbers in one go what is published without a key', () => {
+  const refusals = planned().problems.map(({ message }) => message);
+  expect(refusals.filter((message) => message.includes('kept.mast'))).toEqual([
+    'Rules of kept.mast turn what is written to it into something else, and so would a repair. Mend its rows by hand.',
+  ]);
+  expect(operationsOn('odd.sent')).toContainEqual({
+    kind: 'addIdentityColumn',
+    table: 'odd.sent',
+    column: 'id',
+    batches: false,
+    owner: database.details.user,
+  });
+});
+
+test('does not make never empty what the server computes of what a repair empties', () => {
+  const refusals = planned().problems.map(({ message }) => message);
+  expect(refusals.some((message) => message.startsWith('kept.fix.lamp_upper cannot be made never empty'))).toBe(true);
+});
 
 test.each<Mode>(['plain', 'quiet'])(
   'goes forward, again and back, %s',

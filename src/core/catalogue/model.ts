@@ -69,6 +69,8 @@ export interface Table {
   readonly splitBy?: readonly string[] | null;
   /** True when it is published for replication with nothing to tell its rows by: no row of it can be changed. */
   readonly unidentified?: boolean;
+  /** True when rules of its own turn what is written to it into something else. */
+  readonly rewritten?: boolean;
   /** In the table's own order. */
   readonly columns: readonly Column[];
   readonly constraints: readonly Constraint[];

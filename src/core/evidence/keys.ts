@@ -4,7 +4,7 @@
 // have been to expect if its columns had nothing to do with each other.
 
 import type { TableId } from '../catalogue/identifiers';
-import { declaredUniques, foreignKeysOf, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
+import { declaredUniques, foreignKeysOf, heirsOf, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
 import { type Vocabulary, vocabularyOf } from '../naming/vocabulary';
@@ -78,12 +78,21 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
   const sets = distinctSets([...declaredUniques(table), ...sample.result.uniques]);
   return sets
     .filter((columns) => !isTooWide(evidence, table.id, columns))
-    .flatMap((columns): KeyCandidate[] => {
-      const known = uniquenessOf(evidence, table.id, columns);
-      if (known.kind !== 'unique' || (columns.length > 1 && !isSettled(sample.how, known.how))) return [];
-      return [{ columns, how: known.how, nullRows: known.nullRows, ...rank(catalogue, table, columns, sample.result) }];
+    .flatMap((unique): KeyCandidate[] => {
+      const known = uniquenessOf(evidence, table.id, unique);
+      if (known.kind !== 'unique' || (unique.length > 1 && !isSettled(sample.how, known.how))) return [];
+      const columns = withSplit(table, unique);
+      return columns === null
+        ? []
+        : [{ columns, how: known.how, nullRows: known.nullRows, ...rank(catalogue, table, columns, sample.result) }];
     })
     .sort((a, b) => b.score - a.score || a.columns.length - b.columns.length);
+}
+
+// The key of a partitioned table has to hold what it is split by; null when expressions split it.
+function withSplit({ kind, splitBy }: Table, columns: readonly string[]): readonly string[] | null {
+  if (kind !== 'partitioned') return columns;
+  return splitBy ? [...columns, ...splitBy.filter((column) => !columns.includes(column))] : null;
 }
 
 // Where there are no rows to tell, a name can.
@@ -246,4 +255,11 @@ export function surrogateName(table: Table): string {
   let n = 2;
   while (taken.has(`id_${n}`)) n++;
   return `id_${n}`;
+}
+
+/** Why a column that numbers the rows cannot be added; null when it can. */
+export function whyNotNumbered(table: Table, catalogue: Catalogue): string | null {
+  const below = heirsOf(catalogue, table.id);
+  if (table.kind === 'partitioned') return 'a partitioned table cannot be given a column that numbers its rows as its key';
+  return below.length > 0 ? `${below.map(({ id }) => id).join(', ')} inherit from it and cannot be numbered with it` : null;
 }

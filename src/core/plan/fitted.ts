@@ -51,9 +51,11 @@ export function fitted(operation: Operation, current: Draft): Operation {
     case 'setAside':
       refuseHeirs(table, heirs);
       refuseUntold(table);
+      refuseRewritten(table);
       return { ...operation, owner: table.owner, rows: wrongRows(operation, current) };
     case 'addParents':
       refuseHeirs(table, heirs);
+      refuseRewritten(table);
       return { ...operation, owner: table.owner, reference: referring(operation.reference, operation.child, current) };
     default:
       return operation;
@@ -121,6 +123,14 @@ function refuseUntold({ id, unidentified }: Table): void {
   if (unidentified)
     throw new Refusal(
       `${id} is published to subscribers and has no key to tell its rows by, so the server refuses to change any. Add a remedy for its missing key to a docket and run that first.`,
+    );
+}
+
+// Manual, 41.4 "Rules on INSERT, UPDATE, and DELETE".
+function refuseRewritten({ id, rewritten }: Table): void {
+  if (rewritten)
+    throw new Refusal(
+      `Rules of ${id} turn what is written to it into something else, and so would a repair. Mend its rows by hand.`,
     );
 }
 

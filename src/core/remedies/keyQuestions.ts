@@ -1,6 +1,6 @@
-import { heirsOf, primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
+import { primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { isProposable, type KeyCandidate, type KeyChild } from '../evidence/keys';
+import { isProposable, type KeyCandidate, type KeyChild, whyNotNumbered } from '../evidence/keys';
 import { counted, sizeInWords, spoken, withArticle } from '../naming/words';
 import type { Finding, Proposal } from '../rules/rule';
 import type { Answer, Decision, Question } from './question';
@@ -130,13 +130,6 @@ function whyNotSplit({ kind, splitBy }: Table, columns: readonly string[]): stri
   const missing = splitBy?.filter((column) => !columns.includes(column)) ?? [];
   if (splitBy === null) return 'the table is split by an expression';
   return missing.length > 0 ? `the table is split by ${missing.join(', ')}, which the key has to hold` : null;
-}
-
-/** Why a column that numbers the rows cannot be added; null when it can. */
-export function whyNotNumbered(table: Table, catalogue: Catalogue): string | null {
-  const below = heirsOf(catalogue, table.id);
-  if (table.kind === 'partitioned') return 'a partitioned table cannot be given a column that numbers its rows as its key';
-  return below.length > 0 ? `${below.map(({ id }) => id).join(', ')} inherit from it and cannot be numbered with it` : null;
 }
 
 function namesOf(columns: readonly (string | null)[]): readonly string[] {

@@ -151,7 +151,8 @@ function replaceOperations(
 }
 
 function numbering(table: Table, column: string): Operation {
-  const batches = table.kind === 'table' && table.triggers.every((trigger) => !trigger.enabled);
+  const free = table.triggers.every((trigger) => !trigger.enabled) && !table.unidentified && !table.rewritten;
+  const batches = table.kind === 'table' && free;
   return { kind: 'addIdentityColumn', table: table.id, column, batches };
 }
 

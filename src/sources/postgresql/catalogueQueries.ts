@@ -23,7 +23,8 @@ export function tables(size: 'exact' | 'estimated'): string {
     has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(c.relowner), d.description,
     (select array_agg(inhparent::text order by inhseqno) from pg_inherits where inhrelid = c.oid), brought.extension, split.columns,
     published.tablename is not null
-      and (c.relreplident = 'n' or c.relreplident = 'd' and not exists (select 1 from pg_index k where k.indrelid = c.oid and k.indisprimary))
+      and (c.relreplident = 'n' or c.relreplident = 'd' and not exists (select 1 from pg_index k where k.indrelid = c.oid and k.indisprimary)),
+    c.relkind in ('r', 'p') and c.relhasrules and exists (select 1 from pg_rewrite w where w.ev_class = c.oid and w.ev_type <> '1')
   from pg_class c
   join pg_namespace n on n.oid = c.relnamespace
   left join pg_description d on d.objoid = c.oid and d.classoid = 'pg_class'::regclass and d.objsubid = 0

@@ -241,24 +241,41 @@ function draftOf(row: Row, schemas: ReadonlyMap<string, { readonly name: string 
 }
 
 function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolean>): Table {
-  const [, , name, kind, isPartition, persistence, , bytes, readable, owner, comment, parents, extension, splitBy, unidentified] =
-    draft.row as [
-      string,
-      string,
-      string,
-      string,
-      boolean,
-      string,
-      number,
-      number,
-      boolean,
-      string,
-      string | null,
-      string[] | null,
-      string | null,
-      string[] | null,
-      boolean,
-    ];
+  const [
+    ,
+    ,
+    name,
+    kind,
+    isPartition,
+    persistence,
+    ,
+    bytes,
+    readable,
+    owner,
+    comment,
+    parents,
+    extension,
+    splitBy,
+    unidentified,
+    rewritten,
+  ] = draft.row as [
+    string,
+    string,
+    string,
+    string,
+    boolean,
+    string,
+    number,
+    number,
+    boolean,
+    string,
+    string | null,
+    string[] | null,
+    string | null,
+    string[] | null,
+    boolean,
+    boolean,
+  ];
   const { id, schema, estimatedRows, columns, constraints, indexes, triggers, privileges, activity } = draft;
   return {
     id,
@@ -276,6 +293,7 @@ function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolea
     ...(extension !== null && { extension }),
     ...(kind === 'p' && { splitBy }),
     ...(unidentified && { unidentified }),
+    ...(rewritten && { rewritten }),
     columns,
     constraints: constraints.map((constraint) => withNullsDistinct(constraint, indexes)),
     indexes,

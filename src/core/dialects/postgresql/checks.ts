@@ -106,12 +106,19 @@ export function numberingSequence(table: TableId, column: string): string {
 function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): string {
   const asked = {
     own: "not pg_catalog.pg_has_role(relowner, 'usage')",
-    refer: "not pg_catalog.has_any_column_privilege(oid, 'references')",
+    refer: "not pg_catalog.has_any_column_privilege(pg_class.oid, 'references')",
     create: "not pg_catalog.has_schema_privilege(relnamespace, 'create')",
   }[right];
+  // By their names: whoever may not look into a schema may not ask for a table in it either.
+  const named = tables.map((id) => {
+    const { schema, table } = tableNames(id);
+    return `(${literal(schema)}, ${literal(table)})`;
+  });
   return lines(
-    `select count(*) from pg_catalog.pg_class where ${asked}`,
-    `  and oid = any (array[${tables.map(tableText).join(', ')}]::pg_catalog.regclass[])`,
+    'select count(*)',
+    'from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace',
+    `where ${asked}`,
+    `  and (nspname, relname) in (${named.join(', ')})`,
   );
 }
 

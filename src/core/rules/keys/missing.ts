@@ -4,8 +4,8 @@ import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evi
 import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPrimaryKey } from '../../evidence/keys';
 import { counted, spoken } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
-import { surrogateName } from '../../evidence/keys';
-import { type Audit, defineRule, type Severity } from '../rule';
+import { surrogateName, whyNotNumbered } from '../../evidence/keys';
+import { type Audit, byHand, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly rows: number | null;
@@ -15,6 +15,8 @@ interface Facts {
   readonly surrogate: string;
   /** Tables that refer to this one, declared or likely. */
   readonly children: readonly KeyChild[];
+  /** Why it cannot be given a surrogate; left out when it can. */
+  readonly unnumbered?: string;
 }
 
 const manyRows = 1000;
@@ -31,6 +33,7 @@ export const missingKey = defineRule<Facts>({
       const candidates = candidateKeys(audit.catalogue, table, audit.evidence).slice(0, 5);
       const best = candidates.find(isProposable);
       const surrogate = surrogateName(table);
+      const unnumbered = whyNotNumbered(table, audit.catalogue);
       yield {
         table: table.id,
         columns: [],
@@ -42,19 +45,24 @@ export const missingKey = defineRule<Facts>({
           candidates,
           surrogate,
           children: childrenOf(audit, table),
+          ...(unnumbered !== null && { unnumbered }),
         },
-        proposal: best ? { kind: 'primaryKey', columns: best.columns } : { kind: 'surrogateKey', columns: [surrogate] },
+        proposal: best
+          ? { kind: 'primaryKey', columns: best.columns }
+          : unnumbered === null
+            ? { kind: 'surrogateKey', columns: [surrogate] }
+            : byHand([]),
       };
     }
   },
 
-  words({ rows, how, candidates }, { table }) {
+  words({ rows, how, candidates, unnumbered }, { table }) {
     const thing = spoken(table);
     const best = candidates.find(isProposable);
     const size = rows === null ? '' : ` of ${counted(rows, 'row')}`;
     const found = best
       ? `${best.columns.join(', ')} ${best.how.kind === 'exact' ? 'is unique and never empty' : `looks unique (${howInWords(best.how)})`}`
-      : 'nothing in it identifies a row, so it needs a surrogate';
+      : `nothing in it identifies a row${unnumbered === undefined ? ', so it needs a surrogate' : ''}`;
     return {
       title: 'No primary key',
       message: `${table}${size} has no primary key; ${found}.`,
@@ -62,6 +70,9 @@ export const missingKey = defineRule<Facts>({
       measured: rows === null ? 'not measured' : `${counted(rows, 'row')}${how && how.kind !== 'exact' ? ' (estimate)' : ''}`,
       evidence: [rowsLine(rows, how)],
       reasons: best ? best.reasons : ['no column set that names something identifying is unique'],
+      ...(unnumbered !== undefined && {
+        advice: `A surrogate will not do: ${unnumbered}. Find out what makes a row one of its kind, and store that.`,
+      }),
     };
   },
 });

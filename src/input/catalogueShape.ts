@@ -28,6 +28,7 @@ import {
   typeFamilies,
 } from '../core/catalogue/model';
 import { referentialActions } from '../core/rules/rule';
+import { errorsInWords, parsePart } from './parse';
 import { Names, SurveyFileError } from './surveyFile';
 
 const most = 1_000_000;
@@ -87,11 +88,6 @@ class TriggerShape {
   @IsBoolean() enabled!: boolean;
 }
 
-class PrivilegeShape {
-  @IsString() grantee!: string;
-  @IsString() privilege!: string;
-}
-
 class TableShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) name!: string;
@@ -112,7 +108,6 @@ class TableShape {
   @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => TriggerShape) triggers!: TriggerShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => PrivilegeShape) privileges!: PrivilegeShape[];
 }
 
 class SequenceShape {
@@ -130,10 +125,11 @@ class ComparisonShape {
   @IsString() key!: string;
 }
 
+/** Its tables are checked one by one as they are taken. */
 export class CatalogueShape {
   @ValidateNested() @IsObject() @Type(() => EngineShape) engine!: EngineShape;
   @IsString() database!: string;
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => TableShape) tables!: TableShape[];
+  @IsArray() @ArrayMaxSize(most) tables!: unknown[];
   @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => SequenceShape) sequences!: SequenceShape[];
   @IsOptional()
   @ValidateNested({ each: true })
@@ -144,21 +140,17 @@ export class CatalogueShape {
 }
 
 /** Every part that has to be an object: to the validator a list of nothing is as good as an object of any shape. */
-export function partsOf({ engine, tables, sequences, comparisons = [] }: CatalogueShape): readonly unknown[] {
-  const within = tables.flatMap((table) => [
-    table,
-    ...(table.columns ?? []),
-    ...(table.constraints ?? []),
-    ...(table.indexes ?? []),
-    ...(table.triggers ?? []),
-    ...(table.privileges ?? []),
-  ]);
-  return [engine, ...sequences, ...(comparisons ?? []), ...within];
+export function partsOf({ engine, sequences, comparisons }: CatalogueShape): readonly unknown[] {
+  return [engine, ...sequences, ...(comparisons ?? [])];
+}
+
+function partsOfTable({ columns, constraints, indexes, triggers }: TableShape): readonly unknown[] {
+  return [...columns, ...constraints, ...indexes, ...triggers];
 }
 
 /** Throws SurveyFileError where its parts contradict each other. Ids are made anew: a file could give a table another's. */
 export function catalogueFrom({ engine, database, tables, sequences, comparisons }: CatalogueShape): Catalogue {
-  const made = tables.map(tableFrom);
+  const made = tables.map((plain, at) => tableFrom(parsedTable(plain, at)));
   const byId = new Map(made.map((table) => [table.id, table]));
   if (byId.size < made.length) throw new SurveyFileError('The file has a table twice.');
   for (const table of made) refuseContradictions(table, byId);
@@ -184,6 +176,14 @@ const noSequence = {
   cycles: false,
 } as const;
 
+function parsedTable(plain: unknown, at: number): TableShape {
+  const parsed = parsePart(TableShape, plain);
+  if (!parsed.ok) throw new SurveyFileError(`The file is no survey: in catalogue.tables.${at}, ${errorsInWords(parsed.errors)}.`);
+  if (partsOfTable(parsed.value).some((part) => Array.isArray(part)))
+    throw new SurveyFileError(`The file has a list where there should be an object, in catalogue.tables.${at}.`);
+  return parsed.value;
+}
+
 function tableFrom(shape: TableShape): Table {
   const id = tableId(shape.schema, shape.name);
   const { comment = null, estimatedRows = null, activity = null, extension, splitBy, unidentified, rewritten, ...rest } = shape;
@@ -200,6 +200,8 @@ function tableFrom(shape: TableShape): Table {
     columns: shape.columns.map((column) => columnFrom(id, column)),
     constraints: shape.constraints.map((constraint) => constraintFrom(id, constraint)),
     indexes: shape.indexes.map((index) => indexFrom(id, index)),
+    // Who may read it is nothing that scripts depend on.
+    privileges: [],
   };
 }
 

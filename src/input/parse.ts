@@ -3,7 +3,7 @@
 
 import 'reflect-metadata';
 import { type ClassConstructor, plainToInstance } from 'class-transformer';
-import { validate, type ValidationError } from 'class-validator';
+import { validate, validateSync, type ValidationError, type ValidatorOptions } from 'class-validator';
 
 /** What is wrong, by the name of the field; `` for the whole. */
 export type FieldErrors = Readonly<Record<string, readonly string[]>>;
@@ -18,12 +18,22 @@ export async function parse<T extends object>(
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, errors: { '': ['must be an object'] } };
   const value = plainToInstance(Shape, plain, { exposeDefaultValues: true });
-  const problems = await validate(value, {
-    whitelist: true,
-    forbidNonWhitelisted: extra === 'refuse',
-    forbidUnknownValues: true,
-    validationError: { target: false, value: false },
-  });
+  const problems = await validate(value, { ...strictly, forbidNonWhitelisted: extra === 'refuse' });
+  return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
+}
+
+const strictly: ValidatorOptions = {
+  whitelist: true,
+  forbidUnknownValues: true,
+  validationError: { target: false, value: false },
+};
+
+/** One of many parts of a file, each checked for itself so that a large file is not held twice; unknown fields are left out. */
+export function parsePart<T extends object>(Shape: ClassConstructor<T>, plain: unknown): Parsed<T> {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+    return { ok: false, errors: { '': ['must be an object'] } };
+  const value = plainToInstance(Shape, plain, { exposeDefaultValues: true });
+  const problems = validateSync(value, strictly);
   return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
 }
 

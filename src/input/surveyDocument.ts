@@ -23,7 +23,7 @@ import { type Claim, columnsOfClaim, type Form, forms } from '../core/evidence/c
 import { surveyFormat } from '../core/survey/document';
 import { concerns, type Finding, type Proposal, severities } from '../core/rules/rule';
 import { catalogueFrom, CatalogueShape, partsOf } from './catalogueShape';
-import { errorsInWords, parse } from './parse';
+import { errorsInWords, parse, parsePart } from './parse';
 import { Names, SurveyFileError } from './surveyFile';
 
 const most = 1_000_000;
@@ -108,7 +108,7 @@ class SurveyDocumentShape {
   @IsIn([surveyFormat]) format!: typeof surveyFormat;
   @ValidateNested() @Type(() => SourceShape) source!: SourceShape;
   @IsString() takenAt!: string;
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => FindingShape) findings!: FindingShape[];
+  @IsArray() @ArrayMaxSize(most) findings!: unknown[];
   @ValidateNested() @IsObject() @Type(() => CatalogueShape) catalogue!: CatalogueShape;
 }
 
@@ -132,16 +132,15 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   }
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
-  // To the validator a list of nothing is as good as an object of any shape.
-  refuseListsWithin(parsed.value);
   const { source, takenAt, findings } = parsed.value;
+  refuseLists([parsed.value.catalogue, source, ...partsOf(parsed.value.catalogue)]);
   const catalogue = catalogueFrom(parsed.value.catalogue);
   return {
     source,
     takenAt,
     catalogue,
-    findings: findings.map((shape) => {
-      const finding = findingFrom(shape);
+    findings: findings.map((plainFinding, at) => {
+      const finding = findingFrom(parsedFinding(plainFinding, at));
       refuseStrangers(finding, catalogue);
       return finding;
     }),
@@ -168,17 +167,18 @@ function refuseStrangers({ id, object, proposal }: Finding, catalogue: Catalogue
     has(own, columnsOfClaim(claim));
 }
 
-function refuseListsWithin({ findings, catalogue }: SurveyDocumentShape): void {
-  const parts = [
-    ...findings,
-    ...findings.flatMap(({ object, proposal }) => [
-      object,
-      proposal,
-      ...(proposal ? [proposal.references, proposal.claim, ...(proposal.claims ?? []), ...(proposal.children ?? [])] : []),
-    ]),
-    ...partsOf(catalogue),
-  ];
-  if ([catalogue, ...parts].some((part) => Array.isArray(part)))
+function parsedFinding(plain: unknown, at: number): FindingShape {
+  const parsed = parsePart(FindingShape, plain);
+  if (!parsed.ok) throw new SurveyFileError(`The file is no survey: in findings.${at}, ${errorsInWords(parsed.errors)}.`);
+  const { object, proposal } = parsed.value;
+  const { references, claim, claims = [], children = [] } = proposal;
+  refuseLists([object, proposal, references, claim, ...(claims ?? []), ...(children ?? [])]);
+  return parsed.value;
+}
+
+// To the validator a list of nothing is as good as an object of any shape.
+function refuseLists(parts: readonly unknown[]): void {
+  if (parts.some((part) => Array.isArray(part)))
     throw new SurveyFileError(
       'The file has a list where there should be an object. Write it again with `pawl survey … --json FILE`.',
     );

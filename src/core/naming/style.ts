@@ -41,8 +41,16 @@ const customary: Readonly<Record<NamedKind, readonly string[]>> = {
 /** PostgreSQL's limit: NAMEDATALEN - 1 bytes. */
 const longestName = 63;
 
+const styles = new WeakMap<Catalogue, HouseStyle>();
+
 /** The style that most names follow already; the server's own where no other prevails. */
 export function inferStyle(catalogue: Catalogue): HouseStyle {
+  let style = styles.get(catalogue);
+  if (!style) styles.set(catalogue, (style = infer(catalogue)));
+  return style;
+}
+
+function infer(catalogue: Catalogue): HouseStyle {
   const names = namesByKind(catalogue);
   const templates = Object.fromEntries(
     Object.entries(customary).map(([kind, choices]) => [kind, prevailing(kind as NamedKind, choices, names)]),
@@ -56,7 +64,7 @@ export function nameFor(style: HouseStyle, named: Named): string {
 }
 
 /** A name that no other object of the schema bears: numbered when taken. */
-export function freeName(style: HouseStyle, named: Named, taken: ReadonlySet<string>): string {
+export function freeName(style: HouseStyle, named: Named, taken: Pick<TakenNames, 'has'>): string {
   const name = nameFor(style, named);
   if (!taken.has(name)) return name;
   const longer = shorten(`${name}_${named.columns.join('_')}`);
@@ -91,13 +99,43 @@ export function namedConstraint(catalogue: Catalogue, table: Table, constraint: 
   return constraint.kind === 'foreign key' ? { ...base, parent: findTable(catalogue, constraint.parent)?.name ?? '' } : base;
 }
 
-/** Every name in a schema that a new constraint or index must not take. */
-export function namesTaken(catalogue: Catalogue, schema: string): Set<string> {
-  const tables = catalogue.tables.filter((table) => table.schema === schema);
-  return new Set([
-    ...tables.flatMap((t) => [t.name, ...t.constraints.map((c) => c.name), ...t.indexes.map((i) => i.name)]),
-    ...catalogue.sequences.filter((s) => s.schema === schema).map((s) => s.name),
-  ]);
+/** The names that a new constraint, index or table of a schema must not take: those that are there, and those given since. */
+export class TakenNames {
+  private readonly given = new Set<string>();
+
+  constructor(private readonly there: ReadonlySet<string>) {}
+
+  has(name: string): boolean {
+    return this.there.has(name) || this.given.has(name);
+  }
+
+  add(name: string): void {
+    this.given.add(name);
+  }
+}
+
+const namesThere = new WeakMap<Catalogue, ReadonlyMap<string, ReadonlySet<string>>>();
+
+export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {
+  let bySchema = namesThere.get(catalogue);
+  if (!bySchema) namesThere.set(catalogue, (bySchema = namesBySchema(catalogue)));
+  return new TakenNames(bySchema.get(schema) ?? new Set());
+}
+
+function namesBySchema(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
+  const found = new Map<string, Set<string>>();
+  const add = (schema: string, name: string): void => {
+    const names = found.get(schema);
+    if (names) names.add(name);
+    else found.set(schema, new Set([name]));
+  };
+  for (const { schema, name, constraints, indexes } of catalogue.tables) {
+    add(schema, name);
+    for (const constraint of constraints) add(schema, constraint.name);
+    for (const index of indexes) add(schema, index.name);
+  }
+  for (const { schema, name } of catalogue.sequences) add(schema, name);
+  return found;
 }
 
 function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]> {

@@ -2,13 +2,13 @@
 
 import { sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { freeName, type HouseStyle, type NamedKind, namesTaken } from '../naming/style';
+import { freeName, type HouseStyle, type NamedKind, namesTaken, type TakenNames } from '../naming/style';
 
 export interface Naming {
   readonly catalogue: Catalogue;
   readonly style: HouseStyle;
   /** Names given so far, by schema; grows as names are given. */
-  readonly taken: Map<string, Set<string>>;
+  readonly taken: Map<string, TakenNames>;
   /** Ends the names of side tables, to tell dockets apart: `d12`. */
   readonly label: string;
   /** The number of the last side table, by schema. */
@@ -36,7 +36,7 @@ export function giveSideTable(naming: Naming, table: Table): string {
   return name;
 }
 
-function takenIn(naming: Naming, schema: string): Set<string> {
+function takenIn(naming: Naming, schema: string): TakenNames {
   let taken = naming.taken.get(schema);
   if (!taken) naming.taken.set(schema, (taken = namesTaken(naming.catalogue, schema)));
   return taken;

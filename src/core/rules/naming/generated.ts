@@ -7,6 +7,7 @@ import {
   type NamedKind,
   namedConstraint,
   namesTaken,
+  type TakenNames,
 } from '../../naming/style';
 import { type Audit, defineRule } from '../rule';
 
@@ -24,7 +25,7 @@ export const generatedName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A constraint whose name the system made, where the house names its own.',
   *check(audit) {
-    const taken = new Map<string, Set<string>>();
+    const taken = new Map<string, TakenNames>();
     for (const table of audit.tables) {
       if (table.kind === 'foreign') continue;
       let names = taken.get(table.schema);
@@ -49,7 +50,7 @@ export const generatedName = defineRule<Facts>({
   },
 });
 
-function* generatedIn({ catalogue, style }: Audit, table: Table, taken: Set<string>) {
+function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNames) {
   for (const constraint of table.constraints) {
     const named = namedConstraint(catalogue, table, constraint);
     const usual = keepsServerNames(style, constraint.kind) && isServerName(constraint.name, named);

@@ -14,6 +14,7 @@ import {
   startRehearsal,
 } from '../store/dockets/rehearsals';
 import { addOwed, keepOwedProblem, settleOwed, takeOwed } from '../store/dockets/owedRemovals';
+import { keepRefusals } from '../store/dockets/refusals';
 import { findRehearsalServer } from '../store/sources/rehearsalServer';
 import { findSource, getConnection } from '../store/sources/sources';
 import { pawlItself } from '../work/actor';
@@ -109,6 +110,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
       const changed = await isStopAsked(db, id);
       if (report.holds && !changed) await moveDocket(db, docketId, ['Draft'], 'Rehearsed');
       if (!report.holds) await moveDocket(db, docketId, ['Rehearsed'], 'Draft');
+      if (!changed) await keepRefusals(db, docketId, 'rehearsal', report.failed ?? []);
       await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
       const act = { act: 'rehearsal.end', source: await findSource(db, sourceId), object: docketObject(docketId) };
       await write(db, pawlItself('worker'), act, report.holds ? 'done' : 'failed', { after: { rehearsal: id } });

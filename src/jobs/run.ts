@@ -3,12 +3,13 @@ import type { Catalogue } from '../core/catalogue/model';
 import type { Plan } from '../core/plan/plan';
 import { isInForce, operationsOf } from '../core/plan/runnable';
 import { tablesNeeded, tablesTouched } from '../core/remedies/operations';
-import { carryOutPlan, provePlan, type StepListener } from '../sources/carryOut';
+import { carryOutPlan, CheckFailed, plannedSteps, provePlan, type StepListener } from '../sources/carryOut';
 import { openPostgresqlForChange } from '../sources/postgresql/changing';
 import type { ChangingSession } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
 import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
+import { keepRefusals } from '../store/dockets/refusals';
 import {
   findRequest,
   findRun,
@@ -151,7 +152,7 @@ function refuseDrift(plan: Plan, planned: Catalogue, current: Catalogue): void {
 async function runSteps(
   session: ChangingSession,
   plan: Plan,
-  { id, direction }: RunRow,
+  { id, docketId, direction }: RunRow,
   current: Catalogue | null,
   store: Db,
   steering: Steering,
@@ -162,7 +163,15 @@ async function runSteps(
       await startStep(store, id, step);
     },
     ended: (step, { words }) => finishStep(store, id, step, 'done', words),
-    failed: (step, error) => finishStep(store, id, step, 'failed', messageOf(error)),
+    failed: async (step, error, finding) => {
+      await finishStep(store, id, step, 'failed', messageOf(error));
+      const stopped = error instanceof SourceError && (error.reason === 'cancelled' || error.reason === 'lost');
+      if (finding === null || stopped) return;
+      const { title = '', statement = '' } = plannedSteps(plan, direction)[step - 1] ?? {};
+      const rows = error instanceof CheckFailed ? error.count : null;
+      const says = messageOf(error);
+      await keepRefusals(store, docketId, 'run', [{ finding, step: title, statement, says, rows, tried: true }]);
+    },
   };
   await carryOutPlan(session, plan, direction, listener, current);
 }

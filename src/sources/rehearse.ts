@@ -1,12 +1,12 @@
 // A rehearsal: a plan carried out on a scratch copy, forward, proven, forward again, and back; then the copy
 // is compared with what it was.
 
-import { sizeInWords } from '../core/naming/words';
+import { counted, sizeInWords } from '../core/naming/words';
 import type { Plan } from '../core/plan/plan';
-import type { Rehearsal, RehearsalLine, RehearsalPart, RehearsalPartName } from '../core/plan/rehearsal';
+import type { FailedRemedy, Rehearsal, RehearsalLine, RehearsalPart, RehearsalPartName } from '../core/plan/rehearsal';
 import { rehearsalParts } from '../core/plan/rehearsal';
 import type { Direction } from '../core/plan/runnable';
-import { carryOutPlan, plannedSteps, provePlan } from './carryOut';
+import { carryOutPlan, carryOutWhatHolds, type PlannedStep, plannedSteps, provePlan, type StepListener } from './carryOut';
 import { openPostgresqlForChange } from './postgresql/changing';
 import { differences, fingerprintOf, leftBehind, makeScratch, type Scratch, type ScratchOptions } from './postgresql/scratch';
 import type { ChangingSession, ConnectionDetails } from './source';
@@ -28,8 +28,13 @@ export async function rehearse(
   options: RehearseOptions,
 ): Promise<Rehearsal> {
   const parts: RehearsalPart[] = [];
+  const goesOn = new Set<RehearsalPartName>();
+  let failed: readonly FailedRemedy[] = [];
+  /** All that went through: what is proven, tried again and taken back. */
+  let held = plan;
   const part = async (name: RehearsalPartName, work: (lines: Lines) => Promise<Said>): Promise<boolean> => {
-    if (parts.some((earlier) => earlier.state === 'failed')) {
+    // What failed for itself and was left out does not keep the rest from being tried.
+    if (parts.some((earlier) => earlier.state === 'failed' && !goesOn.has(earlier.name))) {
       parts.push({ name, state: 'left out', ms: 0, says: 'Something before it failed.', lines: [] });
       return false;
     }
@@ -38,7 +43,7 @@ export async function rehearse(
     const lines: RehearsalLine[] = [];
     const keep = async (state: RehearsalPart['state'], says: string): Promise<void> => {
       parts[at] = { name, state, ms: Date.now() - started, says, lines: [...lines] };
-      await options.onProgress?.(reportOf(parts));
+      await options.onProgress?.(reportOf(parts, failed));
     };
     await keep('running', '');
     const add: Lines = async (line) => {
@@ -46,7 +51,8 @@ export async function rehearse(
       await keep('running', '');
     };
     try {
-      const { ok, says } = await work(add);
+      const { ok, says, goes = false } = await work(add);
+      if (!ok && goes) goesOn.add(name);
       await keep(ok ? 'held' : 'failed', says);
       return ok;
     } catch (error) {
@@ -62,7 +68,7 @@ export async function rehearse(
     const before = await fingerprintOf(scratch.details);
     session = await openPostgresqlForChange(scratch.details);
     const open = session;
-    await part('forward', (add) => steps(open, 'forward', add));
+    await part('forward', (add) => forward(open, add));
     await part('proofs', (add) => proofs(open, add));
     await part('again', (add) => steps(open, 'forward', add, true));
     await part('back', (add) => steps(open, 'back', add));
@@ -81,12 +87,12 @@ export async function rehearse(
       if (!options.onLeftBehind) throw leftBehind(server, cause);
     });
   }
-  return reportOf(parts);
+  return reportOf(parts, failed);
 
   async function makeCopy() {
     const started = Date.now();
     parts.push({ name: 'copy', state: 'running', ms: 0, says: '', lines: [] });
-    await options.onProgress?.(reportOf(parts));
+    await options.onProgress?.(reportOf(parts, failed));
     const made = await makeScratch(source, server, { ...options, also: referencesOf(plan) });
     parts[0] = {
       name: 'copy',
@@ -95,7 +101,7 @@ export async function rehearse(
       says: `${copiedInWords(source.database, made)}${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
       lines: made.leftOut.map((text) => ({ title: text, outcome: 'left out', ok: false, ms: 0, locks: [], statement: '' })),
     };
-    await options.onProgress?.(reportOf(parts));
+    await options.onProgress?.(reportOf(parts, failed));
     return made;
   }
 
@@ -103,15 +109,38 @@ export async function rehearse(
     if (options.signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
   }
 
+  async function forward(open: ChangingSession, add: Lines): Promise<Said> {
+    const told = telling(plannedSteps(plan, 'forward'), add);
+    ({ failed, plan: held } = await carryOutWhatHolds(open, plan, told.listener));
+    if (failed.length === 0) return { ok: true, says: `${told.changed()} of ${plan.steps.length} steps changed something.` };
+    const remedies = new Set(plan.steps.map(({ finding }) => finding)).size;
+    const tried = failed.filter((one) => one.tried).length;
+    const resting = failed.length - tried;
+    const others =
+      resting === 0
+        ? ''
+        : `; ${counted(resting, 'other')} that ${resting === 1 ? 'rests' : 'rest'} on them ${resting === 1 ? 'was' : 'were'} left out`;
+    return { ok: false, goes: true, says: `${tried} of ${counted(remedies, 'remedy')} failed${others}. The rest went on.` };
+  }
+
   async function steps(open: ChangingSession, direction: Direction, add: Lines, nothingToDo = false): Promise<Said> {
-    const planned = plannedSteps(plan, direction);
+    const planned = plannedSteps(held, direction);
+    const { listener, changed } = telling(planned, add, nothingToDo);
+    await carryOutPlan(open, held, direction, listener);
+    if (!nothingToDo) return { ok: true, says: `${changed()} of ${planned.length - 2} steps changed something.` };
+    return changed() === 0
+      ? { ok: true, says: 'A second run changes nothing.' }
+      : { ok: false, says: `A second run changes something in ${changed()} steps.` };
+  }
+
+  function telling(planned: readonly PlannedStep[], add: Lines, nothingToDo = false) {
     let started = 0;
     let changed = 0;
     const line = (step: number, outcome: string, ok: boolean, locks: readonly string[]): RehearsalLine => {
       const { title = '', statement = '' } = planned[step - 1] ?? {};
       return { title, statement, outcome, ok, ms: Date.now() - started, locks };
     };
-    await carryOutPlan(open, plan, direction, {
+    const listener: StepListener = {
       started: () => {
         refuseWhenStopped();
         started = Date.now();
@@ -121,21 +150,20 @@ export async function rehearse(
         return add(line(step, outcome.words, !nothingToDo || !outcome.changed, outcome.locks));
       },
       failed: (step, error) => add(line(step, error instanceof Error ? error.message : 'unknown error', false, [])),
-    });
-    if (!nothingToDo) return { ok: true, says: `${changed} of ${planned.length - 2} steps changed something.` };
-    return changed === 0
-      ? { ok: true, says: 'A second run changes nothing.' }
-      : { ok: false, says: `A second run changes something in ${changed} steps.` };
+    };
+    return { listener, changed: () => changed };
   }
 
   async function proofs(open: ChangingSession, add: Lines): Promise<Said> {
     const count = { refused: 0, acted: 0, accepted: 0, 'not provable': 0 };
-    for await (const { title, statement, outcome, answer } of provePlan(open, plan)) {
+    for await (const { finding, title, statement, outcome, answer } of provePlan(open, held)) {
       count[outcome]++;
+      if (outcome === 'accepted' && !failed.some((one) => one.finding === finding))
+        failed = [...failed, { finding, step: title, statement, says: answer, rows: null, tried: true }];
       await add({ title, statement, outcome: `${outcome}: ${answer}`, ok: outcome !== 'accepted', ms: 0, locks: [] });
     }
     const { refused, acted, accepted, 'not provable': untried } = count;
-    return { ok: accepted === 0, says: proofsInWords({ refused, acted, accepted, untried }) };
+    return { ok: accepted === 0, goes: true, says: proofsInWords({ refused, acted, accepted, untried }) };
   }
 }
 
@@ -159,10 +187,13 @@ type Lines = (line: RehearsalLine) => Promise<void>;
 interface Said {
   readonly ok: boolean;
   readonly says: string;
+  /** True when what comes after can be tried all the same. */
+  readonly goes?: boolean;
 }
 
-function reportOf(parts: readonly RehearsalPart[]): Rehearsal {
+function reportOf(parts: readonly RehearsalPart[], failed: readonly FailedRemedy[]): Rehearsal {
   return {
+    failed,
     holds: parts.length === rehearsalParts.length && parts.every((part) => part.state === 'held'),
     parts: [...parts],
   };

@@ -6,7 +6,7 @@ import type { Catalogue } from '../core/catalogue/model';
 import type { Scripts } from '../core/dialects/dialect';
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
-import { type DecidedFinding, type Plan, planFor } from '../core/plan/plan';
+import { type DecidedFinding, type Plan, planFor, takeOut } from '../core/plan/plan';
 import type { NeededKey } from '../core/plan/refusal';
 import { type Direction, operationsOf } from '../core/plan/runnable';
 import { requirementsFor, whyNotRun, whyNotSigned } from '../core/ratchet/permit';
@@ -25,6 +25,7 @@ import {
   addBackup,
   addDocket,
   type DocketRow,
+  dropItems,
   findDocketOf,
   findFrozen,
   freezeDocket,
@@ -42,6 +43,7 @@ import {
   signDocket,
   unsignDocket,
 } from '../store/dockets/dockets';
+import { forgetRefusals } from '../store/dockets/refusals';
 import { askForRehearsal, findLastRehearsal, findRehearsal, stopRehearsal } from '../store/dockets/rehearsals';
 import { askForRun, finishRun, type RunRequest, type RunRow, steerRun } from '../store/dockets/runs';
 import { coreFinding, type FindingRow, listByTable, listFindingsById, moveFindings } from '../store/findings/findings';
@@ -141,6 +143,41 @@ export function takeFromDocket({ office, actor, source }: Room, finding: number)
     const taken = await take(store, source.id, docket.id, [finding]);
     await authored(store, docket.id, actor);
     return { ...done, object: docketObject(docket.id), before: { findings: taken } };
+  });
+}
+
+/**
+ * Takes out of a docket what the database refused. One that has stopped goes on without it: what was done of it, and of
+ * what rests on it, is undone first when somebody goes on.
+ */
+export function takeRefused(room: Room, id: number, findings: readonly number[], shown: Shown): Promise<Outcome<null>> {
+  return onDocket(room, id, { act: 'docket.take', right: 'plan', shown }, async (store, docket, { rows, plan, catalogue }) => {
+    const out = rows.filter((row) => findings.includes(row.id));
+    if (out.length === 0) return { problem: 'None of it is in the docket any more.' };
+    if (changeableStates.includes(docket.state)) {
+      const taken = await take(store, room.source.id, id, findings);
+      await authored(store, id, room.actor);
+      return { ...done, before: { findings: taken } };
+    }
+    if (docket.state !== 'Stopped' || !plan || !catalogue) return { problem: runAlready };
+    const thinned = takeOut(plan, new Set(out.map((row) => row.identity)), catalogue);
+    const resting = new Set<string>(thinned.resting.map(({ finding }) => finding));
+    const gone = rows.filter((row) => out.includes(row) || resting.has(row.identity));
+    await freezeDocket(store, id, thinned.plan, catalogue);
+    await dropItems(
+      store,
+      id,
+      gone.map((row) => row.id),
+    );
+    await moveFindings(
+      store,
+      gone
+        .filter((row) => row.state === 'Docketed')
+        .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null })),
+      { docket: id },
+    );
+    await authored(store, id, room.actor);
+    return { ...done, before: { findings: gone.map((row) => row.identity) }, after: { goesOnWithout: gone.length } };
   });
 }
 
@@ -507,6 +544,7 @@ export function discard(room: Room, id: number): Promise<Outcome<null>> {
 /** Records a run that is through: the docket's state, and what it means for its findings. */
 export async function settleRun(db: Db, row: Pick<RunRow, 'id' | 'docketId' | 'direction'>, plan: Plan): Promise<void> {
   await finishRun(db, row.id, 'done');
+  await forgetRefusals(db, row.docketId);
   await moveDocket(db, row.docketId, ['Running'], row.direction === 'back' ? 'Backed out' : 'Done');
   if (row.direction === 'clear') return keepCleared(db, row.docketId);
   const source = await getSourceOf(db, row.docketId);

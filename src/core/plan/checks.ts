@@ -92,7 +92,7 @@ export function checksBefore(operations: readonly Operation[]): readonly Check[]
     (o) => (o.kind === 'addParents' ? o.child : o.table),
   );
   const ofRows = operations.flatMap((operation) =>
-    before(operation).filter((check) => {
+    checksFor(operation).filter((check) => {
       if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
       return !repairs.get(check.table)?.some((repair) => mends(repair, check));
     }),
@@ -236,7 +236,8 @@ function inShort(tables: readonly TableId[]): string {
   return tables.length > 5 ? `${some} and ${tables.length - 5} more` : some;
 }
 
-function before(operation: Operation): readonly Check[] {
+/** What must be true before an operation, whatever other operations do. */
+export function checksFor(operation: Operation): readonly Check[] {
   const { table } = operation;
   switch (operation.kind) {
     case 'addIdentityColumn':

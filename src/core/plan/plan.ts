@@ -35,6 +35,8 @@ export interface Plan {
   readonly after: readonly Check[];
   /** Why parts of the docket cannot be carried out as they are; those parts are not in the steps. */
   readonly problems: readonly Problem[];
+  /** Undoes what was done of remedies that were taken out after a run had stopped; before all else, whichever way it goes. */
+  readonly undo?: readonly Operation[];
 }
 
 export interface Step {
@@ -89,7 +91,41 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
   }
   // Stable: what one remedy does keeps its order.
   const ordered = candidates.sort((a, b) => ranks[a.operation.kind] - ranks[b.operation.kind]);
-  const fitting = keepWhatFits(ordered, catalogue, problems);
+  return planOf(keepWhatFits(ordered, catalogue, problems), catalogue, mode, problems);
+}
+
+/** What is left of a plan without some of its remedies, and those that cannot be carried out without them. */
+export function leaveOut(
+  plan: Plan,
+  findings: ReadonlySet<FindingId>,
+  catalogue: Catalogue,
+): { readonly plan: Plan; readonly resting: readonly Problem[] } {
+  const resting: Problem[] = [];
+  const fitting = keepWhatFits(
+    plan.steps.filter(({ finding }) => !findings.has(finding)),
+    catalogue,
+    resting,
+  );
+  return { plan: planOf(fitting, catalogue, plan.mode, plan.problems), resting };
+}
+
+/** As `leaveOut`, of a plan of which some steps have been taken: those of what is left out are undone first. */
+export function takeOut(plan: Plan, findings: ReadonlySet<FindingId>, catalogue: Catalogue): ReturnType<typeof leaveOut> {
+  const left = leaveOut(plan, findings, catalogue);
+  const out = new Set([...findings, ...left.resting.map(({ finding }) => finding)]);
+  const undo = [...undoOf(plan, out), ...(plan.undo ?? [])];
+  return { ...left, plan: { ...left.plan, undo } };
+}
+
+/** What undoes the steps of some remedies of a plan, last first. */
+export function undoOf({ steps }: Plan, findings: ReadonlySet<FindingId>): readonly Operation[] {
+  return steps
+    .filter(({ finding }) => findings.has(finding))
+    .toReversed()
+    .flatMap(({ operation }) => inverseOf(operation));
+}
+
+function planOf(fitting: readonly Candidate[], catalogue: Catalogue, mode: Mode, problems: readonly Problem[]): Plan {
   const operations = fitting.map(({ operation }) => operation);
   return {
     mode,

@@ -1,5 +1,7 @@
 // What a rehearsal tells: the parts it went through, in order, each with what it found.
 
+import type { FindingId } from '../rules/rule';
+
 /** `copy`: make the scratch copy. `again`: forward a second time, which must change nothing. `compare`: with the copy as it was. */
 export const rehearsalParts = ['copy', 'forward', 'proofs', 'again', 'back', 'compare'] as const;
 export type RehearsalPartName = (typeof rehearsalParts)[number];
@@ -11,6 +13,21 @@ export interface Rehearsal {
   /** True when forward, proofs, second forward and back all hold and the copy is as it was. */
   readonly holds: boolean;
   readonly parts: readonly RehearsalPart[];
+  /** Remedies that the copy refused, and those that rest on them; left out by older versions. */
+  readonly failed?: readonly FailedRemedy[];
+}
+
+export interface FailedRemedy {
+  readonly finding: FindingId;
+  /** The step that failed, in words; what it rests on, for one that was not tried. */
+  readonly step: string;
+  readonly statement: string;
+  /** Why, in words: the server's, or what a check counted. */
+  readonly says: string;
+  /** Rows that speak against it; null when none do, or nobody can say. */
+  readonly rows: number | null;
+  /** False for a remedy that only rests on one that failed. */
+  readonly tried: boolean;
 }
 
 export interface RehearsalPart {

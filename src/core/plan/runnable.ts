@@ -3,7 +3,8 @@
 
 import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { type Check, checksAfter, checksBefore, checksOfRights } from './checks';
+import type { FindingId } from '../rules/rule';
+import { type Check, checksAfter, checksBefore, checksFor, checksOfRights } from './checks';
 import { type Operation, sideTableOf } from './operations';
 import type { Plan } from './plan';
 
@@ -14,9 +15,9 @@ export type Direction = (typeof directions)[number];
 export function operationsOf(plan: Plan, direction: Direction): readonly Operation[] {
   switch (direction) {
     case 'forward':
-      return plan.steps.map((step) => step.operation);
+      return [...(plan.undo ?? []), ...plan.steps.map((step) => step.operation)];
     case 'back':
-      return plan.back;
+      return [...(plan.undo ?? []), ...plan.back];
     case 'clear':
       return plan.steps.flatMap(({ operation }): readonly Operation[] =>
         operation.kind === 'setAside' || operation.kind === 'addParents'
@@ -30,6 +31,17 @@ export function operationsOf(plan: Plan, direction: Direction): readonly Operati
 export function checksToStart(plan: Plan, direction: Direction, catalogue: Catalogue): readonly Check[] {
   const open = operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue));
   return direction === 'forward' ? checksBefore(open) : checksOfRights(open);
+}
+
+/** The remedy that a step of the way forward is of; null for one that undoes. */
+export function findingOf(plan: Plan, step: number): FindingId | null {
+  return plan.steps[step - (plan.undo?.length ?? 0)]?.finding ?? null;
+}
+
+/** The remedy that a check before the way forward is for. */
+export function findingOfCheck(plan: Plan, check: Check): FindingId | null {
+  const asked = JSON.stringify(check);
+  return plan.steps.find(({ operation }) => checksFor(operation).some((own) => JSON.stringify(own) === asked))?.finding ?? null;
 }
 
 export function checksToEnd(plan: Plan, direction: Direction): readonly Check[] {

@@ -213,8 +213,10 @@ export function listItems(db: Db, docket: number): Promise<readonly DocketItem[]
 }
 
 /** Adds a remedy, or changes what was decided about it. */
+/** Decided otherwise, what the database said of it before is of something else. */
 export async function putItem(db: Db, docket: number, finding: number, decision: Decision): Promise<void> {
   await reopen(db, docket);
+  await db.query('delete from refusals where finding_id = $1', [finding]);
   await db.query(
     `insert into docket_items (docket_id, finding_id, decision)
      values ($1, $2, $3)
@@ -226,6 +228,11 @@ export async function putItem(db: Db, docket: number, finding: number, decision:
 export async function removeItem(db: Db, docket: number, finding: number): Promise<void> {
   await reopen(db, docket);
   await db.query('delete from docket_items where docket_id = $1 and finding_id = $2', [docket, finding]);
+}
+
+/** Takes something out of a docket that has stopped: it stays stopped. */
+export async function dropItems(db: Db, docket: number, findings: readonly number[]): Promise<void> {
+  await db.query('delete from docket_items where docket_id = $1 and finding_id = any ($2::bigint[])', [docket, findings]);
 }
 
 /** The docket that a finding is in at present, with its decision: the newest that is not backed out. */

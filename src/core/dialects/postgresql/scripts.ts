@@ -7,6 +7,7 @@ import { operationInWords } from '../../plan/inWords';
 import { blocksOthers } from '../../plan/locks';
 import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
+import { operationsOf } from '../../plan/runnable';
 import { visible } from '../../naming/visible';
 import type { Heading, Scripts, Stretch } from '../dialect';
 import { writeCheck } from './checks';
@@ -23,6 +24,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
         guard(plan.before.filter(isOfRows), 'Nothing was changed'),
       ),
+      ...undoing(plan, plan.undo ?? []),
       ...plan.steps.flatMap((step, i) =>
         section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan)),
       ),
@@ -31,12 +33,14 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         guard(plan.after, failed),
       ),
     ]),
-    back: inMode(plan, header('Back', plan, heading), [
-      ...plan.back.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan))),
-    ]),
+    back: inMode(plan, header('Back', plan, heading), [...undoing(plan, operationsOf(plan, 'back'))]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
   };
+}
+
+function undoing(plan: Plan, operations: readonly Operation[]): readonly string[] {
+  return operations.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan)));
 }
 
 /** What speaks against it in the rows; whether a step is in force already is asked beside the step. */

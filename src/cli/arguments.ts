@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
+import { type ScriptForm, scriptForms } from '../core/dialects/dialect';
 import { type Mode, modes } from '../core/plan/locks';
 import { rules } from '../core/rules/index';
 import type { Depth } from '../core/evidence/requests';
@@ -33,6 +34,7 @@ export class PlanArguments {
 
 export class ScriptArguments extends PlanArguments {
   @IsString() @MinLength(1) out!: string;
+  @IsIn(scriptForms) form: ScriptForm = 'guarded';
 }
 
 export class RehearseArguments extends PlanArguments {

@@ -1,5 +1,6 @@
 // The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
 
+import { readFile } from 'node:fs/promises';
 import { SurveyFileError } from '../input/surveyFile';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
@@ -10,7 +11,14 @@ import * as script from './commands/script';
 import * as secret from './commands/secret';
 import * as survey from './commands/survey';
 
-const commands: Readonly<Record<string, { readonly usage: string; run(args: readonly string[]): Promise<number | void> }>> = {
+interface Command {
+  readonly usage: string;
+  /** What it does, in a sentence or two. */
+  readonly about: string;
+  run(args: readonly string[]): Promise<number | void>;
+}
+
+const commands: Readonly<Record<string, Command>> = {
   survey,
   script,
   rehearse,
@@ -18,7 +26,13 @@ const commands: Readonly<Record<string, { readonly usage: string; run(args: read
   journal,
   secret,
 };
-const help = ['Usage:', ...Object.values(commands).map((command) => `  ${command.usage}`), ''].join('\n');
+const help = [
+  'Usage:',
+  ...Object.values(commands).map((command) => `  ${command.usage}`),
+  '  pawl COMMAND --help',
+  '  pawl --version',
+  '',
+].join('\n');
 
 // Who reads only the beginning, as `head` does, has seen enough.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 3));
@@ -29,8 +43,16 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
     process.stdout.write(help);
     return name === undefined ? 2 : 0;
   }
+  if (name === '--version') {
+    process.stdout.write(`${await version()}\n`);
+    return 0;
+  }
   const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command) return say(`There is no command ${name}.\n${help}`, 2);
+  if (rest.includes('--help')) {
+    process.stdout.write(`${command.about}\n\nUsage: ${command.usage}\n`);
+    return 0;
+  }
   try {
     return (await command.run(rest)) ?? 0;
   } catch (error) {
@@ -43,6 +65,11 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
     const what = error instanceof Error ? error.message : 'unknown error';
     return say(`This should not have happened: ${what}. PAWL_DEBUG=1 shows where; please report it.`, 4);
   }
+}
+
+async function version(): Promise<string> {
+  const manifest: unknown = JSON.parse(await readFile(new URL('../../package.json', import.meta.url), 'utf8'));
+  return String((manifest as { readonly version: unknown }).version);
 }
 
 function say(message: string, exitCode: number): number {

@@ -3,17 +3,34 @@ import type { Db } from '../store/db';
 import { findCatalogue, findLatestCatalogueId } from '../store/surveys/surveys';
 
 // Snapshots never change, so the last few read are kept: a large one takes seconds to read again.
-const kept = new Map<number, Catalogue>();
+const kept = new Map<number, Promise<Catalogue | null>>();
+const numbers = new WeakMap<Catalogue, number>();
 const most = 4;
 
 /** The catalogue as last surveyed; null when no survey has finished yet. */
 export async function latestCatalogue(store: Db, source: number): Promise<Catalogue | null> {
   const id = await findLatestCatalogueId(store, source);
-  if (id === null) return null;
+  return id === null ? null : readOnce(id, () => findCatalogue(store, id));
+}
+
+/** The catalogue of that number, read when it is not at hand. */
+export function readOnce(id: number, read: () => Promise<Catalogue | null>): Promise<Catalogue | null> {
   const known = kept.get(id);
   if (known) return known;
-  const catalogue = await findCatalogue(store, id);
-  if (catalogue) kept.set(id, catalogue);
+  const reading = read().then((catalogue) => {
+    if (catalogue) numbers.set(catalogue, id);
+    return catalogue;
+  });
+  kept.set(id, reading);
+  reading.then(
+    (catalogue) => catalogue ?? kept.delete(id),
+    () => kept.delete(id),
+  );
   for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - most))) kept.delete(oldest);
-  return catalogue;
+  return reading;
+}
+
+/** The number that a catalogue has in the store; null for one that is not of the store. */
+export function catalogueId(catalogue: Catalogue): number | null {
+  return numbers.get(catalogue) ?? null;
 }

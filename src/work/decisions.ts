@@ -2,36 +2,46 @@
 
 import { groupBy } from '../core/grouping';
 import { operationInWords } from '../core/plan/inWords';
-import { planFor } from '../core/plan/plan';
 import type { Decision } from '../core/remedies/question';
 import { fits, sharedQuestions } from '../core/remedies/together';
 import { wordsOf } from '../core/rules/audit';
-import { coreFinding, listFindings } from '../store/findings/findings';
+import { listRefusals } from '../store/dockets/refusals';
+import { coreFinding, listFindings, listFindingsById } from '../store/findings/findings';
 import { latestCatalogue } from './catalogues';
 import { usualMode } from './dockets';
 import type { Room } from './enter';
+import { makePlan } from './planning';
 
-/** Planning is tried in memory as a whole: more at once would keep people waiting. */
+/** More at once nobody reads before deciding. */
 const mostAtOnce = 400;
 
-export async function decisionsFor({ source, store }: Room, rule: string, chosen: Decision) {
-  const [open, catalogue] = await Promise.all([
+/** Of the open findings of a rule; or, with a docket, of those in it that the database refused. */
+export async function decisionsFor(
+  { source, store }: Room,
+  { rule, docket }: { readonly rule: string; readonly docket: number | null },
+  chosen: Decision,
+) {
+  const [open, catalogue, refused] = await Promise.all([
     listFindings(store, source.id, ['Open', 'Slipped']),
     latestCatalogue(store, source.id),
+    docket === null ? [] : listRefusals(store, docket),
   ]);
   const scripted = open.filter((row) => row.proposal.kind !== 'byHand');
   const counts = groupBy(scripted, (row) => row.rule);
   const rules = [...counts].map(([id, rows]) => ({ id, findings: rows.length })).sort((a, b) => b.findings - a.findings);
-  const all = counts.get(rule) ?? [];
+  const all =
+    docket === null
+      ? (counts.get(rule) ?? [])
+      : await listFindingsById(
+          store,
+          source.id,
+          refused.map(({ findingId }) => findingId),
+        );
   const rows = all.slice(0, mostAtOnce);
   if (!catalogue || rows.length === 0) return { rules, questions: [], lines: [], more: 0, steps: 0 };
   const findings = rows.map(coreFinding);
-  const plan = planFor(
-    findings.map((finding) => ({ finding, decision: chosen })),
-    catalogue,
-    'docket',
-    usualMode(source.environment),
-  );
+  const decided = findings.map((finding) => ({ finding, decision: chosen }));
+  const plan = await makePlan({ decided, label: 'docket', mode: usualMode(source.environment) }, catalogue);
   const steps = groupBy(plan.steps, (step) => step.finding);
   const problems = new Map(plan.problems.map((problem) => [problem.finding, problem.message]));
   return {

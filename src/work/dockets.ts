@@ -3,10 +3,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { sameColumnSet } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
-import type { Scripts } from '../core/dialects/dialect';
+import type { Heading, ScriptForm, Scripts } from '../core/dialects/dialect';
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
-import { type DecidedFinding, type Plan, planFor, takeOut } from '../core/plan/plan';
+import { type DecidedFinding, type Plan, takeOut } from '../core/plan/plan';
 import type { NeededKey } from '../core/plan/refusal';
 import { type Direction, operationsOf } from '../core/plan/runnable';
 import { requirementsFor, whyNotRun, whyNotSigned } from '../core/ratchet/permit';
@@ -57,6 +57,7 @@ import { digestOf } from './digest';
 import type { Room } from './enter';
 import type { Login } from './office';
 import { done, type Outcome, perform } from './perform';
+import { makePlan } from './planning';
 
 /** Where others work, a docket goes the quiet way unless somebody decides otherwise. */
 export function usualMode(environment: Environment): Mode {
@@ -197,7 +198,8 @@ async function take(store: Db, source: number, docket: number, findings: readonl
 export interface PlannedDocket {
   readonly rows: readonly FindingRow[];
   readonly plan: Plan | null;
-  readonly scripts: Scripts | null;
+  /** Writes its scripts; null before the first survey. */
+  readonly write: ((form: ScriptForm) => Partial<Scripts>) | null;
   readonly catalogue: Catalogue | null;
   /** SHA-256 of plan, scripts and decisions: what a signature is for, and what a form was shown for. */
   readonly digest: string;
@@ -214,20 +216,34 @@ export async function planDocket(store: Db, source: SourceRow, docket: DocketRow
   );
   const catalogue = frozen?.catalogue ?? (await latestCatalogue(store, source.id));
   const decisions = items.map(({ findingId, decision }) => [findingId, decision]);
-  if (!catalogue) return { rows, plan: null, scripts: null, catalogue: null, digest: digestOf([docket.name, decisions]) };
+  if (!catalogue) return { rows, plan: null, write: null, catalogue: null, digest: digestOf([docket.name, decisions]) };
+  const byId = new Map(rows.map((row) => [row.id, row]));
   const decided = items.flatMap((item): DecidedFinding[] => {
-    const row = rows.find((r) => r.id === item.findingId);
+    const row = byId.get(item.findingId);
     return row ? [{ finding: coreFinding(row), decision: item.decision }] : [];
   });
-  const plan = frozen?.plan ?? planFor(decided, catalogue, `d${docket.id}`, docket.mode);
+  const plan = frozen?.plan ?? (await makePlan({ decided, label: `d${docket.id}`, mode: docket.mode }, catalogue));
   const heading = {
     title: docket.name,
     source: `${source.name} (${source.environment}), PostgreSQL ${catalogue.engine.version}`,
     madeAt: docket.stateAt,
   };
-  // But for the moment that their first lines tell, which says nothing of what they do.
-  const digest = digestOf([plan, postgresql.scripts(plan, { ...heading, madeAt: '' }), decisions]);
-  return { rows, plan, scripts: postgresql.scripts(plan, heading), catalogue, digest };
+  const write = (form: ScriptForm): Partial<Scripts> =>
+    form === 'statements' ? postgresql.statementScripts(plan, heading) : postgresql.scripts(plan, heading);
+  return { rows, plan, write, catalogue, digest: signedDigest(plan, heading, decisions) };
+}
+
+const digests = new WeakMap<Plan, Map<string, string>>();
+
+// Of what a signature is for; but for the moment that the first lines of the scripts tell, which says nothing of what
+// they do. A page that is looked at while something goes on asks for it again and again.
+function signedDigest(plan: Plan, heading: Heading, decisions: unknown): string {
+  const key = JSON.stringify([heading.title, heading.source, decisions]);
+  const known = digests.get(plan) ?? new Map<string, string>();
+  digests.set(plan, known);
+  const digest = known.get(key) ?? digestOf([plan, postgresql.scripts(plan, { ...heading, madeAt: '' }), decisions]);
+  known.set(key, digest);
+  return digest;
 }
 
 /** What a form was shown: the plan by its digest, and how far the journal went then. */
@@ -296,9 +312,9 @@ export async function runDocket(
     room,
     id,
     { act: acts[direction], right: 'run', shown },
-    async (store, docket, planned) => {
-      const { plan, catalogue, digest } = planned;
-      if (!plan || !catalogue || plan.steps.length === 0) return { problem: nothing };
+    async (store, docket, shownNow) => {
+      const { plan, catalogue, digest } = shownNow;
+      if (!plan || !catalogue || operationsOf(plan, direction).length === 0) return { problem: nothing };
       const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
       if (direction === 'forward' && docket.state !== 'Stopped' && open.length > 0)
         return { problem: `A production source still asks for this first: ${open.map(({ kind }) => kind).join(', ')}.` };
@@ -416,8 +432,8 @@ export async function ranElsewhere(
     room,
     id,
     { act: 'docket.ranElsewhere', right: 'vouch', shown },
-    async (store, docket, planned) => {
-      const { plan, catalogue, digest } = planned;
+    async (store, docket, shownNow) => {
+      const { plan, catalogue, digest } = shownNow;
       if (!plan || !catalogue || plan.steps.length === 0) return { problem: nothing };
       if (!(await moveDocket(store, docket.id, startsFrom[direction], 'Running')))
         return { problem: `The docket is ${docket.state.toLowerCase()}; it cannot be run ${direction} now.` };
@@ -447,8 +463,8 @@ const startsFrom = {
 /** Signs a docket as it was shown: that plan, these scripts, those decisions. */
 export function sign(room: Room, id: number, shown: Shown): Promise<Outcome<null>> {
   const { actor, source } = room;
-  return onDocket(room, id, { act: 'docket.sign', right: 'sign', shown }, async (store, docket, planned) => {
-    const { plan, catalogue, digest } = planned;
+  return onDocket(room, id, { act: 'docket.sign', right: 'sign', shown }, async (store, docket, shownNow) => {
+    const { plan, catalogue, digest } = shownNow;
     const { person } = actor;
     if (!person) return { problem: 'Only a person signs.' };
     const refusal = whyNotSigned(docket, source, person.id);

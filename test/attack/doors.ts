@@ -35,6 +35,7 @@ const docketRights: Readonly<Record<(typeof intents)[number], Right>> = {
   backElsewhere: 'vouch',
   server: 'chooseRehearsalServer',
   take: 'plan',
+  takeRefused: 'plan',
   add: 'plan',
   rename: 'plan',
   mode: 'plan',

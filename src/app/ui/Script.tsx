@@ -1,6 +1,7 @@
 import { PostgreSQL } from '@codemirror/lang-sql';
 import { highlightTree, tagHighlighter, tags } from '@lezer/highlight';
-import type { ReactNode } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type ReactNode, useMemo, useRef } from 'react';
 
 const highlighter = tagHighlighter([
   { tag: tags.keyword, class: 'keyword' },
@@ -13,14 +14,40 @@ const highlighter = tagHighlighter([
   { tag: tags.comment, class: 'comment' },
 ]);
 
-// Longer scripts are shown plain: colouring them would take longer than reading their first page.
-const longest = 200_000;
+/** Longer scripts are drawn line by line, as they come into view. */
+const drawnWhole = 400;
+const lineHeight = 18;
 
 /** SQL, to be read and copied: key words bold, identifiers green, comments italic. */
 export function Script({ text, label }: { readonly text: string; readonly label: string }) {
+  const lines = useMemo(() => text.split('\n'), [text]);
+  if (lines.length > drawnWhole) return <LongScript lines={lines} label={label} />;
   return (
     <pre className="script" tabIndex={0} aria-label={label}>
-      {text.length > longest ? text : coloured(text)}
+      {coloured(text)}
+    </pre>
+  );
+}
+
+function LongScript({ lines, label }: { readonly lines: readonly string[]; readonly label: string }) {
+  const scroller = useRef<HTMLPreElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing of it is handed on
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => lineHeight,
+    overscan: 30,
+    initialRect: { width: 500, height: 560 },
+  });
+  return (
+    <pre className="script long" tabIndex={0} aria-label={label} ref={scroller}>
+      <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
+        {virtual.getVirtualItems().map((item) => (
+          <div key={item.key} className="virtual" style={{ transform: `translateY(${item.start}px)`, height: lineHeight }}>
+            {coloured(lines[item.index] ?? '')}
+          </div>
+        ))}
+      </div>
     </pre>
   );
 }

@@ -4,6 +4,8 @@ import { readArguments } from '../arguments';
 import { withStore } from '../store';
 
 export const usage = 'pawl journal verify [--head HASH]';
+export const about =
+  'Goes through the journal of acts and says whether its chain of hashes holds, up to a head that was kept elsewhere.';
 
 class JournalArguments {
   @IsIn(['verify']) what!: 'verify';

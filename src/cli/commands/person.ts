@@ -10,6 +10,8 @@ import { origin, withStore } from '../store';
 
 export const usage =
   'pawl person list | first | add NAME "FULL NAME" [--role ROLE] [--source SOURCE] | disable NAME | enable NAME';
+export const about =
+  'People who may use Pawl: lists them, invites the first one, adds somebody with a role, for all sources or one, shuts somebody out, lets them in again.';
 
 class PersonArguments {
   @IsIn(['list', 'first', 'add', 'disable', 'enable']) what!: 'list' | 'first' | 'add' | 'disable' | 'enable';

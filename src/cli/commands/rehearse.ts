@@ -4,6 +4,8 @@ import { connectionFrom } from '../connection';
 import { planOfFile } from '../planOfFile';
 
 export const usage = `pawl rehearse URL FILE ${planUsage} [--most-mb N] --server URL`;
+export const about =
+  'Carries out, on a scratch copy made on another server, what would be scripted from a survey file: forward, proven, again, and back. Prints what it found as JSON.';
 
 /**
  * Carries a plan out on a scratch copy made on another server, forward, proven, again, and back, and prints what

@@ -8,6 +8,7 @@ import { readArguments } from '../arguments';
 import { withStore } from '../store';
 
 export const usage = 'pawl secret rotate';
+export const about = 'Seals every password that is kept with a new key, made of PAWL_SECRET and a new salt.';
 
 class SecretArguments {
   @IsIn(['rotate']) what!: 'rotate';

@@ -8,6 +8,7 @@ import { connectionFrom } from '../connection';
 
 export const usage =
   'pawl survey postgresql://USER@HOST:PORT/DATABASE|service=NAME|- [--depth catalogue|sampled|exact] [--schema S…] --json FILE';
+export const about = 'Audits a database, reading only, and writes what it found as a file.';
 
 /** Audits a database and writes the survey as a file. Progress goes to standard error. */
 export async function run(args: readonly string[]): Promise<void> {

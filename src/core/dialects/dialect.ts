@@ -19,7 +19,10 @@ export interface Dialect {
   readonly proof: (proof: BreakingProof, catalogue: Catalogue) => string;
   /** How to see what a reference does when a parent goes or changes. */
   readonly actionProof: (proof: ActionProof, catalogue: Catalogue) => ActionTry;
+  /** To be run: each step looks whether it is done already, and what stands in the way is told before anything is changed. */
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
+  /** To be read, or put into a ticket or a migration: the bare statements in order, each under a line that says what it does. */
+  readonly statementScripts: (plan: Plan, heading: Heading) => StatementScripts;
 }
 
 /** Statements that belong together, without their closing semicolons. */
@@ -57,6 +60,12 @@ export interface Scripts {
   readonly before: string;
   readonly after: string;
 }
+
+export type StatementScripts = Pick<Scripts, 'forward' | 'back'>;
+
+/** How a script is written: for people to read, or for psql to run. */
+export const scriptForms = ['statements', 'guarded'] as const;
+export type ScriptForm = (typeof scriptForms)[number];
 
 export const scriptNames = ['forward', 'back', 'before', 'after'] as const;
 export type ScriptName = (typeof scriptNames)[number];

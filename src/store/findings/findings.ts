@@ -175,6 +175,25 @@ export function listEvents(db: Db, finding: number): Promise<readonly FindingEve
   );
 }
 
+export interface FoundFinding {
+  readonly id: number;
+  readonly title: string;
+  /** What it is about, in words. */
+  readonly place: string;
+}
+
+/** Findings whose title or object holds the text, those that ask something of somebody first. */
+export function searchFindings(db: Db, source: number, text: string, limit: number): Promise<readonly FoundFinding[]> {
+  return rowsOf(
+    db,
+    `select id, title, place from findings
+     where source_id = $1 and position(lower($2) in lower(title || ': ' || place)) > 0
+     order by state = any ($3) desc, length(place), id
+     limit $4`,
+    [source, text, openStates, limit],
+  );
+}
+
 /** A finding as the core knows it. */
 export function coreFinding(row: FindingRow): Finding {
   return {

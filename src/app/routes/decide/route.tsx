@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
-import { findingsIn } from '~/app/server/ids.server';
+import { findingsIn, idIn } from '~/app/server/ids.server';
 import { Teeth } from '~/app/ui/Teeth';
 import { counted } from '~/core/naming/words';
 import { typedName } from '~/core/remedies/question';
@@ -21,8 +21,10 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const { searchParams } = new URL(request.url);
   const rule = searchParams.get('rule') ?? '';
+  const asked = searchParams.get('docket');
+  const docket = asked === null ? null : await idIn(asked, 'docket');
   const chosen = answersIn(searchParams);
-  return { source: room.source.id, rule, chosen, ...(await decisionsFor(room, rule, chosen)) };
+  return { source: room.source.id, rule, docket, chosen, ...(await decisionsFor(room, { rule, docket }, chosen)) };
 }
 
 /** Puts the findings that were left ticked into the docket, or waives them. */
@@ -48,7 +50,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Decide({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, rule, rules, chosen, questions, lines, more, steps } = loaderData;
+  const { source, rule, docket, rules, chosen, questions, lines, more, steps } = loaderData;
   const submit = useSubmit();
   const busy = useNavigation().state !== 'idle';
   const [waiving, setWaiving] = useState(false);
@@ -56,7 +58,12 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
   return (
     <main className="page" id="content">
       <div className="narrow wide">
-        <h1>Decide for many at once</h1>
+        <h1>{docket === null ? 'Decide for many at once' : 'Decide otherwise what was refused'}</h1>
+        {docket !== null && (
+          <p className="small">
+            <Link to={`/s/${source}/dockets/${docket}`}>Back to the docket</Link>
+          </p>
+        )}
         <Form
           method="get"
           preventScrollReset
@@ -66,9 +73,10 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               void submit(event.currentTarget, { replace: true, preventScrollReset: true });
           }}
         >
-          <label>
+          {docket !== null && <input type="hidden" name="docket" value={docket} />}
+          <label hidden={docket !== null}>
             Rule
-            <select name="rule" value={rule} onChange={() => undefined}>
+            <select name="rule" disabled={docket !== null} value={rule} onChange={() => undefined}>
               <option value="">choose one …</option>
               {rules.map(({ id, findings }) => (
                 <option key={id} value={id}>
@@ -84,8 +92,8 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
             <Button type="submit">Look again</Button>
           )}
         </Form>
-        {rules.length === 0 && <p className="notice">Nothing is open that has a script.</p>}
-        {rule === '' && rules.length > 0 && (
+        {docket === null && rules.length === 0 && <p className="notice">Nothing is open that has a script.</p>}
+        {docket === null && rule === '' && rules.length > 0 && (
           <p className="mute">
             Choose a rule: its open findings are decided together, and what that changes is shown before anything is done.
           </p>
@@ -172,9 +180,9 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               ) : (
                 <>
                   <Button type="submit" variant="contained" name="intent" value="add" disabled={busy || possible.length === 0}>
-                    Add those ticked to the docket
+                    {docket === null ? 'Add those ticked to the docket' : 'Keep these answers for those ticked'}
                   </Button>
-                  <Button variant="text" onClick={() => setWaiving(true)}>
+                  <Button variant="text" hidden={docket !== null} onClick={() => setWaiving(true)}>
                     They are meant to be so…
                   </Button>
                 </>

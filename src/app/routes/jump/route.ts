@@ -1,11 +1,8 @@
 import { visible } from '~/core/naming/visible';
 import { enter } from '~/app/server/door.server';
 
-import { findingStates } from '~/core/ratchet/states';
-import { wordsOf } from '~/core/rules/audit';
-import { objectInWords } from '~/core/ratchet/mended';
 import { listDockets } from '~/store/dockets/dockets';
-import { listFindings } from '~/store/findings/findings';
+import { searchFindings } from '~/store/findings/findings';
 import { searchNames } from '~/store/surveys/surveyedTables';
 import type { Route } from './+types/route';
 
@@ -30,7 +27,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
   }));
   const [names, findings, dockets] = await Promise.all([
     searchNames(store, source.id, text, most),
-    text === '' ? [] : listFindings(store, source.id, findingStates),
+    text === '' ? [] : searchFindings(store, source.id, text, most),
     listDockets(store, source.id),
   ]);
   return {
@@ -41,14 +38,11 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
         label: name.column === null ? name.id : `${name.id}.${name.column}`,
         to: `${at}/coverage/${encodeURIComponent(name.id)}`,
       })),
-      ...findings
-        .map((f): Landing => ({
-          kind: 'finding',
-          label: `${wordsOf(f).title}: ${objectInWords(f.object)}`,
-          to: `${at}/findings/${f.id}?show=all`,
-        }))
-        .filter((l) => fits(l.label))
-        .slice(0, most),
+      ...findings.map((f): Landing => ({
+        kind: 'finding',
+        label: `${f.title}: ${f.place}`,
+        to: `${at}/findings/${f.id}?show=all`,
+      })),
       ...dockets
         .map((d): Landing => ({ kind: 'docket', label: d.name, to: `${at}/dockets/${d.id}` }))
         .filter((l) => fits(l.label))

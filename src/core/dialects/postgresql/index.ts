@@ -1,7 +1,7 @@
 import type { Dialect } from '../dialect';
 import { writeCheck } from './checks';
 import { writeActionProof, writeProof } from './proofs';
-import { writeScripts } from './scripts';
+import { writeScripts, writeStatementScripts } from './scripts';
 import { statementsOf, stretchesOf } from './stretches';
 
 export const postgresql: Dialect = {
@@ -11,4 +11,5 @@ export const postgresql: Dialect = {
   proof: writeProof,
   actionProof: writeActionProof,
   scripts: writeScripts,
+  statementScripts: writeStatementScripts,
 };

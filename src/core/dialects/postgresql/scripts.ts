@@ -9,10 +9,10 @@ import type { Operation } from '../../plan/operations';
 import type { Plan, Step } from '../../plan/plan';
 import { operationsOf } from '../../plan/runnable';
 import { visible } from '../../naming/visible';
-import type { Heading, Scripts, Stretch } from '../dialect';
+import type { Heading, Scripts, StatementScripts, Stretch } from '../dialect';
 import { writeCheck } from './checks';
 import { comment, dollarQuoted, literal } from './quote';
-import { stretchesOf } from './stretches';
+import { statementsOf, stretchesOf } from './stretches';
 
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
 
@@ -36,6 +36,32 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
     back: inMode(plan, header('Back', plan, heading), [...undoing(plan, operationsOf(plan, 'back'))]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
+  };
+}
+
+export function writeStatementScripts(plan: Plan, heading: Heading): StatementScripts {
+  const written = (operations: readonly Operation[]): string =>
+    operations
+      .map((operation) => {
+        const statements = statementsOf(operation, plan.mode).map((statement) => `${statement};\n`);
+        return `${comment(operationInWords(operation))}\n${statements.join('')}`;
+      })
+      .join('\n');
+  const head = (direction: string, operations: readonly Operation[]): string =>
+    [
+      comment(`Pawl: ${heading.title}. ${direction}, statements only: ${operations.length} steps.`),
+      comment(`For ${heading.source}, written ${heading.madeAt}.`),
+      comment(
+        plan.mode === 'plain'
+          ? 'All of it belongs into one transaction. Nothing in it looks at the rows beforehand, or at what is done already.'
+          : 'One after the other, each by itself: indexes are built beside the work. Nothing in it looks at what is done already.',
+      ),
+      '',
+    ].join('\n');
+  const [forward, back] = [operationsOf(plan, 'forward'), operationsOf(plan, 'back')];
+  return {
+    forward: `${head('Forward', forward)}\n${written(forward)}`,
+    back: `${head('Back', back)}\n${written(back)}`,
   };
 }
 

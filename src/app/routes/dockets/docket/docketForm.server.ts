@@ -1,7 +1,20 @@
 import { type Mode, modes } from '~/core/plan/locks';
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsISO8601, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
+import { Transform, Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNotEmpty,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  ValidateIf,
+} from 'class-validator';
 
 export const intents = [
   'run',
@@ -9,6 +22,7 @@ export const intents = [
   'elsewhere',
   'backElsewhere',
   'take',
+  'takeRefused',
   'add',
   'rename',
   'mode',
@@ -56,6 +70,12 @@ export class DocketForm {
   @IsOptional() @IsString() @MaxLength(1000) server = '';
   @IsIn(modes) mode: Mode = 'plain';
   @IsOptional() @IsString() finding?: string;
+  /** Those that were refused, to be taken out together. */
+  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) || value === undefined ? value : [value]))
+  @IsArray()
+  @ArrayMaxSize(5000)
+  @IsString({ each: true })
+  refused: string[] = [];
   /** What was shown: the digest of plan, scripts and decisions, and how far the journal went then. */
   @IsString() @MaxLength(64) digest = '';
   @Type(() => Number) @IsInt() @Min(0) seen = 0;

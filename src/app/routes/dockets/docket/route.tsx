@@ -7,20 +7,21 @@ import { enter, formIn, orPage } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
-import { Script } from '~/app/ui/Script';
 import { usePolling } from '~/app/ui/usePolling';
-import { scriptNames, type ScriptName } from '~/core/dialects/dialect';
+import { VirtualList } from '~/app/ui/VirtualList';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import { operationInWords } from '~/core/plan/inWords';
 import { costInWords, wholeTime } from '~/core/plan/times';
 import { operationsOf } from '~/core/plan/runnable';
 import { counted } from '~/core/naming/words';
+import { objectInWords } from '~/core/ratchet/mended';
 import { changeableStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { may, type Right } from '~/core/rights/rights';
 import { parseForm } from '~/input/parse';
 import type { Room } from '~/work/enter';
 import { findDocket } from '~/store/dockets/dockets';
+import { listRefusals } from '~/store/dockets/refusals';
 import { listOwed } from '~/store/dockets/owedRemovals';
 import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
 import { lastEntryId } from '~/store/journal/journal';
@@ -44,11 +45,14 @@ import {
   steer,
   stopRehearsing,
   takeFromDocket,
+  takeRefused,
   unsign,
 } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
+import { DocketScript } from './DocketScript';
+import { Refused } from './Refused';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
@@ -63,21 +67,28 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const seen = await lastEntryId(store);
   const docket = await findDocket(store, source.id, await idIn(params.docket, 'docket'));
   if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const [{ rows, plan, scripts, catalogue, digest }, runs, rehearsal, speed, where, owed] = await Promise.all([
+  const [{ rows, plan, catalogue, digest }, runs, rehearsal, speed, where, owed, refusals] = await Promise.all([
     planDocket(store, source, docket),
     listRuns(store, docket.id),
     findLastRehearsal(store, docket.id),
     findSpeed(store, source.id),
     rehearsalPlace(store, source),
     listOwed(store, docket.id),
+    listRefusals(store, docket.id),
   ]);
   const others = async (right: Right): Promise<string | null> =>
     may(actor.bounds, right, source.id) ? null : whoMay(store, right, source.id);
   const [last] = runs;
+  const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
   return {
     source,
     docket,
-    scripts,
+    refusals: refusals.map((refusal) => ({
+      ...refusal,
+      step: visible(refusal.step),
+      says: visible(refusal.says),
+      title: titles.get(refusal.findingId) ?? '',
+    })),
     findings: rows.map((row) => ({
       id: row.id,
       identity: row.identity,
@@ -94,6 +105,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
             ...costInWords(operation, cost, catalogue, speed),
           }))
         : [],
+    // Something is to be done, if only undone.
+    planned: plan !== null && operationsOf(plan, 'forward').length > 0,
     time: plan && catalogue ? wholeTime(plan, catalogue, speed) : null,
     problems: await Promise.all(
       (plan?.problems ?? []).map(async (problem) => ({
@@ -148,6 +161,7 @@ const partOf: Readonly<Partial<Record<DocketForm['intent'], string>>> = {
   backup: 'sign',
   server: 'rehearsal',
   rehearse: 'rehearsal',
+  takeRefused: 'rehearsal',
 };
 
 /** Does what was asked for. Returns what is wrong, or null. */
@@ -172,6 +186,8 @@ async function carryOut(room: Room, docket: number, form: DocketForm): Promise<s
     case 'elsewhere':
     case 'backElsewhere':
       return ranElsewhere(room, docket, { direction: intent === 'elsewhere' ? 'forward' : 'back', shown });
+    case 'takeRefused':
+      return problemOf(takeRefused(room, docket, await Promise.all(form.refused.map((id) => idIn(id, 'finding'))), shown));
     case 'take':
       return problemOf(takeFromDocket(room, await idIn(finding, 'finding')));
     case 'add':
@@ -193,17 +209,8 @@ async function carryOut(room: Room, docket: number, form: DocketForm): Promise<s
 
 const pollMs = 700;
 const dayMs = 24 * 3_600_000;
-const scriptTitles: Readonly<Record<ScriptName, string>> = {
-  forward: 'Forward',
-  back: 'Back',
-  before: 'Checks before',
-  after: 'Checks after',
-};
-
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, docket, scripts, findings, steps, time, problems, run, rehearsal, place, kept, backupOld, shown, instead } =
-    loaderData;
-  const [script, setScript] = useState<ScriptName>('forward');
+  const { source, docket, findings, steps, time, problems, run, rehearsal, place, kept, backupOld, shown, instead } = loaderData;
   const running =
     docket.state === 'Running' ||
     (rehearsal !== null && rehearsal.finishedAt === null) ||
@@ -266,6 +273,18 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             </div>
           );
         })}
+        {loaderData.refusals.length > 0 &&
+          (rehearsal === null || rehearsal.finishedAt !== null) &&
+          docket.state !== 'Running' && (
+            <Refused
+              source={source.id}
+              docket={docket}
+              refusals={loaderData.refusals}
+              shown={shown}
+              mayPlan={mayPlan}
+              problem={about === 'rehearsal' ? problem : null}
+            />
+          )}
         {run && !draft && <RunLog run={run} running={docket.state === 'Running'} />}
         {steps.length > 0 && (
           <Rehearsing
@@ -280,43 +299,56 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         )}
         {run && draft && <RunLog run={run} running={false} />}
         {findings.length > 0 && <h2>Remedies</h2>}
-        {findings.map((finding) => (
-          <div key={finding.id} style={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center' }}>
-            <FindingEntry source={source.id} finding={finding} />
-            {draft && mayPlan && (
-              <Form method="post" preventScrollReset>
-                <input type="hidden" name="intent" value="take" />
-                <input type="hidden" name="finding" value={finding.id} />
-                <Button type="submit" variant="text" aria-label={`Take out: ${finding.title}`}>
-                  Take out
-                </Button>
-              </Form>
-            )}
-          </div>
-        ))}
+        <VirtualList count={findings.length} label="Remedies" height={58}>
+          {(i) => {
+            const finding = findings[i];
+            return (
+              finding && (
+                <div style={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center' }}>
+                  <FindingEntry source={source.id} finding={finding} />
+                  {draft && mayPlan && (
+                    <Form method="post" preventScrollReset>
+                      <input type="hidden" name="intent" value="take" />
+                      <input type="hidden" name="finding" value={finding.id} />
+                      <Button type="submit" variant="text" aria-label={`Take out: ${finding.title}`}>
+                        Take out
+                      </Button>
+                    </Form>
+                  )}
+                </div>
+              )
+            );
+          }}
+        </VirtualList>
         {steps.length > 0 && (!run || draft) && (
           <>
             <h2>Steps</h2>
             <Way docket={docket} shown={shown} fixed={!mayPlan} />
-            <ol className="steps">
-              {steps.map((step, i) => (
-                <li key={i}>
-                  <span>
-                    {step.title}
-                    <span className="outcome" style={{ display: 'block' }}>
-                      {step.lock}, {step.blocks}; {step.work}
-                      {step.time && `, ${step.time}`}
-                      {docket.mode === 'quiet' && !step.transaction && '; outside of a transaction'}
-                    </span>
-                  </span>
-                </li>
-              ))}
-            </ol>
+            <VirtualList count={steps.length} label="Steps" height={54}>
+              {(i) => {
+                const step = steps[i];
+                return (
+                  step && (
+                    <div className="step">
+                      <span className="number">{i + 1}</span>
+                      <span>
+                        {step.title}
+                        <span className="outcome" style={{ display: 'block' }}>
+                          {step.lock}, {step.blocks}; {step.work}
+                          {step.time && `, ${step.time}`}
+                          {docket.mode === 'quiet' && !step.transaction && '; outside of a transaction'}
+                        </span>
+                      </span>
+                    </div>
+                  )
+                );
+              }}
+            </VirtualList>
           </>
         )}
       </main>
       <aside className="dossier" aria-label="Script and run">
-        {scripts && steps.length > 0 && (
+        {loaderData.planned && (
           <>
             <Signing
               source={source}
@@ -339,27 +371,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             />
           </>
         )}
-        {scripts && steps.length > 0 && (
-          <>
-            <h2>Script</h2>
-            <div className="tabs" role="group" aria-label="Which script">
-              {scriptNames.map((name) => (
-                <button key={name} type="button" className="tab" aria-pressed={script === name} onClick={() => setScript(name)}>
-                  {scriptTitles[name]}
-                </button>
-              ))}
-              <a
-                className="small"
-                style={{ marginLeft: 'auto' }}
-                href={`/s/${source.id}/dockets/${docket.id}/${script}.sql`}
-                download
-              >
-                Download {script}.sql
-              </a>
-            </div>
-            <Script text={scripts[script]} label={`Script: ${scriptTitles[script]}`} />
-          </>
-        )}
+        {loaderData.planned && <DocketScript source={source.id} docket={docket.id} digest={shown.digest} />}
       </aside>
     </div>
   );

@@ -5,6 +5,7 @@ import { Form, Link, useLocation, useNavigate, useNavigation, useSubmit } from '
 import { useAllowed } from '~/app/ui/useAllowed';
 import { useKeys } from '~/app/ui/keys';
 import { Script } from '~/app/ui/Script';
+import { type ScriptForm, scriptForms } from '~/core/dialects/dialect';
 import { changeableStates } from '~/core/ratchet/states';
 import { type Question, typedName } from '~/core/remedies/question';
 import { Touches } from './Touches';
@@ -16,6 +17,7 @@ const typingPauseMs = 350;
 /** What to do about a finding: its questions with their answers side by side, the script that follows, and the way into a docket. */
 export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonly remedy: NonNullable<Dossier['remedy']> }) {
   const [direction, setDirection] = useState<'forward' | 'back'>('forward');
+  const [form, setForm] = useState<ScriptForm>('statements');
   const answers = useRef<HTMLFormElement>(null);
   const adding = useRef<HTMLFormElement>(null);
   const submit = useSubmit();
@@ -40,7 +42,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
   const changed =
     docketed && Object.entries(decision).some(([question, answer]) => dossier.docket?.decision[question] !== answer);
   // What cannot be carried out by itself may be with another remedy beside it.
-  const possible = remedy.forward !== '' || remedy.needed.length > 0;
+  const possible = remedy.possible || remedy.needed.length > 0;
   const navigate = useNavigate();
   const docketAt = docketed && dossier.docket ? `/s/${dossier.source}/dockets/${dossier.docket.id}` : null;
   const mayPlan = useAllowed()('plan');
@@ -85,7 +87,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
           decision={decision}
         />
       )}
-      {remedy.outcome && remedy.forward !== '' && (
+      {remedy.outcome && remedy.possible && (
         <>
           <h2>Then it holds</h2>
           <div>{remedy.outcome}</div>
@@ -99,6 +101,12 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         <button type="button" className="tab" aria-pressed={direction === 'back'} onClick={() => setDirection('back')}>
           Back
         </button>
+        <span style={{ marginLeft: 'auto' }} />
+        {scriptForms.map((each) => (
+          <button key={each} type="button" className="tab" aria-pressed={form === each} onClick={() => setForm(each)}>
+            {formTitles[each]}
+          </button>
+        ))}
       </div>
       {remedy.problems.map((problem) => (
         <p key={problem} className="notice warn">
@@ -126,7 +134,10 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
           </span>
         </Form>
       )}
-      <Script text={remedy[direction] || '-- nothing to do'} label={`The script ${direction}`} />
+      <Script
+        text={(remedy.possible && remedy.scripts[form][direction]) || '-- nothing to do'}
+        label={`The script ${direction}`}
+      />
       <Costs costs={remedy.costs} />
       {remedy.touches && (
         <Touches key={`touches ${dossier.id}`} source={dossier.source} finding={dossier.id} {...remedy.touches} />
@@ -174,6 +185,8 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
     </>
   );
 }
+
+const formTitles: Readonly<Record<ScriptForm, string>> = { statements: 'Statements only', guarded: 'With guards' };
 
 /** What each step costs on this very table. */
 function Costs({ costs }: { readonly costs: NonNullable<Dossier['remedy']>['costs'] }) {

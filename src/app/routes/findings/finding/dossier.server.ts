@@ -11,7 +11,6 @@ import { postgresql } from '~/core/dialects/postgresql/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/plan/inWords';
 import type { Mode } from '~/core/plan/locks';
-import type { Operation } from '~/core/plan/operations';
 import { planFor } from '~/core/plan/plan';
 import { costInWords } from '~/core/plan/times';
 import { dependentsOf } from '~/core/remedies/dependents';
@@ -23,6 +22,7 @@ import { questionsFor } from '~/core/remedies/questions';
 import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
 import type { Finding } from '~/core/rules/rule';
 import { findDocketOf } from '~/store/dockets/dockets';
+import { findRefusal } from '~/store/dockets/refusals';
 import { listProofsOfFinding } from '~/store/dockets/runs';
 import { coreFinding, findFinding, type FindingRow, listEvents } from '~/store/findings/findings';
 import { latestCatalogue } from '~/work/catalogues';
@@ -34,11 +34,12 @@ export async function dossierOf(room: Room, id: number, answers: Decision) {
   const { source, store } = room;
   const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
-  const [catalogue, events, docket, proofs] = await Promise.all([
+  const [catalogue, events, docket, proofs, refusal] = await Promise.all([
     latestCatalogue(store, source.id),
     listEvents(store, id),
     findDocketOf(store, id),
     listProofsOfFinding(store, id),
+    findRefusal(store, id),
   ]);
   const finding = coreFinding(row);
   const present = catalogue !== null && !isGone(finding, catalogue);
@@ -78,6 +79,8 @@ export async function dossierOf(room: Room, id: number, answers: Decision) {
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
     events,
     proofs,
+    // What the database said of its remedy when it was last tried.
+    refusal: refusal && { ...refusal, step: visible(refusal.step), says: visible(refusal.says) },
   };
 }
 
@@ -140,7 +143,9 @@ async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue:
   const { source, store } = room;
   const speed = await findSpeed(store, source.id);
   const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(room, needs)] : [])));
-  const statements = (operation: Operation) => postgresql.statements(operation, mode).map((statement) => `${statement};`);
+  const heading = { title: finding.rule, source: source.name, madeAt: catalogue.engine.version };
+  const statements = postgresql.statementScripts(plan, heading);
+  const guarded = postgresql.scripts(plan, heading);
   return {
     questions,
     decision,
@@ -149,10 +154,11 @@ async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue:
         ? withParent(finding, finding.proposal, catalogue, decision).proposal.references
         : null,
     outcome: outcomeInWords(finding, decision, catalogue),
-    forward: plan.steps
-      .map((step) => `-- ${operationInWords(step.operation)}\n${statements(step.operation).join('\n')}`)
-      .join('\n\n'),
-    back: plan.back.flatMap(statements).join('\n\n'),
+    possible: plan.steps.length > 0,
+    scripts: {
+      statements: { forward: body(statements.forward), back: body(statements.back) },
+      guarded: { forward: guarded.forward, back: guarded.back },
+    },
     problems: plan.problems.map((problem) => problem.message),
     needed: needed.flat().map((row) => ({ id: row.id, message: wordsOf(row).message })),
     costs: plan.steps.map(({ operation, cost }) => ({
@@ -161,6 +167,11 @@ async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue:
     })),
     touches: touchedBy(finding, catalogue),
   };
+}
+
+// What the page says above it need not stand in it.
+function body(script: string): string {
+  return script.split('\n\n').slice(1).join('\n\n').trimEnd();
 }
 
 function touchedBy({ object, proposal }: Finding, catalogue: Catalogue) {

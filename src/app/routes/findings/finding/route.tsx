@@ -8,6 +8,7 @@ import { Script } from '~/app/ui/Script';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
+import { counted } from '~/core/naming/words';
 import { answersIn } from '~/core/remedies/questions';
 import { addToDocket, takeFromDocket } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
@@ -121,6 +122,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       <Sureness confidence={dossier.confidence} words={words} />
 
       {dossier.proofs.length > 0 && <Proofs proofs={dossier.proofs} />}
+      {dossier.refusal && <Refusal source={dossier.source} refusal={dossier.refusal} />}
       {dossier.remedy && <Remedy dossier={dossier} remedy={dossier.remedy} />}
       {dossier.byHand && words.advice && (
         <>
@@ -205,6 +207,25 @@ function History({ events }: { readonly events: Dossier['events'] }) {
           </li>
         ))}
       </ul>
+    </>
+  );
+}
+
+/** What the database said of its remedy when it was last tried. */
+function Refusal({ source, refusal }: { readonly source: number; readonly refusal: NonNullable<Dossier['refusal']> }) {
+  return (
+    <>
+      <h2>{refusal.triedIn === 'run' ? 'Refused in a run' : 'Refused on a copy'}</h2>
+      <div className="notice harm">
+        <Moment at={refusal.at} />: {refusal.says}
+        {refusal.rows !== null && <b> {counted(refusal.rows, 'row')} against it.</b>}
+        {refusal.docketId !== null && (
+          <>
+            {' '}
+            <Link to={`/s/${source}/dockets/${refusal.docketId}`}>Its docket</Link>
+          </>
+        )}
+      </div>
     </>
   );
 }

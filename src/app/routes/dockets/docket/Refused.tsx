@@ -1,0 +1,96 @@
+import Button from '@mui/material/Button';
+import { Form, Link, useNavigation } from 'react-router';
+import { Moment } from '~/app/ui/Moment';
+import { counted } from '~/core/naming/words';
+import { changeableStates } from '~/core/ratchet/states';
+import type { DocketRow } from '~/store/dockets/dockets';
+import type { RefusalRow } from '~/store/dockets/refusals';
+import { AsShown, type Shown } from './AsShown';
+
+interface RefusedProps {
+  readonly source: number;
+  readonly docket: DocketRow;
+  readonly refusals: readonly (RefusalRow & { readonly title: string })[];
+  readonly shown: Shown;
+  readonly mayPlan: boolean;
+  readonly problem: string | null;
+}
+
+/** Every remedy that the database refused, on a copy or in a run, with what can be done about it: one by one, or all at once. */
+export function Refused({ source, docket, refusals, shown, mayPlan, problem }: RefusedProps) {
+  const busy = useNavigation().state !== 'idle';
+  const changeable = changeableStates.includes(docket.state);
+  const canTake = mayPlan && (changeable || docket.state === 'Stopped');
+  const tried = refusals.filter((refusal) => refusal.tried);
+  const [first] = refusals;
+  if (!first) return null;
+  return (
+    <section aria-label="Refused" className="refused">
+      <h2 style={{ marginTop: 4 }}>
+        {counted(tried.length, 'remedy')} refused {first.triedIn === 'run' ? 'in the run' : 'on the copy'}
+      </h2>
+      <p className="small mute" style={{ margin: 0 }}>
+        <Moment at={first.at} />.{' '}
+        {docket.state === 'Stopped'
+          ? 'What is taken out is undone first when somebody goes on; it is open again, and can be decided otherwise.'
+          : 'Take out what is not to be done now, or decide it otherwise; then rehearse again.'}
+      </p>
+      {problem && (
+        <p className="notice harm" role="alert">
+          {problem}
+        </p>
+      )}
+      {refusals.map((refusal) => (
+        <div key={refusal.findingId} className={refusal.tried ? 'remedy' : 'remedy idle'}>
+          <Link to={`/s/${source}/findings/${refusal.findingId}?show=all`}>
+            <b>{refusal.title}</b>
+          </Link>
+          {canTake && (
+            <span style={{ display: 'flex', gap: 4 }}>
+              {changeable && (
+                <Button component={Link} variant="text" to={`/s/${source}/findings/${refusal.findingId}?show=all`}>
+                  Decide otherwise
+                </Button>
+              )}
+              <Form method="post" preventScrollReset>
+                <AsShown {...shown} />
+                <input type="hidden" name="refused" value={refusal.findingId} />
+                <Button
+                  type="submit"
+                  variant="text"
+                  name="intent"
+                  value="takeRefused"
+                  disabled={busy}
+                  aria-label={`Take out what was refused: ${refusal.title}`}
+                >
+                  Take out
+                </Button>
+              </Form>
+            </span>
+          )}
+          <span className="says small">
+            {refusal.tried && <span className="mute">{refusal.step}. </span>}
+            {refusal.says}
+            {refusal.rows !== null && <b className="rust"> {counted(refusal.rows, 'row')} against it.</b>}
+          </span>
+        </div>
+      ))}
+      {canTake && (
+        <Form method="post" preventScrollReset className="actions" aria-label="All that was refused">
+          <AsShown {...shown} />
+          {refusals.map(({ findingId }) => (
+            <input key={findingId} type="hidden" name="refused" value={findingId} />
+          ))}
+          <Button type="submit" variant="contained" name="intent" value="takeRefused" disabled={busy}>
+            Take {refusals.length === 1 ? 'it' : `all ${refusals.length}`} out
+          </Button>
+          {changeable && (
+            <Button component={Link} to={`/s/${source}/decide?docket=${docket.id}`}>
+              Decide {refusals.length === 1 ? 'it' : 'all of them'} otherwise
+            </Button>
+          )}
+        </Form>
+      )}
+    </section>
+  );
+}

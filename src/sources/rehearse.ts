@@ -13,6 +13,8 @@ import type { ChangingSession, ConnectionDetails } from './source';
 import { proofsInWords } from '../core/plan/proofs';
 import { SourceError } from './SourceError';
 
+const tellEveryMs = 500;
+
 export interface RehearseOptions extends ScratchOptions {
   /** Told as it goes, after each step. */
   readonly onProgress?: (rehearsal: Rehearsal) => Promise<void> | void;
@@ -46,9 +48,13 @@ export async function rehearse(
       await options.onProgress?.(reportOf(parts, failed));
     };
     await keep('running', '');
+    let told = 0;
     const add: Lines = async (line) => {
       lines.push(line);
+      // A report of thousands of lines is not told anew for each of them.
+      if (Date.now() - told < tellEveryMs) return;
       await keep('running', '');
+      told = Date.now();
     };
     try {
       const { ok, says, goes = false } = await work(add);

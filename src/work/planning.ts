@@ -70,7 +70,7 @@ function inThread(asked: ToPlan, catalogue: number): Promise<Plan> {
 
 // From its source, as the server's own bundle has no other files.
 function startThread(): Worker {
-  const worker = new Worker(join(process.cwd(), 'src/work/planningThread.ts'), { execArgv: ['--import', 'tsx'] });
+  const worker = new Worker(join(process.cwd(), 'src/work/planningThread.mjs'), { execArgv: [] });
   worker.unref();
   worker.on('message', (answer: Answered) => {
     const asker = waiting.get(answer.id);

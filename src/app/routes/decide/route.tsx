@@ -74,17 +74,19 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
           }}
         >
           {docket !== null && <input type="hidden" name="docket" value={docket} />}
-          <label hidden={docket !== null}>
-            Rule
-            <select name="rule" disabled={docket !== null} value={rule} onChange={() => undefined}>
-              <option value="">choose one …</option>
-              {rules.map(({ id, findings }) => (
-                <option key={id} value={id}>
-                  {id} · {findings}
-                </option>
-              ))}
-            </select>
-          </label>
+          {docket === null && (
+            <label>
+              Rule
+              <select name="rule" value={rule} onChange={() => undefined}>
+                <option value="">choose one …</option>
+                {rules.map(({ id, findings }) => (
+                  <option key={id} value={id}>
+                    {id} · {findings}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           {questions.map((question) => (
             <Shared key={question.id} question={question} chosen={chosen} />
           ))}
@@ -182,9 +184,11 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                   <Button type="submit" variant="contained" name="intent" value="add" disabled={busy || possible.length === 0}>
                     {docket === null ? 'Add those ticked to the docket' : 'Keep these answers for those ticked'}
                   </Button>
-                  <Button variant="text" hidden={docket !== null} onClick={() => setWaiving(true)}>
-                    They are meant to be so…
-                  </Button>
+                  {docket === null && (
+                    <Button variant="text" onClick={() => setWaiving(true)}>
+                      They are meant to be so…
+                    </Button>
+                  )}
                 </>
               )}
             </div>

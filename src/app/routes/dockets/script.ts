@@ -25,3 +25,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     },
   });
 }
+
+/** Read anew when the docket is another, not each time that its page looks how far something is. */
+export function shouldRevalidate(): boolean {
+  return false;
+}

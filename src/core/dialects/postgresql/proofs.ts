@@ -56,7 +56,7 @@ export function writeActionProof({ event, table, reference, constraint }: Action
       `from ${children} as child`,
       `join ${parents} as parent on ${match}`,
       // Where another reference refuses, this one has nothing to show.
-      ...others.map((condition, i) => `${i === 0 ? 'where' : '  and'} not exists (${condition})`),
+      ...otherwiseFree(others),
       'limit 1',
     ].join('\n'),
     statement: (key) => {
@@ -70,6 +70,12 @@ export function writeActionProof({ event, table, reference, constraint }: Action
     },
     left: (key) => [`select count(*)`, `from ${children}`, `where ${isRow('', columns, key)}`].join('\n'),
   };
+}
+
+// Asked one after the other of each parent: joined all at once, a hundred children would keep the planner busy for seconds.
+function otherwiseFree(others: readonly string[]): readonly string[] {
+  if (others.length === 0) return [];
+  return ['where case', ...others.map((query) => `  when exists (${query}) then false`), '  else true', 'end'];
 }
 
 // Of several columns, one that no other reference holds as well.

@@ -33,7 +33,7 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
         <Moment at={first.at} />.{' '}
         {docket.state === 'Stopped'
           ? 'What is taken out is undone first when somebody goes on; it is open again, and can be decided otherwise.'
-          : 'Take out what is not to be done now, or decide it otherwise; then rehearse again.'}
+          : 'Take out what is not to be done now, or decide it otherwise; then rehearse again. Of rows that came in since the survey, survey again first: then there is something to decide about them.'}
       </p>
       {problem && (
         <p className="notice harm" role="alert">
@@ -71,7 +71,6 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
           <span className="says small">
             {refusal.tried && <span className="mute">{refusal.step}. </span>}
             {refusal.says}
-            {refusal.rows !== null && <b className="rust"> {counted(refusal.rows, 'row')} against it.</b>}
           </span>
         </div>
       ))}

@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import { Form, useNavigation } from 'react-router';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
+import { VirtualList } from '~/app/ui/VirtualList';
 import { sizeInWords } from '~/core/naming/words';
 import { type RehearsalLine, type RehearsalPart, rehearsalParts, usualCopyBytes } from '~/core/plan/rehearsal';
 import { changeableStates } from '~/core/ratchet/states';
@@ -144,7 +145,7 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
         const from = parts.slice(0, part ? parts.indexOf(part) : 0).reduce((sum, earlier) => sum + earlier.ms, 0);
         return (
           <li key={name} className={part?.state.replace(' ', '-') ?? 'waiting'}>
-            <details open={part?.state === 'failed'}>
+            <details open={part?.state === 'failed' && part.lines.length < 20}>
               <summary>
                 <b>{titles[name]}</b>
                 <span className="span" aria-hidden>
@@ -167,22 +168,27 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
 function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
   if (lines.length === 0) return <p className="small mute">Nothing to list.</p>;
   return (
-    <ul>
-      {lines.map((line, i) => (
-        <li key={i} className={line.ok ? undefined : 'rust'}>
-          {visible(line.title)}
-          <span className="outcome">
-            {[
-              visible(line.outcome.replace(/\.$/, '')),
-              line.ms > 0 ? duration(line.ms) : '',
-              line.locks.map((lock) => lock.toLowerCase()).join(', '),
-            ]
-              .filter(Boolean)
-              .join('; ')}
-          </span>
-          {!line.ok && line.statement && <pre className="script">{line.statement}</pre>}
-        </li>
-      ))}
-    </ul>
+    <VirtualList count={lines.length} label="Steps of it" height={36}>
+      {(i) => {
+        const line = lines[i];
+        return (
+          line && (
+            <div className={line.ok ? 'line' : 'line rust'}>
+              {visible(line.title)}
+              <span className="outcome">
+                {[
+                  visible(line.outcome.replace(/\.$/, '')),
+                  line.ms > 0 ? duration(line.ms) : '',
+                  line.locks.map((lock) => lock.toLowerCase()).join(', '),
+                ]
+                  .filter(Boolean)
+                  .join('; ')}
+              </span>
+              {!line.ok && line.statement && <pre className="script">{line.statement}</pre>}
+            </div>
+          )
+        );
+      }}
+    </VirtualList>
   );
 }

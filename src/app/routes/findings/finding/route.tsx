@@ -8,7 +8,6 @@ import { Script } from '~/app/ui/Script';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
-import { counted } from '~/core/naming/words';
 import { answersIn } from '~/core/remedies/questions';
 import { addToDocket, takeFromDocket } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
@@ -218,7 +217,6 @@ function Refusal({ source, refusal }: { readonly source: number; readonly refusa
       <h2>{refusal.triedIn === 'run' ? 'Refused in a run' : 'Refused on a copy'}</h2>
       <div className="notice harm">
         <Moment at={refusal.at} />: {refusal.says}
-        {refusal.rows !== null && <b> {counted(refusal.rows, 'row')} against it.</b>}
         {refusal.docketId !== null && (
           <>
             {' '}

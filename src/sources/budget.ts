@@ -11,8 +11,15 @@ export interface Budget {
   readonly secondsPerTable: number | null;
   /** Of work in one survey; null for no limit. */
   readonly secondsPerSurvey: number | null;
-  /** Hours of the day, 0 to 23, between which it may work, in UTC; over midnight when `from` is the later. Null for always. */
-  readonly hours: { readonly from: number; readonly to: number } | null;
+  readonly hours: Hours | null;
+}
+
+/** Hours of the day, 0 to 23, between which it may work; over midnight when `from` is the later. Null for always. */
+export interface Hours {
+  readonly from: number;
+  readonly to: number;
+  /** Whose hours, `Europe/Oslo`; UTC where it is left out. */
+  readonly zone?: string;
 }
 
 /** Leaves a busy server more than three quarters of its throughput; docs/benchmarks.md has the figures. */
@@ -36,14 +43,15 @@ export const unboundedBudget: Budget = {
   hours: null,
 };
 
-/** How long to wait until the hours of a budget begin, in ms; 0 within them. */
+/** How long to wait until the hours of a budget begin, in ms; 0 within them. An hour that a change of the clock skips or repeats counts as it is read. */
 export function waitMs({ hours }: Budget, now: Date): number {
   if (!hours || hours.from === hours.to) return 0;
-  const hour = now.getUTCHours();
-  const within = hours.from < hours.to ? hour >= hours.from && hour < hours.to : hour >= hours.from || hour < hours.to;
+  const { from, to, zone = 'UTC' } = hours;
+  const clock = new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const parts = Object.fromEntries(clock.formatToParts(now).map(({ type, value }) => [type, Number(value)]));
+  const [hour, minute] = [parts['hour'] ?? 0, parts['minute'] ?? 0];
+  const within = from < to ? hour >= from && hour < to : hour >= from || hour < to;
   if (within) return 0;
-  const start = new Date(now);
-  start.setUTCHours(hours.from, 0, 0, 0);
-  if (start <= now) start.setUTCDate(start.getUTCDate() + 1);
-  return start.getTime() - now.getTime();
+  const minutes = (from * 60 - (hour * 60 + minute) + 24 * 60) % (24 * 60);
+  return minutes * 60_000 - (now.getTime() % 60_000);
 }

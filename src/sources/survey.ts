@@ -205,8 +205,8 @@ class Run {
 
   private async waitForHours(): Promise<void> {
     for (let wait = waitMs(this.budget, new Date()); wait > 0; wait = waitMs(this.budget, new Date())) {
-      const { from = 0 } = this.budget.hours ?? {};
-      await this.tell('waiting', `Waiting until ${String(from).padStart(2, '0')}:00 UTC, when it may work`, 0);
+      const { from = 0, zone = 'UTC' } = this.budget.hours ?? {};
+      await this.tell('waiting', `Waiting until ${String(from).padStart(2, '0')}:00 (${zone}), when it may work`, 0);
       await this.pause(Math.min(wait, 30_000));
       this.stopIfAsked();
     }

@@ -47,7 +47,7 @@ const docketFields = {
   ...finding,
   ...login,
   name: 'n',
-  backupAt: '2026-01-01T06:00',
+  backupAt: '2026-01-01T06:00Z',
   backupWhere: 'w',
   mode: 'plain',
   seen: '0',

@@ -30,6 +30,38 @@ export function ProblemPage() {
   );
 }
 
+/** What went wrong in one part of a page; the rest of it stays. */
+export function ProblemPart() {
+  const { title, advice } = told(useRouteError());
+  return (
+    <aside className="dossier" aria-label="Dossier">
+      <div role="alert">
+        <h1>{title}</h1>
+        <p>{advice}</p>
+        <Button component={Link} to="." reloadDocument>
+          Try again
+        </Button>
+      </div>
+    </aside>
+  );
+}
+
+/** The same of a page within a source, whose strip stays. */
+export function ProblemStation() {
+  const { title, advice } = told(useRouteError());
+  return (
+    <main className="page" id="content">
+      <div className="empty" role="alert">
+        <h1>{title}</h1>
+        <p>{advice}</p>
+        <Button component={Link} to="." reloadDocument>
+          Try again
+        </Button>
+      </div>
+    </main>
+  );
+}
+
 function told(error: unknown): Told {
   if (isRouteErrorResponse(error)) {
     if (isTold(error.data)) return error.data;

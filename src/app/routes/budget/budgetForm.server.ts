@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
-import { IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { IsInt, IsNumber, IsOptional, IsString, IsTimeZone, Max, MaxLength, Min } from 'class-validator';
 
 const optional = ({ value }: { value: unknown }) => (value === '' || value === undefined ? undefined : Number(value));
 
@@ -23,6 +23,8 @@ export class BudgetForm {
   secondsPerSurvey?: number;
   @Transform(optional) @IsOptional() @IsInt() @Min(0) @Max(23, { message: 'An hour is 0 to 23' }) from?: number;
   @Transform(optional) @IsOptional() @IsInt() @Min(0) @Max(23, { message: 'An hour is 0 to 23' }) to?: number;
+  /** Whose hours these are. */
+  @IsOptional() @IsTimeZone({ message: 'That is no time zone' }) zone?: string;
   /** Of what was shown: another one means that somebody else changed it meanwhile. */
   @IsString() @MaxLength(64) version = '';
 }

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, useNavigation } from 'react-router';
@@ -9,6 +10,9 @@ import { type FieldErrors, parseForm } from '~/input/parse';
 import { type Budget, gentleBudget, unboundedBudget, usualBudget } from '~/sources/budget';
 import { getSettings } from '~/store/sources/settings';
 import { settleBudget, versionOf } from '~/work/settling';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
+import { useZone } from '~/app/ui/zone';
 import type { Route } from './+types/route';
 import { BudgetForm } from './budgetForm.server';
 
@@ -22,8 +26,8 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const parsed = await parseForm(BudgetForm, await formIn(request));
   if (!parsed.ok) return data({ errors: parsed.errors, kept: false }, { status: 422 });
-  const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to, version } = parsed.value;
-  const hours = from === undefined || to === undefined ? null : { from, to };
+  const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to, zone, version } = parsed.value;
+  const hours = from === undefined || to === undefined ? null : { from, to, ...(zone !== undefined && { zone }) };
   const budget = { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours };
   const { problem } = await orPage(settleBudget(room, version, budget));
   if (problem !== null) return data({ errors: failedWith(problem), kept: false }, { status: 409 });
@@ -51,9 +55,16 @@ const presets = [
 const same = (a: Budget, b: Budget): boolean =>
   a.rest === b.rest && a.connections === b.connections && a.workers === b.workers && a.secondsPerTable === b.secondsPerTable;
 
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Budget', matches);
+}
+
 export default function BudgetPage({ loaderData: { source, budget, version }, actionData }: Route.ComponentProps) {
   const [shown, setShown] = useState<Budget>(budget);
   const busy = useNavigation().state !== 'idle';
+  const own = useZone();
+  const zone = shown.hours ? (shown.hours.zone ?? 'UTC') : (own ?? 'UTC');
+  const zones = [...new Set([zone, own ?? 'UTC', 'UTC'])];
   const errors: FieldErrors = actionData?.errors ?? {};
   const field = (name: string, label: string, value: number | null, help: string) => ({
     name,
@@ -91,7 +102,7 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
             </label>
           ))}
         </fieldset>
-        <Form method="post" noValidate key={JSON.stringify(shown)} aria-label="Budget">
+        <Form method="post" noValidate key={JSON.stringify([shown, zone])} aria-label="Budget">
           <input type="hidden" name="version" value={version} />
           {errors[''] && (
             <p className="notice harm" role="alert">
@@ -115,10 +126,22 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
             <TextField
               {...field('secondsPerSurvey', 'Seconds of work in one survey', shown.secondsPerSurvey, 'empty for no limit')}
             />
-            <TextField {...field('from', 'Works from this hour (UTC)', shown.hours?.from ?? null, 'empty for any time')} />
+            <TextField {...field('from', 'Works from this hour', shown.hours?.from ?? null, 'empty for any time')} />
+            <TextField {...field('to', 'until this hour', shown.hours?.to ?? null, 'over midnight when it is the earlier')} />
             <TextField
-              {...field('to', 'until this hour (UTC)', shown.hours?.to ?? null, 'over midnight when it is the earlier')}
-            />
+              select
+              name="zone"
+              label="by the clock of"
+              defaultValue={zone}
+              helperText="the hours are those of this time zone"
+              slotProps={{ inputLabel: { shrink: true } }}
+            >
+              {zones.map((each) => (
+                <MenuItem key={each} value={each}>
+                  {each}
+                </MenuItem>
+              ))}
+            </TextField>
           </div>
           <div className="actions">
             <Allowed right="keepSources" otherwise="said">
@@ -132,3 +155,5 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
     </main>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

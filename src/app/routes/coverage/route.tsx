@@ -13,6 +13,8 @@ import { concerns, type Concern, severities } from '~/core/rules/rule';
 import { type CoverageCell, readCoverage, type SurveyedTable } from '~/core/survey/boards';
 import { coverageBoard } from '~/store/findings/coverageBoard';
 import { findUnfinished, listSurveys } from '~/store/surveys/surveys';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -39,6 +41,10 @@ interface BoardRow extends SurveyedTable {
   readonly open: number;
   /** 0 is worst. */
   readonly worst: number;
+}
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Coverage', matches);
 }
 
 export default function Coverage({ loaderData: { board, unfinished, lastSurvey } }: Route.ComponentProps) {
@@ -278,3 +284,5 @@ function NoTables({
     </main>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

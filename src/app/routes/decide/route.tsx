@@ -15,6 +15,8 @@ import { WaiverForm } from '../findings/finding/waiver.server';
 import { decisionsFor } from '~/work/decisions';
 import { addToDocket } from '~/work/dockets';
 import { exempt } from '~/work/settling';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -47,6 +49,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   return added.problem === null
     ? redirect(`/s/${room.source.id}/dockets/${added.result}`)
     : data({ problem: added.problem }, { status: 409 });
+}
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Decide for many', matches);
 }
 
 export default function Decide({ loaderData, actionData }: Route.ComponentProps) {
@@ -225,3 +231,5 @@ function Shared({ question, chosen }: { readonly question: SharedQuestion; reado
     </label>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

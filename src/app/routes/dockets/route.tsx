@@ -6,6 +6,8 @@ import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
 import { listDockets } from '~/store/dockets/dockets';
 import { addToDocket } from '~/work/dockets';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -23,6 +25,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const added = await orPage(addToDocket(room, findings, {}));
   if (added.problem !== null) throw data({ title: 'Nothing was added', advice: added.problem }, { status: 409 });
   return redirect(`/s/${room.source.id}/dockets/${added.result}`);
+}
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Dockets', matches);
 }
 
 export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {
@@ -65,3 +71,5 @@ export default function Dockets({ loaderData: { source, dockets } }: Route.Compo
     </main>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

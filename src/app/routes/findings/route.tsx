@@ -16,6 +16,8 @@ import { concerns } from '~/core/rules/rule';
 import { type FindingLine, readFindings } from '~/core/survey/boards';
 import { countFindings } from '~/store/findings/findings';
 import { findingsBoard } from '~/store/findings/findingsBoard';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -35,6 +37,10 @@ export function shouldRevalidate({ currentUrl, nextUrl, currentParams, nextParam
 }
 
 const template = '30px minmax(150px, 1.25fr) minmax(150px, 1.3fr) minmax(70px, 0.6fr) 46px';
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Findings', matches);
+}
 
 export default function Findings({ loaderData: { board, counts } }: Route.ComponentProps) {
   const findings = useMemo(() => readFindings(board), [board]);
@@ -190,3 +196,5 @@ function ruleOf(rows: readonly FindingLine[]): string {
 function listParams(params: URLSearchParams): string {
   return new URLSearchParams([...params].filter(([name]) => ['q', 'show', 'concern'].includes(name))).toString();
 }
+
+export { ProblemStation as ErrorBoundary };

@@ -10,6 +10,8 @@ import { policyOf } from '~/core/rules/policy';
 import { concerns } from '~/core/rules/rule';
 import { countByRule } from '~/store/findings/findings';
 import { getSettings } from '~/store/sources/settings';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -37,6 +39,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 const template = 'minmax(210px, 1fr) minmax(200px, 2fr) 54px minmax(70px, 0.7fr)';
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Rules', matches);
+}
 
 export default function Rules({ loaderData }: Route.ComponentProps) {
   const { source, '*': chosenId } = useParams();
@@ -111,3 +117,5 @@ export default function Rules({ loaderData }: Route.ComponentProps) {
     </div>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

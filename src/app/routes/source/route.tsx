@@ -18,6 +18,7 @@ import { countTables } from '~/store/surveys/surveyedTables';
 import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
 import { allRights, may } from '~/core/rights/rights';
 import { sourcesFor } from '~/work/sources';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -36,7 +37,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export function meta({ loaderData }: Route.MetaArgs) {
-  return [{ title: loaderData ? `${loaderData.source.name} · Pawl` : 'Pawl' }];
+  return titled(null, [{ loaderData }]);
 }
 
 const pollMs = 1200;

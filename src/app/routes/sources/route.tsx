@@ -90,7 +90,7 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                       </Link>
                     )}
                   </div>
-                  <p className="mono mute" style={{ margin: '4px 0' }}>
+                  <p className="mono mute address">
                     {source.user}@{source.host}:{source.port}/{source.database}
                   </p>
                   <p className="small" style={{ margin: 0 }}>

@@ -7,6 +7,8 @@ import { Moment } from '~/app/ui/Moment';
 import { parseForm } from '~/input/parse';
 import { listSurveys } from '~/store/surveys/surveys';
 import { survey } from '~/work/surveys';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { SurveyForm } from './surveyForms.server';
 
@@ -28,6 +30,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const asked = await orPage(survey(room, { depth, forced: forced === 'yes' }));
   if (asked.problem !== null) throw data({ title: 'There is no survey', advice: asked.problem }, { status: 409 });
   return redirect(`/s/${room.source.id}/surveys/${asked.result}`);
+}
+
+export function meta({ matches }: Route.MetaArgs) {
+  return titled('Surveys', matches);
 }
 
 export default function Surveys({ loaderData: { source, surveys } }: Route.ComponentProps) {
@@ -71,3 +77,5 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
     </main>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

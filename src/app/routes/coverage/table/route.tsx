@@ -17,6 +17,8 @@ import { wordsOf } from '~/core/rules/audit';
 import { listByTable } from '~/store/findings/findings';
 import { listTables } from '~/store/surveys/surveyedTables';
 import { Declaration } from '~/app/ui/Declaration';
+import { ProblemPart } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -61,6 +63,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
         words: `${index.unique ? 'UNIQUE ' : ''}INDEX (${index.columns.map((c) => c ?? 'expression').join(', ')})${index.predicate ? ` WHERE ${index.predicate}` : ''}`,
       })),
   };
+}
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData?.id ?? 'Table', matches);
 }
 
 export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
@@ -146,3 +152,5 @@ function useOpenKey(source: number, finding: number | null): void {
     ),
   );
 }
+
+export { ProblemPart as ErrorBoundary };

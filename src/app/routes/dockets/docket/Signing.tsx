@@ -1,7 +1,9 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import { Form, useNavigation } from 'react-router';
-import { Moment } from '~/app/ui/Moment';
+import { Clock, Moment } from '~/app/ui/Moment';
+import { useZone } from '~/app/ui/zone';
 import { requirementsFor, type Requirement, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
@@ -102,15 +104,21 @@ interface BackupFormProps {
 }
 
 function BackupForm({ shown, busy, label }: BackupFormProps) {
+  // Typed by the clock of whoever types it; sent as the moment that it is.
+  const [typed, setTyped] = useState('');
+  const zone = useZone();
   return (
     <Form method="post" preventScrollReset aria-label="Backup">
       <AsShown {...shown} />
       <div className="fields">
+        <input type="hidden" name="backupAt" value={typed === '' ? '' : new Date(typed).toISOString()} />
         <TextField
-          name="backupAt"
           label="Backup taken"
           type="datetime-local"
           required
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          helperText={zone ? `by your clock, ${zone}` : ' '}
           slotProps={{ inputLabel: { shrink: true } }}
         />
         <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
@@ -148,7 +156,7 @@ function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps,
     case 'backup':
       return met && docket.backupAt ? (
         <>
-          Backup of <Moment at={docket.backupAt} /> at {docket.backupWhere}
+          Backup of <Clock at={docket.backupAt} /> at {docket.backupWhere}
           {backupOld && <b className="brass">: more than a day old</b>}
         </>
       ) : (

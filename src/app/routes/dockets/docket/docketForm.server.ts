@@ -60,6 +60,7 @@ export class DocketForm {
   name = '';
   @ValidateIf((form: DocketForm) => form.intent === 'backup')
   @IsISO8601({ strict: true }, { message: 'Say when the backup was taken' })
+  @Matches(/(Z|[+-]\d\d:\d\d)$/, { message: 'Say when the backup was taken, and by which clock' })
   backupAt = '';
   @ValidateIf((form: DocketForm) => form.intent === 'backup')
   @IsString()

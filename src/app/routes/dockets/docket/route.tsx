@@ -49,6 +49,8 @@ import {
   unsign,
 } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
 import { DocketScript } from './DocketScript';
@@ -209,6 +211,10 @@ async function carryOut(room: Room, docket: number, form: DocketForm): Promise<s
 
 const pollMs = 700;
 const dayMs = 24 * 3_600_000;
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData?.docket.name ?? 'Docket', matches);
+}
+
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
   const { source, docket, findings, steps, time, problems, run, rehearsal, place, kept, backupOld, shown, instead } = loaderData;
   const running =
@@ -404,3 +410,5 @@ function Title({ name, shown, fixed }: { readonly name: string; readonly shown: 
     </Form>
   );
 }
+
+export { ProblemStation as ErrorBoundary };

@@ -12,6 +12,8 @@ import { answersIn } from '~/core/remedies/questions';
 import { addToDocket, takeFromDocket } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
 import { exempt, unexempt } from '~/work/settling';
+import { ProblemPart } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';
@@ -45,6 +47,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const beside = await findingsIn(form, 'with', 5);
   const problem = beside.length > 0 ? await orPage(problemOf(addToDocket(room, beside, {}))) : null;
   return { problem: problem ?? (await orPage(problemOf(addToDocket(room, [finding], answersIn(form))))) };
+}
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData ? `${loaderData.words.title}, ${loaderData.table}` : 'Finding', matches);
 }
 
 export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {
@@ -227,3 +233,5 @@ function Refusal({ source, refusal }: { readonly source: number; readonly refusa
     </>
   );
 }
+
+export { ProblemPart as ErrorBoundary };

@@ -11,6 +11,8 @@ import { severities } from '~/core/rules/rule';
 import { parseForm } from '~/input/parse';
 import { getSettings } from '~/store/sources/settings';
 import { settleRule, versionOf } from '~/work/settling';
+import { ProblemPart } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { RuleForm } from './ruleForm.server';
 
@@ -82,6 +84,10 @@ function changed(policy: Policy, form: RuleForm, thresholds: readonly [string, {
       };
     }
   }
+}
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData?.id ?? 'Rule', matches);
 }
 
 export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
@@ -189,3 +195,5 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
     </aside>
   );
 }
+
+export { ProblemPart as ErrorBoundary };

@@ -17,6 +17,8 @@ import { findSurvey } from '~/store/surveys/surveys';
 import { cancel, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
 import { counted, sizeInWords } from '~/core/naming/words';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -42,6 +44,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 const pollMs = 1200;
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData ? `Survey ${loaderData.survey.id}` : 'Survey', matches);
+}
 
 export default function SurveyProgress({ loaderData: { source, survey, budget, now } }: Route.ComponentProps) {
   const { state, doneBytes, totalBytes, startedAt } = survey;
@@ -171,3 +177,5 @@ function budgetInWords({ connections, workers, rest, secondsPerTable }: Budget):
   ];
   return parts.join(', ');
 }
+
+export { ProblemStation as ErrorBoundary };

@@ -23,12 +23,14 @@ const superuser = 'pawl';
 
 /**
  * Starts the server of a data folder, making both when they are not there yet. `durable` false is for
- * tests: quick and forgetful. Returns its superuser connection string and how to stop it.
+ * tests: quick and forgetful; `server` has the programs of another version than Debian's. Returns its superuser connection string and how to stop it.
  */
-export async function startPostgres({ folder, port, durable = true }) {
-  if (!findPostgresBinaries()) await step('Installing postgresql from Debian', () => installPackages(['postgresql']));
+export async function startPostgres({ folder, port, durable = true, server = null }) {
+  if (!server && !findPostgresBinaries()) await step('Installing postgresql from Debian', () => installPackages(['postgresql']));
   const bin =
-    findPostgresBinaries() ?? fail('postgresql is installed, but its server programs are not under /usr/lib/postgresql.');
+    server?.bin ??
+    findPostgresBinaries() ??
+    fail('postgresql is installed, but its server programs are not under /usr/lib/postgresql.');
   const owner = ownerOfServer();
   const data = placeFor(folder, owner);
   const passwordFile = `${folder}.password`;
@@ -36,7 +38,7 @@ export async function startPostgres({ folder, port, durable = true }) {
     spawnSync(join(bin, program), args, {
       ...owner,
       cwd: '/',
-      env: { PATH: process.env.PATH, HOME: '/', LC_ALL: 'C.UTF-8' },
+      env: { PATH: process.env.PATH, HOME: '/', LC_ALL: 'C.UTF-8', ...(server && { LD_LIBRARY_PATH: server.lib }) },
       encoding: 'utf8',
     });
 

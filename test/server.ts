@@ -7,6 +7,11 @@ import { chmodSync } from 'node:fs';
 import type { TestProject } from 'vitest/node';
 // @ts-expect-error A script without types: it must run before there are any.
 import { startPostgres } from '../scripts/postgres.mjs';
+// @ts-expect-error Likewise.
+import { serverOf as find } from '../scripts/servers.mjs';
+
+/** Another version than Debian's, where one is asked for. */
+const serverOf = find as (major: string) => { readonly bin: string; readonly lib: string } | null;
 
 interface Server {
   url(database?: string): string;
@@ -20,6 +25,7 @@ export default async function setup(project: TestProject) {
     folder: join(folder, 'postgres'),
     port: 5730,
     durable: false,
+    server: serverOf(process.env['PAWL_TEST_SERVER'] ?? ''),
   })) satisfies Server;
   project.provide('server', server.url());
   return () => {

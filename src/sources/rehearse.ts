@@ -2,7 +2,7 @@
 // is compared with what it was.
 
 import { counted, sizeInWords } from '../core/naming/words';
-import type { Plan } from '../core/plan/plan';
+import { ownedBy, type Plan } from '../core/plan/plan';
 import type { FailedRemedy, Rehearsal, RehearsalLine, RehearsalPart, RehearsalPartName } from '../core/plan/rehearsal';
 import { rehearsalParts } from '../core/plan/rehearsal';
 import type { Direction } from '../core/plan/runnable';
@@ -24,16 +24,17 @@ export interface RehearseOptions extends ScratchOptions {
 
 /** Throws SourceError when no copy can be made, LeftBehind when it could not be removed; what fails on the copy is in the answer. */
 export async function rehearse(
-  plan: Plan,
+  asPlanned: Plan,
   source: ConnectionDetails,
   server: ConnectionDetails,
   options: RehearseOptions,
 ): Promise<Rehearsal> {
+  let plan = asPlanned;
   const parts: RehearsalPart[] = [];
   const goesOn = new Set<RehearsalPartName>();
   let failed: readonly FailedRemedy[] = [];
   /** All that went through: what is proven, tried again and taken back. */
-  let held = plan;
+  let held = asPlanned;
   const part = async (name: RehearsalPartName, work: (lines: Lines) => Promise<Said>): Promise<boolean> => {
     // What failed for itself and was left out does not keep the rest from being tried.
     if (parts.some((earlier) => earlier.state === 'failed' && !goesOn.has(earlier.name))) {
@@ -71,6 +72,7 @@ export async function rehearse(
   const scratch = await makeCopy();
   let session: ChangingSession | null = null;
   try {
+    plan = held = ownedBy(asPlanned, scratch.details.user);
     const before = await fingerprintOf(scratch.details);
     session = await openPostgresqlForChange(scratch.details);
     const open = session;

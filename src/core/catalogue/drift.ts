@@ -2,7 +2,7 @@
 
 import type { TableId } from './identifiers';
 import { findTable } from './lookups';
-import type { Catalogue, Column, Table } from './model';
+import type { Catalogue, Column, Index, Table } from './model';
 
 /** Each difference in words, e.g. `port.call: column berth_no is new`; none when the tables are as they were. */
 export function driftOf(before: Catalogue, after: Catalogue, tables: Iterable<TableId>): readonly string[] {
@@ -21,14 +21,19 @@ function differencesOf(was: Table, is: Table): readonly string[] {
     ...(was.kind === is.kind ? [] : [`it was a ${was.kind} and is a ${is.kind}`]),
     ...changes('column', was.columns.map(declared), is.columns.map(declared)),
     ...changes('constraint', was.constraints, is.constraints),
-    ...changes('index', was.indexes, is.indexes),
+    ...changes('index', was.indexes.map(stored), is.indexes.map(stored)),
     ...changes('trigger', was.triggers, is.triggers),
   ];
 }
 
-// What the server believes of a column's values, and what people say of it, comes and goes.
-function declared(column: Column): Column {
+// What the server believes of a column's values, and what people say of it, comes and goes; what follows from the rest
+// was not read by older versions.
+function declared({ comparedAs: _, notNull: __, ...column }: Column): Column {
   return { ...column, statistics: null, comment: null };
+}
+
+function stored({ plain: _, ...index }: Index): Index {
+  return index;
 }
 
 // Kept catalogues come back with their properties in another order.

@@ -15,6 +15,11 @@ export class Draft {
     this.order = orderOf(catalogue);
   }
 
+  /** True where the server keeps NOT NULL as a constraint with a name. */
+  get namesNotNull(): boolean {
+    return Number.parseInt(this.catalogue.engine.version, 10) >= 18;
+  }
+
   find(id: TableId): Table | null {
     const at = this.order.get(id);
     return this.changed.get(id) ?? (at === undefined ? null : (this.catalogue.tables[at] ?? null));

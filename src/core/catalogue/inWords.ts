@@ -26,13 +26,19 @@ export function referenceInWords(catalogue: Catalogue, childId: Table['id'], col
 }
 
 export function columnInWords(column: Column, table: Table): string {
-  const parts = [column.declaredType, column.nullable ? 'nullable' : 'not null'];
+  const parts = [column.declaredType, nullabilityInWords(column)];
   if (column.identity) parts.push(`identity ${column.identity}`);
   if (column.default !== null) parts.push(`default ${column.default}`);
   if (column.generated !== null) parts.push('generated');
   if (declaredUniques(table).some((unique) => sameColumnSet(unique, [column.name]))) parts.push('unique');
   else if (!table.indexes.some((index) => index.columns[0] === column.name)) parts.push('no index');
   return parts.join(', ');
+}
+
+function nullabilityInWords({ nullable, notNull }: Column): string {
+  if (notNull && !notNull.validated) return `not null for new rows only (${notNull.name}, not validated)`;
+  const words = nullable ? 'nullable' : 'not null';
+  return notNull ? `${words} (${notNull.name})` : words;
 }
 
 /** A constraint as SQL would say it, for reading. */

@@ -98,13 +98,22 @@ export interface Column {
   readonly scale: number | null;
   /** Null for the type's usual collation. */
   readonly collation: string | null;
+  /** False only where no row has a null: not while NOT NULL holds for new rows alone. */
   readonly nullable: boolean;
+  /** NOT NULL as a constraint with a name, on servers that keep it as one; left out elsewhere. */
+  readonly notNull?: NamedNotNull;
   /** The default's expression as the source spells it. */
   readonly default: string | null;
   readonly identity: 'always' | 'by default' | null;
   readonly generated: string | null;
   readonly comment: string | null;
   readonly statistics: ColumnStatistics | null;
+}
+
+export interface NamedNotNull {
+  readonly name: string;
+  /** False when existing rows were not checked (NOT VALID). */
+  readonly validated: boolean;
 }
 
 /** What the server itself believes of a column: a hint, possibly stale, never a proof. */

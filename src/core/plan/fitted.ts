@@ -4,7 +4,17 @@
 import type { Draft } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
 import type { Table } from '../catalogue/model';
-import type { AddForeignKey, HandedDown, Operation, Reference, SetAside, ValidateConstraint, WrongRows } from './operations';
+import type {
+  AddForeignKey,
+  HandedDown,
+  Operation,
+  Reference,
+  SetAside,
+  SetNotNull,
+  ValidateConstraint,
+  WrongRows,
+} from './operations';
+import { shorten } from '../naming/style';
 import { Refusal } from './refusal';
 
 /** Throws a Refusal where it cannot be done to such a table. */
@@ -22,8 +32,10 @@ export function fitted(operation: Operation, current: Draft): Operation {
       return { ...operation, owner: table.owner };
     case 'addPrimaryKey': {
       refuseSplit(table, operation.columns);
-      const handedDown = operation.nullableBefore.flatMap((column) => handingDown(table, column, current) ?? []);
-      return { ...operation, ...keyRows(heirs, partitioned), ...(handedDown.length > 0 && { handedDown }) };
+      // Another operation may have made it NOT NULL meanwhile, and will undo that.
+      const nullableBefore = operation.nullableBefore.filter((name) => table.columns.some((c) => c.name === name && c.nullable));
+      const handedDown = nullableBefore.flatMap((column) => handingDown(table, column, current) ?? []);
+      return { ...operation, nullableBefore, ...keyRows(heirs, partitioned), ...(handedDown.length > 0 && { handedDown }) };
     }
     case 'addUnique':
       refuseSplit(table, operation.columns);
@@ -37,7 +49,7 @@ export function fitted(operation: Operation, current: Draft): Operation {
       return validating(operation, current);
     case 'setNotNull': {
       const handedDown = handingDown(table, operation.column, current);
-      return handedDown ? { ...operation, handedDown } : operation;
+      return { ...operation, ...(handedDown && { handedDown }), ...named(table, operation.column, current) };
     }
     case 'replaceKey':
       if (heirs) throw new Refusal(`${table.id} has tables that inherit from it: its key cannot give way to a numbered column.`);
@@ -77,10 +89,17 @@ function handingDown(table: Table, column: string, current: Draft): HandedDown |
   const nullable = (id: TableId): boolean => current.get(id).columns.some((c) => c.name === column && c.nullable);
   return {
     column,
-    partitions: table.kind === 'partitioned',
+    together: table.kind === 'partitioned' || current.namesNotNull,
     made: below.filter(nullable),
     kept: below.filter((id) => !nullable(id)),
   };
+}
+
+// Manual of PostgreSQL 18, "ALTER TABLE": NOT NULL is a constraint with a name.
+function named(table: Table, column: string, current: Draft): Pick<SetNotNull, 'named' | 'loose'> {
+  if (!current.namesNotNull) return {};
+  const there = table.columns.find(({ name }) => name === column)?.notNull;
+  return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };
 }
 
 function referring<Referring extends AddForeignKey | Reference>(reference: Referring, child: TableId, current: Draft): Referring {

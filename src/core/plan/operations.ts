@@ -34,8 +34,8 @@ export type Owner = string;
 /** NOT NULL that goes from a table to those below it. */
 export interface HandedDown {
   readonly column: string;
-  /** True for partitions, which cannot be spoken to one by one. */
-  readonly partitions: boolean;
+  /** True where they cannot be spoken to one by one: of partitions, and on servers that keep NOT NULL as a constraint. */
+  readonly together: boolean;
   /** Those below that allowed null until then. */
   readonly made: readonly TableId[];
   /** Those that did not. */
@@ -182,12 +182,18 @@ export interface SetNotNull {
   readonly table: TableId;
   readonly column: string;
   readonly handedDown?: HandedDown;
+  /** The name of the constraint that it is, on servers that keep it as one. */
+  readonly named?: string;
+  /** True when that is there already, and holds for new rows only. */
+  readonly loose?: boolean;
 }
 export interface DropNotNull {
   readonly kind: 'dropNotNull';
   readonly table: TableId;
   readonly column: string;
   readonly handedDown?: HandedDown;
+  /** The constraint that holds for new rows only afterwards, as it did before. */
+  readonly loose?: string;
 }
 export interface RenameConstraint {
   readonly kind: 'renameConstraint';
@@ -345,7 +351,12 @@ export function inverseOf(operation: Operation): readonly Operation[] {
     case 'createIndex':
       return [{ kind: 'dropIndex', table, name: operation.name, ...(operation.partitioned && { partitioned: true }) }];
     case 'setNotNull':
-      return [dropNotNull(table, operation.column, operation.handedDown)];
+      return [
+        {
+          ...dropNotNull(table, operation.column, operation.handedDown),
+          ...(operation.loose && operation.named !== undefined && { loose: operation.named }),
+        },
+      ];
     case 'renameConstraint':
       return [{ kind: 'renameConstraint', table, from: operation.to, to: operation.from }];
     case 'dropNotNull':

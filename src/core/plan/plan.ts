@@ -125,6 +125,16 @@ export function undoOf({ steps }: Plan, findings: ReadonlySet<FindingId>): reado
     .flatMap(({ operation }) => inverseOf(operation));
 }
 
+/** A plan for a copy on which everything belongs to one role. */
+export function ownedBy(plan: Plan, owner: string): Plan {
+  const owned = <Kind extends Operation>(operation: Kind): Kind => ('owner' in operation ? { ...operation, owner } : operation);
+  return {
+    ...plan,
+    steps: plan.steps.map((step) => ({ ...step, operation: owned(step.operation) })),
+    back: plan.back.map(owned),
+  };
+}
+
 function planOf(fitting: readonly Candidate[], catalogue: Catalogue, mode: Mode, problems: readonly Problem[]): Plan {
   const operations = fitting.map(({ operation }) => operation);
   return {

@@ -53,10 +53,14 @@ export function tables(size: 'exact' | 'estimated'): string {
   order by nspname, c.relname`;
 }
 
-export const columns = `
+/** NOT NULL is a constraint with a name, which may hold for new rows only, from PostgreSQL 18 on. */
+export function columns(version: number): string {
+  const named = version >= 180000;
+  return `
   select a.attrelid::text, a.attnum, attname, atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
     case when a.atthasdef then pg_get_expr(ad.adbin, ad.adrelid) end, d.description,
-    case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end
+    case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end,
+    ${named ? 'nn.conname, nn.convalidated' : 'null, null'}
   from pg_attribute a
   join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p', 'f', 'v', 'm')
   join pg_namespace n on n.oid = c.relnamespace
@@ -64,8 +68,10 @@ export const columns = `
   left join pg_attrdef ad on ad.adrelid = a.attrelid and ad.adnum = a.attnum
   left join pg_description d on d.objoid = a.attrelid and d.classoid = 'pg_class'::regclass and d.objsubid = a.attnum
   left join pg_collation co on co.oid = a.attcollation
+  ${named ? "left join pg_constraint nn on nn.conrelid = a.attrelid and nn.contype = 'n' and nn.conkey = array[a.attnum]" : ''}
   where a.attnum > 0 and not a.attisdropped and ${userSchemas}
   order by a.attrelid, a.attnum`;
+}
 
 /** How the server spells each type that columns are of: once a type, not once a column. */
 export const speltTypes = `

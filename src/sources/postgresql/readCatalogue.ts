@@ -124,7 +124,7 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
     await stream(client, queries.statistics, ([schema, table, column, nulls, distinct]) =>
       believed.set([schema, table, column].join('\0'), [nulls as number, distinct as number]),
     );
-  await stream(client, queries.columns, (row) => {
+  await stream(client, queries.columns(versionNumber), (row) => {
     const draft = of(row);
     if (!draft) return;
     const { id: table, estimatedRows: rows } = draft;

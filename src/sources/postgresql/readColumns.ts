@@ -89,7 +89,7 @@ const unknownType: Type = { family: 'other', comparable: false, comparedAs: '', 
 
 /** A row of the query of columns. */
 export function columnOf(row: Row, { table, types, spelt, shared, statistics, rows }: ColumnContext): Column {
-  const [, , name, typeOid, modifier, notNull, identity, generated, expression, comment, collation] = row as [
+  const [, , name, typeOid, modifier, notNull, identity, generated, expression, comment, collation, named, validated] = row as [
     string,
     number,
     string,
@@ -101,6 +101,8 @@ export function columnOf(row: Row, { table, types, spelt, shared, statistics, ro
     string | null,
     string | null,
     string | null,
+    string | null,
+    boolean | null,
   ];
   const type = types.get(typeOid) ?? unknownType;
   const effective = modifier >= 0 ? modifier : type.modifier;
@@ -117,7 +119,8 @@ export function columnOf(row: Row, { table, types, spelt, shared, statistics, ro
     precision: type.family === 'decimal' && effective >= 4 ? ((effective - 4) >> 16) & 0xffff : null,
     scale: type.family === 'decimal' && effective >= 4 ? (effective - 4) & 0x7ff : type.family === 'integer' ? 0 : null,
     collation,
-    nullable: !notNull,
+    nullable: !notNull || validated === false,
+    ...(named !== null && { notNull: { name: named, validated: validated === true } }),
     default: generated === '' ? expression : null,
     identity: identity === 'a' ? 'always' : identity === 'd' ? 'by default' : null,
     generated: generated === '' ? null : expression,

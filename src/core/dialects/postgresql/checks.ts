@@ -63,10 +63,13 @@ export function writeCheck(check: Check): string {
     case 'indexBroken':
       return `select count(*) ${index(check.table, check.name)} and not indisvalid`;
     case 'nullable':
+      // From PostgreSQL 18 on it may hold for new rows only.
       return lines(
         'select count(*)',
         'from pg_catalog.pg_attribute',
-        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and not attnotnull`,
+        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and (not attnotnull or exists (`,
+        "  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated",
+        '))',
       );
     case 'notNullable':
       return lines(

@@ -63,7 +63,10 @@ const writers: Writers = {
   ],
   dropIndex: ({ table, name }) => [`drop index ${quote(tableNames(table).schema)}.${quote(name)}`],
   setNotNull: ({ table, column }) => [alter(table, `alter column ${quote(column)} set not null`)],
-  dropNotNull: ({ table, column, handedDown }) => dropNotNull(table, column, handedDown),
+  dropNotNull: ({ table, column, handedDown, loose }) => [
+    ...dropNotNull(table, column, handedDown),
+    ...(loose === undefined ? [] : [looseNotNull(table, column, loose)]),
+  ],
   renameConstraint: ({ table, from, to }) => [alter(table, `rename constraint ${quote(from)}`, `to ${quote(to)}`)],
   setAside: (operation) => setAside(operation),
   bringBack: (operation) => bringBack(operation),
@@ -95,16 +98,22 @@ function commented(table: Operation['table'], constraint: string, comment: strin
   return [`comment on constraint ${quote(constraint)} on ${quoteTable(table)} is ${literal(comment)}`];
 }
 
-// To tables that inherit it is spoken one by one, as each may have it of its own accord; partitions follow their table,
-// and get back what was theirs.
+/** NOT NULL for new rows; what is there is looked at by VALIDATE CONSTRAINT. */
+export function looseNotNull(table: Operation['table'], column: string, name: string): string {
+  return alter(table, `add constraint ${quote(name)}`, `not null ${quote(column)}`, 'not valid');
+}
+
+// To tables that inherit it is spoken one by one, as each may have it of its own accord; where they follow, those get
+// back what was theirs.
 function dropNotNull(table: Operation['table'], column: string, handedDown: HandedDown | undefined): readonly string[] {
   const drop = (of: Operation['table'], only: boolean): string =>
     [`alter table ${only ? 'only ' : ''}${quoteTable(of)}`, `  alter column ${quote(column)} drop not null`].join('\n');
   if (!handedDown) return [drop(table, false)];
-  const { partitions, made, kept } = handedDown;
-  return partitions
-    ? [drop(table, false), ...kept.map((id) => alter(id, `alter column ${quote(column)} set not null`))]
-    : [drop(table, true), ...made.map((id) => drop(id, true))];
+  const { together, made, kept } = handedDown;
+  if (!together) return [drop(table, true), ...made.map((id) => drop(id, true))];
+  const back = kept.map((id) => alter(id, `alter column ${quote(column)} set not null`));
+  // What a key of an heir made its own stays behind; of all others there is nothing left to drop.
+  return [drop(table, false), ...made.map((id) => drop(id, false)), ...back];
 }
 
 // What the check says is asked of the server, and said to it again.

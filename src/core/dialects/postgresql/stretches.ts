@@ -8,7 +8,7 @@ import { type Cost, costOf, type Mode } from '../../plan/locks';
 import type { Operation, ReplaceKey, RestoreKey } from '../../plan/operations';
 import type { Stretch } from '../dialect';
 import { numberingSequence } from './checks';
-import { alter, swapKey, writeOperation } from './operations';
+import { alter, looseNotNull, swapKey, writeOperation } from './operations';
 import { shorten } from '../../naming/style';
 import { dollarQuoted, literal, quote, quoteList, quoteTable, relationText, tableText } from './quote';
 
@@ -45,7 +45,9 @@ export function stretchesOf(operation: Operation, mode: Mode): readonly Stretch[
         useIndex(operation, 'primary key'),
       ];
     case 'setNotNull':
-      return fillForGood(table, operation.column);
+      return operation.named === undefined
+        ? fillForGood(table, operation.column)
+        : notNullByName(table, operation.column, operation.named);
     default:
       return [whole(operation, mode)];
   }
@@ -201,6 +203,24 @@ function fillForGood(table: TableId, column: string): readonly Stretch[] {
     },
     { statements: [alter(table, `alter column ${quote(column)} set not null`)], todo: nullable, cost: moment, alone: false },
     dropCheck(table, column),
+  ];
+}
+
+// A constraint with a name can be added for new rows first, and validated while everybody works.
+function notNullByName(table: TableId, column: string, name: string): readonly Stretch[] {
+  return [
+    {
+      statements: [looseNotNull(table, column, name)],
+      todo: { kind: 'constraintMissing', table, name, validated: false },
+      cost: moment,
+      alone: false,
+    },
+    {
+      statements: [alter(table, `validate constraint ${quote(name)}`)],
+      todo: { kind: 'nullable', table, column },
+      cost: { ...nobodyWaits, work: 'reads every row' },
+      alone: false,
+    },
   ];
 }
 

@@ -3,7 +3,7 @@
 import type { TestDatabase } from './database';
 
 /** Every object's definition, and a checksum of each table's rows, a line each. */
-export async function stateOf({ run }: TestDatabase): Promise<readonly string[]> {
+export async function stateOf({ run }: Pick<TestDatabase, 'run'>): Promise<readonly string[]> {
   const { rows } = await run(`
     with own as (select oid, nspname from pg_namespace where nspname !~ '^(pg_|information_schema)')
     select format('%s %s.%s of %s', relkind, nspname, relname, relowner::regrole) as line from pg_class join own on own.oid = relnamespace

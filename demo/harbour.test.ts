@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import Ajv from 'ajv/dist/2020';
 import { beforeAll, describe, expect, inject, test } from 'vitest';
-import { onServer, useDatabase } from '../test/database';
+import { dropDatabase, useDatabase } from '../test/database';
 import { wordsOf } from '../src/core/rules/audit';
 import type { Rehearsal } from '../src/core/plan/rehearsal';
 import type { SurveyDocument } from '../src/core/survey/document';
@@ -62,7 +62,7 @@ beforeAll(async () => {
   await createHarbour(inject('server'), name);
   expect(await pawl('survey', url(auditor), '--json', file)).toMatchObject({ code: 0, out: '' });
   survey = JSON.parse(readFileSync(file, 'utf8')) as SurveyDocument;
-  return () => onServer(`drop database ${name} with (force)`);
+  return () => dropDatabase(name);
 }, 240_000);
 
 const found = (rule: string) => survey.findings.filter((f) => f.rule === rule);

@@ -9,7 +9,7 @@ import { promisify } from 'node:util';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import type { SurveyDocument } from '../src/core/survey/document';
-import { onServer } from '../test/database';
+import { dropDatabase } from '../test/database';
 import { stateOf } from '../test/state';
 import { auditor, createHarbour, owner } from './harbour/create';
 
@@ -29,7 +29,7 @@ beforeAll(async () => {
 
 afterAll(async () => {
   await client.end();
-  await onServer(`drop database ${name} with (force)`);
+  await dropDatabase(name);
 });
 
 async function run(program: string, args: readonly string[], as: { readonly user: string; readonly password: string }) {

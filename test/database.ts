@@ -25,7 +25,7 @@ export function useDatabase(setup = ''): TestDatabase {
   });
   afterAll(async () => {
     await client.end();
-    await onServer(`drop database ${name} with (force)`);
+    await dropDatabase(name);
   });
   return {
     url: url.href,
@@ -39,6 +39,12 @@ export function useDatabase(setup = ''): TestDatabase {
     },
     run: (text, values) => client.query(text, values),
   };
+}
+
+/** Whoever is still in it is sent away: servers before 13 do not do that themselves. */
+export async function dropDatabase(name: string): Promise<void> {
+  await onServer(`select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}'`);
+  await onServer(`drop database ${name}`);
 }
 
 export async function onServer(text: string): Promise<void> {

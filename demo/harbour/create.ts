@@ -36,7 +36,9 @@ export async function createHarbour(
       const known = await server.query('select 1 from pg_roles where rolname = $1', [user]);
       if (known.rowCount === 0) await server.query(`create role ${user} login password '${password}'`);
     }
-    await server.query(`drop database if exists ${server.escapeIdentifier(database)} with (force)`);
+    // Servers before 13 do not send away whoever is in it.
+    await server.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [database]);
+    await server.query(`drop database if exists ${server.escapeIdentifier(database)}`);
     await server.query(`create database ${server.escapeIdentifier(database)} owner ${owner.user}`);
   } finally {
     await server.end();

@@ -17,6 +17,7 @@ import { questionsFor } from '../core/remedies/questions';
 import type { Right } from '../core/rights/rights';
 import { plannedSteps } from '../sources/carryOut';
 import { parseConnectionString } from '../sources/postgresql/connectionString';
+import { whyNotCopied } from '../sources/postgresql/scratch';
 import type { ConnectionDetails } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import type { Db } from '../store/db';
@@ -369,8 +370,10 @@ export async function rehearseDocket(
     room,
     id,
     { act: 'docket.rehearse', right: 'plan', shown },
-    async (store, docket, { plan }) => {
-      if (!plan || plan.steps.length === 0) return { problem: nothing };
+    async (store, docket, { plan, catalogue }) => {
+      if (!plan || !catalogue || plan.steps.length === 0) return { problem: nothing };
+      const refusal = await whyNotCopied(catalogue.engine.version);
+      if (refusal !== null) return { problem: refusal };
       const { words } = await rehearsalPlace(store, source);
       if (source.environment === 'production' && confirmed !== words)
         return { problem: `Rows of production are copied to ${words}. Confirm that first.` };

@@ -44,7 +44,9 @@ export async function makeScratch(
   server: ConnectionDetails,
   { mostBytes, also = [], signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
 ): Promise<Scratch> {
-  const { bytes, unreadable } = await lookAt(source);
+  const { bytes, unreadable, version } = await lookAt(source);
+  const refusal = await whyNotCopied(version);
+  if (refusal !== null) throw new SourceError(refusal, 'refused');
   const name = `${prefix}${Date.now().toString(36)}_${label}`;
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
   const remove = () => onServer(server, (admin) => drop(admin, name));
@@ -80,6 +82,24 @@ export async function makeScratch(
       { cause: error },
     );
   }
+}
+
+/**
+ * Why a server of that version cannot be copied with the pg_dump at hand, in words; null when it can. `version` as the
+ * server spells it.
+ */
+export async function whyNotCopied(version: string): Promise<string | null> {
+  const { child, ended } = spawned('pg_dump', ['--version'], {});
+  let said = '';
+  child.stdout.setEncoding('utf8').on('data', (part: string) => (said += part));
+  const missing = await ended.then(
+    () => null,
+    (error: unknown) => (error instanceof Error ? error.message : 'pg_dump cannot be run.'),
+  );
+  if (missing !== null) return missing;
+  const [own, needed] = [/(\d+)/.exec(said)?.[1], /^\d+/.exec(version)?.[0]].map(Number);
+  if (own === undefined || needed === undefined || Number.isNaN(own) || own >= needed) return null;
+  return `The source is PostgreSQL ${needed}, and the pg_dump at hand is of ${own}, which reads no newer servers. Install postgresql-client-${needed} where Pawl runs, or set PAWL_PG_BIN to the folder of a pg_dump and pg_restore of ${needed} or later; then rehearse again.`;
 }
 
 /** A copy is still there that should be gone. */
@@ -163,10 +183,12 @@ interface Unreadable {
 
 async function lookAt(
   source: ConnectionDetails,
-): Promise<{ readonly bytes: number; readonly unreadable: readonly Unreadable[] }> {
+): Promise<{ readonly bytes: number; readonly unreadable: readonly Unreadable[]; readonly version: string }> {
   const client = await openReading(source);
   try {
-    const { rows } = await client.query<{ bytes: string }>('select pg_database_size(current_database()) as bytes');
+    const { rows } = await client.query<{ bytes: string; version: string }>(
+      `select pg_database_size(current_database()) as bytes, current_setting('server_version') as version`,
+    );
     const { rows: closed } = await client.query<Unreadable>(
       `select format('%I.%I', n.nspname, c.relname) as name, c.relkind = 'S' as "isSequence", row_security_active(c.oid) as "isHidden"
        from pg_class c join pg_namespace n on n.oid = c.relnamespace
@@ -175,7 +197,7 @@ async function lookAt(
            and case c.relkind when 'S' then has_sequence_privilege(c.oid, 'select') else has_table_privilege(c.oid, 'select') end))
        order by 1`,
     );
-    return { bytes: Number(rows[0]?.bytes), unreadable: closed };
+    return { bytes: Number(rows[0]?.bytes), unreadable: closed, version: rows[0]?.version ?? '' };
   } finally {
     await client.end().catch(() => undefined);
   }
@@ -191,7 +213,9 @@ async function onServer<T>(server: ConnectionDetails, work: (admin: pg.Client) =
 }
 
 async function drop(admin: pg.Client, name: string): Promise<void> {
-  await admin.query(`drop database if exists ${quote(name)} with (force)`);
+  // Servers before 13 do not send away whoever is still in it.
+  await admin.query('select pg_catalog.pg_terminate_backend(pid) from pg_catalog.pg_stat_activity where datname = $1', [name]);
+  await admin.query(`drop database if exists ${quote(name)}`);
   await admin.query(`drop role if exists ${quote(name)}`);
 }
 
@@ -285,20 +309,23 @@ async function collect(program: string, details: ConnectionDetails, args: readon
 function start(program: string, details: ConnectionDetails, args: readonly string[]) {
   const { host, port, user, password, database, tls } = details;
   const sslmode = { off: 'disable', prefer: 'prefer', require: 'require', verify: 'verify-full' }[tls];
+  return spawned(program, args, {
+    PGHOST: host,
+    PGPORT: String(port),
+    PGUSER: user,
+    PGPASSWORD: password,
+    PGDATABASE: database,
+    PGSSLMODE: sslmode,
+    PGAPPNAME: 'pawl',
+    // Known to newer libraries; older ones pass it over.
+    ...(tls !== 'verify' && details.weakPassword !== true && { PGREQUIREAUTH: 'scram-sha-256' }),
+    PGCONNECT_TIMEOUT: '10',
+  });
+}
+
+function spawned(program: string, args: readonly string[], env: Readonly<Record<string, string>>) {
   const child = spawn(programPath(program), args, {
-    env: {
-      PATH: process.env['PATH'],
-      PGHOST: host,
-      PGPORT: String(port),
-      PGUSER: user,
-      PGPASSWORD: password,
-      PGDATABASE: database,
-      PGSSLMODE: sslmode,
-      PGAPPNAME: 'pawl',
-      // Known to newer libraries; older ones pass it over.
-      ...(tls !== 'verify' && details.weakPassword !== true && { PGREQUIREAUTH: 'scram-sha-256' }),
-      PGCONNECT_TIMEOUT: '10',
-    },
+    env: { PATH: process.env['PATH'], ...env },
     stdio: ['pipe', 'pipe', 'pipe'],
   });
   let errors = '';
@@ -313,8 +340,10 @@ function start(program: string, details: ConnectionDetails, args: readonly strin
   return { child, ended, errors: () => errors };
 }
 
-/** The newest that Debian installed: it can read older servers, not newer ones. */
+/** Where `PAWL_PG_BIN` says, else the newest that Debian installed: it can read older servers, not newer ones. */
 function programPath(program: string): string {
+  const told = process.env['PAWL_PG_BIN'];
+  if (told) return join(told, program);
   const root = '/usr/lib/postgresql';
   const versions = existsSync(root) ? readdirSync(root).sort((a, b) => Number(b) - Number(a)) : [];
   return versions.map((version) => join(root, version, 'bin', program)).find(existsSync) ?? program;

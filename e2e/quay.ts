@@ -39,3 +39,6 @@ export const spoiled = `
   insert into quay.lane_41 values ('41-500', 888);
   insert into quay.lane_60 values ('60-500', null);
 `;
+
+/** And after the rehearsal: one more key repeats. */
+export const spoiledLater = `insert into quay.lane_05 values ('5-7', 2)`;

@@ -1,5 +1,5 @@
 import { type Client } from 'pg';
-import { makeQuay, spoiled } from './quay';
+import { makeQuay, spoiled, spoiledLater } from './quay';
 import { expect, open, test } from './test';
 
 const port = 5810;
@@ -14,7 +14,14 @@ test('of 207 remedies five fail on the copy, all named at once; one decision and
   const quay = await makeQuay(process.env['PAWL_E2E_HOME'] ?? '', port);
   client = quay.client;
   await open(page, '/sources/new');
-  const fields = { Name: 'quay', Host: quay.host, Port: String(port), Database: 'quay', User: quay.user, Password: quay.password };
+  const fields = {
+    Name: 'quay',
+    Host: quay.host,
+    Port: String(port),
+    Database: 'quay',
+    User: quay.user,
+    Password: quay.password,
+  };
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(value);
   await page.getByRole('button', { name: 'Save and survey' }).click();
   await page.getByRole('link', { name: 'To the coverage' }).click({ timeout: 90_000 });
@@ -43,7 +50,10 @@ test('of 207 remedies five fail on the copy, all named at once; one decision and
   await expect(page.getByText('Structure and rows of 70 tables are as they were.')).toBeVisible();
 
   // What the database said stands in the dossier as well.
-  await refused.getByRole('link', { name: /quay\.lane_20/ }).first().click();
+  await refused
+    .getByRole('link', { name: /quay\.lane_20/ })
+    .first()
+    .click();
   await expect(page.getByRole('complementary', { name: 'Dossier' })).toContainText('Refused on a copy');
   await page.goBack();
 
@@ -52,4 +62,24 @@ test('of 207 remedies five fail on the copy, all named at once; one decision and
   await page.getByRole('button', { name: 'Rehearse again' }).click();
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 120_000 });
   await expect(refused).toHaveCount(0);
+
+  // The same offer after a run that stopped: it goes on without what was taken out.
+  await client.query(spoiledLater);
+  const logIn = async (): Promise<void> => {
+    await page.getByLabel('User').fill(quay.user);
+    await page.getByLabel('Password').fill(quay.password);
+  };
+  await logIn();
+  await page.getByRole('button', { name: 'Run forward' }).click();
+  await expect(refused.getByRole('heading')).toHaveText('1 remedy refused in the run', { timeout: 60_000 });
+  await expect(refused).toContainText('quay.lane_05');
+  await refused.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText(/^201 remedies, \d+ steps/)).toBeVisible();
+  await logIn();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText('Done', { exact: true })).toBeVisible({ timeout: 90_000 });
+  const { rows } = await client.query(
+    "select count(*)::int as keys from pg_constraint where contype = 'p' and conname like 'lane%'",
+  );
+  expect(rows).toEqual([{ keys: 66 }]);
 });

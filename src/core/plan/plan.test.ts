@@ -8,8 +8,9 @@ import { isMended } from '../ratchet/mended';
 import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { questionsFor } from '../remedies/questions';
-import { afterPlan, planFor } from './plan';
-import { checksToStart, isInForce } from './runnable';
+import type { Operation } from './operations';
+import { afterPlan, leaveOut, planFor, takeOut } from './plan';
+import { checksToStart, isInForce, operationsOf } from './runnable';
 
 const port = sketch(`
   port.berth:   berth_no text not null, area text
@@ -174,4 +175,26 @@ test('after all remedies no such finding is left, but for those said to be probl
     }),
     { numRuns: 200 },
   );
+});
+
+test('what is taken out after a run had stopped is undone first, with what rests on it; then the rest goes on and back', () => {
+  const plan = planFor(decided(findings), port, 'd1', 'plain');
+  const goOn = (operations: readonly Operation[], from: Catalogue): Catalogue =>
+    operations.reduce((now, operation) => (isInForce(operation, now) ? now : applyAll([operation], now)), from);
+  for (let taken = 0; taken <= plan.steps.length; taken++) {
+    const stopped = goOn(operationsOf(plan, 'forward').slice(0, taken), port);
+    for (const finding of findings.map(({ id }) => id)) {
+      const { plan: thinned, resting } = takeOut(plan, new Set([finding]), port);
+      const left = leaveOut(plan, new Set([finding]), port).plan;
+      const there = goOn(operationsOf(thinned, 'forward'), stopped);
+      expect(there).toEqual(afterPlan(left, port));
+      expect(goOn(operationsOf(thinned, 'back'), there)).toEqual(port);
+      // Nobody has to go on: what was done can be taken back from where it stopped.
+      expect(goOn(operationsOf(thinned, 'back'), stopped)).toEqual(port);
+      // The reference needs the key of the berth.
+      expect(resting.map((problem) => problem.finding)).toEqual(
+        finding === 'keys/missing:port.berth' ? ofRule('references/undeclared').map(({ id }) => id) : [],
+      );
+    }
+  }
 });

@@ -12,6 +12,9 @@ import { coverageBoard } from '../src/store/findings/coverageBoard';
 import { findingsBoard } from '../src/store/findings/findingsBoard';
 import { stateOf } from '../test/signIn';
 import { addDemoPeople } from '../src/work/people';
+import { listDockets } from '../src/store/dockets/dockets';
+import { searchFindings } from '../src/store/findings/findings';
+import { searchNames } from '../src/store/surveys/surveyedTables';
 import { findingStates } from '../src/core/ratchet/states';
 import { median, makeDatabase, startBenchServer, timed } from './database';
 // @ts-expect-error A script without types: it must run before there are any.
@@ -32,6 +35,9 @@ try {
   console.log('| loader | p50 ms | p95 ms | goal |\n|---|---|---|---|');
   await measure('Coverage', () => coverageBoard(store, 1));
   await measure('Findings', () => findingsBoard(store, 1, findingStates));
+  await measure('Jump box, at each letter', () =>
+    Promise.all([searchNames(store, 1, 'ves', 8), searchFindings(store, 1, 'ves', 8), listDockets(store, 1)]),
+  );
   await store.end();
   await frames(url);
 

@@ -113,7 +113,7 @@ async function carryOut(run: Running, stretches: readonly Stretch[], mode: Mode)
     const stretch = stretches[at];
     if (!stretch) break;
     const patience = patienceFor(stretch, mode);
-    if (run.given.up) throw new SourceError('It was stopped on request. What was done is kept.', 'cancelled');
+    if (run.given.up) throw stoppedOnRequest();
     try {
       if ((await countReading(run.client, writeCheck(stretch.todo))) > 0) {
         rows += await perform(run, stretch, patience, locks);
@@ -122,6 +122,8 @@ async function carryOut(run: Running, stretches: readonly Stretch[], mode: Mode)
       at++;
       tried = 0;
     } catch (error) {
+      // Within a statement or between two: whoever stopped it is told the same.
+      if (run.given.up) throw stoppedOnRequest();
       if (!isBusy(error) || ++tried >= patience.tries) return fail(error, 'The step was rolled back');
       // From the first stretch on: a build that was interrupted has to be cleared away before the next.
       at = 0;
@@ -131,6 +133,10 @@ async function carryOut(run: Running, stretches: readonly Stretch[], mode: Mode)
   const remarks = [...new Set(run.notices)].slice(0, 3).map((notice) => `; the server: ${notice.slice(0, 300)}`);
   const words = done === 0 ? 'in force already' : rows > 0 ? `done, ${counted(rows, 'row')}` : 'done';
   return { words: `${words}${remarks.join('')}`, changed: done > 0, locks: [...locks].sort() };
+}
+
+function stoppedOnRequest(): SourceError {
+  return new SourceError('It was stopped on request. What was done is kept.', 'cancelled');
 }
 
 async function perform(

@@ -52,10 +52,9 @@ export function writeStatementScripts(plan: Plan, heading: Heading): StatementSc
       comment(`Pawl: ${heading.title}. ${direction}, statements only: ${operations.length} steps.`),
       comment(`For ${heading.source}, written ${heading.madeAt}.`),
       comment(
-        plan.mode === 'plain'
-          ? 'All of it belongs into one transaction. Nothing in it looks at the rows beforehand, or at what is done already.'
-          : 'One after the other, each by itself: indexes are built beside the work. Nothing in it looks at what is done already.',
+        plan.mode === 'plain' ? 'All of it belongs into one transaction.' : 'Each by itself: indexes are built beside the work.',
       ),
+      comment('Nothing in it looks at the rows, or at what is done already.'),
       '',
     ].join('\n');
   const [forward, back] = [operationsOf(plan, 'forward'), operationsOf(plan, 'back')];

@@ -61,3 +61,22 @@ test('the strip keeps what it can on a narrow window', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /open finding/ })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
+
+test('each page is called by what is on it; a part that fails leaves the rest of its page', async ({ page }) => {
+  const titles: string[] = [];
+  for (const view of views) {
+    await page.goto(view);
+    titles.push(await page.title());
+  }
+  expect(titles[2]).toBe('Coverage · harbour · Pawl');
+  expect(titles[3]).toBe('cargo.consignment · harbour · Pawl');
+  // Adding a source and the others have titles of their own.
+  expect(new Set(titles).size).toBe(views.length);
+
+  await page.goto('/s/1/findings/999999');
+  await expect(page.getByRole('complementary', { name: 'Dossier' })).toContainText('There is no finding 999999');
+  await expect(page.getByRole('row', { name: /No primary key/ }).first()).toBeVisible();
+  await page.goto('/s/1/coverage/nowhere.at_all');
+  await expect(page.getByRole('complementary', { name: 'Dossier' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /port\.pilot / })).toBeVisible();
+});

@@ -20,7 +20,7 @@ const suites = process.argv.includes('--screenshots')
       ['Types of the core alone', bin('tsc'), ['-p', 'src/core']],
       ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
       ['Unit and integration tests', bin('vitest'), ['run']],
-      ['The newest PostgreSQL', process.execPath, ['scripts/versions.mjs', '18']],
+      ['PostgreSQL 18', process.execPath, ['scripts/versions.mjs', '18']],
       ['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']],
     ];
 

@@ -11,6 +11,7 @@ import { usePolling } from '~/app/ui/usePolling';
 import { VirtualList } from '~/app/ui/VirtualList';
 import { postgresql } from '~/core/dialects/postgresql/index';
 import { operationInWords } from '~/core/plan/inWords';
+import type { Rehearsal } from '~/core/plan/rehearsal';
 import { costInWords, wholeTime } from '~/core/plan/times';
 import { operationsOf } from '~/core/plan/runnable';
 import { counted } from '~/core/naming/words';
@@ -122,7 +123,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     backupOld: docket.backupAt !== null && Date.now() - Date.parse(docket.backupAt) > dayMs,
     // Side tables that its repairs leave, in words.
     kept: plan ? operationsOf(plan, 'clear').map((operation) => visible(operationInWords(operation))) : [],
-    rehearsal,
+    rehearsal: rehearsal && { ...rehearsal, report: rehearsal.report && asShown(rehearsal.report) },
     owed,
     shown: { digest, seen },
     you: actor.person?.id ?? null,
@@ -141,6 +142,18 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     },
     run: last ? { ...last, steps: await listSteps(store, last.id), proofs: await listProofsOfRun(store, last.id) } : null,
     earlier: runs.slice(1),
+  };
+}
+
+// Statements are looked at where something failed; those of thousands of steps that went well would weigh on every look.
+function asShown(report: Rehearsal): Rehearsal {
+  return {
+    ...report,
+    failed: [],
+    parts: report.parts.map((part) => ({
+      ...part,
+      lines: part.lines.map((line) => (line.ok ? { ...line, statement: '' } : line)),
+    })),
   };
 }
 

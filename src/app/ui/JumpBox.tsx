@@ -1,19 +1,25 @@
 import Dialog from '@mui/material/Dialog';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useFetcher, useNavigate } from 'react-router';
 import { useKeys } from './keys';
-import type { Landing } from '../routes/jump/route';
+import type { Found, Landing } from '../routes/jump/route';
 
 /** Finds any table, column, finding or docket by a few of its letters, and goes there. */
 export function JumpBox({ source }: { readonly source: number }) {
   const [open, setOpen] = useState(false);
   const [at, setAt] = useState(0);
-  const fetcher = useFetcher<{ landings: readonly Landing[] }>();
+  const fetcher = useFetcher<Found>();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
   const landings = fetcher.data?.landings ?? [];
+  const [typed, setTyped] = useState('');
+  // Enter was pressed before what was typed had been looked for: nobody goes where an earlier letter led.
+  const waiting = useRef(false);
+  const isCurrent = fetcher.data?.text === typed.slice(0, 200).trim();
   const search = (text: string): void => {
     setAt(0);
+    setTyped(text);
+    waiting.current = false;
     void fetcher.load(`/s/${source}/jump?q=${encodeURIComponent(text)}`);
   };
   const go = (landing: Landing | undefined): void => {
@@ -21,11 +27,17 @@ export function JumpBox({ source }: { readonly source: number }) {
     setOpen(false);
     void navigate(landing.to);
   };
+  useEffect(() => {
+    if (!waiting.current || !isCurrent || fetcher.state !== 'idle') return;
+    waiting.current = false;
+    go(landings[0]);
+  });
   const { load } = fetcher;
   const keys = useMemo(() => {
     const run = (): void => {
       setOpen(true);
       setAt(0);
+      setTyped('');
       void load(`/s/${source}/jump`);
     };
     return [
@@ -67,7 +79,8 @@ export function JumpBox({ source }: { readonly source: number }) {
           onKeyDown={(event) => {
             if (event.key === 'ArrowDown') setAt(Math.min(at + 1, landings.length - 1));
             else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
-            else if (event.key === 'Enter') go(landings[at]);
+            else if (event.key === 'Enter' && isCurrent) go(landings[at]);
+            else if (event.key === 'Enter') waiting.current = true;
             else return;
             event.preventDefault();
           }}

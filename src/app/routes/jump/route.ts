@@ -14,8 +14,14 @@ export interface Landing {
 
 const most = 8;
 
+export interface Found {
+  /** What was looked for. */
+  readonly text: string;
+  readonly landings: readonly Landing[];
+}
+
 /** Where a few letters can lead to. */
-export async function loader({ params, request, context }: Route.LoaderArgs): Promise<{ landings: readonly Landing[] }> {
+export async function loader({ params, request, context }: Route.LoaderArgs): Promise<Found> {
   const { source, store } = await enter({ params, context }, 'seeFindings');
   const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
   const at = `/s/${source.id}`;
@@ -31,6 +37,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
     listDockets(store, source.id),
   ]);
   return {
+    text,
     landings: [
       ...stations.filter((s) => fits(s.label)),
       ...names.map((name): Landing => ({

@@ -47,7 +47,7 @@ try {
     );
     await store.query(
       `insert into surveyed_tables (source_id, table_id, schema_name, table_name, row_count, bytes, column_names)
-       select 1, 'port.table_' || n, 'port', 'table_' || n, n * 7, n * 800, array['id', 'name'] from generate_series(1, $1::int) n`,
+       select 1, 'port.table_' || n, 'port', 'table_' || n, n * 7, n * 800, array['id', 'name'] || array(select 'column_' || k from generate_series(1, 10) k) from generate_series(1, $1::int) n`,
       [tables],
     );
     await store.query(

@@ -75,6 +75,8 @@ export function searchNames(db: Db, source: number, text: string, limit: number)
       from surveyed_tables
       cross join unnest(column_names) as name
       where source_id = $1 and $2 <> '' and position(lower($2) in lower(name)) > 0
+        -- Tables that have none of them are passed over whole.
+        and position(lower($2) in lower(array_to_string(column_names, ' '))) > 0
       order by length(name), table_id
       limit $3)`,
     [source, text, limit],

@@ -213,9 +213,16 @@ async function onServer<T>(server: ConnectionDetails, work: (admin: pg.Client) =
 }
 
 async function drop(admin: pg.Client, name: string): Promise<void> {
+  const { rows } = await admin.query<{ sends: boolean }>(
+    "select pg_catalog.current_setting('server_version_num')::int >= 130000 as sends",
+  );
   // Servers before 13 do not send away whoever is still in it.
-  await admin.query('select pg_catalog.pg_terminate_backend(pid) from pg_catalog.pg_stat_activity where datname = $1', [name]);
-  await admin.query(`drop database if exists ${quote(name)}`);
+  if (!rows[0]?.sends)
+    await admin.query(
+      'select pg_catalog.pg_terminate_backend(pid) from pg_catalog.pg_stat_activity where datname = $1 and usename = $1',
+      [name],
+    );
+  await admin.query(`drop database if exists ${quote(name)}${rows[0]?.sends ? ' with (force)' : ''}`);
   await admin.query(`drop role if exists ${quote(name)}`);
 }
 

@@ -171,13 +171,7 @@ export function takeRefused(room: Room, id: number, findings: readonly number[],
       id,
       gone.map((row) => row.id),
     );
-    await moveFindings(
-      store,
-      gone
-        .filter((row) => row.state === 'Docketed')
-        .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null })),
-      { docket: id },
-    );
+    await undocket(store, id, gone);
     await authored(store, id, room.actor);
     return { ...done, before: { findings: gone.map((row) => row.identity) }, after: { goesOnWithout: gone.length } };
   });
@@ -186,14 +180,15 @@ export function takeRefused(room: Room, id: number, findings: readonly number[],
 async function take(store: Db, source: number, docket: number, findings: readonly number[]): Promise<readonly string[]> {
   const rows = await listFindingsById(store, source, findings);
   for (const row of rows) await removeItem(store, docket, row.id);
-  await moveFindings(
-    store,
-    rows
-      .filter((r) => r.state === 'Docketed')
-      .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null })),
-    { docket },
-  );
+  await undocket(store, docket, rows);
   return rows.map((row) => row.identity);
+}
+
+async function undocket(store: Db, docket: number, rows: readonly FindingRow[]): Promise<void> {
+  const moves = rows
+    .filter((row) => row.state === 'Docketed')
+    .map((row) => ({ finding: row.id, from: row.state, to: nextState(row.state, 'undocketed'), reason: null }));
+  await moveFindings(store, moves, { docket });
 }
 
 export interface PlannedDocket {

@@ -34,7 +34,7 @@ const kept = new Map<string, Promise<Plan>>();
 export function makePlan(asked: ToPlan, catalogue: Catalogue): Promise<Plan> {
   const number = catalogueId(catalogue);
   if (number === null || asked.decided.length <= findingsAtOnce)
-    return Promise.resolve().then(() => planAtOnce(asked, catalogue));
+    return Promise.resolve().then(() => planFor(asked.decided, catalogue, asked.label, asked.mode));
   const key = digestOf([number, asked]);
   let plan = kept.get(key);
   if (!plan) {
@@ -44,10 +44,6 @@ export function makePlan(asked: ToPlan, catalogue: Catalogue): Promise<Plan> {
     for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - keptPlans))) kept.delete(oldest);
   }
   return plan;
-}
-
-function planAtOnce({ decided, label, mode }: ToPlan, catalogue: Catalogue): Plan {
-  return planFor(decided, catalogue, label, mode);
 }
 
 interface Waiting {

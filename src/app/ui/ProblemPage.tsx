@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 import { Strip } from './Strip';
 
@@ -7,58 +8,51 @@ interface Told {
   readonly advice: string;
 }
 
-/** What went wrong and what to do next; never a stack. */
+/** A page of its own for what went wrong. */
 export function ProblemPage() {
-  const error = useRouteError();
-  const { title, advice } = told(error);
   return (
     <div className="frame">
       <Strip />
-      <main className="page" id="content">
-        <div className="empty" role="alert">
-          <h1>{title}</h1>
-          <p>{advice}</p>
-          <Button component={Link} to="." reloadDocument>
-            Try again
-          </Button>{' '}
-          <Button component={Link} to="/sources">
-            To the sources
-          </Button>
-        </div>
-      </main>
+      <ProblemStation>
+        {' '}
+        <Button component={Link} to="/sources">
+          To the sources
+        </Button>
+      </ProblemStation>
     </div>
   );
 }
 
 /** What went wrong in one part of a page; the rest of it stays. */
 export function ProblemPart() {
-  const { title, advice } = told(useRouteError());
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div role="alert">
-        <h1>{title}</h1>
-        <p>{advice}</p>
-        <Button component={Link} to="." reloadDocument>
-          Try again
-        </Button>
-      </div>
+      <Problem />
     </aside>
   );
 }
 
 /** The same of a page within a source, whose strip stays. */
-export function ProblemStation() {
-  const { title, advice } = told(useRouteError());
+export function ProblemStation({ children }: { readonly children?: ReactNode }) {
   return (
     <main className="page" id="content">
-      <div className="empty" role="alert">
-        <h1>{title}</h1>
-        <p>{advice}</p>
-        <Button component={Link} to="." reloadDocument>
-          Try again
-        </Button>
-      </div>
+      <Problem className="empty">{children}</Problem>
     </main>
+  );
+}
+
+/** What went wrong and what to do next; never a stack. */
+function Problem({ className, children }: { readonly className?: string; readonly children?: ReactNode }) {
+  const { title, advice } = told(useRouteError());
+  return (
+    <div className={className} role="alert">
+      <h1>{title}</h1>
+      <p>{advice}</p>
+      <Button component={Link} to="." reloadDocument>
+        Try again
+      </Button>
+      {children}
+    </div>
   );
 }
 

@@ -7,7 +7,7 @@ import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey, type SurveyResult } from '../src/sources/survey';
 
 export const corpusFolder = process.env['CORPUS_SOURCE'] ?? join(import.meta.dirname, '../../shared/corpus');
-const builtIn = process.env['CORPUS_DIR'] ?? '/tmp/pawl-corpus';
+export const builtIn = process.env['CORPUS_DIR'] ?? '/tmp/pawl-corpus';
 const port = process.env['CORPUS_PGPORT'] ?? '5720';
 
 export const schemas = ['employee', 'openqa', 'ttrss', 'tpch_sf0_01'] as const;

@@ -191,7 +191,7 @@ function standFirst(table: Table, columns: readonly string[]): boolean {
   return table.columns.slice(0, columns.length).every((column) => columns.includes(column.name));
 }
 
-function numbersItself(column: Column): boolean {
+export function numbersItself(column: Column): boolean {
   return column.identity !== null || /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/.test(column.default ?? '');
 }
 

@@ -20,7 +20,13 @@ export interface Vocabulary {
 }
 
 /** Ends of names that say "this identifies", as far as they are glued to what they identify. */
-const gluedTails = ['id', 'key', 'no', 'nr', 'num', 'code', 'uid', 'guid', 'uuid', 'ref'];
+const gluedTails = ['id', 'key', 'no', 'nr', 'num', 'code', 'uid', 'guid', 'uuid', 'ref', 'pk', 'fk'];
+/** Words that others are glued to, whatever a schema is about. */
+const gluedParts = new Set(
+  'parent owner creator author sender recipient manager driver source target previous next default main home created changed updated modified approved assigned entered done granted signed by user from last first'.split(
+    ' ',
+  ),
+);
 const typePrefixes = new Set(['tbl', 'tb', 't', 'tab']);
 /** Short for two words that everybody knows. */
 const expansions: Readonly<Record<string, readonly string[]>> = { uid: ['user', 'id'], gid: ['group', 'id'] };
@@ -38,7 +44,8 @@ function build(catalogue: Catalogue): Vocabulary {
   const prefixes = sharedPrefixes(tables);
   const bySchema = new Map(tables.map((table) => [table.id, withoutPrefix(clean(table.name), prefixes.get(table.schema))]));
   const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
-  const splitting = memoized((word: string) => split(word, known));
+  const parts = new Set([...known, ...wordsApart(tables)]);
+  const splitting = memoized((word: string) => split(word, known, parts));
   const columns = new Map<TableId, string | null>();
   const modules = modulePrefixes([...bySchema.values()]);
   const lastWords = new Set([...bySchema.values()].map((words) => words.at(-1) ?? ''));
@@ -101,18 +108,53 @@ function columnPrefix(table: Table): string | null {
   const firsts = new Set(table.columns.map((column) => clean(column.name)[0]));
   const [only] = firsts;
   const several = table.columns.length >= 3 && table.columns.every((column) => clean(column.name).length > 1);
-  return firsts.size === 1 && several && only !== undefined && only.length <= 4 ? only : null;
+  if (firsts.size !== 1 || !several || only === undefined) return null;
+  return only.length <= 4 || clean(table.name).join('').startsWith(only) ? only : null;
 }
 
-function split(word: string, known: ReadonlySet<string>): readonly string[] {
+/** Words that stand alone or apart in the names of columns, in more tables than one. */
+function wordsApart(tables: readonly Table[]): ReadonlySet<string> {
+  const seen = new Map<string, TableId>();
+  const found = new Set<string>();
+  for (const table of tables)
+    for (const { name } of table.columns)
+      for (const word of clean(name)) {
+        const before = seen.get(word);
+        if (before === undefined) seen.set(word, table.id);
+        else if (before !== table.id && word.length >= 4 && word.length <= 8) found.add(word);
+      }
+  return found;
+}
+
+function split(word: string, known: ReadonlySet<string>, parts: ReadonlySet<string>): readonly string[] {
   if (known.has(word)) return [word];
   const expanded = Object.hasOwn(expansions, word) ? expansions[word] : undefined;
   if (expanded) return expanded;
   for (const tail of gluedTails) {
     const [head = '', ...more] = word.endsWith(tail) ? wordsOf(word.slice(0, -tail.length)) : [];
-    if (head !== '' && more.length === 0 && known.has(head)) return [head, tail];
+    if (head === '' || more.length > 0) continue;
+    if (known.has(head)) return [head, tail];
+    const apart = unglued(head, known, parts);
+    if (apart) return [...apart, tail];
   }
-  return [word];
+  return unglued(word, known, parts) ?? [word];
+}
+
+const widest = 4;
+
+/** A word as two to four others, one of which is a table's or a part that somebody plays; the fewest parts, the longest first. */
+function unglued(word: string, known: ReadonlySet<string>, parts: ReadonlySet<string>, depth = widest): readonly string[] | null {
+  if (depth === widest && word.length < 6) return null;
+  for (let length = word.length - 2; length >= 2; length--) {
+    const head = word.slice(0, length);
+    const isPart = gluedParts.has(head) || (length >= 3 && parts.has(head));
+    if (!isPart) continue;
+    const tail = word.slice(length);
+    const [only = ''] = wordsOf(tail);
+    const rest = gluedParts.has(only) || (only.length >= 3 && parts.has(only)) ? [only] : depth > 2 ? unglued(tail, known, parts, depth - 1) : null;
+    if (rest && [head, ...rest].some((part) => known.has(part) || gluedParts.has(part))) return [head, ...rest];
+  }
+  return null;
 }
 
 function memoized<T>(compute: (word: string) => T): (word: string) => T {

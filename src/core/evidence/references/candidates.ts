@@ -3,12 +3,13 @@
 // a column's values among a key's although no name says so.
 
 import { groupBy } from '../../grouping';
-import type { ColumnId, TableId } from '../../catalogue/identifiers';
+import { type ColumnId, columnId, type TableId } from '../../catalogue/identifiers';
 import {
   baseTables,
   canRefer,
   declaredUniques,
   foreignKeysOf,
+  getTable,
   referableKeys,
   primaryKeyOf,
   sameColumns,
@@ -16,12 +17,14 @@ import {
 } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { initialsOf, shortFor } from '../../naming/abbreviations';
+import { affixesOf, stemOf } from '../../naming/affixes';
+import { namedColumn } from './naming';
 import { type Vocabulary, vocabularyOf } from '../../naming/vocabulary';
 import { wordsOf } from '../../naming/words';
-import { type Evidence, findFact } from '../evidence';
+import { type Evidence, findFact, profileOf, sampleOf } from '../evidence';
 import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
 import type { InclusionRequest } from '../requests';
-import { likenessOf, namesARole, type NamedKey, peopleTables, stemOf } from './likeness';
+import { likenessOf, type NamedColumn, namesARole, type NamedKey, peopleTables } from './likeness';
 import { probeRequestOf } from './probes';
 
 export interface ReferenceCandidate {
@@ -45,6 +48,8 @@ export interface ParentKey {
 }
 
 const leastLikeness = 0.25;
+const wellNamed = 0.85;
+const mostByReach = 5;
 const mostPerColumn = 6;
 const missingTolerated = 0.005;
 
@@ -113,11 +118,55 @@ export function canHold(catalogue: Catalogue, child: Table, column: Column, pare
 
 function findCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
   const keys = parentKeys(catalogue, evidence);
-  const index = indexOf(catalogue, keys);
-  return baseTables(catalogue).flatMap((child) => [
+  const index = indexOf(catalogue, evidence, keys);
+  const found = baseTables(catalogue).flatMap((child) => [
     ...freeColumns(child).flatMap((column) => candidatesOf(catalogue, evidence, index, child, column)),
     ...compositeCandidates(catalogue, child, index.composites),
   ]);
+  return [...found, ...rootCandidates(catalogue, index, found)];
+}
+
+/**
+ * Tables that share a key: where a column may refer to one whose key refers in turn to another's, that other, the root, may be
+ * meant as well; the values will tell, as those of a child of the root need not lie in the extension.
+ */
+function rootCandidates(
+  catalogue: Catalogue,
+  index: KeyIndex,
+  found: readonly ReferenceCandidate[],
+): readonly ReferenceCandidate[] {
+  const roots = new Map<ColumnId, { readonly table: TableId; readonly column: string }>();
+  for (const table of baseTables(catalogue))
+    for (const { columns, parent, parentColumns } of foreignKeysOf(table))
+      if (columns.length === 1) roots.set(columnId(table.id, columns[0] ?? ''), { table: parent, column: parentColumns[0] ?? '' });
+  for (const { child, columns, parent, parentColumns, likeness } of found)
+    if (columns.length === 1 && likeness >= wellNamed && child !== parent) {
+      const own = columnId(child, columns[0] ?? '');
+      if (!roots.has(own)) roots.set(own, { table: parent, column: parentColumns[0] ?? '' });
+    }
+  const known = new Set(found.map((c) => `${c.child} ${c.columns.join()} ${c.parent}`));
+  return found.flatMap((candidate): ReferenceCandidate[] => {
+    const [column = ''] = candidate.columns;
+    const root = candidate.columns.length === 1 ? roots.get(columnId(candidate.parent, candidate.parentColumns[0] ?? '')) : undefined;
+    if (!root || candidate.likeness < leastLikeness || root.table === candidate.child) return [];
+    const key = (index.byTable.get(root.table) ?? []).find((one) => one.key === root.column);
+    const name = `${candidate.child} ${column} ${root.table}`;
+    const child = getTable(catalogue, candidate.child);
+    const own = child.columns.find((one) => one.name === column);
+    if (!key || !own || known.has(name) || !canHold(catalogue, child, own, key.table, key.column)) return [];
+    known.add(name);
+    return [
+      {
+        ...candidate,
+        parent: root.table,
+        parentColumns: [root.column],
+        likeness: candidate.likeness * 0.8,
+        reason: `${candidate.reason}, whose key is that of ${key.table.name}`,
+        rival: candidate.likeness,
+        primary: key.primary,
+      },
+    ];
+  });
 }
 
 interface IndexedKey extends NamedKey {
@@ -133,12 +182,24 @@ interface KeyIndex {
   readonly byTable: ReadonlyMap<TableId, readonly IndexedKey[]>;
   readonly composites: ReadonlyMap<string, readonly ParentKey[]>;
   readonly related: Map<string, readonly string[]>;
+  readonly byTableName: ReadonlyMap<string, readonly IndexedKey[]>;
+  /** Keys that fill their range, by their type, in the order of their largest value. */
+  readonly dense: ReadonlyMap<string, readonly DenseKey[]>;
+  /** Keys that a column of such words refers to elsewhere, declared. */
+  readonly declaredByName: ReadonlyMap<string, ReadonlySet<IndexedKey>>;
   /** Keys that views, functions or statements compare a column with. */
   readonly compared: ReadonlyMap<ColumnId, readonly IndexedKey[]>;
 }
 
-function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
+interface DenseKey {
+  readonly key: IndexedKey;
+  readonly min: number;
+  readonly max: number;
+}
+
+function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly ParentKey[]): KeyIndex {
   const vocabulary = vocabularyOf(catalogue);
+  const affixes = affixesOf(catalogue);
   const byWord = new Map<string, IndexedKey[]>();
   const byTable = new Map<TableId, IndexedKey[]>();
   const composites = new Map<string, ParentKey[]>();
@@ -155,10 +216,10 @@ function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
     const named = namedKey(vocabulary, key, column);
     push(byTable, key.table.id, named);
     // `id` alone says nothing of whose it is: it would lead every column of that name to every table.
-    const telling = named.keyWords.length > 1 || stemOf(['', ...named.keyWords]).tail === null;
+    const telling = named.keyWords.length > 1 || stemOf(['', ...named.keyWords], affixes).affix === null;
     const words = new Set([
       ...named.tableWords,
-      ...stemOf(named.keyWords).stem.filter(() => telling),
+      ...stemOf(named.keyWords, affixes).stem.filter(() => telling),
       ...(telling ? [named.keyWords.join(' ')] : []),
       initialsOf(named.tableWords),
       initialsOf(named.subjectWords),
@@ -181,7 +242,48 @@ function indexOf(catalogue: Catalogue, keys: readonly ParentKey[]): KeyIndex {
       if (key) push(compared, column, key);
     }
   }
-  return { byWord, byLetter, people, byTable, composites, related: new Map(), compared };
+  const all = [...byTable.values()].flat();
+  return {
+    byWord,
+    byLetter,
+    people,
+    byTable,
+    byTableName: groupBy(all, (key) => key.tableWords.join(' ')),
+    dense: denseKeys(evidence, all),
+    declaredByName: declaredByName(catalogue, byColumn),
+    composites,
+    related: new Map(),
+    compared,
+  };
+}
+
+function denseKeys(evidence: Evidence, keys: readonly IndexedKey[]): ReadonlyMap<string, readonly DenseKey[]> {
+  const dense = keys.flatMap((key): DenseKey[] => {
+    const profile = profileOf(evidence, key.table.id)?.result;
+    const bounds = profile?.columns[key.key];
+    if (key.column.family !== 'integer' || !key.primary || !profile || !bounds || bounds.min === null || bounds.max === null) return [];
+    return [{ key, min: Number(bounds.min), max: Number(bounds.max) }];
+  });
+  return groupBy(
+    dense.sort((a, b) => a.max - b.max),
+    ({ key }) => key.column.family,
+  );
+}
+
+function declaredByName(
+  catalogue: Catalogue,
+  byColumn: ReadonlyMap<ColumnId, IndexedKey>,
+): ReadonlyMap<string, ReadonlySet<IndexedKey>> {
+  const vocabulary = vocabularyOf(catalogue);
+  const found = new Map<string, Set<IndexedKey>>();
+  for (const table of baseTables(catalogue))
+    for (const { columns, parent, parentColumns } of foreignKeysOf(table)) {
+      const key = byColumn.get(columnId(parent, parentColumns[0] ?? ''));
+      if (columns.length > 1 || !key) continue;
+      const words = vocabulary.columnWords(table, columns[0] ?? '').join(' ');
+      found.set(words, (found.get(words) ?? new Set<IndexedKey>()).add(key));
+    }
+  return found;
 }
 
 function namedKey(vocabulary: Vocabulary, key: ParentKey, column: Column): IndexedKey {
@@ -203,11 +305,11 @@ function candidatesOf(
   child: Table,
   column: Column,
 ): readonly ReferenceCandidate[] {
-  const vocabulary = vocabularyOf(catalogue);
-  const own = vocabulary.columnWords(child, column.name);
-  const from = { table: child, tableWords: vocabulary.tableWords(child), name: column.name, words: own };
-  const named = [...spokenOf(index, child, own)]
-    .filter((key) => key.column.id !== column.id && canHold(catalogue, child, column, key.table, key.column))
+  const from = namedColumn(catalogue, child, column.name);
+  const holds = (key: IndexedKey): boolean =>
+    key.column.id !== column.id && canHold(catalogue, child, column, key.table, key.column);
+  const named = [...spokenOf(index, child, from)]
+    .filter(holds)
     .flatMap((key) => {
       const likeness = likenessOf(from, key);
       return likeness ? [{ key, ...likeness, score: likeness.score + nearness(child, column, key) }] : [];
@@ -215,19 +317,27 @@ function candidatesOf(
     .filter(({ score }) => score >= leastLikeness)
     .sort((a, b) => b.score - a.score)
     .slice(0, mostPerColumn);
-  const byValue = probedParents(index, evidence, child, column)
-    .filter((key) => !named.some((other) => other.key === key))
-    .map((key) => ({
-      key,
-      score: 0,
-      reason: `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
-    }));
-  const byJoin = (index.compared.get(column.id) ?? [])
-
-    .filter((key) => canHold(catalogue, child, column, key.table, key.column))
-    .filter((key) => ![...named, ...byValue].some((other) => other.key === key))
-    .map((key) => ({ key, score: 0, reason: `views or functions compare ${column.name} with ${key.key} of ${key.table.name}` }));
-  return [...named, ...byValue, ...byJoin].map(({ key, score, reason }) => ({
+  const found = new Map<IndexedKey, { readonly score: number; readonly reason: string }>(
+    named.map(({ key, score, reason }) => [key, { score, reason }]),
+  );
+  const add = (keys: Iterable<IndexedKey>, reasonFor: (key: IndexedKey) => string): void => {
+    for (const key of keys) if (!found.has(key) && holds(key)) found.set(key, { score: 0, reason: reasonFor(key) });
+  };
+  add(
+    probedParents(index, evidence, child, column),
+    (key) => `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
+  );
+  add(index.compared.get(column.id) ?? [], (key) => `views or functions compare ${column.name} with ${key.key} of ${key.table.name}`);
+  add(
+    index.declaredByName.get(from.words.join(' ')) ?? [],
+    (key) => `columns of this name refer to ${key.table.name} elsewhere`,
+  );
+  if (mayReferUnnamed(from, column)) {
+    add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}`);
+    if (!named.some(({ score }) => score >= 0.5))
+      add(withinReach(index, evidence, child, column), (key) => `the values of ${column.name} span the keys of ${key.table.name}`);
+  }
+  return [...found].map(([key, { score, reason }]) => ({
     child: child.id,
     columns: [column.name],
     parent: key.table.id,
@@ -239,6 +349,40 @@ function candidatesOf(
   }));
 }
 
+/** Whether a name says that its column refers, though not to what: `object_id`, `fk_home`, `created_by`. */
+function mayReferUnnamed({ words, stem: { stem, affix } }: NamedColumn, column: Column): boolean {
+  const refers = affix !== null && !['no', 'nr', 'num', 'number', 'code'].includes(affix);
+  return ['integer', 'uuid'].includes(column.family) && words.length > 1 && (refers || namesARole(stem));
+}
+
+/** The tables whose names begin the child's own: a relationship of pubs speaks of pub. */
+function tablesWithin(index: KeyIndex, { table, tableWords }: NamedColumn): readonly IndexedKey[] {
+  const beginnings = tableWords.slice(1).map((_, i) => tableWords.slice(0, i + 1).join(' '));
+  return beginnings.flatMap((words) => index.byTableName.get(words) ?? []).filter((key) => key.primary && key.table !== table);
+}
+
+/** The keys that a column's values span most snugly, though no name says so and any number would be among them. */
+function withinReach(index: KeyIndex, evidence: Evidence, child: Table, column: Column): readonly IndexedKey[] {
+  const bounds = profileOf(evidence, child.id)?.result.columns[column.name];
+  const distinct = sampleOf(evidence, child.id)?.result.columns[column.name]?.distinct ?? 0;
+  const keys = index.dense.get(column.family) ?? [];
+  if (!bounds || bounds.min === null || bounds.max === null || distinct < 5) return [];
+  const min = Number(bounds.min);
+  const max = Number(bounds.max);
+  let from = 0;
+  for (let to = keys.length; from < to; ) {
+    const middle = (from + to) >> 1;
+    if ((keys[middle]?.max ?? 0) < max) from = middle + 1;
+    else to = middle;
+  }
+  const found: IndexedKey[] = [];
+  for (let i = from; i < keys.length && found.length < mostByReach; i++) {
+    const one = keys[i];
+    if (one && one.min <= min && one.key.table !== child) found.push(one.key);
+  }
+  return found;
+}
+
 // Of several tables that fit alike, the one of the same schema, with the primary key, with the same domain is meant.
 function nearness(child: Table, column: Column, key: IndexedKey): number {
   const schema = child.schema === key.table.schema ? 0.02 : 0;
@@ -247,11 +391,15 @@ function nearness(child: Table, column: Column, key: IndexedKey): number {
 }
 
 /** The keys that a column's words could speak of. */
-function spokenOf(index: KeyIndex, child: Table, own: readonly string[]): ReadonlySet<IndexedKey> {
-  const { stem } = stemOf(own);
+function spokenOf(index: KeyIndex, child: Table, { words: own, stem: { stem } }: NamedColumn): ReadonlySet<IndexedKey> {
   const found = new Set<IndexedKey>([...(index.byTable.get(child.id) ?? []), ...(index.byWord.get(own.join(' ')) ?? [])]);
-  for (const word of stem)
-    for (const related of relatedWords(index, word)) for (const key of index.byWord.get(related) ?? []) found.add(key);
+  const speak = (words: readonly string[]): void => {
+    for (const word of words)
+      for (const related of relatedWords(index, word)) for (const key of index.byWord.get(related) ?? []) found.add(key);
+  };
+  speak(stem);
+  const [last] = own.slice(-1);
+  if (last !== undefined && !stem.includes(last)) for (const key of index.byWord.get(last) ?? []) found.add(key);
   if (own.length > 1) for (const key of index.byWord.get(own.slice(1).join(' ')) ?? []) found.add(key);
   if (namesARole(stem)) for (const key of index.people) found.add(key);
   return found;

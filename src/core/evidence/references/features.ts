@@ -1,143 +1,151 @@
 // What speaks for and against a reference, as numbers: what a logistic model weighs (weights.ts). Each
-// is between 0 and about 1 where it can be, so that the weights can be read.
+// is between 0 and about 1, so that the weights can be read.
 
-import { groupBy } from '../../grouping';
-import type { TableId } from '../../catalogue/identifiers';
-import { foreignKeysOf, getTable, sameColumns } from '../../catalogue/lookups';
+import { columnId, type ColumnId, type TableId } from '../../catalogue/identifiers';
+import { foreignKeysOf, getTable, isInherited } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
-import { isOwnId } from '../keys';
+import { isOwnId, numbersItself } from '../keys';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
+import type { Learned } from './learned';
 
-export const featureNames = [
-  'likeness',
-  'namesWell',
-  'namesFully',
-  'outdone',
-  'contested',
-  'orphans',
-  'manyOrphans',
-  'surprise',
-  'unreached',
-  'coverage',
+const named = ['likeness', 'namesFully', 'measure', 'ownId', 'within', 'byValueOnly'] as const;
+const measured = ['orphans', 'manyOrphans', 'surprise', 'unreached', 'uneven', 'coverage', 'fewValues', 'empty', 'unmeasured'] as const;
+const declared = [
   'primary',
+  'selfFilling',
+  'parentRefers',
   'indexed',
   'unindexed',
   'ownKey',
-  'ownId',
-  'identifier',
-  'measure',
+  'inherited',
   'sameDomain',
   'sameType',
-  'siblings',
   'joined',
   'composite',
+  'partsRefer',
   'self',
-  'empty',
-  'unmeasured',
-  'parentRefers',
-  'parentTiny',
-  'byValueOnly',
 ] as const;
+const learnedNames = ['siblings', 'siblingsDiffer', 'sameRole', 'customary', 'popular'] as const;
+
+export const featureNames = [...named, ...measured, ...declared, ...learnedNames] as const;
 export type FeatureName = (typeof featureNames)[number];
 export type Features = Readonly<Record<FeatureName, number>>;
+/** All but what other references of the schema teach. */
+export type OwnFeatures = Readonly<Record<Exclude<FeatureName, (typeof learnedNames)[number]>, number>>;
 
 /** In words, for the dossier: what a feature says when it speaks for a reference, and when against. */
 export const featureWords: Readonly<Record<FeatureName, string>> = {
   likeness: 'how well the names fit',
-  namesWell: 'the names fit well',
   namesFully: 'the name says it in full',
-  outdone: 'another table fits the name better',
-  contested: 'several tables fit the name alike',
+  measure: 'the name measures or describes',
+  ownId: 'the column is named as its own table’s identifier',
+  within: 'the table’s own name begins with the parent’s',
+  byValueOnly: 'no name speaks for it',
   orphans: 'values without a parent',
   manyOrphans: 'many values without a parent',
   surprise: 'that all values are keys of the parent is no chance',
   unreached: 'part of the parent’s range that no value reaches',
+  uneven: 'the values do not lie as a choice among the parent’s keys would',
   coverage: 'share of the parents that are referred to',
+  fewValues: 'a few different values only',
+  empty: 'no value to compare',
+  unmeasured: 'not measured',
   primary: 'the parent’s primary key',
+  selfFilling: 'the parent’s key fills itself',
+  parentRefers: 'the parent’s key is itself a reference',
   indexed: 'an index on the column',
   unindexed: 'no index on the column, where others have one',
   ownKey: 'the column is a key of its own table',
-  ownId: 'the column is named as its own table’s identifier',
-  identifier: 'the name ends as an identifier does',
-  measure: 'the name measures or describes',
+  inherited: 'the column is inherited',
   sameDomain: 'the same domain as the parent’s key',
   sameType: 'exactly the parent’s type',
-  siblings: 'other tables declare the same reference',
   joined: 'views join the two columns',
   composite: 'several columns together',
+  partsRefer: 'its columns refer elsewhere, each for itself',
   self: 'a reference within the same table',
-  empty: 'no value to compare',
-  unmeasured: 'not measured',
-  parentRefers: 'the parent’s key is itself a reference',
-  parentTiny: 'a parent of a few rows',
-  byValueOnly: 'only the values speak for it',
+  siblings: 'columns of this name refer to it in other tables',
+  siblingsDiffer: 'columns of this name refer to other tables',
+  sameRole: 'others who play this part are found there',
+  customary: 'how many columns named in this way are references',
+  popular: 'other columns that refer to the parent',
 };
 
 export interface Surroundings {
   readonly catalogue: Catalogue;
   readonly evidence: Evidence;
-  /** Candidates for the same child columns, this one included. */
-  readonly rivals: readonly ReferenceCandidate[];
-  /** Columns that themselves refer elsewhere with a good name. */
-  readonly referring: ReadonlySet<string>;
+  /** Columns that refer to another table by a foreign key or by a full name. */
+  readonly referring: ReadonlySet<ColumnId>;
 }
 
-export function featuresOf(candidate: ReferenceCandidate, around: Surroundings): Features {
-  const { catalogue, evidence } = around;
+export function ownFeaturesOf(candidate: ReferenceCandidate, { catalogue, evidence, referring }: Surroundings): OwnFeatures {
   const child = getTable(catalogue, candidate.child);
   const parent = getTable(catalogue, candidate.parent);
   const columns = columnsNamed(child, candidate.columns);
   const targets = columnsNamed(parent, candidate.parentColumns);
   const single = columns.length === 1 ? columns[0] : undefined;
   const target = targets[0];
-  const numbers = single && target ? spread(evidence, child.id, single, parent.id, target) : null;
   const orphanShare = orphanShareOf(candidate, evidence);
   const indexesAround = knownOf(catalogue).plainIndexes;
   const isIndexed = child.indexes.some((index) => candidate.columns.every((column, i) => index.columns[i] === column));
-  const likeness = candidate.likeness;
+  const { likeness } = candidate;
+  const flag = (holds: unknown): number => (holds ? 1 : 0);
   return {
     likeness,
-    namesWell: likeness >= 0.6 ? 1 : 0,
-    namesFully: likeness >= 0.85 ? 1 : 0,
-    outdone: Math.max(0, candidate.rival - likeness),
-    contested: Math.min(
-      1,
-      around.rivals.filter((r) => r !== candidate && r.parent !== candidate.parent && r.likeness >= likeness - 0.025).length / 3,
-    ),
-    orphans: orphanShare !== null && orphanShare > 0 ? 1 : 0,
+    namesFully: flag(likeness >= 0.85),
+    measure: flag(single && likeness < 0.85 && namesNoIdentifier(single.name)),
+    ownId: flag(single && child !== parent && isOwnId(vocabularyOf(catalogue), child, single.name)),
+    within: flag(child !== parent && beginsWith(catalogue, child, parent)),
+    byValueOnly: flag(likeness === 0),
+    orphans: flag((orphanShare ?? 0) > 0),
     manyOrphans: Math.min(1, (orphanShare ?? 0) * 5),
-    surprise: numbers?.surprise ?? (columns.length > 1 ? 0.5 : 0),
-    unreached: numbers?.unreached ?? 0,
-    coverage: numbers?.coverage ?? 0.5,
-    primary: candidate.primary ? 1 : 0,
-    indexed: indexesAround && isIndexed ? 1 : 0,
-    unindexed: indexesAround && !isIndexed ? 1 : 0,
-    ownKey: isOwnKey(child, candidate.columns, evidence) ? 1 : 0,
-    ownId: single && isOwnId(vocabularyOf(catalogue), child, single.name) && child !== parent ? 1 : 0,
-    identifier: single && namesAnIdentifier(single.name) ? 1 : 0,
-    measure:
-      single &&
-      !namesAnIdentifier(single.name) &&
-      (namesAMeasure(single.name) || namesADescription(single.name) || namesAnOrdinal(single.name)) &&
-      likeness < 0.85
-        ? 1
-        : 0,
-    sameDomain: columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain) ? 1 : 0,
-    sameType: columns.every((column, i) => column.declaredType === targets[i]?.declaredType) ? 1 : 0,
-    siblings: declaredElsewhere(catalogue, candidate) ? 1 : 0,
-    joined: single && target && knownOf(catalogue).joins.has(`${single.id} ${target.id}`) ? 1 : 0,
-    composite: columns.length > 1 ? 1 : 0,
-    self: child === parent ? 1 : 0,
-    empty: isEmpty(candidate, evidence) ? 1 : 0,
-    unmeasured: orphanShare === null ? 1 : 0,
-    parentRefers:
-      candidate.parentColumns.length === 1 && around.referring.has(`${parent.id} ${candidate.parentColumns[0]}`) ? 1 : 0,
-    parentTiny: (profileOf(evidence, parent.id)?.result.rows ?? 100) < 5 ? 1 : 0,
-    byValueOnly: likeness === 0 ? 1 : 0,
+    ...spreadOf(evidence, candidate, single, target),
+    empty: flag(isEmpty(candidate, evidence)),
+    unmeasured: flag(orphanShare === null),
+    primary: flag(candidate.primary),
+    selfFilling: flag(targets.length === 1 && target && numbersItself(target)),
+    parentRefers: flag(targets.length === 1 && target && referring.has(target.id)),
+    indexed: flag(indexesAround && isIndexed),
+    unindexed: flag(indexesAround && !isIndexed),
+    ownKey: flag(isOwnKey(child, candidate.columns, evidence)),
+    inherited: flag(candidate.columns.some((column) => isInherited(catalogue, child, column))),
+    sameDomain: flag(columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain)),
+    sameType: flag(columns.every((column, i) => column.declaredType === targets[i]?.declaredType)),
+    joined: flag(single && target && knownOf(catalogue).joins.has(`${single.id} ${target.id}`)),
+    composite: flag(columns.length > 1),
+    partsRefer: columns.length > 1 ? columns.filter((column) => referring.has(column.id)).length / columns.length : 0,
+    self: flag(child === parent),
   };
+}
+
+/** With what the schema's other references teach. */
+export function featuresOf(candidate: ReferenceCandidate, own: OwnFeatures, learned: Learned): Features {
+  const { child, parent, columns } = candidate;
+  const [column] = columns;
+  if (column === undefined || columns.length > 1)
+    return { ...own, siblings: 0, siblingsDiffer: 0, sameRole: 0, customary: 0.5, popular: 0 };
+  const siblings = learned.siblings(child, column, parent);
+  return {
+    ...own,
+    siblings: siblings.agree,
+    siblingsDiffer: siblings.differ,
+    sameRole: learned.sameRole(child, column, parent),
+    customary: learned.customary(child, column),
+    popular: Math.min(1, Math.log2(1 + learned.children(parent, child, column)) / 5),
+  };
+}
+
+function namesNoIdentifier(name: string): boolean {
+  return !namesAnIdentifier(name) && (namesAMeasure(name) || namesADescription(name) || namesAnOrdinal(name));
+}
+
+function beginsWith(catalogue: Catalogue, child: Table, parent: Table): boolean {
+  const vocabulary = vocabularyOf(catalogue);
+  const words = vocabulary.tableWords(child);
+  const first = vocabulary.tableWords(parent);
+  return first.length < words.length && first.every((word, i) => word === words[i]);
 }
 
 /** The share of rows without a parent, or half the share of values when that is larger; null when not measured or when there is nothing to share. */
@@ -160,25 +168,69 @@ function isEmpty(candidate: ReferenceCandidate, evidence: Evidence): boolean {
   return fact !== null && fact.result.rows - fact.result.nullRows === 0;
 }
 
-/** How the child's values lie over the parent's: chance, reach and coverage, each 0 to 1. */
-function spread(evidence: Evidence, child: TableId, column: Column, parent: TableId, target: Column) {
-  const seen = sampleOf(evidence, child)?.result.columns[column.name];
+type Spread = Pick<OwnFeatures, 'surprise' | 'unreached' | 'uneven' | 'coverage' | 'fewValues'>;
+
+const unknownSpread: Spread = { surprise: 0, unreached: 0, uneven: 0, coverage: 0.5, fewValues: 0 };
+/** Natural logarithms of a chance that leave no doubt. */
+const noChance = 20;
+
+/**
+ * How the child's values lie over the parent's keys. The surprise is how unlikely it is that as many different values
+ * all happen to be keys, where these have gaps. The unevenness is how much they differ from a random choice among the
+ * keys: the test of Zhang et al., "On Multi-Column Foreign Key Discovery", PVLDB 3(1), 2010, with the distance of
+ * Kolmogorov and Smirnov over tenths in place of the earth mover's.
+ */
+function spreadOf(evidence: Evidence, { child, columns, parent, parentColumns }: ReferenceCandidate, single?: Column, target?: Column): Spread {
+  const seen = sampleOf(evidence, child)?.result;
+  const theirs = sampleOf(evidence, parent)?.result;
   const rows = profileOf(evidence, parent)?.result.rows ?? 0;
-  const distinct = seen?.distinct ?? 0;
-  if (!seen || rows === 0 || distinct === 0) return null;
-  const own = boundsOf(evidence, child, column.name);
-  const theirs = boundsOf(evidence, parent, target.name);
+  const distinct = Math.max(0, ...columns.map((column) => seen?.columns[column]?.distinct ?? 0));
+  if (!seen || rows === 0 || distinct === 0) return unknownSpread;
+  if (!single || !target) {
+    const combinations = parentColumns.reduce((product, column) => product * (theirs?.columns[column]?.distinct ?? 1), 1);
+    return { ...unknownSpread, surprise: surpriseOf(distinct, rows / Math.max(1, combinations)) };
+  }
   const coverage = Math.min(1, distinct / rows);
-  if (!own || !theirs) return { surprise: distinct >= 3 ? 1 : 0.5, unreached: 0, coverage };
-  const density = Math.min(1, rows / (theirs.max - theirs.min + 1));
-  const surprise = -distinct * Math.log(density);
-  const range = Math.max(1, theirs.max - theirs.min);
-  // With few values nobody can tell how far they would reach.
-  const unreached = distinct < 4 ? 0 : Math.min(1, Math.max(0, (theirs.max - own.max) / range));
-  return { surprise: Math.min(1, surprise / 20), unreached, coverage };
+  const fewValues = Math.max(0, 1 - distinct / 8);
+  const own = boundsOf(evidence, child, single.name);
+  const keys = boundsOf(evidence, parent, target.name);
+  if (!own || !keys) return { surprise: distinct >= 3 ? 1 : 0.5, unreached: 0, uneven: 0, coverage, fewValues };
+  const range = Math.max(1, keys.max - keys.min);
+  return {
+    surprise: surpriseOf(distinct, rows / (range + 1)),
+    // With few values nobody can tell how far they would reach.
+    unreached: distinct < 4 ? 0 : Math.min(1, Math.max(0, (keys.max - own.max) / range)),
+    uneven: distanceOf(seen.columns[single.name]?.tenths, theirs?.columns[target.name]?.tenths, keys, distinct),
+    coverage,
+    fewValues,
+  };
 }
 
-function boundsOf(evidence: Evidence, table: TableId, column: string): { readonly min: number; readonly max: number } | null {
+function surpriseOf(distinct: number, density: number): number {
+  return Math.min(1, (-distinct * Math.log(Math.min(1, Math.max(density, Number.MIN_VALUE)))) / noChance);
+}
+
+interface Bounds {
+  readonly min: number;
+  readonly max: number;
+}
+
+// What so few values would differ by in any case is taken off.
+function distanceOf(own: readonly number[] | undefined, theirs: readonly number[] | undefined, keys: Bounds, distinct: number): number {
+  if (!own || !theirs) return 0;
+  const marks = [keys.min, ...theirs, keys.max];
+  const shareBelow = (value: number): number => {
+    const at = marks.findIndex((mark) => value < mark);
+    if (at <= 0) return at === 0 ? 0 : 1;
+    const low = marks[at - 1] ?? 0;
+    const high = marks[at] ?? 0;
+    return (at - 1 + (value - low) / Math.max(1, high - low)) / (marks.length - 1);
+  };
+  const distance = Math.max(...own.map((value, i) => Math.abs(shareBelow(value) - (i + 1) / 10)));
+  return Math.max(0, Math.min(1, distance - 1 / Math.sqrt(distinct)));
+}
+
+function boundsOf(evidence: Evidence, table: TableId, column: string): Bounds | null {
   const bounds = profileOf(evidence, table)?.result.columns[column];
   if (!bounds || bounds.min === null || bounds.max === null || !/^-?\d+$/.test(bounds.min) || !/^-?\d+$/.test(bounds.max))
     return null;
@@ -193,21 +245,7 @@ function isOwnKey(child: Table, columns: readonly string[], evidence: Evidence):
   );
 }
 
-function declaredElsewhere(catalogue: Catalogue, { child, columns, parent, parentColumns }: ReferenceCandidate): boolean {
-  return (knownOf(catalogue).declared.get(parent) ?? []).some(
-    (other) => other.child !== child && sameColumns(other.columns, columns) && sameColumns(other.parentColumns, parentColumns),
-  );
-}
-
-interface Declared {
-  readonly child: TableId;
-  readonly columns: readonly string[];
-  readonly parent: TableId;
-  readonly parentColumns: readonly string[];
-}
-
 interface Known {
-  readonly declared: ReadonlyMap<string, readonly Declared[]>;
   readonly joins: ReadonlySet<string>;
   readonly plainIndexes: boolean;
 }
@@ -217,17 +255,24 @@ const kept = new WeakMap<Catalogue, Known>();
 function knownOf(catalogue: Catalogue): Known {
   let known = kept.get(catalogue);
   if (!known) {
-    const declared = catalogue.tables.flatMap((table) =>
-      foreignKeysOf(table).map((key): Declared => ({ child: table.id, ...key })),
-    );
     known = {
-      declared: groupBy(declared, (key) => key.parent as string),
       joins: new Set(catalogue.joins.flatMap(({ left, right }) => [`${left} ${right}`, `${right} ${left}`])),
       plainIndexes: catalogue.tables.some((table) => table.indexes.some((index) => !index.unique)),
     };
     kept.set(catalogue, known);
   }
   return known;
+}
+
+/** Columns that refer elsewhere by a foreign key or by a full name: a key among them is a subtype's. */
+export function referringColumns(catalogue: Catalogue, candidates: readonly ReferenceCandidate[]): ReadonlySet<ColumnId> {
+  const declaredOnes = catalogue.tables.flatMap((table) =>
+    foreignKeysOf(table).flatMap((key) => (key.columns.length === 1 ? [columnId(table.id, key.columns[0] ?? '')] : [])),
+  );
+  const namedOnes = candidates
+    .filter((c) => c.columns.length === 1 && c.likeness >= 0.9 && c.child !== c.parent)
+    .map((c) => columnId(c.child, c.columns[0] ?? ''));
+  return new Set([...declaredOnes, ...namedOnes]);
 }
 
 function columnsNamed(table: Table, names: readonly string[]): readonly Column[] {

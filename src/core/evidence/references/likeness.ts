@@ -3,6 +3,7 @@
 
 import type { Table } from '../../catalogue/model';
 import { initialsOf, isContracted, shortFor } from '../../naming/abbreviations';
+import { knownTails as tails, type Stem, stemOf } from '../../naming/affixes';
 import { endsWith } from '../../naming/words';
 
 export interface Likeness {
@@ -23,26 +24,6 @@ export interface NamedKey {
   readonly primary: boolean;
 }
 
-/** Words that a key's name ends in, and that say nothing of whose key it is. */
-const tails = new Set([
-  'id',
-  'no',
-  'nr',
-  'num',
-  'number',
-  'code',
-  'key',
-  'ref',
-  'uuid',
-  'guid',
-  'ident',
-  'identifier',
-  'oid',
-  'pk',
-  'fk',
-  'sk',
-]);
-
 /** Words for tables of people, who play parts: an owner, an author. */
 export const peopleTables = new Set([
   'user',
@@ -60,10 +41,13 @@ export const peopleTables = new Set([
   'player',
   'author',
   'profile',
+  ...'benutzer anwender mitarbeiter kunde konto personne utilisateur employe client compte usuario persona empleado cliente cuenta utente gebruiker medewerker klant'.split(' '),
 ]);
 const roles = new Set(
   `owner author creator created creater by user assignee assigned manager mngr mgr leader lead supervisor reviewer approver editor modifier modified updated updater
-  submitter reporter sender recipient requester requestor responsible rep member person contact customer employee operator officer starter changed`.split(
+  submitter reporter sender recipient requester requestor responsible rep member person contact customer employee operator officer starter changed
+  approved assigned signed granted entered done reviewed closed opened locked started issued written posted inspector author driver pilot
+  von par por door da angelegt cree creado besitzer proprietaire`.split(
     /\s+/,
   ),
 );
@@ -79,12 +63,6 @@ export function namesARole(stem: readonly string[]): boolean {
   return stem.some((word) => roles.has(word));
 }
 
-/** The last word without the end that says "identifies", with what kind of end it had. */
-export function stemOf(words: readonly string[]): { readonly stem: readonly string[]; readonly tail: string | null } {
-  const last = words.at(-1) ?? '';
-  return words.length > 1 && tails.has(last) ? { stem: words.slice(0, -1), tail: last } : { stem: words, tail: null };
-}
-
 /** A column as its name is compared. */
 export interface NamedColumn {
   readonly table: Table;
@@ -92,26 +70,29 @@ export interface NamedColumn {
   readonly tableWords: readonly string[];
   readonly name: string;
   readonly words: readonly string[];
+  /** The words without what only says that they refer. */
+  readonly stem: Stem;
 }
 
 /** Null when nothing in the name points to the key. */
-export function likenessOf({ table: child, tableWords, name: column, words: own }: NamedColumn, key: NamedKey): Likeness | null {
-  const self = child.id === key.table.id;
-  const found = self ? selfLikeness(column, own, key) : byKey(column, own, key);
-  const table = byTable(column, own, key, self, self ? [] : tableWords);
+export function likenessOf(column: NamedColumn, key: NamedKey): Likeness | null {
+  const self = column.table.id === key.table.id;
+  const found = self ? selfLikeness(column, key) : byKey(column, key);
+  const table = byTable(column, key, self);
   if (!found) return table;
   return table && table.score > found.score ? table : found;
 }
 
-function byKey(column: string, own: readonly string[], { table, tableWords, keyWords, primary }: NamedKey): Likeness | null {
-  const { stem, tail } = stemOf(keyWords);
-  const telling = keyWords.length > 1 || tail === null;
+function byKey({ name: column, words: own }: NamedColumn, { table, tableWords, key, keyWords, primary }: NamedKey): Likeness | null {
+  const { stem, affix: tail } = stemOf(keyWords);
+  const telling = keyWords.length > 1 || !tails.has(keyWords[0] ?? '');
   if (!telling || keyWords.length === 0) return null;
   if (own.length === 1 && keyWords.length === 1 && tails.has(own[0] ?? '')) return null;
   if (sameWords(own, keyWords)) {
     // A key whose name says nothing of its table (name, external_no) is met everywhere.
     const speaks = stem.some((word) => tableWords.some((other) => shortFor(word, other) > 0));
-    const score = speaks ? 0.95 : !primary ? 0.35 : tail === null ? 0.6 : 0.85;
+    const spelt = column.toLowerCase() === key.toLowerCase() ? 0 : 0.08;
+    const score = (speaks ? 0.95 : !primary ? 0.35 : tail === null ? 0.6 : 0.85) - spelt;
     return {
       score,
       reason: `${column} has the name of the key of ${table.name}${speaks ? '' : ', which does not say whose it is'}`,
@@ -122,21 +103,20 @@ function byKey(column: string, own: readonly string[], { table, tableWords, keyW
   return null;
 }
 
-function byTable(
-  column: string,
-  own: readonly string[],
-  { table, tableWords, subjectWords, keyWords }: NamedKey,
-  self: boolean,
-  context: readonly string[],
-): Likeness | null {
-  const { stem, tail } = stemOf(own);
-  const keyTail = stemOf(keyWords.length > 1 ? keyWords : ['', ...keyWords]).tail ?? keyWords.at(-1) ?? '';
-  const fitting = tail === null ? 0.88 : tail === keyTail ? 1 : 0.9;
-  const aligned = better(
-    align(stem, tableWords, context),
-    subjectWords === tableWords ? null : align(stem, subjectWords, context),
-    0.96,
-  );
+function byTable({ name: column, words, stem: { stem, affix, before }, tableWords: context }: NamedColumn, key: NamedKey, self: boolean): Likeness | null {
+  const { table, tableWords, subjectWords, keyWords } = key;
+  const keyTail = stemOf(keyWords.length > 1 ? keyWords : ['', ...keyWords]).affix ?? keyWords.at(-1) ?? '';
+  const fitting = affix === null ? 0.88 : before || affix === keyTail ? 1 : 0.9;
+  const around = self ? [] : context;
+  const lying = [
+    align(stem, tableWords, around),
+    subjectWords === tableWords ? null : shared(align(stem, subjectWords, around), 0.96),
+    // The whole name may be a table's, `code` and all.
+    affix === null ? null : shared(align(words, tableWords, around), 0.95),
+    before ? shared(leading(stem, tableWords), 0.9) : null,
+    before && subjectWords !== tableWords ? shared(leading(stem, subjectWords), 0.88) : null,
+  ].flatMap((found) => found ?? []);
+  const [aligned] = lying.sort((a, b) => b.score - a.score);
   if (aligned && aligned.score > 0) {
     // A row of the same table is meant only where a role says so.
     if (self && aligned.role.length === 0) return null;
@@ -147,6 +127,17 @@ function byTable(
     return { score: score * fitting, reason: `${column} names a part that somebody in ${table.name} plays` };
   }
   return null;
+}
+
+/** `company_operator` for company, where the role comes last: only behind a word that says that the name refers. */
+function leading(stem: readonly string[], target: readonly string[]): Alignment | null {
+  if (stem.length <= target.length) return null;
+  const score = Math.min(...target.map((word, i) => shortFor(stem[i] ?? '', word)));
+  return score > 0 ? { score, role: stem.slice(target.length), reason: 'names, with a role behind,' } : null;
+}
+
+function shared(alignment: Alignment | null, share: number): Alignment | null {
+  return alignment && { ...alignment, score: alignment.score * share };
 }
 
 interface Alignment {
@@ -189,12 +180,6 @@ function align(stem: readonly string[], target: readonly string[], context: read
   return null;
 }
 
-function better(a: Alignment | null, b: Alignment | null, share: number): Alignment | null {
-  if (!b) return a;
-  const shared = { ...b, score: b.score * share };
-  return a && a.score >= shared.score ? a : shared;
-}
-
 // The target's words at the end of the stem, each the same or short for it; weakest of them, 0 when they are not there.
 function tailMatch(stem: readonly string[], target: readonly string[]): number {
   if (target.length > stem.length) return 0;
@@ -202,9 +187,8 @@ function tailMatch(stem: readonly string[], target: readonly string[]): number {
   return Math.min(...target.map((word, i) => shortFor(stem[from + i] ?? '', word)));
 }
 
-function selfLikeness(column: string, own: readonly string[], { table, tableWords, keyWords, key }: NamedKey): Likeness | null {
+function selfLikeness({ name: column, words: own, stem: { stem, affix: tail } }: NamedColumn, { table, tableWords, keyWords, key }: NamedKey): Likeness | null {
   if (column === key) return null;
-  const { stem, tail } = stemOf(own);
   const speaks = stem.some((word) => selfRoles.has(word));
   if (!speaks) return null;
   const named = endsWith(own, keyWords) && keyWords.length > 1;

@@ -10,8 +10,18 @@ import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, type How, type Inclusion, profileOf, strengthOf, wasAsked } from '../evidence';
 import type { InclusionRequest } from '../requests';
 import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './candidates';
-import { type FeatureName, featureNames, type Features, featuresOf, orphanShareOf } from './features';
-import { bias, weights } from './weights';
+import {
+  type FeatureName,
+  featureNames,
+  type Features,
+  featuresOf,
+  orphanShareOf,
+  type OwnFeatures,
+  ownFeaturesOf,
+  referringColumns,
+} from './features';
+import { declaredLessons, learn, type Learned } from './learned';
+import { fitted, type Model } from './weights';
 
 export interface WeighedReference extends ReferenceCandidate {
   /** The probability that the makers of the schema meant it, 0 to 1. */
@@ -43,18 +53,59 @@ const worthWeighing = 0.02;
 const mostUnverified = 0.49;
 const surest = 0.99;
 const mostRivals = 3;
+/** How often the schema's surest references are learned from before the last word. */
+const rounds = 2;
+const sureEnough = 0.5;
 
-/** Every candidate that the data does not rule out, with its features: what the model is fitted on. */
-export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): readonly LabelledFeatures[] {
+/** What the data does not rule out, by child columns, each with the features that it has by itself. */
+export interface Weighable {
+  readonly candidate: ReferenceCandidate;
+  readonly own: OwnFeatures;
+}
+
+/** Every candidate that the data does not rule out: what the model is fitted on. */
+export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): readonly Weighable[] {
   const candidates = referenceCandidates(catalogue, evidence).filter(
     (c) => (orphanShareOf(c, evidence) ?? 0) <= orphansTolerated,
   );
-  const byColumns = groupBy(candidates, childKey);
   const referring = referringColumns(catalogue, candidates);
-  return candidates.map((candidate) => ({
-    candidate,
-    features: featuresOf(candidate, { catalogue, evidence, rivals: byColumns.get(childKey(candidate)) ?? [], referring }),
-  }));
+  return candidates.map((candidate) => ({ candidate, own: ownFeaturesOf(candidate, { catalogue, evidence, referring }) }));
+}
+
+export interface Judged extends LabelledFeatures {
+  readonly logOdds: number;
+  /** The probability that this parent is meant, beside the others of the same columns and beside none of them. */
+  readonly probability: number;
+}
+
+/**
+ * Each candidate's probability. Of several parents of the same columns at most one is meant: a conditional logit with "none of them" as
+ * a choice of its own (McFadden, "Conditional logit analysis of qualitative choice behavior", 1974). What is believed of one round
+ * teaches the next.
+ */
+export function judge(catalogue: Catalogue, weighable: readonly Weighable[], model: Model = fitted): readonly Judged[] {
+  const declared = declaredLessons(catalogue);
+  let judged = judgedBy(model, weighable, learn(catalogue, declared));
+  for (let round = 0; round < rounds; round++) {
+    const sure = judged.flatMap(({ candidate: { child, columns, parent }, probability }) =>
+      probability >= sureEnough && columns.length === 1 ? [{ child, column: columns[0] ?? '', parent, belief: probability }] : [],
+    );
+    judged = judgedBy(model, weighable, learn(catalogue, [...declared, ...sure]));
+  }
+  return judged;
+}
+
+function judgedBy(model: Model, weighable: readonly Weighable[], learned: Learned): readonly Judged[] {
+  const scored = weighable.map(({ candidate, own }) => {
+    const features = featuresOf(candidate, own, learned);
+    return { candidate, features, logOdds: logOddsOf(model, features) };
+  });
+  const totals = new Map<string, number>();
+  for (const { candidate, logOdds } of scored) {
+    const key = childKey(candidate);
+    totals.set(key, (totals.get(key) ?? 1) + Math.exp(logOdds));
+  }
+  return scored.map((one) => ({ ...one, probability: Math.exp(one.logOdds) / (totals.get(childKey(one.candidate)) ?? 1) }));
 }
 
 const kept = new WeakMap<Evidence, readonly WeighedReference[]>();
@@ -66,38 +117,29 @@ export function weighReferences(catalogue: Catalogue, evidence: Evidence): reado
   return found;
 }
 
-/** What has to be counted before anything is said: the likeliest parent of each child that nobody has looked at yet. */
+const worthVerifying = 0.25;
+
+/** What has to be counted before anything is said: the likely parents of each child that nobody has looked at yet. */
 export function unverified(catalogue: Catalogue, evidence: Evidence): readonly InclusionRequest[] {
-  const likely = weighableCandidates(catalogue, evidence).map(({ candidate, features }) => ({
-    candidate,
-    odds: logOddsOf(features),
-  }));
-  return [...groupBy(likely, ({ candidate }) => childKey(candidate)).values()].flatMap((alike) => {
-    const [best] = alike.toSorted((a, b) => b.odds - a.odds);
-    if (!best || best.odds < 0) return [];
-    const request = inclusionRequestOf(best.candidate);
-    return wasAsked(evidence, request) ? [] : [request];
-  });
+  return judge(catalogue, weighableCandidates(catalogue, evidence))
+    .filter(({ probability }) => probability >= worthVerifying)
+    .map(({ candidate }) => inclusionRequestOf(candidate))
+    .filter((request) => !wasAsked(evidence, request));
 }
 
-export function probabilityOf(logOdds: number): number {
-  return 1 / (1 + Math.exp(-logOdds));
-}
-
-function logOddsOf(features: Features): number {
+export function logOddsOf({ bias, weights }: Model, features: Features): number {
   return featureNames.reduce((sum, feature) => sum + weights[feature] * features[feature], bias);
 }
 
 function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
-  return weighableCandidates(catalogue, evidence)
-    .map(({ candidate, features }): WeighedReference => {
+  return judge(catalogue, weighableCandidates(catalogue, evidence))
+    .map(({ candidate, features, probability }): WeighedReference => {
       const fact = findFact(evidence, inclusionRequestOf(candidate));
       const parts = featureNames
-        .map((feature) => ({ feature, logOdds: weights[feature] * features[feature] }))
+        .map((feature) => ({ feature, logOdds: fitted.weights[feature] * features[feature] }))
         .filter((part) => Math.abs(part.logOdds) >= 0.05)
         .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
-      const logOdds = logOddsOf(features);
-      const believed = Math.min(surest, probabilityOf(logOdds)) * (fact ? strengthOf(fact.how) : 1);
+      const believed = Math.min(surest, probability) * (fact ? strengthOf(fact.how) : 1);
       // Where everything was counted, what was not is not believed.
       const isVerified = fact !== null || profileOf(evidence, candidate.child)?.how.kind !== 'exact';
       const confidence = isVerified ? believed : Math.min(believed, mostUnverified);
@@ -149,17 +191,6 @@ function isImplied(
 
 function childKey(candidate: ReferenceCandidate): string {
   return `${candidate.child} ${[...candidate.columns].sort().join('\0')}`;
-}
-
-/** Columns that refer elsewhere by a foreign key or by a full name: a key among them is a subtype's. */
-function referringColumns(catalogue: Catalogue, candidates: readonly ReferenceCandidate[]): ReadonlySet<string> {
-  const declared = catalogue.tables.flatMap((table) =>
-    foreignKeysOf(table).flatMap((key) => (key.columns.length === 1 ? [`${table.id} ${key.columns[0]}`] : [])),
-  );
-  const named = candidates
-    .filter((c) => c.columns.length === 1 && c.likeness >= 0.9 && c.child !== c.parent)
-    .map((c) => `${c.child} ${c.columns[0]}`);
-  return new Set([...declared, ...named]);
 }
 
 interface Directions {

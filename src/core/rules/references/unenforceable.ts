@@ -1,6 +1,7 @@
 import { canRefer } from '../../catalogue/lookups';
 import type { Catalogue, Table } from '../../catalogue/model';
 import { freeColumns } from '../../evidence/references/candidates';
+import { namedColumn } from '../../evidence/references/naming';
 import { likenessOf } from '../../evidence/references/likeness';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { spoken } from '../../naming/words';
@@ -62,7 +63,7 @@ function fits(catalogue: Catalogue, child: Table, column: string, parent: Table)
   const own = child.columns.find((c) => c.name === column);
   if (!key || !own || !canRefer(catalogue, own, key)) return null;
   return likenessOf(
-    { table: child, tableWords: vocabulary.tableWords(child), name: column, words: vocabulary.columnWords(child, column) },
+    namedColumn(catalogue, child, column),
     {
       table: parent,
       tableWords: vocabulary.tableWords(parent),

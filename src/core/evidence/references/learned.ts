@@ -1,0 +1,151 @@
+// What a schema teaches of its own references: which parent a column of that name has elsewhere, how often a name of that make refers at
+// all, to which tables much refers. Learned from what is declared, and from the surest pairs, in rounds (weigh.ts): collective matching
+// as in Bhattacharya & Getoor, "Collective Entity Resolution in Relational Data", ACM TKDD 1(1), 2007, with names in place of entities.
+// What a column itself added is left out when it is judged.
+
+import type { TableId } from '../../catalogue/identifiers';
+import { baseTables, foreignKeysOf } from '../../catalogue/lookups';
+import type { Catalogue } from '../../catalogue/model';
+import { affixesOf } from '../../naming/affixes';
+import { type NamedColumn, namesARole } from './likeness';
+import { namedColumn } from './naming';
+
+/** A reference as it teaches: by how much it is believed, 0 to 1. */
+export interface Lesson {
+  readonly child: TableId;
+  readonly column: string;
+  readonly parent: TableId;
+  readonly belief: number;
+}
+
+export interface Learned {
+  /** How far columns of the same name refer to this parent, and to others: each 0 to below 1, more with more of them. */
+  siblings(child: TableId, column: string, parent: TableId): { readonly agree: number; readonly differ: number };
+  /** How far columns whose name speaks of the same part (`by`, `owner`) refer to this parent, 0 to below 1. */
+  sameRole(child: TableId, column: string, parent: TableId): number;
+  /** The share of columns of such a make (family, affix) that refer, 0 to 1. */
+  customary(child: TableId, column: string): number;
+  /** How many other columns refer to it, as far as is believed. */
+  children(parent: TableId, child: TableId, column: string): number;
+}
+
+interface Told {
+  readonly words: string;
+  readonly role: string | null;
+  readonly make: string;
+}
+
+const kept = new WeakMap<Catalogue, ReadonlyMap<string, Told>>();
+
+const usualShare = 0.3;
+const usualColumns = 6;
+
+export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned {
+  const told = toldOf(catalogue);
+  const byWords = new Tally();
+  const byRole = new Tally();
+  const byParent = new Map<TableId, number>();
+  const own = new Map<string, Map<TableId, number>>();
+  const makes = new Map<string, { columns: number; refer: number }>();
+  for (const { make } of told.values()) {
+    const known = makes.get(make);
+    if (known) known.columns++;
+    else makes.set(make, { columns: 1, refer: 0 });
+  }
+  for (const { child, column, parent, belief } of lessons) {
+    const name = `${child} ${column}`;
+    const one = told.get(name);
+    if (!one) continue;
+    byWords.add(one.words, parent, belief);
+    if (one.role !== null) byRole.add(one.role, parent, belief);
+    byParent.set(parent, (byParent.get(parent) ?? 0) + belief);
+    const make = makes.get(one.make);
+    if (make) make.refer += belief;
+    const mine = own.get(name) ?? new Map<TableId, number>();
+    own.set(name, mine.set(parent, (mine.get(parent) ?? 0) + belief));
+  }
+  const ownOf = (child: TableId, column: string): ReadonlyMap<TableId, number> => own.get(`${child} ${column}`) ?? nothing;
+  return {
+    siblings(child, column, parent) {
+      const words = told.get(`${child} ${column}`)?.words;
+      return words === undefined ? { agree: 0, differ: 0 } : byWords.share(words, parent, ownOf(child, column));
+    },
+    sameRole(child, column, parent) {
+      const role = told.get(`${child} ${column}`)?.role ?? null;
+      return role === null ? 0 : byRole.share(role, parent, ownOf(child, column)).agree;
+    },
+    customary(child, column) {
+      const make = makes.get(told.get(`${child} ${column}`)?.make ?? '');
+      if (!make) return usualShare;
+      const mine = sum(ownOf(child, column).values());
+      return Math.max(0, make.refer - mine + usualShare * usualColumns) / (make.columns - 1 + usualColumns);
+    },
+    children: (parent, child, column) => Math.max(0, (byParent.get(parent) ?? 0) - (ownOf(child, column).get(parent) ?? 0)),
+  };
+}
+
+/** What is declared teaches most. */
+export function declaredLessons(catalogue: Catalogue): readonly Lesson[] {
+  return baseTables(catalogue).flatMap((table) =>
+    foreignKeysOf(table).flatMap(({ columns, parent }) =>
+      columns.length === 1 ? [{ child: table.id, column: columns[0] ?? '', parent, belief: 1 }] : [],
+    ),
+  );
+}
+
+const nothing: ReadonlyMap<TableId, number> = new Map();
+
+class Tally {
+  private readonly counts = new Map<string, { total: number; readonly byParent: Map<TableId, number> }>();
+
+  add(name: string, parent: TableId, belief: number): void {
+    const known = this.counts.get(name) ?? { total: 0, byParent: new Map<TableId, number>() };
+    known.total += belief;
+    known.byParent.set(parent, (known.byParent.get(parent) ?? 0) + belief);
+    this.counts.set(name, known);
+  }
+
+  share(name: string, parent: TableId, own: ReadonlyMap<TableId, number>): { readonly agree: number; readonly differ: number } {
+    const known = this.counts.get(name);
+    if (!known) return { agree: 0, differ: 0 };
+    const total = Math.max(0, known.total - sum(own.values()));
+    const agreeing = Math.max(0, (known.byParent.get(parent) ?? 0) - (own.get(parent) ?? 0));
+    return { agree: agreeing / (total + 0.7), differ: Math.max(0, total - agreeing) / (total + 0.7) };
+  }
+}
+
+function toldOf(catalogue: Catalogue): ReadonlyMap<string, Told> {
+  let found = kept.get(catalogue);
+  if (!found) {
+    const affixes = affixesOf(catalogue);
+    found = new Map(
+      baseTables(catalogue).flatMap((table) =>
+        table.columns.map((column) => {
+          const named = namedColumn(catalogue, table, column.name);
+          return [`${table.id} ${column.name}`, { words: wordsIn(named), role: roleIn(named), make: makeOf(named, column.family, affixes.heads) }];
+        }),
+      ),
+    );
+    kept.set(catalogue, found);
+  }
+  return found;
+}
+
+// A key that is called `id` everywhere is not the same column everywhere.
+function wordsIn({ table, words, stem }: NamedColumn): string {
+  return words.length === 1 && stem.affix === null && words[0] !== undefined && words[0].length <= 4 ? `${table.id} ${words[0]}` : words.join(' ');
+}
+
+function roleIn({ stem: { stem } }: NamedColumn): string | null {
+  return namesARole(stem) ? (stem.at(-1) ?? null) : null;
+}
+
+function makeOf({ stem: { affix, before } }: NamedColumn, family: string, heads: ReadonlySet<string>): string {
+  return `${family} ${affix === null ? '' : before && heads.has(affix) ? `${affix}-` : `-${affix}`}`;
+}
+
+function sum(values: Iterable<number>): number {
+  let total = 0;
+  for (const value of values) total += value;
+  return total;
+}

@@ -37,6 +37,7 @@ const signs: Readonly<Partial<Record<FeatureName, 1 | -1>>> = {
   orphans: -1,
   manyOrphans: -1,
   surprise: 1,
+  narrower: -1,
   unreached: -1,
   uneven: -1,
   fewValues: -1,
@@ -48,6 +49,7 @@ const signs: Readonly<Partial<Record<FeatureName, 1 | -1>>> = {
   indexed: 1,
   unindexed: -1,
   ownKey: -1,
+  fillsItself: -1,
   inherited: -1,
   sameDomain: 1,
   sameType: 1,
@@ -62,7 +64,7 @@ const signs: Readonly<Partial<Record<FeatureName, 1 | -1>>> = {
 /** Too rare in the corpus to be learned there: they keep the weights they were given. */
 const given: readonly FeatureName[] = ['joined', 'sameDomain', 'inherited'];
 const ridge = 0.002;
-const steps = 500;
+const steps = 250;
 const alternations = 3;
 
 const examples: Example[] = [];
@@ -196,7 +198,7 @@ function ascend(from: Model, { values, right, starts, weight }: Rows): Model {
       const g = gradient[j] ?? 0;
       first[j] = 0.9 * (first[j] ?? 0) + 0.1 * g;
       second[j] = 0.999 * (second[j] ?? 0) + 0.001 * g * g;
-      const moved = (at[j] ?? 0) + (0.05 * ((first[j] ?? 0) / (1 - 0.9 ** step))) / (Math.sqrt((second[j] ?? 0) / (1 - 0.999 ** step)) + 1e-10);
+      const moved = (at[j] ?? 0) + (0.08 * ((first[j] ?? 0) / (1 - 0.9 ** step))) / (Math.sqrt((second[j] ?? 0) / (1 - 0.999 ** step)) + 1e-10);
       const sign = name ? signs[name] : undefined;
       at[j] = sign !== undefined && moved * sign < 0 ? 0 : moved;
     }

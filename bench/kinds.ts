@@ -70,8 +70,8 @@ const model = `
 party (core): kind:small name:text note:long? created:ts created_by:>user? audited
 person (core): ^party given_name:text family_name:text birth:date? title:code?
 company (core): ^party vat_code:text? legal_form:code rating:small
-employee (hr): ^person staff_number:text! hired:date manager>employee? >unit
-customer (core): ^company credit_limit:num level:small owner:>user?
+employee (hr): ^party staff_number:text! hired:date manager>employee? >unit
+customer (core): ^party credit_limit:num level:small owner:>user?
 user (core): login:text! password_hash:text email:text active:bool last_login:ts? mode:small
 unit (hr): name:text parent>unit? cost_centre:code?
 country (core): iso_code:code! name:text

@@ -15,6 +15,8 @@ export interface Vocabulary {
   /** The same without a word in front that several tables share and that is no table of its own: a module's. */
   subjectWords(table: Table): readonly string[];
   columnWords(table: Table, column: string): readonly string[];
+  /** The same with a prefix that all columns of its table share. */
+  wholeWords(column: string): readonly string[];
   /** True when a column's name ends in what another table is called, an end like `id` left aside. */
   namesAnotherTable(table: Table, column: string): boolean;
 }
@@ -27,6 +29,7 @@ const gluedParts = new Set(
     ' ',
   ),
 );
+const fewestInModule = 3;
 const typePrefixes = new Set(['tbl', 'tb', 't', 'tab']);
 /** Short for two words that everybody knows. */
 const expansions: Readonly<Record<string, readonly string[]>> = { uid: ['user', 'id'], gid: ['group', 'id'] };
@@ -42,7 +45,10 @@ export function vocabularyOf(catalogue: Catalogue): Vocabulary {
 function build(catalogue: Catalogue): Vocabulary {
   const tables = baseTables(catalogue);
   const prefixes = sharedPrefixes(tables);
-  const bySchema = new Map(tables.map((table) => [table.id, withoutPrefix(clean(table.name), prefixes.get(table.schema))]));
+  const apart = tablesApart(tables);
+  const bySchema = new Map(
+    tables.map((table) => [table.id, withoutPrefix(clean(table.name).flatMap((word) => apart.get(word) ?? [word]), prefixes.get(table.schema))]),
+  );
   const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
   const parts = new Set([...known, ...wordsApart(tables)]);
   const splitting = memoized((word: string) => split(word, known, parts));
@@ -61,6 +67,7 @@ function build(catalogue: Catalogue): Vocabulary {
       const words = clean(column);
       return (prefix !== null && words.length > 1 && words[0] === prefix ? words.slice(1) : words).flatMap(splitting);
     },
+    wholeWords: (column) => clean(column).flatMap(splitting),
     namesAnotherTable(table, column) {
       const words = vocabulary.columnWords(table, column);
       const own = vocabulary.tableWords(table).at(-1);
@@ -77,6 +84,32 @@ function clean(name: string): readonly string[] {
   return words.length > 0 ? words : [name.toLowerCase()];
 }
 
+const leastGlued = 6;
+
+/**
+ * Names of tables that are glued of a module and what they are about (`coreuser`): a beginning that several share, before a word that
+ * columns elsewhere use by itself.
+ */
+function tablesApart(tables: readonly Table[]): ReadonlyMap<string, readonly [string, string]> {
+  const names = new Set(tables.map((table) => clean(table.name)[0] ?? ''));
+  const spoken = new Set(
+    tables.flatMap((table) => table.columns.flatMap(({ name }) => clean(name).filter((word) => word.length >= 3))),
+  );
+  const cuts = [...names]
+    .filter((name) => name.length >= leastGlued)
+    .flatMap((name) =>
+      Array.from({ length: name.length - 4 }, (_, i) => [name, name.slice(0, i + 2), name.slice(i + 2)] as const).filter(
+        ([, , rest]) => spoken.has(rest),
+      ),
+    );
+  const sharing = groupBy(cuts, ([, module]) => module);
+  return new Map(
+    cuts
+      .filter(([, module]) => !names.has(module) && (sharing.get(module)?.length ?? 0) >= fewestInModule)
+      .map(([name, module, rest]) => [name, [module, rest] as const]),
+  );
+}
+
 function sharedPrefixes(tables: readonly Table[]): ReadonlyMap<string, string> {
   const found = new Map<string, string>();
   for (const [schema, own] of groupBy(tables, (table) => table.schema)) {
@@ -85,8 +118,6 @@ function sharedPrefixes(tables: readonly Table[]): ReadonlyMap<string, string> {
   }
   return found;
 }
-
-const fewestInModule = 3;
 
 function modulePrefixes(names: readonly (readonly string[])[]): ReadonlySet<string> {
   const alone = new Set(names.filter((words) => words.length === 1).map((words) => words[0] ?? ''));

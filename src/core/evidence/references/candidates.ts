@@ -221,6 +221,7 @@ function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly Parent
       ...named.tableWords,
       ...stemOf(named.keyWords, affixes).stem.filter(() => telling),
       ...(telling ? [named.keyWords.join(' ')] : []),
+      ...(named.wholeWords.length > named.keyWords.length ? [named.wholeWords.join(' ')] : []),
       initialsOf(named.tableWords),
       initialsOf(named.subjectWords),
     ]);
@@ -292,6 +293,7 @@ function namedKey(vocabulary: Vocabulary, key: ParentKey, column: Column): Index
     tableWords: vocabulary.tableWords(key.table),
     subjectWords: vocabulary.subjectWords(key.table),
     keyWords: vocabulary.columnWords(key.table, column.name),
+    wholeWords: vocabulary.wholeWords(column.name),
     key: column.name,
     primary: key.primary,
     column,
@@ -332,6 +334,9 @@ function candidatesOf(
     index.declaredByName.get(from.words.join(' ')) ?? [],
     (key) => `columns of this name refer to ${key.table.name} elsewhere`,
   );
+  const repeats = sampleOf(evidence, child.id)?.result.columns[column.name]?.agreement ?? 0;
+  if (from.words.length === 1 && affixesOf(catalogue).tails.has(from.words[0] ?? '') && repeats > 0)
+    add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}, and ${column.name} is no key of its own`);
   if (mayReferUnnamed(from, column)) {
     add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}`);
     if (!named.some(({ score }) => score >= 0.5))
@@ -400,7 +405,8 @@ function spokenOf(index: KeyIndex, child: Table, { words: own, stem: { stem } }:
   speak(stem);
   const [last] = own.slice(-1);
   if (last !== undefined && !stem.includes(last)) for (const key of index.byWord.get(last) ?? []) found.add(key);
-  if (own.length > 1) for (const key of index.byWord.get(own.slice(1).join(' ')) ?? []) found.add(key);
+  for (let from = 1; from < own.length; from++)
+    for (const key of index.byWord.get(own.slice(from).join(' ')) ?? []) if (from === 1 || own.length - from > 1) found.add(key);
   if (namesARole(stem)) for (const key of index.people) found.add(key);
   return found;
 }

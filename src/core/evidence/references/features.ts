@@ -2,17 +2,17 @@
 // is between 0 and about 1, so that the weights can be read.
 
 import { columnId, type ColumnId, type TableId } from '../../catalogue/identifiers';
-import { foreignKeysOf, getTable, isInherited } from '../../catalogue/lookups';
+import { declaredUniques, foreignKeysOf, getTable, isInherited, sameColumns } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import { isOwnId, numbersItself } from '../keys';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
-import type { Learned } from './learned';
+import { type Learned, speaksOf } from './learned';
 
 const named = ['likeness', 'namesFully', 'measure', 'ownId', 'within', 'byValueOnly'] as const;
-const measured = ['orphans', 'manyOrphans', 'surprise', 'unreached', 'uneven', 'coverage', 'fewValues', 'empty', 'unmeasured'] as const;
+const measured = ['orphans', 'manyOrphans', 'surprise', 'narrower', 'unreached', 'uneven', 'coverage', 'fewValues', 'empty', 'unmeasured'] as const;
 const declared = [
   'primary',
   'selfFilling',
@@ -20,6 +20,7 @@ const declared = [
   'indexed',
   'unindexed',
   'ownKey',
+  'fillsItself',
   'inherited',
   'sameDomain',
   'sameType',
@@ -47,6 +48,7 @@ export const featureWords: Readonly<Record<FeatureName, string>> = {
   orphans: 'values without a parent',
   manyOrphans: 'many values without a parent',
   surprise: 'that all values are keys of the parent is no chance',
+  narrower: 'all values lie within another table that shares the parent’s key',
   unreached: 'part of the parent’s range that no value reaches',
   uneven: 'the values do not lie as a choice among the parent’s keys would',
   coverage: 'share of the parents that are referred to',
@@ -59,6 +61,7 @@ export const featureWords: Readonly<Record<FeatureName, string>> = {
   indexed: 'an index on the column',
   unindexed: 'no index on the column, where others have one',
   ownKey: 'the column is a key of its own table',
+  fillsItself: 'the column fills itself',
   inherited: 'the column is inherited',
   sameDomain: 'the same domain as the parent’s key',
   sameType: 'exactly the parent’s type',
@@ -76,11 +79,14 @@ export const featureWords: Readonly<Record<FeatureName, string>> = {
 export interface Surroundings {
   readonly catalogue: Catalogue;
   readonly evidence: Evidence;
-  /** Columns that refer to another table by a foreign key or by a full name. */
-  readonly referring: ReadonlySet<ColumnId>;
+  /** Columns that refer to another table's by a foreign key or by a full name, with what they refer to. */
+  readonly referring: ReadonlyMap<ColumnId, ReadonlySet<ColumnId>>;
+  /** Candidates for the same child columns, this one included. */
+  readonly rivals: readonly ReferenceCandidate[];
 }
 
-export function ownFeaturesOf(candidate: ReferenceCandidate, { catalogue, evidence, referring }: Surroundings): OwnFeatures {
+export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surroundings): OwnFeatures {
+  const { catalogue, evidence, referring } = around;
   const child = getTable(catalogue, candidate.child);
   const parent = getTable(catalogue, candidate.parent);
   const columns = columnsNamed(child, candidate.columns);
@@ -97,11 +103,12 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, { catalogue, eviden
     namesFully: flag(likeness >= 0.85),
     measure: flag(single && likeness < 0.85 && namesNoIdentifier(single.name)),
     ownId: flag(single && child !== parent && isOwnId(vocabularyOf(catalogue), child, single.name)),
-    within: flag(child !== parent && beginsWith(catalogue, child, parent)),
+    within: flag(speaksOf(catalogue, child.id, parent.id)),
     byValueOnly: flag(likeness === 0),
     orphans: flag((orphanShare ?? 0) > 0),
     manyOrphans: Math.min(1, (orphanShare ?? 0) * 5),
     ...spreadOf(evidence, candidate, single, target),
+    narrower: narrowerOf(candidate, around),
     empty: flag(isEmpty(candidate, evidence)),
     unmeasured: flag(orphanShare === null),
     primary: flag(candidate.primary),
@@ -110,6 +117,7 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, { catalogue, eviden
     indexed: flag(indexesAround && isIndexed),
     unindexed: flag(indexesAround && !isIndexed),
     ownKey: flag(isOwnKey(child, candidate.columns, evidence)),
+    fillsItself: flag(columns.some(numbersItself)),
     inherited: flag(candidate.columns.some((column) => isInherited(catalogue, child, column))),
     sameDomain: flag(columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain)),
     sameType: flag(columns.every((column, i) => column.declaredType === targets[i]?.declaredType)),
@@ -141,11 +149,25 @@ function namesNoIdentifier(name: string): boolean {
   return !namesAnIdentifier(name) && (namesAMeasure(name) || namesADescription(name) || namesAnOrdinal(name));
 }
 
-function beginsWith(catalogue: Catalogue, child: Table, parent: Table): boolean {
-  const vocabulary = vocabularyOf(catalogue);
-  const words = vocabulary.tableWords(child);
-  const first = vocabulary.tableWords(parent);
-  return first.length < words.length && first.every((word, i) => word === words[i]);
+/**
+ * Where another table's key is taken from this parent's, and all values lie within that other one, how unlikely that would be of values
+ * that were meant for the whole of the parent.
+ */
+function narrowerOf({ child, columns, parent, parentColumns }: ReferenceCandidate, { evidence, referring, rivals }: Surroundings): number {
+  const key = columnId(parent, parentColumns[0] ?? '');
+  const distinct = sampleOf(evidence, child)?.result.columns[columns[0] ?? '']?.distinct ?? 0;
+  const rows = profileOf(evidence, parent)?.result.rows ?? 0;
+  if (columns.length > 1 || rows === 0) return 0;
+  const shares = rivals
+    .filter(
+      (other) =>
+        other.parent !== parent &&
+        other.likeness > 0 &&
+        referring.get(columnId(other.parent, other.parentColumns[0] ?? ''))?.has(key) &&
+        orphanShareOf(other, evidence) === 0,
+    )
+    .map((other) => (profileOf(evidence, other.parent)?.result.rows ?? rows) / rows);
+  return shares.length === 0 ? 0 : surpriseOf(distinct, Math.min(1, ...shares));
 }
 
 /** The share of rows without a parent, or half the share of values when that is larger; null when not measured or when there is nothing to share. */
@@ -238,10 +260,10 @@ function boundsOf(evidence: Evidence, table: TableId, column: string): Bounds | 
 }
 
 function isOwnKey(child: Table, columns: readonly string[], evidence: Evidence): boolean {
+  if (columns.length > 1) return false;
   return (
-    columns.length === 1 &&
-    uniquenessOf(evidence, child.id, columns).kind === 'unique' &&
-    (sampleOf(evidence, child.id)?.result.rows ?? 0) > 10
+    declaredUniques(child).some((unique) => sameColumns(unique, columns)) ||
+    (uniquenessOf(evidence, child.id, columns).kind === 'unique' && (sampleOf(evidence, child.id)?.result.rows ?? 0) > 10)
   );
 }
 
@@ -264,15 +286,22 @@ function knownOf(catalogue: Catalogue): Known {
   return known;
 }
 
-/** Columns that refer elsewhere by a foreign key or by a full name: a key among them is a subtype's. */
-export function referringColumns(catalogue: Catalogue, candidates: readonly ReferenceCandidate[]): ReadonlySet<ColumnId> {
-  const declaredOnes = catalogue.tables.flatMap((table) =>
-    foreignKeysOf(table).flatMap((key) => (key.columns.length === 1 ? [columnId(table.id, key.columns[0] ?? '')] : [])),
-  );
-  const namedOnes = candidates
-    .filter((c) => c.columns.length === 1 && c.likeness >= 0.9 && c.child !== c.parent)
-    .map((c) => columnId(c.child, c.columns[0] ?? ''));
-  return new Set([...declaredOnes, ...namedOnes]);
+/** Columns that refer elsewhere by a foreign key or by a full name, with what they refer to: a key among them is a subtype's. */
+export function referringColumns(
+  catalogue: Catalogue,
+  candidates: readonly ReferenceCandidate[],
+): ReadonlyMap<ColumnId, ReadonlySet<ColumnId>> {
+  const found = new Map<ColumnId, Set<ColumnId>>();
+  const add = (child: TableId, column: string, parent: TableId, key: string): void => {
+    const own = columnId(child, column);
+    found.set(own, (found.get(own) ?? new Set<ColumnId>()).add(columnId(parent, key)));
+  };
+  for (const table of catalogue.tables)
+    for (const { columns, parent, parentColumns } of foreignKeysOf(table))
+      if (columns.length === 1) add(table.id, columns[0] ?? '', parent, parentColumns[0] ?? '');
+  for (const { child, columns, parent, parentColumns, likeness } of candidates)
+    if (columns.length === 1 && likeness >= 0.9 && child !== parent) add(child, columns[0] ?? '', parent, parentColumns[0] ?? '');
+  return found;
 }
 
 function columnsNamed(table: Table, names: readonly string[]): readonly Column[] {

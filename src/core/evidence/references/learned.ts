@@ -4,9 +4,10 @@
 // What a column itself added is left out when it is judged.
 
 import type { TableId } from '../../catalogue/identifiers';
-import { baseTables, foreignKeysOf } from '../../catalogue/lookups';
+import { baseTables, foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { affixesOf } from '../../naming/affixes';
+import { vocabularyOf } from '../../naming/vocabulary';
 import { type NamedColumn, namesARole } from './likeness';
 import { namedColumn } from './naming';
 
@@ -17,6 +18,10 @@ export interface Lesson {
   readonly parent: TableId;
   readonly belief: number;
 }
+
+// Columns of one name may refer to another table each and yet in the same way: to their own, to the one that their own speaks of.
+const toItself = '<itself>' as TableId;
+const toWithin = '<within>' as TableId;
 
 export interface Learned {
   /** How far columns of the same name refer to this parent, and to others: each 0 to below 1, more with more of them. */
@@ -37,12 +42,16 @@ interface Told {
 
 const kept = new WeakMap<Catalogue, ReadonlyMap<string, Told>>();
 
+const anyRole = '';
+const smoothing = 0.7;
 const usualShare = 0.3;
 const usualColumns = 6;
 
 export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned {
   const told = toldOf(catalogue);
   const byWords = new Tally();
+  const byWay = new Tally();
+  const byName = new Map<string, number>();
   const byRole = new Tally();
   const byParent = new Map<TableId, number>();
   const own = new Map<string, Map<TableId, number>>();
@@ -56,23 +65,41 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     const name = `${child} ${column}`;
     const one = told.get(name);
     if (!one) continue;
+    const way = child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
     byWords.add(one.words, parent, belief);
-    if (one.role !== null) byRole.add(one.role, parent, belief);
+    if (way !== null) byWay.add(one.words, way, belief);
+    byName.set(one.words, (byName.get(one.words) ?? 0) + belief);
+    if (one.role !== null) {
+      byRole.add(one.role, parent, belief);
+      byRole.add(anyRole, parent, belief);
+    }
     byParent.set(parent, (byParent.get(parent) ?? 0) + belief);
     const make = makes.get(one.make);
     if (make) make.refer += belief;
     const mine = own.get(name) ?? new Map<TableId, number>();
     own.set(name, mine.set(parent, (mine.get(parent) ?? 0) + belief));
   }
+  const wayOf = (child: TableId, parent: TableId): TableId | null =>
+    child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
   const ownOf = (child: TableId, column: string): ReadonlyMap<TableId, number> => own.get(`${child} ${column}`) ?? nothing;
   return {
     siblings(child, column, parent) {
       const words = told.get(`${child} ${column}`)?.words;
-      return words === undefined ? { agree: 0, differ: 0 } : byWords.share(words, parent, ownOf(child, column));
+      if (words === undefined) return { agree: 0, differ: 0 };
+      const mine = ownOf(child, column);
+      const same = byWords.share(words, parent, mine);
+      const way = wayOf(child, parent);
+      if (way === null) return same;
+      const others = Math.max(0, (byName.get(words) ?? 0) - sum(mine.values()));
+      const alike = byWay.count(words, way) - (mine.get(parent) ?? 0);
+      const agree = Math.max(same.agree, Math.max(0, alike) / (others + smoothing));
+      return { agree, differ: Math.min(same.differ, Math.max(0, others / (others + smoothing) - agree)) };
     },
     sameRole(child, column, parent) {
       const role = told.get(`${child} ${column}`)?.role ?? null;
-      return role === null ? 0 : byRole.share(role, parent, ownOf(child, column)).agree;
+      if (role === null) return 0;
+      const mine = ownOf(child, column);
+      return Math.max(byRole.share(role, parent, mine).agree, 0.7 * byRole.share(anyRole, parent, mine).agree);
     },
     customary(child, column) {
       const make = makes.get(told.get(`${child} ${column}`)?.make ?? '');
@@ -105,13 +132,25 @@ class Tally {
     this.counts.set(name, known);
   }
 
+  count(name: string, parent: TableId): number {
+    return this.counts.get(name)?.byParent.get(parent) ?? 0;
+  }
+
   share(name: string, parent: TableId, own: ReadonlyMap<TableId, number>): { readonly agree: number; readonly differ: number } {
     const known = this.counts.get(name);
     if (!known) return { agree: 0, differ: 0 };
     const total = Math.max(0, known.total - sum(own.values()));
     const agreeing = Math.max(0, (known.byParent.get(parent) ?? 0) - (own.get(parent) ?? 0));
-    return { agree: agreeing / (total + 0.7), differ: Math.max(0, total - agreeing) / (total + 0.7) };
+    return { agree: agreeing / (total + smoothing), differ: Math.max(0, total - agreeing) / (total + smoothing) };
   }
+}
+
+/** True when a table's name begins with another's: a relationship of berths speaks of berth. */
+export function speaksOf(catalogue: Catalogue, child: TableId, parent: TableId): boolean {
+  const vocabulary = vocabularyOf(catalogue);
+  const words = vocabulary.tableWords(getTable(catalogue, child));
+  const first = vocabulary.tableWords(getTable(catalogue, parent));
+  return child !== parent && first.length < words.length && first.every((word, i) => word === words[i]);
 }
 
 function toldOf(catalogue: Catalogue): ReadonlyMap<string, Told> {

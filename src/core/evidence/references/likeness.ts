@@ -19,6 +19,8 @@ export interface NamedKey {
   /** The same without a module's prefix. */
   readonly subjectWords: readonly string[];
   readonly keyWords: readonly string[];
+  /** The same with what all columns of its table begin with. */
+  readonly wholeWords: readonly string[];
   /** The key column's name. */
   readonly key: string;
   readonly primary: boolean;
@@ -83,7 +85,15 @@ export function likenessOf(column: NamedColumn, key: NamedKey): Likeness | null 
   return table && table.score > found.score ? table : found;
 }
 
-function byKey({ name: column, words: own }: NamedColumn, { table, tableWords, key, keyWords, primary }: NamedKey): Likeness | null {
+function byKey(named: NamedColumn, key: NamedKey): Likeness | null {
+  const { name: column, words: own } = named;
+  const { table, tableWords, keyWords, wholeWords, primary } = key;
+  // With what all columns of its table begin with, a key says whose it is.
+  if (wholeWords.length > keyWords.length && endsWith(own, wholeWords))
+    return {
+      score: own.length === wholeWords.length ? 0.97 : 0.87,
+      reason: `${column} ${own.length === wholeWords.length ? 'has' : 'is a role before'} the name of the key of ${table.name}`,
+    };
   const { stem, affix: tail } = stemOf(keyWords);
   const telling = keyWords.length > 1 || !tails.has(keyWords[0] ?? '');
   if (!telling || keyWords.length === 0) return null;
@@ -91,7 +101,7 @@ function byKey({ name: column, words: own }: NamedColumn, { table, tableWords, k
   if (sameWords(own, keyWords)) {
     // A key whose name says nothing of its table (name, external_no) is met everywhere.
     const speaks = stem.some((word) => tableWords.some((other) => shortFor(word, other) > 0));
-    const spelt = column.toLowerCase() === key.toLowerCase() ? 0 : 0.08;
+    const spelt = column.toLowerCase() === key.key.toLowerCase() ? 0 : 0.08;
     const score = (speaks ? 0.95 : !primary ? 0.35 : tail === null ? 0.6 : 0.85) - spelt;
     return {
       score,

@@ -69,7 +69,11 @@ export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): r
     (c) => (orphanShareOf(c, evidence) ?? 0) <= orphansTolerated,
   );
   const referring = referringColumns(catalogue, candidates);
-  return candidates.map((candidate) => ({ candidate, own: ownFeaturesOf(candidate, { catalogue, evidence, referring }) }));
+  const byColumns = groupBy(candidates, childKey);
+  return candidates.map((candidate) => ({
+    candidate,
+    own: ownFeaturesOf(candidate, { catalogue, evidence, referring, rivals: byColumns.get(childKey(candidate)) ?? [] }),
+  }));
 }
 
 export interface Judged extends LabelledFeatures {

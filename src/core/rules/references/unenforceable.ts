@@ -69,6 +69,7 @@ function fits(catalogue: Catalogue, child: Table, column: string, parent: Table)
       tableWords: vocabulary.tableWords(parent),
       subjectWords: vocabulary.subjectWords(parent),
       keyWords: vocabulary.columnWords(parent, key.name),
+      wholeWords: vocabulary.wholeWords(key.name),
       key: key.name,
       primary: true,
     },

@@ -131,6 +131,13 @@ reading (tide): >station taken:ts level:num quality:small {station,taken}
 subscription (tide): &station &user since:ts
 order (cargo): order_code:text! >customer >warehouse? delivered:date? created_by:>user changed_by:>user? audited
 order_line (cargo): >order >product quantity:int price:num position:small {order,product}
+timesheet (hr): >shift >employee day:date hours:num break_count:small
+access_entry (core): >group >user at:ts result:small
+event (port): >port_call event_type:small vessel_count:int order_no:int at:ts mode:small
+event_type (port): name:text! sort_order:small
+summary (fin): period:int invoice_count:int payment_total:num account_type:small customer_level:small user_rank:small {period,invoice_count}
+job_queue (core): job_type:small state:small retry_count:int max_users:int note_length:int queued:ts >user?
+transfer (fin): from>account to>account amount:num booked:ts batch_no:int
 pilot_licence (port): >person >terminal grade:small valid_until:date
 `;
 

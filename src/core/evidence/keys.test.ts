@@ -2,7 +2,8 @@ import { expect, test } from 'vitest';
 import type { TableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
 import { sketch } from '../catalogue/sketch';
-import { bestKey, candidateKeys, expectedRepeats, keyQuestions, nearlyKeys } from './keys';
+import { expectedRepeats } from './keyFeatures';
+import { bestKey, candidateKeys, keyQuestions, nearlyKeys } from './keys';
 import { evidence, profiled, repeating } from './measured';
 import { sampleOf } from './evidence';
 

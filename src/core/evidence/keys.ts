@@ -1,17 +1,16 @@
-// Candidate keys: minimal column sets that identify a row. A sample falsifies most (combinations.ts),
-// the database verifies the best of what is left, and they are ranked as an administrator would. What
-// is unique in small data may be so by chance: a set counts for more the more repeats there would
-// have been to expect if its columns had nothing to do with each other.
+// Candidate keys: column sets that identify a row (keySets.ts). A sample falsifies most, the database verifies the best of what is left,
+// and a model weighs them against each other (keyFeatures.ts, keyWeights.ts).
 
 import type { TableId } from '../catalogue/identifiers';
-import { declaredUniques, foreignKeysOf, heirsOf, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
-import type { Catalogue, Column, Table } from '../catalogue/model';
-import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
-import { type Vocabulary, vocabularyOf } from '../naming/vocabulary';
-import { endsWith } from '../naming/words';
+import { heirsOf, primaryKeyOf } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
+import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
-import type { Sample } from './sample';
+import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
+import { isOwnId, numbersItself } from './keyNames';
+import { uniqueSets } from './keySets';
+import { keyLogOdds, type KeyModel, keyModels } from './keyWeights';
 import { isTooWide } from './widths';
 
 export interface KeyCandidate {
@@ -19,7 +18,7 @@ export interface KeyCandidate {
   readonly how: How;
   /** Rows with a null in it: such a set can be unique, but not a primary key. */
   readonly nullRows: number;
-  /** Larger is better; above zero it is worth proposing. */
+  /** Log-odds that the makers meant it, against none of the candidates. */
   readonly score: number;
   /** What speaks for and against it, in words. */
   readonly reasons: readonly string[];
@@ -32,32 +31,45 @@ export interface KeyChild {
   readonly rows: number | null;
 }
 
-/** Wider sets cost most to verify and are rarely right: only the best few are asked about. */
-const compositesVerified = 3;
-const singlesVerified = 12;
-/** Below it a key is no better than a number of our own. */
+/** Log-odds below which a key is no better than a number of our own. */
 const leastScore = -1.1;
 
-/** The column sets of a table without a primary key whose uniqueness should be verified next. */
+/** Facts asked for in all about one table, and at once. */
+const mostAsked = 18;
+const askedAtOnce = 6;
+/** A likelihood that is not worth a look at the whole table. */
+const leastAsked = -3.5;
+
+/** The column sets of a table without a primary key whose uniqueness should be verified next: the likeliest, until the best of all is. */
 export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evidence, depth: Depth): readonly RepeatsRequest[] {
   const sample = sampleOf(evidence, table.id);
-  if (depth !== 'exact' || !sample || sample.how.kind === 'exact') return [];
-  const ranked = sample.result.uniques
-    .map((columns) => ({ columns, score: rank(catalogue, table, columns, sample.result).score }))
+  if (depth !== 'exact' || !sample || sample.how.kind === 'exact' || sample.result.rows < 2) return [];
+  const ranked = uniqueSets(catalogue, table, sample.result)
+    .filter((columns) => uniquenessOf(evidence, table.id, columns).kind === 'unique')
+    .map((columns) => ({ columns, score: scoreOf(keyFeaturesOf(catalogue, table, columns, sample.result)) }))
+    .filter(({ score }) => score > leastAsked)
     .sort((a, b) => b.score - a.score);
-  const singles = ranked.filter(({ columns, score }) => columns.length === 1 && score > leastScore).slice(0, singlesVerified);
-  const open = unasked(singles);
-  if (open.length > 0) return open;
-  // A single column that holds and is any good makes wider sets pointless.
-  if (candidateKeys(catalogue, table, evidence).some((key) => key.columns.length === 1 && key.score > 0 && key.nullRows === 0))
-    return [];
-  return unasked(ranked.filter(({ columns, score }) => columns.length > 1 && score > -1).slice(0, compositesVerified));
+  const open = ranked.findIndex(({ columns }) => !isVerified(evidence, table.id, columns, sample.result.uniques));
+  const asked = ranked.filter(({ columns }) => wasAsked(evidence, { kind: 'repeats', table: table.id, columns })).length;
+  // Once the best one is verified the others need not be.
+  if (open !== 0 || asked >= mostAsked) return [];
+  return ranked
+    .map(({ columns }): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))
+    .filter((request) => !wasAsked(evidence, request) && !isVerified(evidence, table.id, request.columns, sample.result.uniques))
+    .slice(0, askedAtOnce);
+}
 
-  function unasked(sets: readonly { readonly columns: readonly string[] }[]): readonly RepeatsRequest[] {
-    return sets
-      .map(({ columns }): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))
-      .filter((request) => !wasAsked(evidence, request));
-  }
+/** In a sample of a large table many sets are unique that are not so in the whole: only what was counted, or has a counted part, is. */
+function isVerified(
+  evidence: Evidence,
+  table: TableId,
+  columns: readonly string[],
+  minimal: readonly (readonly string[])[],
+): boolean {
+  return [columns, ...minimal.filter((part) => part.every((column) => columns.includes(column)))].some((set) => {
+    const known = uniquenessOf(evidence, table, set);
+    return known.kind === 'unique' && known.how.kind === 'exact';
+  });
 }
 
 const kept = new WeakMap<Evidence, Map<TableId, readonly KeyCandidate[]>>();
@@ -75,18 +87,42 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
   const sample = sampleOf(evidence, table.id);
   if (!sample) return [];
   if (sample.result.rows < 2) return byNameAlone(catalogue, table, sample.how);
-  const sets = distinctSets([...declaredUniques(table), ...sample.result.uniques]);
-  return sets
+  return uniqueSets(catalogue, table, sample.result)
     .filter((columns) => !isTooWide(evidence, table.id, columns))
     .flatMap((unique): KeyCandidate[] => {
       const known = uniquenessOf(evidence, table.id, unique);
-      if (known.kind !== 'unique' || (unique.length > 1 && !isSettled(sample.how, known.how))) return [];
+      const verified = isVerified(evidence, table.id, unique, sample.result.uniques);
+      if (known.kind !== 'unique' || (unique.length > 1 && sample.how.kind === 'sample' && !verified)) return [];
       const columns = withSplit(table, unique);
+      const features = keyFeaturesOf(catalogue, table, unique, sample.result);
       return columns === null
         ? []
-        : [{ columns, how: known.how, nullRows: known.nullRows, ...rank(catalogue, table, columns, sample.result) }];
+        : [
+            {
+              columns,
+              how: verified ? { kind: 'exact' } : known.how,
+              nullRows: known.nullRows,
+              score: scoreOf(features),
+              reasons: reasonsOf(features),
+            },
+          ];
     })
     .sort((a, b) => b.score - a.score || a.columns.length - b.columns.length);
+}
+
+function scoreOf(features: KeyFeatures): number {
+  return keyLogOdds(keyModels.primary, features);
+}
+
+const leastSaid = 0.3;
+
+/** What moved a likelihood, in words, strongest first. */
+export function reasonsOf(features: KeyFeatures, model: KeyModel = keyModels.primary): readonly string[] {
+  return keyFeatureNames
+    .map((name) => ({ name, by: model.weights[name] * features[name] }))
+    .filter(({ by }) => Math.abs(by) >= leastSaid)
+    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+    .map(({ name }) => keyFeatureWords[name]);
 }
 
 // The key of a partitioned table has to hold what it is split by; null when expressions split it.
@@ -110,113 +146,11 @@ function byNameAlone(catalogue: Catalogue, table: Table, how: How): readonly Key
     }));
 }
 
-// In a sample of a large table many wide sets are unique that are not so in the whole: only a verified one counts.
-function isSettled(sampled: How, known: How): boolean {
-  return sampled.kind !== 'sample' || known.kind === 'exact';
-}
-
-function distinctSets(sets: readonly (readonly string[])[]): readonly (readonly string[])[] {
-  return sets.filter((columns, i) => sets.findIndex((other) => sameColumnSet(other, columns)) === i);
-}
-
 /** True when asking the database again would tell nothing new at this depth. */
 export function settled(evidence: Evidence, table: TableId, columns: readonly string[], depth: Depth): boolean {
   if (wasAsked(evidence, { kind: 'repeats', table, columns })) return true;
   const known = uniquenessOf(evidence, table, columns);
   return known.kind === 'repeats' || (known.kind === 'unique' && (depth === 'sampled' || known.how.kind === 'exact'));
-}
-
-/**
- * How many pairs of rows would have agreed in all of these columns if the columns had nothing to do
- * with each other. Zero repeats where many were to be expected are no chance.
- */
-export function expectedRepeats(sample: Sample, columns: readonly string[]): number {
-  const pairs = (sample.rows * (sample.rows - 1)) / 2;
-  return columns.reduce((expected, name) => expected * (sample.columns[name]?.agreement ?? 1), pairs);
-}
-
-function rank(
-  catalogue: Catalogue,
-  table: Table,
-  columns: readonly string[],
-  sample: Sample,
-): { readonly score: number; readonly reasons: readonly string[] } {
-  const vocabulary = vocabularyOf(catalogue);
-  const reasons: string[] = [];
-  let score = 0;
-  const weigh = (weight: number, reason: string): void => {
-    score += weight;
-    reasons.push(reason);
-  };
-  if (declaredUniques(table).some((unique) => sameColumnSet(unique, columns))) weigh(1.6, 'a unique index stands behind it');
-  if (columns.length > 1) {
-    weigh(-0.45 * (columns.length - 1), `${columns.length} columns wide`);
-    const expected = expectedRepeats(sample, columns);
-    if (expected >= 5) weigh(Math.min(1.2, 0.35 * Math.log10(expected)), 'many repeats were to be expected, and there is none');
-    else weigh(-0.8, 'so few rows can be unique by chance');
-    if (standFirst(table, columns)) weigh(0.5, 'they are the first columns');
-  }
-  for (const name of columns) {
-    const column = table.columns.find((c) => c.name === name);
-    if (column) weighPart(column, 1 / columns.length);
-  }
-  return { score, reasons };
-
-  function weighPart(column: Column, share: number): void {
-    const { name } = column;
-    const at = table.columns.indexOf(column);
-    if (isOwnId(vocabulary, table, name)) weigh(2.6 * share, `${name} is named as the table's own identifier`);
-    else if (columns.length > 1 && refers(vocabulary, table, name)) weigh(share, `${name} refers to a parent`);
-    else if (namesAnOrdinal(name)) weigh((columns.length > 1 ? 1 : 0.2) * share, `${name} numbers rows within a group`);
-    else if (isTableName(vocabulary, table, name)) weigh(1.2 * share, `${name} is named as the table is`);
-    else if (namesAnIdentifier(name))
-      weigh((refers(vocabulary, table, name) ? 0.8 : 1.1) * share, `${name} is named as an identifier`);
-    else if (namesADescription(name) || namesAMeasure(name)) weigh(-1.6 * share, `${name} describes or measures`);
-    else if (column.family === 'text') weigh(-0.5 * share, `${name} is plain text`);
-    if (numbersItself(column)) weigh(1.6 * share, `${name} numbers its rows by itself`);
-    if (column.family === 'timestamp')
-      weigh((columns.length > 1 ? -0.3 : -1.4) * share, `${name} is a moment, unique perhaps by chance`);
-    if (column.family === 'date') weigh((columns.length > 1 ? 0.1 : -0.6) * share, `${name} is a date`);
-    if (column.family === 'decimal') weigh(-0.6 * share, `${name} is a decimal number`);
-    if (!column.nullable) weigh(0.4 * share, `${name} is declared NOT NULL`);
-    if ((sample.columns[name]?.longest ?? 0) > 60 || (column.length ?? 0) > 120) weigh(-0.7 * share, `${name} is wide`);
-    if (columns.length === 1 && at === 0) weigh(0.8, `${name} is the first column`);
-    if (columns.length === 1 && at === 1) weigh(0.2, `${name} is the second column`);
-    if (columns.length === 1 && at > 4) weigh(-0.4, `${name} stands far behind`);
-    if (column.family === 'integer' && (sample.columns[name]?.rising ?? 0) > 0.98) weigh(0.4 * share, `${name} grows with time`);
-  }
-}
-
-function standFirst(table: Table, columns: readonly string[]): boolean {
-  return table.columns.slice(0, columns.length).every((column) => columns.includes(column.name));
-}
-
-export function numbersItself(column: Column): boolean {
-  return column.identity !== null || /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/.test(column.default ?? '');
-}
-
-function refers(vocabulary: Vocabulary, table: Table, column: string): boolean {
-  return foreignKeysOf(table).some((key) => key.columns.includes(column)) || vocabulary.namesAnotherTable(table, column);
-}
-
-export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): boolean {
-  const words = vocabulary.columnWords(table, column);
-  if (words.length === 1 && ['id', 'uuid', 'guid', 'uid', 'oid'].includes(words[0] ?? '')) return true;
-  const owner = words.slice(0, -1);
-  if (!namesAnIdentifier(words.at(-1) ?? '') || owner.length === 0) return false;
-  const own = vocabulary.tableWords(table);
-  if (endsWith(own, owner)) return true;
-  // berth_no of berth_booking is the berth's.
-  return (
-    !vocabulary.namesAnotherTable(table, column) &&
-    owner.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3))
-  );
-}
-
-function isTableName(vocabulary: Vocabulary, table: Table, column: string): boolean {
-  const words = vocabulary.columnWords(table, column);
-  const own = vocabulary.tableWords(table);
-  return words.length > 0 && endsWith(own, words);
 }
 
 /** A column that is named as the table's own identifier and all but identifies: few of its values repeat. */

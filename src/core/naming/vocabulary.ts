@@ -136,7 +136,10 @@ function withoutPrefix(words: readonly string[], prefix: string | undefined): re
 }
 
 function columnPrefix(table: Table): string | null {
+  // As they are spelt: a plural before some and a singular before others are two prefixes.
+  const spelt = new Set(table.columns.map((column) => /^[^_\W]+?(?=[_\W]|(?<=\p{Ll})\p{Lu}|$)/u.exec(column.name)?.[0].toLowerCase()));
   const firsts = new Set(table.columns.map((column) => clean(column.name)[0]));
+  if (spelt.size > 1) return null;
   const [only] = firsts;
   const several = table.columns.length >= 3 && table.columns.every((column) => clean(column.name).length > 1);
   if (firsts.size !== 1 || !several || only === undefined) return null;

@@ -7,7 +7,7 @@ import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
-import { isOwnId, numbersItself } from '../keys';
+import { isOwnId, numbersItself } from '../keyNames';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
 import { type Learned, speaksOf } from './learned';
 
@@ -61,7 +61,7 @@ export const featureWords: Readonly<Record<FeatureName, string>> = {
   indexed: 'an index on the column',
   unindexed: 'no index on the column, where others have one',
   ownKey: 'the column is a key of its own table',
-  fillsItself: 'the column fills itself',
+  fillsItself: 'the column is a key that fills itself',
   inherited: 'the column is inherited',
   sameDomain: 'the same domain as the parent’s key',
   sameType: 'exactly the parent’s type',
@@ -117,7 +117,7 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     indexed: flag(indexesAround && isIndexed),
     unindexed: flag(indexesAround && !isIndexed),
     ownKey: flag(isOwnKey(child, candidate.columns, evidence)),
-    fillsItself: flag(columns.some(numbersItself)),
+    fillsItself: flag(single && numbersItself(single) && isOwnKey(child, candidate.columns, evidence)),
     inherited: flag(candidate.columns.some((column) => isInherited(catalogue, child, column))),
     sameDomain: flag(columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain)),
     sameType: flag(columns.every((column, i) => column.declaredType === targets[i]?.declaredType)),

@@ -38,7 +38,7 @@ export const missingKey = defineRule<Facts>({
         table: table.id,
         columns: [],
         severity: severityOf(audit, table, profile?.result.rows ?? null),
-        confidence: best ? Math.min(0.99, (0.78 + 0.06 * best.score) * strengthOf(best.how)) : 0.95,
+        confidence: best ? Math.min(0.99, Math.max(0.5, shareOf(best, candidates)) * strengthOf(best.how)) : 0.95,
         facts: {
           rows: profile?.result.rows ?? null,
           how: profile?.how ?? null,
@@ -76,6 +76,11 @@ export const missingKey = defineRule<Facts>({
     };
   },
 });
+
+/** The probability that this one is meant, beside the others and beside none of them. */
+function shareOf(best: KeyCandidate, candidates: readonly KeyCandidate[]): number {
+  return Math.exp(best.score) / (1 + candidates.reduce((sum, { score }) => sum + Math.exp(score), 0));
+}
 
 function severityOf(audit: Audit, table: Table, rows: number | null): Severity {
   const children = referencesOn(audit.references, table.id).length + referencesTo(audit.catalogue, table.id).length;

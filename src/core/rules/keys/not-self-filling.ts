@@ -1,7 +1,7 @@
 import { foreignKeysOf, primaryKeyOf } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
-import { isOwnId } from '../../evidence/keys';
+import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { spoken } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';

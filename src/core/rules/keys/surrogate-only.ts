@@ -1,6 +1,6 @@
 import { declaredUniques, foreignKeysOf, primaryKeyOf, sameColumnSet } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
-import { isOwnId } from '../../evidence/keys';
+import { isOwnId } from '../../evidence/keyNames';
 import { plausibleUniques } from '../../evidence/uniques';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, spoken } from '../../naming/words';

@@ -1,0 +1,100 @@
+// Fits the models for keys and for what is unique beside them (src/core/evidence/keyWeights.ts), as fit.ts does for references.
+//
+//   npm run bench:fit-keys                 prints new weights
+//   npm run bench:fit-keys -- --models FILE   writes models for each family of schemas, fitted without it
+
+import { writeFileSync } from 'node:fs';
+import { baseTables, sameColumnSet } from '../src/core/catalogue/lookups';
+import { sampleOf, uniquenessOf } from '../src/core/evidence/evidence';
+import { keyFeatureNames, type KeyFeatureName, keyFeaturesOf } from '../src/core/evidence/keyFeatures';
+import { lacksPrimaryKey } from '../src/core/evidence/keys';
+import { uniqueSets } from '../src/core/evidence/keySets';
+import { expectedKeys, judgeKeysBy, type KeyModels } from '../src/core/evidence/keyWeights';
+import { uniqueCandidates } from '../src/core/evidence/uniques';
+import { groupBy } from '../src/core/grouping';
+import { truthOf } from './corpus';
+import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
+import { fitLogit, type Group, printed, weightOf } from './logit';
+
+const signs: Readonly<Partial<Record<KeyFeatureName, 1 | -1>>> = {
+  describes: -1,
+  measures: -1,
+  moment: -1,
+  decimal: -1,
+  wide: -1,
+  hashed: -1,
+  mandatory: 1,
+  indexed: 1,
+  byChance: -1,
+  noChance: 1,
+  ordinalAlone: -1,
+  sharedAlone: -1,
+  inherited: -1,
+  leads: 1,
+  allRefer: 1,
+  numbered: 1,
+};
+const given: readonly KeyFeatureName[] = ['inherited'];
+
+const cases: Case[] = [];
+for (const schema of [...realSchemas, ...madeSchemas])
+  for (const loss of ['everything', 'half of everything'] as const) cases.push(await surveyWith(schema, loss, schema.length));
+const families = [...new Set(cases.map(({ schema }) => familyOf(schema)))];
+
+const file = process.argv[process.argv.indexOf('--models') + 1];
+if (process.argv.includes('--models') && file) {
+  writeFileSync(
+    file,
+    JSON.stringify(Object.fromEntries(families.map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])), null, 1),
+  );
+} else {
+  const { primary, unique } = fit(cases);
+  console.log(`${printed('primary', primary)},\n${printed('unique', unique)}`);
+}
+
+function fit(all: readonly Case[]): KeyModels {
+  const primary = fitLogit(all.flatMap((one) => weighed(one, all, keyGroups(one))), { names: keyFeatureNames, expected: expectedKeys.primary, signs, given });
+  // What is unique beside a key depends on the key that is believed.
+  judgeKeysBy({ primary, unique: expectedKeys.unique });
+  const unique = fitLogit(all.flatMap((one) => weighed(one, all, uniqueGroups(one))), { names: keyFeatureNames, expected: expectedKeys.unique, signs, given });
+  judgeKeysBy(expectedKeys);
+  return { primary, unique };
+}
+
+function weighed({ schema }: Case, all: readonly Case[], groups: readonly Group['choices'][]): readonly Group[] {
+  const family = familyOf(schema);
+  const cases = groupBy(all, (c) => familyOf(c.schema)).get(family)?.length ?? 1;
+  return groups.map((choices) => ({ choices, weight: weightOf(groups.length, cases, family) }));
+}
+
+function keyGroups({ schema, catalogue, evidence }: Case): readonly Group['choices'][] {
+  const truth = truthOf(schema).tables;
+  return baseTables(catalogue)
+    .filter(lacksPrimaryKey)
+    .flatMap((table) => {
+      const sample = sampleOf(evidence, table.id)?.result;
+      if (!sample || sample.rows < 2) return [];
+      const right = truth[`${table.schema}.${table.name}`]?.pk ?? null;
+      return [
+        uniqueSets(catalogue, table, sample)
+          .filter((columns) => {
+            const known = uniquenessOf(evidence, table.id, columns);
+            return known.kind === 'unique' && known.nullRows === 0;
+          })
+          .map((columns) => ({
+            features: keyFeaturesOf(catalogue, table, columns, sample),
+            right: right !== null && sameColumnSet(right, columns),
+          })),
+      ];
+    });
+}
+
+function uniqueGroups({ schema, catalogue, evidence }: Case): readonly Group['choices'][] {
+  const truth = truthOf(schema).tables;
+  return baseTables(catalogue).flatMap((table) => {
+    const uniques = truth[`${table.schema}.${table.name}`]?.uniques ?? [];
+    return uniqueCandidates(catalogue, table, evidence)
+      .filter(({ columns }) => !uniques.some((one) => one.redundant && sameColumnSet(one.columns, columns)))
+      .map(({ columns, features }) => [{ features, right: uniques.some((one) => sameColumnSet(one.columns, columns)) }]);
+  });
+}

@@ -1,0 +1,37 @@
+// What the name and the making of a column say of it as its own table's identifier.
+
+import type { Column, Table } from '../catalogue/model';
+import { knownAffixes, stemOf } from '../naming/affixes';
+import { namesAnIdentifier } from '../naming/meaning';
+import type { Vocabulary } from '../naming/vocabulary';
+import { endsWith } from '../naming/words';
+
+const bare = new Set(['id', 'uuid', 'guid', 'uid', 'oid', 'pk', 'rowid', 'key']);
+
+/** `id`, `berth_id` or `id_berth` of berth. */
+export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): boolean {
+  const words = vocabulary.columnWords(table, column);
+  if (words.length === 1 && bare.has(words[0] ?? '')) return true;
+  const { stem: owner, affix } = stemOf(words, knownAffixes);
+  if (owner.length === 0 || (affix === null && !namesAnIdentifier(words.at(-1) ?? ''))) return false;
+  const subject = affix === null ? words.slice(0, -1) : owner;
+  const own = vocabulary.tableWords(table);
+  if (subject.length === 0) return false;
+  if (endsWith(own, subject)) return true;
+  // berth_no of berth_booking is the berth's.
+  return (
+    !vocabulary.namesAnotherTable(table, column) &&
+    subject.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3))
+  );
+}
+
+export function isTableName(vocabulary: Vocabulary, table: Table, column: string): boolean {
+  const words = vocabulary.columnWords(table, column);
+  const own = vocabulary.tableWords(table);
+  return words.length > 0 && endsWith(own, words);
+}
+
+/** True of a column that the server fills with the next number, or with a made-up identifier. */
+export function numbersItself(column: Column): boolean {
+  return column.identity !== null || /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/.test(column.default ?? '');
+}

@@ -1,0 +1,123 @@
+// Column sets of a table that can identify its rows. The minimal ones are found in a sample (combinations.ts); the maker of a table often
+// meant a wider one, of which a part happens not to repeat in the rows there are: both ends of a link, a parent with an ordinal, the first
+// columns. Such sets are unique when a part of them is.
+
+import type { TableId } from '../catalogue/identifiers';
+import { baseTables, declaredUniques, foreignKeysOf } from '../catalogue/lookups';
+import type { Catalogue, Column, Table } from '../catalogue/model';
+import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
+import { vocabularyOf } from '../naming/vocabulary';
+import type { Sample } from './sample';
+
+export const widestSet = 6;
+const mostSets = 60;
+/** Columns in front of a table that its key may be made of. */
+const lookedAt = 8;
+
+/** Minimal sets and wider ones that contain them, each once, in the order of the table's columns. */
+export function uniqueSets(catalogue: Catalogue, table: Table, sample: Sample): readonly (readonly string[])[] {
+  const minimal = distinctSets([...declaredUniques(table), ...sample.uniques]);
+  const usable = new Set(table.columns.filter((column) => canIdentify(column) && (sample.columns[column.name]?.nulls ?? 0) === 0).map((c) => c.name));
+  const wider = wideSets(catalogue, table)
+    .filter((set) => set.length > 1 && set.length <= widestSet && set.every((column) => usable.has(column)))
+    .filter((set) => minimal.some((part) => part.every((column) => set.includes(column))));
+  return distinctSets([...minimal, ...wider]).slice(0, mostSets);
+}
+
+function wideSets(catalogue: Catalogue, table: Table): readonly (readonly string[])[] {
+  const roles = rolesOf(catalogue, table);
+  const front = table.columns.slice(0, lookedAt);
+  const named = (columns: readonly Column[]): readonly string[] => columns.map((column) => column.name);
+  const referring = front.filter((column) => roles.get(column.name)?.refers);
+  const shared = front.filter((column) => roles.get(column.name)?.shared || roles.get(column.name)?.refers);
+  const ordinals = front.filter((column) => roles.get(column.name)?.ordinal);
+  const pairs = referring.flatMap((one, i) => referring.slice(i + 1).map((other) => named([one, other])));
+  const numbered = referring.flatMap((one) => ordinals.map((ordinal) => inOrder(table, named([one, ordinal]))));
+  return [
+    ...Array.from({ length: widestSet - 1 }, (_, i) => named(front.slice(0, i + 2))),
+    named(referring),
+    named(shared),
+    inOrder(table, [...named(referring), ...named(ordinals)]),
+    inOrder(table, [...named(shared), ...named(ordinals)]),
+    ...pairs,
+    ...pairs.flatMap((pair) => ordinals.map((ordinal) => inOrder(table, [...pair, ordinal.name]))),
+    ...numbered,
+    // What all tables share beside what is this table's own: a host and a name.
+    ...front.flatMap((one) => shared.map((other) => inOrder(table, [...new Set([one.name, other.name])]))),
+  ].map((set) => [...new Set(set)]);
+}
+
+function inOrder(table: Table, set: readonly string[]): readonly string[] {
+  return table.columns.flatMap((column) => (set.includes(column.name) ? [column.name] : []));
+}
+
+export function distinctSets(sets: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  const seen = new Set<string>();
+  return sets.filter((columns) => {
+    const name = [...columns].sort().join('\0');
+    return seen.size < seen.add(name).size;
+  });
+}
+
+/** What part a column may play in a key. */
+export interface Role {
+  /** It refers to another table, by a foreign key or by its name. */
+  readonly refers: boolean;
+  /** Columns of the same name stand in many tables, and it is no table's own identifier: what rows are told apart by beside others. */
+  readonly shared: boolean;
+  readonly ordinal: boolean;
+}
+
+const kept = new WeakMap<Catalogue, Map<TableId, ReadonlyMap<string, Role>>>();
+const frequencies = new WeakMap<Catalogue, ReadonlyMap<string, number>>();
+
+export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string, Role> {
+  let known = kept.get(catalogue);
+  if (!known) kept.set(catalogue, (known = new Map<TableId, ReadonlyMap<string, Role>>()));
+  let roles = known.get(table.id);
+  if (!roles) {
+    const vocabulary = vocabularyOf(catalogue);
+    const declared = new Set(foreignKeysOf(table).flatMap((key) => key.columns));
+    roles = new Map(
+      table.columns.map((column) => [
+        column.name,
+        {
+          refers: declared.has(column.name) || (canIdentify(column) && !isPlain(column.name) && vocabulary.namesAnotherTable(table, column.name)),
+          shared: shareOfTables(catalogue, column.name) >= leastShared && canIdentify(column) && !isPlain(column.name) && column.name.length > 2,
+          ordinal: ['integer', 'decimal'].includes(column.family) && (namesAnOrdinal(column.name) || namesAVersion(column.name)),
+        },
+      ]),
+    );
+    known.set(table.id, roles);
+  }
+  return roles;
+}
+
+const leastShared = 0.12;
+const fewestSharing = 3;
+
+/** The share of tables that have a column of this name, its own included; none below three tables. */
+export function shareOfTables(catalogue: Catalogue, column: string): number {
+  let counted = frequencies.get(catalogue);
+  const tables = baseTables(catalogue);
+  if (!counted) {
+    const counts = new Map<string, number>();
+    for (const { name } of tables.flatMap((table) => table.columns)) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1);
+    frequencies.set(catalogue, (counted = counts));
+  }
+  const count = counted.get(column.toLowerCase()) ?? 0;
+  return count < fewestSharing ? 0 : count / tables.length;
+}
+
+function isPlain(name: string): boolean {
+  return namesAMeasure(name) || namesADescription(name) || /(^|_)(created|updated|modified|status|state|type|active|enabled|name)(_|$)/i.test(name);
+}
+
+export function namesAVersion(name: string): boolean {
+  return /(^|_)(version|revision|rev|release|generation|period)(_?(no|nr|num|number|id))?$/i.test(name) && !namesAnIdentifierAlone(name);
+}
+
+function namesAnIdentifierAlone(name: string): boolean {
+  return namesAnIdentifier(name) && !/version|revision|rev|release|generation|period/i.test(name);
+}
+

@@ -14,7 +14,12 @@ interface Model {
     readonly pk: readonly string[] | null;
     readonly uniques: readonly (readonly string[])[];
     readonly columns: readonly { readonly name: string; readonly nullable: boolean }[];
-    readonly fks: readonly { readonly columns: readonly string[]; readonly parentSchema: string; readonly parentTable: string; readonly parentColumns: readonly string[] }[];
+    readonly fks: readonly {
+      readonly columns: readonly string[];
+      readonly parentSchema: string;
+      readonly parentTable: string;
+      readonly parentColumns: readonly string[];
+    }[];
   }[];
 }
 
@@ -22,7 +27,9 @@ const { psql, pgModel } = (await import(join(corpusFolder, 'lib.mjs'))) as {
   psql: (database: string, sql: string) => unknown;
   pgModel: (database: string) => Model;
 };
-const { fill } = (await import(join(corpusFolder, 'gen.mjs'))) as { fill: (database: string, model: Model, log: (text: string) => void) => { failed: unknown[] } };
+const { fill } = (await import(join(corpusFolder, 'gen.mjs'))) as {
+  fill: (database: string, model: Model, log: (text: string) => void) => { failed: unknown[] };
+};
 
 for (const convention of conventions) {
   const database = `truth_kinds_${convention.name}`;

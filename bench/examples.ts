@@ -49,7 +49,9 @@ export async function surveyWith(schema: string, loss: Loss, seed = 1): Promise<
   const source = remembering(join(builtIn, 'remembered', database), () => openPostgresql(parseConnectionString(urlOf(database))));
   try {
     const catalogue = stripped(await source.readCatalogue(), loss, seed);
-    const result = await survey({ ...source, readCatalogue: () => Promise.resolve(catalogue) } as unknown as Source, { depth: 'exact' });
+    const result = await survey({ ...source, readCatalogue: () => Promise.resolve(catalogue) } as unknown as Source, {
+      depth: 'exact',
+    });
     return { ...result, schema, loss, seed, open: openOnes(catalogue, truthOf(schema)) };
   } finally {
     await source.close();
@@ -59,7 +61,9 @@ export async function surveyWith(schema: string, loss: Loss, seed = 1): Promise<
 function openOnes(catalogue: Catalogue, truth: Truth): Truth['fks'] {
   const declared = new Set(
     catalogue.tables.flatMap((table) =>
-      table.constraints.flatMap((one) => (one.kind === 'foreign key' ? [childKey(`${table.schema}.${table.name}`, one.columns)] : [])),
+      table.constraints.flatMap((one) =>
+        one.kind === 'foreign key' ? [childKey(`${table.schema}.${table.name}`, one.columns)] : [],
+      ),
     ),
   );
   return truth.fks.filter((fk) => !declared.has(childKey(fk.childTable, fk.childColumns)));

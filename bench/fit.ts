@@ -2,7 +2,7 @@
 // schema counting the same, by gradient ascent on the likelihood, pulled towards weights that are expected beforehand. What references
 // teach each other depends on the model, so learning and fitting alternate.
 //
-//   npm run bench:fit              prints new weights
+//   npm run bench:fit              writes new weights into that file
 //   npm run bench:fit -- --models FILE   writes a model for each family of schemas, fitted without it: what bench:accuracy judges by
 
 import { writeFileSync } from 'node:fs';
@@ -14,7 +14,7 @@ import { expected, type Model } from '../src/core/evidence/references/weights';
 import { referenceKey } from './corpus';
 import { childKey, familyOf, hardlyDeclared, madeSchemas, realSchemas, surveyWith } from './examples';
 import { groupBy } from '../src/core/grouping';
-import { fitLogit, type Group, printed, weightOf } from './logit';
+import { fitLogit, type Group, install, weightOf } from './logit';
 import { losses } from './stripped';
 
 /** A schema with something not declared: its candidates, and which are right. */
@@ -107,11 +107,11 @@ const families = [...new Set(examples.map(({ schema }) => familyOf(schema)))];
 const file = process.argv[process.argv.indexOf('--models') + 1];
 if (process.argv.includes('--models') && file) {
   const models = Object.fromEntries(
-    families.map((family) => [family, fit(examples.filter(({ schema }) => familyOf(schema) !== family))]),
+    ['', ...families].map((family) => [family, fit(examples.filter(({ schema }) => familyOf(schema) !== family))]),
   );
   writeFileSync(file, JSON.stringify(models, null, 1));
 } else {
-  console.log(printed('fitted', fit(examples)));
+  install('src/core/evidence/references/weights.ts', 'corpus', fit(examples));
 }
 
 function fit(all: readonly Example[]): Model {

@@ -1,6 +1,6 @@
 // Fits the models for keys and for what is unique beside them (src/core/evidence/keyWeights.ts), as fit.ts does for references.
 //
-//   npm run bench:fit-keys                 prints new weights
+//   npm run bench:fit-keys                 writes new weights into that file
 //   npm run bench:fit-keys -- --models FILE   writes models for each family of schemas, fitted without it
 
 import { writeFileSync } from 'node:fs';
@@ -14,7 +14,7 @@ import { uniqueCandidates } from '../src/core/evidence/uniques';
 import { groupBy } from '../src/core/grouping';
 import { truthOf } from './corpus';
 import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
-import { fitLogit, type Group, printed, weightOf } from './logit';
+import { fitLogit, type Group, install, weightOf } from './logit';
 
 const signs: Readonly<Partial<Record<KeyFeatureName, 1 | -1>>> = {
   describes: -1,
@@ -34,7 +34,8 @@ const signs: Readonly<Partial<Record<KeyFeatureName, 1 | -1>>> = {
   allRefer: 1,
   numbered: 1,
 };
-const given: readonly KeyFeatureName[] = ['inherited'];
+/** Rows that are made up cannot teach it: whether a reference happens to be one to one. */
+const given: readonly KeyFeatureName[] = ['inherited', 'onlyRefers'];
 
 const cases: Case[] = [];
 for (const schema of [...realSchemas, ...madeSchemas])
@@ -45,18 +46,29 @@ const file = process.argv[process.argv.indexOf('--models') + 1];
 if (process.argv.includes('--models') && file) {
   writeFileSync(
     file,
-    JSON.stringify(Object.fromEntries(families.map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])), null, 1),
+    JSON.stringify(
+      Object.fromEntries(families.map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])),
+      null,
+      1,
+    ),
   );
 } else {
   const { primary, unique } = fit(cases);
-  console.log(`${printed('primary', primary)},\n${printed('unique', unique)}`);
+  install('src/core/evidence/keyWeights.ts', 'primary', primary);
+  install('src/core/evidence/keyWeights.ts', 'unique', unique);
 }
 
 function fit(all: readonly Case[]): KeyModels {
-  const primary = fitLogit(all.flatMap((one) => weighed(one, all, keyGroups(one))), { names: keyFeatureNames, expected: expectedKeys.primary, signs, given });
+  const primary = fitLogit(
+    all.flatMap((one) => weighed(one, all, keyGroups(one))),
+    { names: keyFeatureNames, expected: expectedKeys.primary, signs, given },
+  );
   // What is unique beside a key depends on the key that is believed.
   judgeKeysBy({ primary, unique: expectedKeys.unique });
-  const unique = fitLogit(all.flatMap((one) => weighed(one, all, uniqueGroups(one))), { names: keyFeatureNames, expected: expectedKeys.unique, signs, given });
+  const unique = fitLogit(
+    all.flatMap((one) => weighed(one, all, uniqueGroups(one))),
+    { names: keyFeatureNames, expected: expectedKeys.unique, signs, given },
+  );
   judgeKeysBy(expectedKeys);
   return { primary, unique };
 }
@@ -89,12 +101,17 @@ function keyGroups({ schema, catalogue, evidence }: Case): readonly Group['choic
     });
 }
 
+// Of a table with several, each stands against all that are wrong.
 function uniqueGroups({ schema, catalogue, evidence }: Case): readonly Group['choices'][] {
   const truth = truthOf(schema).tables;
   return baseTables(catalogue).flatMap((table) => {
     const uniques = truth[`${table.schema}.${table.name}`]?.uniques ?? [];
-    return uniqueCandidates(catalogue, table, evidence)
+    const choices = uniqueCandidates(catalogue, table, evidence)
       .filter(({ columns }) => !uniques.some((one) => one.redundant && sameColumnSet(one.columns, columns)))
-      .map(({ columns, features }) => [{ features, right: uniques.some((one) => sameColumnSet(one.columns, columns)) }]);
+      .map(({ columns, features }) => ({ features, right: uniques.some((one) => sameColumnSet(one.columns, columns)) }));
+    const wrong = choices.filter(({ right }) => !right);
+    const right = choices.filter((choice) => choice.right);
+    if (right.length > 0) return right.map((one) => [one, ...wrong]);
+    return wrong.length > 0 ? [wrong] : [];
   });
 }

@@ -1,16 +1,21 @@
 // Fits the model for NOT NULL (src/core/evidence/mandatoryWeights.ts), as fit.ts does for references.
 //
-//   npm run bench:fit-mandatory                 prints new weights
+//   npm run bench:fit-mandatory                 writes new weights into that file
 //   npm run bench:fit-mandatory -- --models FILE   writes models for each family of schemas, fitted without it
 
 import { writeFileSync } from 'node:fs';
 import { baseTables, foreignKeysOf } from '../src/core/catalogue/lookups';
-import { type MandatoryFeatureName, mandatoryFeatureNames, identifyingColumns, mandatoryFeatures } from '../src/core/evidence/mandatory';
+import {
+  type MandatoryFeatureName,
+  mandatoryFeatureNames,
+  identifyingColumns,
+  mandatoryFeatures,
+} from '../src/core/evidence/mandatory';
 import { expectedMandatory, type MandatoryModel } from '../src/core/evidence/mandatoryWeights';
 import { referencesFrom, weighReferences } from '../src/core/evidence/references/weigh';
 import { truthOf } from './corpus';
 import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
-import { fitLogit, type Group, printed, weightOf } from './logit';
+import { fitLogit, type Group, install, weightOf } from './logit';
 
 const signs: Readonly<Partial<Record<MandatoryFeatureName, 1 | -1>>> = {
   manyRows: 1,
@@ -25,6 +30,9 @@ const signs: Readonly<Partial<Record<MandatoryFeatureName, 1 | -1>>> = {
   inKey: 1,
 };
 
+/** Rows that are made up cannot teach what a name means. */
+const given: readonly MandatoryFeatureName[] = ['optionalName', 'lastMoment', 'describes'];
+
 interface Example {
   readonly family: string;
   readonly groups: readonly Group['choices'][];
@@ -32,19 +40,27 @@ interface Example {
 
 const examples: Example[] = [];
 for (const schema of [...realSchemas, ...madeSchemas])
-  for (const loss of ['everything', 'half of everything'] as const) examples.push(exampleOf(await surveyWith(schema, loss, schema.length)));
+  for (const loss of ['everything', 'half of everything'] as const)
+    examples.push(exampleOf(await surveyWith(schema, loss, schema.length)));
 const families = [...new Set(examples.map(({ family }) => family))];
 
 const file = process.argv[process.argv.indexOf('--models') + 1];
 if (process.argv.includes('--models') && file) {
-  writeFileSync(file, JSON.stringify(Object.fromEntries(families.map((family) => [family, fit(examples.filter((e) => e.family !== family))])), null, 1));
-} else console.log(printed('fitted', fit(examples)));
+  writeFileSync(
+    file,
+    JSON.stringify(
+      Object.fromEntries(families.map((family) => [family, fit(examples.filter((e) => e.family !== family))])),
+      null,
+      1,
+    ),
+  );
+} else install('src/core/evidence/mandatoryWeights.ts', 'corpus', fit(examples));
 
 function fit(all: readonly Example[]): MandatoryModel {
   const groups = all.flatMap(({ family, groups: own }) =>
     own.map((choices) => ({ choices, weight: weightOf(own.length, all.filter((e) => e.family === family).length, family) })),
   );
-  return fitLogit(groups, { names: mandatoryFeatureNames, expected: expectedMandatory, signs });
+  return fitLogit(groups, { names: mandatoryFeatureNames, expected: expectedMandatory, signs, given });
 }
 
 function exampleOf({ schema, catalogue, evidence }: Case): Example {
@@ -61,7 +77,10 @@ function exampleOf({ schema, catalogue, evidence }: Case): Example {
     return table.columns
       .filter((column) => column.nullable && !known?.pk?.includes(column.name))
       .flatMap((column) => {
-        const features = mandatoryFeatures(catalogue, evidence, table, column, { refers: referring.has(column.name), inKey: identifying.has(column.name) });
+        const features = mandatoryFeatures(catalogue, evidence, table, column, {
+          refers: referring.has(column.name),
+          inKey: identifying.has(column.name),
+        });
         return features ? [[{ features, right: known?.notNull.includes(column.name) ?? false }]] : [];
       });
   });

@@ -25,43 +25,278 @@ const snake = (words: readonly string[]): string => words.join('_');
 const camel = (words: readonly string[]): string => words.map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join('');
 const lowerCamel = (words: readonly string[]): string => words.map((word, i) => (i === 0 ? word : camel([word]))).join('');
 const plural = (words: readonly string[]): string =>
-  snake(words).replace(/$/, 's').replace(/ys$/, 'ies').replace(/(ch|sh|x|s)s$/, '$1es');
+  snake(words)
+    .replace(/$/, 's')
+    .replace(/ys$/, 'ies')
+    .replace(/(ch|sh|x|s)s$/, '$1es');
 const short = (words: readonly string[]): string =>
-  words.length === 1 ? (words[0] ?? '').replace(/(?!^)[aeiou]/g, '').slice(0, 4) : words.map((word) => word.slice(0, words.length > 2 ? 1 : 2)).join('');
+  words.length === 1
+    ? (words[0] ?? '').replace(/(?!^)[aeiou]/g, '').slice(0, 4)
+    : words.map((word) => word.slice(0, words.length > 2 ? 1 : 2)).join('');
 const with_ = (role: readonly string[], rest: string): string => (role.length > 0 ? `${snake(role)}_${rest}` : rest);
 
 const german: Readonly<Record<string, string>> = {
-  party: 'partei', person: 'person', company: 'firma', employee: 'mitarbeiter', user: 'benutzer', berth: 'liegeplatz', quay: 'kai', terminal: 'terminal', vessel: 'schiff',
-  type: 'typ', call: 'anlauf', manifest: 'manifest', line: 'zeile', container: 'container', cargo: 'ladung', tariff: 'tarif', version: 'version', invoice: 'rechnung', payment: 'zahlung',
-  certificate: 'zeugnis', inspection: 'pruefung', item: 'posten', status: 'status', crane: 'kran', tug: 'schlepper', truck: 'lkw', equipment: 'geraet', job: 'auftrag', shift: 'schicht',
-  document: 'dokument', permit: 'genehmigung', contract: 'vertrag', tag: 'schlagwort', note: 'notiz', setting: 'einstellung', log: 'protokoll', message: 'nachricht', role: 'rolle',
-  permission: 'recht', currency: 'waehrung', rate: 'kurs', route: 'route', stop: 'halt', pilot: 'lotse', reading: 'messung', station: 'station', account: 'konto', entry: 'buchung', category: 'kategorie', unit: 'einheit',
-  country: 'land', customer: 'kunde', order: 'bestellung', product: 'ware', warehouse: 'lager', movement: 'bewegung', journal: 'journal', member: 'mitglied', group: 'gruppe', name: 'name', code: 'kennung',
-  created: 'angelegt', by: 'von', approved: 'freigegeben', owner: 'besitzer', previous: 'vorher', parent: 'ober', home: 'heimat', from: 'ab', to: 'an',
+  party: 'partei',
+  person: 'person',
+  company: 'firma',
+  employee: 'mitarbeiter',
+  user: 'benutzer',
+  berth: 'liegeplatz',
+  quay: 'kai',
+  terminal: 'terminal',
+  vessel: 'schiff',
+  type: 'typ',
+  call: 'anlauf',
+  manifest: 'manifest',
+  line: 'zeile',
+  container: 'container',
+  cargo: 'ladung',
+  tariff: 'tarif',
+  version: 'version',
+  invoice: 'rechnung',
+  payment: 'zahlung',
+  certificate: 'zeugnis',
+  inspection: 'pruefung',
+  item: 'posten',
+  status: 'status',
+  crane: 'kran',
+  tug: 'schlepper',
+  truck: 'lkw',
+  equipment: 'geraet',
+  job: 'auftrag',
+  shift: 'schicht',
+  document: 'dokument',
+  permit: 'genehmigung',
+  contract: 'vertrag',
+  tag: 'schlagwort',
+  note: 'notiz',
+  setting: 'einstellung',
+  log: 'protokoll',
+  message: 'nachricht',
+  role: 'rolle',
+  permission: 'recht',
+  currency: 'waehrung',
+  rate: 'kurs',
+  route: 'route',
+  stop: 'halt',
+  pilot: 'lotse',
+  reading: 'messung',
+  station: 'station',
+  account: 'konto',
+  entry: 'buchung',
+  category: 'kategorie',
+  unit: 'einheit',
+  country: 'land',
+  customer: 'kunde',
+  order: 'bestellung',
+  product: 'ware',
+  warehouse: 'lager',
+  movement: 'bewegung',
+  journal: 'journal',
+  member: 'mitglied',
+  group: 'gruppe',
+  name: 'name',
+  code: 'kennung',
+  created: 'angelegt',
+  by: 'von',
+  approved: 'freigegeben',
+  owner: 'besitzer',
+  previous: 'vorher',
+  parent: 'ober',
+  home: 'heimat',
+  from: 'ab',
+  to: 'an',
 };
 const french: Readonly<Record<string, string>> = {
-  party: 'tiers', person: 'personne', company: 'societe', employee: 'employe', user: 'utilisateur', berth: 'poste', quay: 'quai', terminal: 'terminal', vessel: 'navire', type: 'type', call: 'escale', manifest: 'manifeste', line: 'ligne',
-  container: 'conteneur', cargo: 'cargaison', tariff: 'tarif', version: 'version', invoice: 'facture', payment: 'paiement', certificate: 'certificat', inspection: 'controle', item: 'element', status: 'statut', crane: 'grue', tug: 'remorqueur', truck: 'camion',
-  equipment: 'engin', job: 'travail', shift: 'poste_travail', document: 'document', permit: 'permis', contract: 'contrat', tag: 'etiquette', note: 'remarque', setting: 'reglage', message: 'courrier', role: 'role', permission: 'droit', currency: 'devise', rate: 'cours',
-  route: 'route', stop: 'arret', pilot: 'pilote', reading: 'mesure', station: 'station', account: 'compte', entry: 'ecriture', category: 'categorie', unit: 'unite', country: 'pays', customer: 'client', order: 'commande', product: 'produit', warehouse: 'entrepot',
-  movement: 'mouvement', journal: 'journal', member: 'membre', group: 'groupe', name: 'nom', created: 'cree', by: 'par', approved: 'approuve', owner: 'proprietaire', previous: 'precedent', parent: 'parent', home: 'attache', from: 'origine', to: 'destination',
+  party: 'tiers',
+  person: 'personne',
+  company: 'societe',
+  employee: 'employe',
+  user: 'utilisateur',
+  berth: 'poste',
+  quay: 'quai',
+  terminal: 'terminal',
+  vessel: 'navire',
+  type: 'type',
+  call: 'escale',
+  manifest: 'manifeste',
+  line: 'ligne',
+  container: 'conteneur',
+  cargo: 'cargaison',
+  tariff: 'tarif',
+  version: 'version',
+  invoice: 'facture',
+  payment: 'paiement',
+  certificate: 'certificat',
+  inspection: 'controle',
+  item: 'element',
+  status: 'statut',
+  crane: 'grue',
+  tug: 'remorqueur',
+  truck: 'camion',
+  equipment: 'engin',
+  job: 'travail',
+  shift: 'poste_travail',
+  document: 'document',
+  permit: 'permis',
+  contract: 'contrat',
+  tag: 'etiquette',
+  note: 'remarque',
+  setting: 'reglage',
+  message: 'courrier',
+  role: 'role',
+  permission: 'droit',
+  currency: 'devise',
+  rate: 'cours',
+  route: 'route',
+  stop: 'arret',
+  pilot: 'pilote',
+  reading: 'mesure',
+  station: 'station',
+  account: 'compte',
+  entry: 'ecriture',
+  category: 'categorie',
+  unit: 'unite',
+  country: 'pays',
+  customer: 'client',
+  order: 'commande',
+  product: 'produit',
+  warehouse: 'entrepot',
+  movement: 'mouvement',
+  journal: 'journal',
+  member: 'membre',
+  group: 'groupe',
+  name: 'nom',
+  created: 'cree',
+  by: 'par',
+  approved: 'approuve',
+  owner: 'proprietaire',
+  previous: 'precedent',
+  parent: 'parent',
+  home: 'attache',
+  from: 'origine',
+  to: 'destination',
 };
 
 export const conventions: readonly Convention[] = [
-  { name: 'surrogate_id', table: plural, key: () => 'id', reference: (role, parent) => with_(role, `${snake(parent)}_id`), glue: snake, extensionKeeps: false },
-  { name: 'own_id', table: snake, key: (words) => `${snake(words)}_id`, reference: (role, parent) => with_(role, `${snake(parent)}_id`), glue: snake, extensionKeeps: true },
-  { name: 'fk_before', table: snake, key: () => 'pk', reference: (role, parent) => `fk_${snake(role.length > 0 ? role : parent)}`, glue: snake, extensionKeeps: false, inherits: true },
-  { name: 'fk_behind', table: (w) => `t_${snake(w)}`, key: (w) => `${snake(w)}_pk`, reference: (role, parent) => with_(role, `${snake(parent)}_fk`), glue: snake, extensionKeeps: true },
-  { name: 'id_before', table: snake, key: (w) => `id_${snake(w)}`, reference: (role, parent) => `id_${snake(parent)}${role.length > 0 ? `_${snake(role)}` : ''}`, glue: snake, extensionKeeps: true, translate: french },
-  { name: 'glued', table: (w) => w.join(''), key: (w) => `${w.join('')}id`, reference: (role, parent) => `${role.join('')}${parent.join('')}id`, glue: (w) => w.join(''), extensionKeeps: true },
-  { name: 'numbers', table: snake, key: (w) => `${w.at(-1) ?? ''}_no`, reference: (role, parent) => with_(role, `${parent.at(-1) ?? ''}_no`), glue: snake, extensionKeeps: true },
-  { name: 'camel', table: camel, key: () => 'Id', reference: (role, parent) => camel([...role, ...parent, 'id']), glue: camel, extensionKeeps: false },
-  { name: 'prefixed', table: (w, m) => `${m}_${plural(w)}`, key: (w) => `${short(w)}_id`, prefix: (w) => `${short(w)}_`, reference: (role, parent, key) => with_(role, key), glue: snake, extensionKeeps: false },
-  { name: 'bare_words', table: snake, key: () => 'id', reference: (role, parent) => snake(role.length > 0 ? role : parent), glue: snake, extensionKeeps: false, inherits: true },
-  { name: 'lower_camel', table: lowerCamel, key: (w) => `${lowerCamel(w)}Id`, reference: (role, parent) => lowerCamel([...role, ...parent, 'id']), glue: lowerCamel, extensionKeeps: true },
-  { name: 'german', table: snake, key: (w) => `${snake(w)}_nr`, reference: (role, parent) => with_(role, `${snake(parent)}_nr`), glue: snake, extensionKeeps: true, translate: german },
-  { name: 'parent_prefix', table: (w) => w.map((x) => x.slice(0, 6)).join(''), key: (w) => `${w.map((x) => x.slice(0, 6)).join('')}_id`, prefix: (w) => `${w.map((x) => x.slice(0, 6)).join('')}_`, reference: (role, parent, key) => with_(role, key), glue: snake, extensionKeeps: false },
-  { name: 'x_of', table: (w, m) => `${m}${plural(w)}`, key: () => 'rowid', reference: (role, parent) => `fk_${role.length > 0 ? `${snake(parent)}_${snake(role)}` : snake(parent)}`, glue: snake, extensionKeeps: false },
+  {
+    name: 'surrogate_id',
+    table: plural,
+    key: () => 'id',
+    reference: (role, parent) => with_(role, `${snake(parent)}_id`),
+    glue: snake,
+    extensionKeeps: false,
+  },
+  {
+    name: 'own_id',
+    table: snake,
+    key: (words) => `${snake(words)}_id`,
+    reference: (role, parent) => with_(role, `${snake(parent)}_id`),
+    glue: snake,
+    extensionKeeps: true,
+  },
+  {
+    name: 'fk_before',
+    table: snake,
+    key: () => 'pk',
+    reference: (role, parent) => `fk_${snake(role.length > 0 ? role : parent)}`,
+    glue: snake,
+    extensionKeeps: false,
+    inherits: true,
+  },
+  {
+    name: 'fk_behind',
+    table: (w) => `t_${snake(w)}`,
+    key: (w) => `${snake(w)}_pk`,
+    reference: (role, parent) => with_(role, `${snake(parent)}_fk`),
+    glue: snake,
+    extensionKeeps: true,
+  },
+  {
+    name: 'id_before',
+    table: snake,
+    key: (w) => `id_${snake(w)}`,
+    reference: (role, parent) => `id_${snake(parent)}${role.length > 0 ? `_${snake(role)}` : ''}`,
+    glue: snake,
+    extensionKeeps: true,
+    translate: french,
+  },
+  {
+    name: 'glued',
+    table: (w) => w.join(''),
+    key: (w) => `${w.join('')}id`,
+    reference: (role, parent) => `${role.join('')}${parent.join('')}id`,
+    glue: (w) => w.join(''),
+    extensionKeeps: true,
+  },
+  {
+    name: 'numbers',
+    table: snake,
+    key: (w) => `${w.at(-1) ?? ''}_no`,
+    reference: (role, parent) => with_(role, `${parent.at(-1) ?? ''}_no`),
+    glue: snake,
+    extensionKeeps: true,
+  },
+  {
+    name: 'camel',
+    table: camel,
+    key: () => 'Id',
+    reference: (role, parent) => camel([...role, ...parent, 'id']),
+    glue: camel,
+    extensionKeeps: false,
+  },
+  {
+    name: 'prefixed',
+    table: (w, m) => `${m}_${plural(w)}`,
+    key: (w) => `${short(w)}_id`,
+    prefix: (w) => `${short(w)}_`,
+    reference: (role, parent, key) => with_(role, key),
+    glue: snake,
+    extensionKeeps: false,
+  },
+  {
+    name: 'bare_words',
+    table: snake,
+    key: () => 'id',
+    reference: (role, parent) => snake(role.length > 0 ? role : parent),
+    glue: snake,
+    extensionKeeps: false,
+    inherits: true,
+  },
+  {
+    name: 'lower_camel',
+    table: lowerCamel,
+    key: (w) => `${lowerCamel(w)}Id`,
+    reference: (role, parent) => lowerCamel([...role, ...parent, 'id']),
+    glue: lowerCamel,
+    extensionKeeps: true,
+  },
+  {
+    name: 'german',
+    table: snake,
+    key: (w) => `${snake(w)}_nr`,
+    reference: (role, parent) => with_(role, `${snake(parent)}_nr`),
+    glue: snake,
+    extensionKeeps: true,
+    translate: german,
+  },
+  {
+    name: 'parent_prefix',
+    table: (w) => w.map((x) => x.slice(0, 6)).join(''),
+    key: (w) => `${w.map((x) => x.slice(0, 6)).join('')}_id`,
+    prefix: (w) => `${w.map((x) => x.slice(0, 6)).join('')}_`,
+    reference: (role, parent, key) => with_(role, key),
+    glue: snake,
+    extensionKeeps: false,
+  },
+  {
+    name: 'x_of',
+    table: (w, m) => `${m}${plural(w)}`,
+    key: () => 'rowid',
+    reference: (role, parent) => `fk_${role.length > 0 ? `${snake(parent)}_${snake(role)}` : snake(parent)}`,
+    glue: snake,
+    extensionKeeps: false,
+  },
 ];
 
 // name (module): tokens. `>parent` refers, `role>parent` with a role, `role:>parent` by the role alone; `?` may be empty; `&parent` refers and is part of the key;
@@ -156,7 +391,15 @@ const entities: readonly Entity[] = model
   });
 
 const types: Readonly<Record<string, string>> = {
-  small: 'smallint', int: 'integer', text: 'varchar(80)', long: 'text', code: 'varchar(8)', ts: 'timestamptz', date: 'date', num: 'numeric(12,2)', bool: 'boolean',
+  small: 'smallint',
+  int: 'integer',
+  text: 'varchar(80)',
+  long: 'text',
+  code: 'varchar(8)',
+  ts: 'timestamptz',
+  date: 'date',
+  num: 'numeric(12,2)',
+  bool: 'boolean',
 };
 
 /** The statements that make a schema of these kinds by one convention; about a sixth of the tables are left out, others for each. */
@@ -181,7 +424,9 @@ export function ddlOf(convention: Convention): string {
   const statements: string[] = [];
   const references: string[] = [];
   if (convention.inherits) {
-    statements.push(`create table audit_fields (${quote(convention.key(['audit'], 'audit') === 'pk' ? 'pk_audit' : 'audit_id')} serial primary key, row_version integer not null default 0, modified_when timestamptz not null default now(), modified_by varchar(40) not null);`);
+    statements.push(
+      `create table audit_fields (${quote(convention.key(['audit'], 'audit') === 'pk' ? 'pk_audit' : 'audit_id')} serial primary key, row_version integer not null default 0, modified_when timestamptz not null default now(), modified_by varchar(40) not null);`,
+    );
   }
   for (const entity of kept) {
     const prefix = convention.prefix?.(said(entity.words)) ?? '';
@@ -200,7 +445,9 @@ export function ddlOf(convention: Convention): string {
         : convention.reference(said(role), said(parent.words), parentKey);
       const name = `${prefix}${named_}`;
       columns.push(`${quote(name)} integer${optional ? '' : ' not null'}`);
-      references.push(`alter table ${quote(tableName(entity))} add foreign key (${quote(name)}) references ${quote(tableName(parent))} (${quote(parentKey)});`);
+      references.push(
+        `alter table ${quote(tableName(entity))} add foreign key (${quote(name)}) references ${quote(tableName(parent))} (${quote(parentKey)});`,
+      );
       return name;
     };
     const extended = lineage(entity);
@@ -208,7 +455,9 @@ export function ddlOf(convention: Convention): string {
       const name = keyName(entity);
       columns.push(`${quote(name)} integer not null`);
       key.push(name);
-      references.push(`alter table ${quote(tableName(entity))} add foreign key (${quote(name)}) references ${quote(tableName(extended))} (${quote(keyName(extended))});`);
+      references.push(
+        `alter table ${quote(tableName(entity))} add foreign key (${quote(name)}) references ${quote(tableName(extended))} (${quote(keyName(extended))});`,
+      );
     } else if (!entity.tokens.some((token) => /^[&#%]/.test(token))) {
       const name = keyName(entity);
       columns.push(`${quote(name)} serial`);
@@ -236,7 +485,10 @@ export function ddlOf(convention: Convention): string {
         const role = (reference[1] ?? '').split('_').filter(Boolean);
         named.set(reference[3] ?? '', refer(role, reference[2] === ':', parent, optional));
       } else if (token.startsWith('{')) {
-        const parts = token.slice(1, -1).split(',').map((part) => named.get(part));
+        const parts = token
+          .slice(1, -1)
+          .split(',')
+          .map((part) => named.get(part));
         if (parts.every((part) => part !== undefined)) uniques.push(`unique (${parts.map((part) => quote(part)).join(', ')})`);
       } else {
         const [name = '', type = 'text'] = body.split(':');
@@ -247,10 +499,18 @@ export function ddlOf(convention: Convention): string {
       }
     }
     if (key.length < 2 && entity.tokens.filter((token) => /^[&#%]/.test(token)).length > 1) continue;
-    statements.push(`create table ${quote(tableName(entity))} (${[...columns, `primary key (${key.map(quote).join(', ')})`, ...uniques].join(', ')})${inherits};`);
+    statements.push(
+      `create table ${quote(tableName(entity))} (${[...columns, `primary key (${key.map(quote).join(', ')})`, ...uniques].join(', ')})${inherits};`,
+    );
   }
   const made = new Set(statements.map((statement) => /create table "([^"]+)"/.exec(statement)?.[1]));
-  return [...statements, ...references.filter((statement) => made.has(/alter table "([^"]+)"/.exec(statement)?.[1]) && made.has(/references "([^"]+)"/.exec(statement)?.[1]))].join('\n');
+  return [
+    ...statements,
+    ...references.filter(
+      (statement) =>
+        made.has(/alter table "([^"]+)"/.exec(statement)?.[1]) && made.has(/references "([^"]+)"/.exec(statement)?.[1]),
+    ),
+  ].join('\n');
 }
 
 /** The same numbers for the same word, each from 0 to below 1 (mulberry32). */

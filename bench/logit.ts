@@ -1,6 +1,8 @@
 // A conditional logit with "none of them" as a choice of its own, fitted by gradient ascent with moments (Kingma & Ba, "Adam", 2015) on the
 // likelihood, pulled towards weights that are expected beforehand. A group of one is a plain logistic regression.
 
+import { readFileSync, writeFileSync } from 'node:fs';
+
 export interface Group {
   readonly weight: number;
   readonly choices: readonly { readonly features: Readonly<Record<string, number>>; readonly right: boolean }[];
@@ -87,8 +89,15 @@ export function weightOf(groups: number, casesOfFamily: number, family: string):
   return ((family === 'kinds' ? 3 : 1) * Math.sqrt(groups)) / (groups * casesOfFamily);
 }
 
-export function printed(name: string, { bias, weights }: Weights<string>): string {
+/** Puts a fitted model in the place of the one that a source file keeps between `// fitted NAME` and `// end`. */
+export function install(file: string, name: string, { bias, weights }: Weights<string>): void {
   const round = (value: number): number => Number(value.toFixed(2));
   const lines = Object.entries(weights).map(([feature, weight]) => `    ${feature}: ${round(weight)},`);
-  return `${name}: {\n  bias: ${round(bias)},\n  weights: {\n${lines.join('\n')}\n  },\n}`;
+  const text = readFileSync(file, 'utf8');
+  const begin = `// fitted ${name}\n`;
+  const from = text.indexOf(begin) + begin.length;
+  const to = text.indexOf('// end', from);
+  if (from < begin.length || to < 0) throw new Error(`${file} keeps no model ${name} between "// fitted ${name}" and "// end".`);
+  const model = `const ${name} = {\n  bias: ${round(bias)},\n  weights: {\n${lines.join('\n')}\n  },\n};\n`;
+  writeFileSync(file, text.slice(0, from) + model + text.slice(to));
 }

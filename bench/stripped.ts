@@ -15,7 +15,8 @@ export function stripped(catalogue: Catalogue, loss: Loss, seed = 1): Catalogue 
   const dropped = new Set<Constraint>();
   for (const table of catalogue.tables)
     for (const constraint of table.constraints)
-      if (constraint.kind === 'foreign key' ? goes() : !onlyReferences && constraint.kind !== 'check' && goes()) dropped.add(constraint);
+      if (constraint.kind === 'foreign key' ? goes() : !onlyReferences && constraint.kind !== 'check' && goes())
+        dropped.add(constraint);
   const tables = catalogue.tables.map((table): Table => {
     const constraints = table.constraints.filter((constraint) => !dropped.has(constraint));
     if (onlyReferences) return { ...table, constraints };
@@ -29,7 +30,9 @@ export function stripped(catalogue: Catalogue, loss: Loss, seed = 1): Catalogue 
       columns: table.columns.map((column) => ({
         ...column,
         identity: half ? column.identity : null,
-        nullable: column.nullable || (goes() && !constraints.some((one) => one.kind === 'primary key' && one.columns.includes(column.name))),
+        nullable:
+          column.nullable ||
+          (goes() && !constraints.some((one) => one.kind === 'primary key' && one.columns.includes(column.name))),
       })),
     };
   });
@@ -39,7 +42,8 @@ export function stripped(catalogue: Catalogue, loss: Loss, seed = 1): Catalogue 
     tables: tables.map((table) => ({
       ...table,
       constraints: table.constraints.filter(
-        (constraint) => constraint.kind !== 'foreign key' || keys.get(constraint.parent)?.has([...constraint.parentColumns].sort().join()),
+        (constraint) =>
+          constraint.kind !== 'foreign key' || keys.get(constraint.parent)?.has([...constraint.parentColumns].sort().join()),
       ),
     })),
   };
@@ -47,7 +51,9 @@ export function stripped(catalogue: Catalogue, loss: Loss, seed = 1): Catalogue 
 
 function keysOf(table: Table): ReadonlySet<string> {
   return new Set([
-    ...table.constraints.flatMap((one) => (one.kind === 'primary key' || one.kind === 'unique' ? [[...one.columns].sort().join()] : [])),
+    ...table.constraints.flatMap((one) =>
+      one.kind === 'primary key' || one.kind === 'unique' ? [[...one.columns].sort().join()] : [],
+    ),
     ...table.indexes.filter((index) => index.unique && index.predicate === null).map((index) => [...index.columns].sort().join()),
   ]);
 }

@@ -7,7 +7,7 @@ import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
 import { isOwnId, isTableName, numbersItself } from './keyNames';
-import { namesAVersion, rolesOf, shareOfTables } from './keySets';
+import { namesAVersion, type Role, rolesOf, shareOfTables, shareWithUniques } from './keySets';
 import type { Sample } from './sample';
 
 export const keyFeatureNames = [
@@ -46,6 +46,7 @@ export const keyFeatureNames = [
   'manyRows',
   'someEmpty',
   'inherited',
+  'customary',
 ] as const;
 export type KeyFeatureName = (typeof keyFeatureNames)[number];
 export type KeyFeatures = Readonly<Record<KeyFeatureName, number>>;
@@ -87,11 +88,17 @@ export const keyFeatureWords: Readonly<Record<KeyFeatureName, string>> = {
   manyRows: 'many rows',
   someEmpty: 'some rows are without it',
   inherited: 'inherited from another table',
+  customary: 'how many tables of the schema declare something unique beside their keys',
 };
 
-export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonly string[], sample: Sample): KeyFeatures {
+export function keyFeaturesOf(
+  catalogue: Catalogue,
+  table: Table,
+  names: readonly string[],
+  sample: Sample,
+  roles: ReadonlyMap<string, Role> = rolesOf(catalogue, table),
+): KeyFeatures {
   const columns = names.flatMap((name) => table.columns.find((column) => column.name === name) ?? []);
-  const roles = rolesOf(catalogue, table);
   const vocabulary = vocabularyOf(catalogue);
   const width = Math.max(1, columns.length);
   const single = columns.length === 1 ? columns[0] : undefined;
@@ -109,17 +116,26 @@ export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonl
   return {
     ownId: flag(ownIds),
     fillsItself: flag(single && numbersItself(single)),
-    identifies: share((column) => namesAnIdentifier(lastWords(vocabulary.columnWords(table, column.name))) && !own(column) && !refers(column)),
+    identifies: share(
+      (column) => namesAnIdentifier(lastWords(vocabulary.columnWords(table, column.name))) && !own(column) && !refers(column),
+    ),
     named: share((column) => namesTheThing(catalogue, table, column.name)),
     describes: share((column) => namesADescription(column.name)),
     measures: share((column) => namesAMeasure(column.name) && !ordinal(column)),
     plainText: share((column) => column.family === 'text' && !namesAnIdentifier(column.name)),
-    moment: share((column) => column.family === 'timestamp' || column.family === 'time' || /(^|_)(time|timestamp|stamp|expires?)(_|$)/i.test(column.name)),
+    moment: share(
+      (column) =>
+        column.family === 'timestamp' ||
+        column.family === 'time' ||
+        /(^|_)(time|timestamp|stamp|expires?)(_|$)/i.test(column.name),
+    ),
     date: share((column) => column.family === 'date'),
     decimal: share((column) => column.family === 'decimal' || column.family === 'float'),
     wide: share((column) => (sample.columns[column.name]?.longest ?? 0) > 60 || (column.length ?? 0) > 120),
     hashed: share(
-      (column) => column.family === 'binary' || /(hash|token|secret|password|checksum|md5|sha\d*|digest|signature|salt)(_|$)/i.test(column.name),
+      (column) =>
+        column.family === 'binary' ||
+        /(hash|token|secret|password|checksum|md5|sha\d*|digest|signature|salt)(_|$)/i.test(column.name),
     ),
     mandatory: share((column) => !column.nullable),
     indexed: flag(declaredUniques(table).some((unique) => sameColumnSet(unique, names))),
@@ -127,7 +143,9 @@ export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonl
     second: flag(at === 1),
     behind: single ? Math.min(1, Math.max(0, at - 2) / 6) : 0,
     leads: flag(!single && leads),
-    cutsRun: flag(leads && next && !numbersItself(columns[0] as Column) && !ownIds && (refers(next) || isShared(next) || ordinal(next))),
+    cutsRun: flag(
+      leads && next && !numbersItself(columns[0] as Column) && !ownIds && (refers(next) || isShared(next) || ordinal(next)),
+    ),
     rising: flag(single?.family === 'integer' && (sample.columns[single.name]?.rising ?? 0) > 0.98),
     columns: (width - 1) / 3,
     refers: single ? 0 : share(refers),
@@ -137,13 +155,19 @@ export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonl
     ordinalAlone: flag(single && (ordinal(single) || namesAVersion(single.name)) && !ownIds),
     shared: single ? 0 : share(isShared),
     sharedAlone: single && isShared(single) ? Math.min(1, 2 * shareOfTables(catalogue, single.name)) : 0,
-    partUnique: flag(sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column)))),
+    partUnique: flag(
+      sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column))),
+    ),
     littleElse: flag(table.columns.length - width <= 1),
     noChance: single ? 0 : Math.min(1, Math.max(0, Math.log10(Math.max(1, expected))) / 5),
     byChance: flag(!single && expected < 5),
     manyRows: Math.min(1, Math.log10(Math.max(1, sample.rows)) / 4),
     someEmpty: flag(columns.some((column) => (sample.columns[column.name]?.nulls ?? 0) > 0)),
-    inherited: flag(columns.some((column) => isInherited(catalogue, table, column.name)) && !foreignKeysOf(table).some((key) => sameColumnSet(key.columns, names))),
+    customary: shareWithUniques(catalogue, table),
+    inherited: flag(
+      columns.some((column) => isInherited(catalogue, table, column.name)) &&
+        !foreignKeysOf(table).some((key) => sameColumnSet(key.columns, names)),
+    ),
   };
 }
 
@@ -164,5 +188,8 @@ function namesTheThing(catalogue: Catalogue, table: Table, column: string): bool
   const words = vocabularyOf(catalogue).columnWords(table, column);
   const own = vocabularyOf(catalogue).tableWords(table);
   const last = words.at(-1);
-  return isTableName(vocabularyOf(catalogue), table, column) || (last !== undefined && (['name', 'title', 'filename', 'path', 'url'].includes(last) || own.includes(last)));
+  return (
+    isTableName(vocabularyOf(catalogue), table, column) ||
+    (last !== undefined && (['name', 'title', 'filename', 'path', 'url'].includes(last) || own.includes(last)))
+  );
 }

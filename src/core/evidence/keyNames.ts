@@ -6,7 +6,7 @@ import { namesAnIdentifier } from '../naming/meaning';
 import type { Vocabulary } from '../naming/vocabulary';
 import { endsWith } from '../naming/words';
 
-const bare = new Set(['id', 'uuid', 'guid', 'uid', 'oid', 'pk', 'rowid', 'key']);
+const bare = new Set(['id', 'uuid', 'guid', 'uid', 'oid', 'pk', 'rowid']);
 
 /** `id`, `berth_id` or `id_berth` of berth. */
 export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): boolean {
@@ -17,10 +17,12 @@ export function isOwnId(vocabulary: Vocabulary, table: Table, column: string): b
   const subject = affix === null ? words.slice(0, -1) : owner;
   const own = vocabulary.tableWords(table);
   if (subject.length === 0) return false;
-  if (endsWith(own, subject)) return true;
+  // customvar_id of host_customvar is the customvar's, where there is such a table.
+  if (endsWith(own, subject)) return subject.length === own.length || !vocabulary.isTable(subject);
   // berth_no of berth_booking is the berth's.
   return (
     !vocabulary.namesAnotherTable(table, column) &&
+    !vocabulary.isWidespread(column) &&
     subject.every((word) => own.some((other) => other.startsWith(word) && word.length >= 3))
   );
 }

@@ -3,34 +3,43 @@
 // columns. Such sets are unique when a part of them is.
 
 import type { TableId } from '../catalogue/identifiers';
-import { baseTables, declaredUniques, foreignKeysOf } from '../catalogue/lookups';
+import { baseTables, declaredUniques, foreignKeysOf, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
 import type { Sample } from './sample';
 
 export const widestSet = 6;
-const mostSets = 60;
+const mostSets = 80;
 /** Columns in front of a table that its key may be made of. */
 const lookedAt = 8;
 
 /** Minimal sets and wider ones that contain them, each once, in the order of the table's columns. */
-export function uniqueSets(catalogue: Catalogue, table: Table, sample: Sample): readonly (readonly string[])[] {
+export function uniqueSets(
+  catalogue: Catalogue,
+  table: Table,
+  sample: Sample,
+  roles: ReadonlyMap<string, Role> = rolesOf(catalogue, table),
+): readonly (readonly string[])[] {
   const minimal = distinctSets([...declaredUniques(table), ...sample.uniques]);
-  const usable = new Set(table.columns.filter((column) => canIdentify(column) && (sample.columns[column.name]?.nulls ?? 0) === 0).map((c) => c.name));
-  const wider = wideSets(catalogue, table)
+  const usable = new Set(
+    table.columns.filter((column) => canIdentify(column) && (sample.columns[column.name]?.nulls ?? 0) === 0).map((c) => c.name),
+  );
+  const wider = wideSets(table, roles)
     .filter((set) => set.length > 1 && set.length <= widestSet && set.every((column) => usable.has(column)))
     .filter((set) => minimal.some((part) => part.every((column) => set.includes(column))));
   return distinctSets([...minimal, ...wider]).slice(0, mostSets);
 }
 
-function wideSets(catalogue: Catalogue, table: Table): readonly (readonly string[])[] {
-  const roles = rolesOf(catalogue, table);
+function wideSets(table: Table, roles: ReadonlyMap<string, Role>): readonly (readonly string[])[] {
   const front = table.columns.slice(0, lookedAt);
   const named = (columns: readonly Column[]): readonly string[] => columns.map((column) => column.name);
   const referring = front.filter((column) => roles.get(column.name)?.refers);
   const shared = front.filter((column) => roles.get(column.name)?.shared || roles.get(column.name)?.refers);
   const ordinals = front.filter((column) => roles.get(column.name)?.ordinal);
+  const naming = front
+    .filter((column) => !roles.get(column.name)?.refers && /name|code|key|accession|slug|path|url|value$/i.test(column.name))
+    .map((column) => column.name);
   const pairs = referring.flatMap((one, i) => referring.slice(i + 1).map((other) => named([one, other])));
   const numbered = referring.flatMap((one) => ordinals.map((ordinal) => inOrder(table, named([one, ordinal]))));
   return [
@@ -39,6 +48,15 @@ function wideSets(catalogue: Catalogue, table: Table): readonly (readonly string
     named(shared),
     inOrder(table, [...named(referring), ...named(ordinals)]),
     inOrder(table, [...named(shared), ...named(ordinals)]),
+    ...ordinals.flatMap((ordinal) => [
+      inOrder(table, [...named(referring), ordinal.name]),
+      ...(referring[0] ? [inOrder(table, [referring[0].name, ordinal.name])] : []),
+    ]),
+    ...naming.flatMap((name) => [
+      inOrder(table, [...named(referring), name]),
+      inOrder(table, [...named(referring), name, ...named(ordinals)]),
+      ...referring.map((one) => inOrder(table, [one.name, name])),
+    ]),
     ...pairs,
     ...pairs.flatMap((pair) => ordinals.map((ordinal) => inOrder(table, [...pair, ordinal.name]))),
     ...numbered,
@@ -82,8 +100,14 @@ export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string,
       table.columns.map((column) => [
         column.name,
         {
-          refers: declared.has(column.name) || (canIdentify(column) && !isPlain(column.name) && vocabulary.namesAnotherTable(table, column.name)),
-          shared: shareOfTables(catalogue, column.name) >= leastShared && canIdentify(column) && !isPlain(column.name) && column.name.length > 2,
+          refers:
+            declared.has(column.name) ||
+            (canIdentify(column) && !isPlain(column.name) && vocabulary.namesAnotherTable(table, column.name)),
+          shared:
+            shareOfTables(catalogue, column.name) >= leastShared &&
+            canIdentify(column) &&
+            !isPlain(column.name) &&
+            column.name.length > 2,
           ordinal: ['integer', 'decimal'].includes(column.family) && (namesAnOrdinal(column.name) || namesAVersion(column.name)),
         },
       ]),
@@ -91,6 +115,11 @@ export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string,
     known.set(table.id, roles);
   }
   return roles;
+}
+
+/** The same once it is known which columns refer. */
+export function withReferences(roles: ReadonlyMap<string, Role>, referring: ReadonlySet<string>): ReadonlyMap<string, Role> {
+  return new Map([...roles].map(([name, role]) => [name, referring.has(name) ? { ...role, refers: true } : role]));
 }
 
 const leastShared = 0.12;
@@ -102,22 +131,45 @@ export function shareOfTables(catalogue: Catalogue, column: string): number {
   const tables = baseTables(catalogue);
   if (!counted) {
     const counts = new Map<string, number>();
-    for (const { name } of tables.flatMap((table) => table.columns)) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1);
+    for (const { name } of tables.flatMap((table) => table.columns))
+      counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1);
     frequencies.set(catalogue, (counted = counts));
   }
   const count = counted.get(column.toLowerCase()) ?? 0;
   return count < fewestSharing ? 0 : count / tables.length;
 }
 
+const uniqueShares = new WeakMap<Catalogue, { readonly tables: number; readonly having: ReadonlySet<TableId> }>();
+const usualTables = 8;
+const usualShare = 0.25;
+
+/** The share of the other tables that declare something unique beside their primary key. */
+export function shareWithUniques(catalogue: Catalogue, { id }: Table): number {
+  let known = uniqueShares.get(catalogue);
+  if (!known) {
+    const tables = baseTables(catalogue);
+    const having = tables.filter((table) => declaredUniques(table).length > (primaryKeyOf(table) ? 1 : 0));
+    uniqueShares.set(catalogue, (known = { tables: tables.length, having: new Set(having.map((table) => table.id)) }));
+  }
+  const others = known.having.size - (known.having.has(id) ? 1 : 0);
+  return (others + usualShare * usualTables) / (known.tables - 1 + usualTables);
+}
+
 function isPlain(name: string): boolean {
-  return namesAMeasure(name) || namesADescription(name) || /(^|_)(created|updated|modified|status|state|type|active|enabled|name)(_|$)/i.test(name);
+  return (
+    namesAMeasure(name) ||
+    namesADescription(name) ||
+    /(^|_)(created|updated|modified|status|state|type|active|enabled|name)(_|$)/i.test(name)
+  );
 }
 
 export function namesAVersion(name: string): boolean {
-  return /(^|_)(version|revision|rev|release|generation|period)(_?(no|nr|num|number|id))?$/i.test(name) && !namesAnIdentifierAlone(name);
+  return (
+    /(^|_)(version|revision|rev|release|generation|period)(_?(no|nr|num|number|id))?$/i.test(name) &&
+    !namesAnIdentifierAlone(name)
+  );
 }
 
 function namesAnIdentifierAlone(name: string): boolean {
   return namesAnIdentifier(name) && !/version|revision|rev|release|generation|period/i.test(name);
 }
-

@@ -2,14 +2,14 @@
 // and a model weighs them against each other (keyFeatures.ts, keyWeights.ts).
 
 import type { TableId } from '../catalogue/identifiers';
-import { heirsOf, primaryKeyOf } from '../catalogue/lookups';
+import { heirsOf, includesColumns, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
 import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
 import { isOwnId, numbersItself } from './keyNames';
-import { uniqueSets } from './keySets';
+import { distinctSets, uniqueSets } from './keySets';
 import { keyLogOdds, type KeyModel, keyModels } from './keyWeights';
 import { isTooWide } from './widths';
 
@@ -38,7 +38,7 @@ const leastScore = -1.1;
 const mostAsked = 18;
 const askedAtOnce = 6;
 /** A likelihood that is not worth a look at the whole table. */
-const leastAsked = -3.5;
+const leastAsked = -2.5;
 
 /** The column sets of a table without a primary key whose uniqueness should be verified next: the likeliest, until the best of all is. */
 export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evidence, depth: Depth): readonly RepeatsRequest[] {
@@ -49,13 +49,17 @@ export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evide
     .map((columns) => ({ columns, score: scoreOf(keyFeaturesOf(catalogue, table, columns, sample.result)) }))
     .filter(({ score }) => score > leastAsked)
     .sort((a, b) => b.score - a.score);
-  const open = ranked.findIndex(({ columns }) => !isVerified(evidence, table.id, columns, sample.result.uniques));
+  const [best] = ranked;
   const asked = ranked.filter(({ columns }) => wasAsked(evidence, { kind: 'repeats', table: table.id, columns })).length;
   // Once the best one is verified the others need not be.
-  if (open !== 0 || asked >= mostAsked) return [];
-  return ranked
-    .map(({ columns }): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))
-    .filter((request) => !wasAsked(evidence, request) && !isVerified(evidence, table.id, request.columns, sample.result.uniques))
+  if (!best || asked >= mostAsked || isVerified(evidence, table.id, best.columns, sample.result.uniques)) return [];
+  // A wider set is verified with a part of it.
+  const parts = ranked.map(
+    ({ columns }) => ranked.find((part) => part.columns.length < columns.length && includesColumns(columns, part.columns))?.columns ?? columns,
+  );
+  return distinctSets(parts)
+    .map((columns): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))
+    .filter((request) => !wasAsked(evidence, request))
     .slice(0, askedAtOnce);
 }
 

@@ -67,7 +67,13 @@ export const mandatoryWords: Readonly<Record<MandatoryFeatureName, string>> = {
 };
 
 /** Null where nothing was measured, or where it is empty at times. */
-export function mandatoryFeatures(catalogue: Catalogue, evidence: Evidence, table: Table, column: Column, more: MoreKnown): MandatoryFeatures | null {
+export function mandatoryFeatures(
+  catalogue: Catalogue,
+  evidence: Evidence,
+  table: Table,
+  column: Column,
+  more: MoreKnown,
+): MandatoryFeatures | null {
   const profile = profileOf(evidence, table.id)?.result;
   const seen = profile?.columns[column.name];
   if (!profile || !seen || seen.nulls > 0) return null;

@@ -7,8 +7,9 @@ import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, sampleOf } from './evidence';
 import { type KeyFeatures, keyFeaturesOf } from './keyFeatures';
 import { bestKey, lacksPrimaryKey, reasonsOf } from './keys';
-import { uniqueSets } from './keySets';
+import { rolesOf, uniqueSets, withReferences } from './keySets';
 import { keyLogOdds, keyModels } from './keyWeights';
+import { referencesFrom, weighReferences } from './references/weigh';
 
 export interface UniqueCandidate {
   readonly columns: readonly string[];
@@ -25,14 +26,20 @@ export interface PlausibleUnique {
 const fewestRows = 8;
 const widest = 4;
 const verifiedPerTable = 8;
-const believed = 0.3;
+const believed = 0.2;
 
 /** Sets that never repeat in the sample and are worth verifying, likeliest first. */
 export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: Evidence): readonly PlausibleUnique[] {
-  return uniqueCandidates(catalogue, table, evidence)
-    .map(({ columns, features }) => ({
+  const weighed = uniqueCandidates(catalogue, table, evidence).map((one) => ({
+    ...one,
+    odds: Math.exp(keyLogOdds(keyModels.unique, one.features)),
+  }));
+  // A table has one such set as a rule, or none: they are weighed against each other.
+  const all = weighed.reduce((sum, { odds }) => sum + odds, 1);
+  return weighed
+    .map(({ columns, features, odds }) => ({
       columns,
-      likelihood: 1 / (1 + Math.exp(-keyLogOdds(keyModels.unique, features))),
+      likelihood: odds / all,
       reasons: [repeatsInWords(features, columns), ...reasonsOf(features, keyModels.unique)],
     }))
     .filter((set) => set.likelihood >= believed)
@@ -46,11 +53,15 @@ export function uniqueCandidates(catalogue: Catalogue, table: Table, evidence: E
   if (!sample || sample.result.rows < fewestRows) return [];
   const key =
     primaryKeyOf(table)?.columns ?? (lacksPrimaryKey(table) ? bestKey(catalogue, table, evidence)?.columns : null) ?? [];
-  return uniqueSets(catalogue, table, sample.result)
+  const referring = referencesFrom(weighReferences(catalogue, evidence), table.id)
+    .filter((reference) => reference.confidence >= 0.5)
+    .flatMap((reference) => reference.columns);
+  const roles = withReferences(rolesOf(catalogue, table), new Set(referring));
+  return uniqueSets(catalogue, table, sample.result, roles)
     .filter((columns) => columns.length <= widest && !sameColumnSet(columns, key))
     .filter((columns) => key.length === 0 || !includesColumns(columns, key))
     .filter((columns) => !declaredUniques(table).some((unique) => includesColumns(columns, unique)))
-    .map((columns) => ({ columns, features: keyFeaturesOf(catalogue, table, columns, sample.result) }));
+    .map((columns) => ({ columns, features: keyFeaturesOf(catalogue, table, columns, sample.result, roles) }));
 }
 
 function repeatsInWords(features: KeyFeatures, columns: readonly string[]): string {

@@ -49,7 +49,9 @@ export function stemOf(words: readonly string[], { heads, tails }: Affixes = kno
 function learn(catalogue: Catalogue): Affixes {
   const vocabulary = vocabularyOf(catalogue);
   const tables = baseTables(catalogue);
-  const names = new Set(tables.flatMap((table) => [vocabulary.tableWords(table), vocabulary.subjectWords(table)].map((w) => w.join(' '))));
+  const names = new Set(
+    tables.flatMap((table) => [vocabulary.tableWords(table), vocabulary.subjectWords(table)].map((w) => w.join(' '))),
+  );
   const seen = tables.flatMap((table) =>
     table.columns
       .filter((column) => ['integer', 'uuid', 'decimal', 'binary'].includes(column.family))

@@ -17,6 +17,10 @@ export interface Vocabulary {
   columnWords(table: Table, column: string): readonly string[];
   /** The same with a prefix that all columns of its table share. */
   wholeWords(column: string): readonly string[];
+  /** True when a table is called just this. */
+  isTable(words: readonly string[]): boolean;
+  /** True when several tables have a column of this name. */
+  isWidespread(column: string): boolean;
   /** True when a column's name ends in what another table is called, an end like `id` left aside. */
   namesAnotherTable(table: Table, column: string): boolean;
 }
@@ -47,13 +51,23 @@ function build(catalogue: Catalogue): Vocabulary {
   const prefixes = sharedPrefixes(tables);
   const apart = tablesApart(tables);
   const bySchema = new Map(
-    tables.map((table) => [table.id, withoutPrefix(clean(table.name).flatMap((word) => apart.get(word) ?? [word]), prefixes.get(table.schema))]),
+    tables.map((table) => [
+      table.id,
+      withoutPrefix(
+        clean(table.name).flatMap((word) => apart.get(word) ?? [word]),
+        prefixes.get(table.schema),
+      ),
+    ]),
   );
   const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
   const parts = new Set([...known, ...wordsApart(tables)]);
   const splitting = memoized((word: string) => split(word, known, parts));
   const columns = new Map<TableId, string | null>();
   const modules = modulePrefixes([...bySchema.values()]);
+  const frequencies = new Map<string, number>();
+  for (const { name } of tables.flatMap((table) => table.columns))
+    frequencies.set(name.toLowerCase(), (frequencies.get(name.toLowerCase()) ?? 0) + 1);
+  const wholeNames = new Set([...bySchema.values()].map((words) => words.join(' ')));
   const lastWords = new Set([...bySchema.values()].map((words) => words.at(-1) ?? ''));
   const vocabulary: Vocabulary = {
     tableWords: (table) => bySchema.get(table.id) ?? clean(table.name),
@@ -68,11 +82,15 @@ function build(catalogue: Catalogue): Vocabulary {
       return (prefix !== null && words.length > 1 && words[0] === prefix ? words.slice(1) : words).flatMap(splitting);
     },
     wholeWords: (column) => clean(column).flatMap(splitting),
+    isTable: (words) => wholeNames.has(words.join(' ')),
+    isWidespread: (column) => (frequencies.get(column.toLowerCase()) ?? 0) >= widespread,
     namesAnotherTable(table, column) {
       const words = vocabulary.columnWords(table, column);
       const own = vocabulary.tableWords(table).at(-1);
       const subject = words.length > 1 && namesAnIdentifier(column) ? words.at(-2) : words.at(-1);
-      return subject !== undefined && subject !== own && lastWords.has(subject);
+      if (subject === undefined || !lastWords.has(subject)) return false;
+      // In a table that ties others together the last word is one of them.
+      return subject !== own || (vocabulary.tableWords(table).length > 1 && wholeNames.has(subject));
     },
   };
   return vocabulary;
@@ -84,6 +102,7 @@ function clean(name: string): readonly string[] {
   return words.length > 0 ? words : [name.toLowerCase()];
 }
 
+const widespread = 3;
 const leastGlued = 6;
 
 /**
@@ -137,7 +156,9 @@ function withoutPrefix(words: readonly string[], prefix: string | undefined): re
 
 function columnPrefix(table: Table): string | null {
   // As they are spelt: a plural before some and a singular before others are two prefixes.
-  const spelt = new Set(table.columns.map((column) => /^[^_\W]+?(?=[_\W]|(?<=\p{Ll})\p{Lu}|$)/u.exec(column.name)?.[0].toLowerCase()));
+  const spelt = new Set(
+    table.columns.map((column) => /^[^_\W]+?(?=[_\W]|(?<=\p{Ll})\p{Lu}|$)/u.exec(column.name)?.[0].toLowerCase()),
+  );
   const firsts = new Set(table.columns.map((column) => clean(column.name)[0]));
   if (spelt.size > 1) return null;
   const [only] = firsts;
@@ -185,7 +206,12 @@ function unglued(word: string, known: ReadonlySet<string>, parts: ReadonlySet<st
     if (!isPart) continue;
     const tail = word.slice(length);
     const [only = ''] = wordsOf(tail);
-    const rest = gluedParts.has(only) || (only.length >= 3 && parts.has(only)) ? [only] : depth > 2 ? unglued(tail, known, parts, depth - 1) : null;
+    const rest =
+      gluedParts.has(only) || (only.length >= 3 && parts.has(only))
+        ? [only]
+        : depth > 2
+          ? unglued(tail, known, parts, depth - 1)
+          : null;
     if (rest && [head, ...rest].some((part) => known.has(part) || gluedParts.has(part))) return [head, ...rest];
   }
   return null;

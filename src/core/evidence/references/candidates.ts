@@ -138,7 +138,8 @@ function rootCandidates(
   const roots = new Map<ColumnId, { readonly table: TableId; readonly column: string }>();
   for (const table of baseTables(catalogue))
     for (const { columns, parent, parentColumns } of foreignKeysOf(table))
-      if (columns.length === 1) roots.set(columnId(table.id, columns[0] ?? ''), { table: parent, column: parentColumns[0] ?? '' });
+      if (columns.length === 1)
+        roots.set(columnId(table.id, columns[0] ?? ''), { table: parent, column: parentColumns[0] ?? '' });
   for (const { child, columns, parent, parentColumns, likeness } of found)
     if (columns.length === 1 && likeness >= wellNamed && child !== parent) {
       const own = columnId(child, columns[0] ?? '');
@@ -147,7 +148,8 @@ function rootCandidates(
   const known = new Set(found.map((c) => `${c.child} ${c.columns.join()} ${c.parent}`));
   return found.flatMap((candidate): ReferenceCandidate[] => {
     const [column = ''] = candidate.columns;
-    const root = candidate.columns.length === 1 ? roots.get(columnId(candidate.parent, candidate.parentColumns[0] ?? '')) : undefined;
+    const root =
+      candidate.columns.length === 1 ? roots.get(columnId(candidate.parent, candidate.parentColumns[0] ?? '')) : undefined;
     if (!root || candidate.likeness < leastLikeness || root.table === candidate.child) return [];
     const key = (index.byTable.get(root.table) ?? []).find((one) => one.key === root.column);
     const name = `${candidate.child} ${column} ${root.table}`;
@@ -262,7 +264,8 @@ function denseKeys(evidence: Evidence, keys: readonly IndexedKey[]): ReadonlyMap
   const dense = keys.flatMap((key): DenseKey[] => {
     const profile = profileOf(evidence, key.table.id)?.result;
     const bounds = profile?.columns[key.key];
-    if (key.column.family !== 'integer' || !key.primary || !profile || !bounds || bounds.min === null || bounds.max === null) return [];
+    if (key.column.family !== 'integer' || !key.primary || !profile || !bounds || bounds.min === null || bounds.max === null)
+      return [];
     return [{ key, min: Number(bounds.min), max: Number(bounds.max) }];
   });
   return groupBy(
@@ -329,18 +332,21 @@ function candidatesOf(
     probedParents(index, evidence, child, column),
     (key) => `the values of ${column.name} are found among those of ${key.key} in ${key.table.name}`,
   );
-  add(index.compared.get(column.id) ?? [], (key) => `views or functions compare ${column.name} with ${key.key} of ${key.table.name}`);
   add(
-    index.declaredByName.get(from.words.join(' ')) ?? [],
-    (key) => `columns of this name refer to ${key.table.name} elsewhere`,
+    index.compared.get(column.id) ?? [],
+    (key) => `views or functions compare ${column.name} with ${key.key} of ${key.table.name}`,
   );
+  add(index.declaredByName.get(from.words.join(' ')) ?? [], (key) => `columns of this name refer to ${key.table.name} elsewhere`);
   const repeats = sampleOf(evidence, child.id)?.result.columns[column.name]?.agreement ?? 0;
   if (from.words.length === 1 && affixesOf(catalogue).tails.has(from.words[0] ?? '') && repeats > 0)
     add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}, and ${column.name} is no key of its own`);
   if (mayReferUnnamed(from, column)) {
     add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}`);
     if (!named.some(({ score }) => score >= 0.5))
-      add(withinReach(index, evidence, child, column), (key) => `the values of ${column.name} span the keys of ${key.table.name}`);
+      add(
+        withinReach(index, evidence, child, column),
+        (key) => `the values of ${column.name} span the keys of ${key.table.name}`,
+      );
   }
   return [...found].map(([key, { score, reason }]) => ({
     child: child.id,
@@ -375,7 +381,7 @@ function withinReach(index: KeyIndex, evidence: Evidence, child: Table, column: 
   const min = Number(bounds.min);
   const max = Number(bounds.max);
   let from = 0;
-  for (let to = keys.length; from < to; ) {
+  for (let to = keys.length; from < to;) {
     const middle = (from + to) >> 1;
     if ((keys[middle]?.max ?? 0) < max) from = middle + 1;
     else to = middle;

@@ -12,7 +12,18 @@ import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
 import { type Learned, speaksOf } from './learned';
 
 const named = ['likeness', 'namesFully', 'measure', 'ownId', 'within', 'byValueOnly'] as const;
-const measured = ['orphans', 'manyOrphans', 'surprise', 'narrower', 'unreached', 'uneven', 'coverage', 'fewValues', 'empty', 'unmeasured'] as const;
+const measured = [
+  'orphans',
+  'manyOrphans',
+  'surprise',
+  'narrower',
+  'unreached',
+  'uneven',
+  'coverage',
+  'fewValues',
+  'empty',
+  'unmeasured',
+] as const;
 const declared = [
   'primary',
   'selfFilling',
@@ -153,7 +164,10 @@ function namesNoIdentifier(name: string): boolean {
  * Where another table's key is taken from this parent's, and all values lie within that other one, how unlikely that would be of values
  * that were meant for the whole of the parent.
  */
-function narrowerOf({ child, columns, parent, parentColumns }: ReferenceCandidate, { evidence, referring, rivals }: Surroundings): number {
+function narrowerOf(
+  { child, columns, parent, parentColumns }: ReferenceCandidate,
+  { evidence, referring, rivals }: Surroundings,
+): number {
   const key = columnId(parent, parentColumns[0] ?? '');
   const distinct = sampleOf(evidence, child)?.result.columns[columns[0] ?? '']?.distinct ?? 0;
   const rows = profileOf(evidence, parent)?.result.rows ?? 0;
@@ -202,7 +216,12 @@ const noChance = 20;
  * keys: the test of Zhang et al., "On Multi-Column Foreign Key Discovery", PVLDB 3(1), 2010, with the distance of
  * Kolmogorov and Smirnov over tenths in place of the earth mover's.
  */
-function spreadOf(evidence: Evidence, { child, columns, parent, parentColumns }: ReferenceCandidate, single?: Column, target?: Column): Spread {
+function spreadOf(
+  evidence: Evidence,
+  { child, columns, parent, parentColumns }: ReferenceCandidate,
+  single?: Column,
+  target?: Column,
+): Spread {
   const seen = sampleOf(evidence, child)?.result;
   const theirs = sampleOf(evidence, parent)?.result;
   const rows = profileOf(evidence, parent)?.result.rows ?? 0;
@@ -238,7 +257,12 @@ interface Bounds {
 }
 
 // What so few values would differ by in any case is taken off.
-function distanceOf(own: readonly number[] | undefined, theirs: readonly number[] | undefined, keys: Bounds, distinct: number): number {
+function distanceOf(
+  own: readonly number[] | undefined,
+  theirs: readonly number[] | undefined,
+  keys: Bounds,
+  distinct: number,
+): number {
   if (!own || !theirs) return 0;
   const marks = [keys.min, ...theirs, keys.max];
   const shareBelow = (value: number): number => {

@@ -161,7 +161,10 @@ function toldOf(catalogue: Catalogue): ReadonlyMap<string, Told> {
       baseTables(catalogue).flatMap((table) =>
         table.columns.map((column) => {
           const named = namedColumn(catalogue, table, column.name);
-          return [`${table.id} ${column.name}`, { words: wordsIn(named), role: roleIn(named), make: makeOf(named, column.family, affixes.heads) }];
+          return [
+            `${table.id} ${column.name}`,
+            { words: wordsIn(named), role: roleIn(named), make: makeOf(named, column.family, affixes.heads) },
+          ];
         }),
       ),
     );
@@ -172,7 +175,9 @@ function toldOf(catalogue: Catalogue): ReadonlyMap<string, Told> {
 
 // A key that is called `id` everywhere is not the same column everywhere.
 function wordsIn({ table, words, stem }: NamedColumn): string {
-  return words.length === 1 && stem.affix === null && words[0] !== undefined && words[0].length <= 4 ? `${table.id} ${words[0]}` : words.join(' ');
+  return words.length === 1 && stem.affix === null && words[0] !== undefined && words[0].length <= 4
+    ? `${table.id} ${words[0]}`
+    : words.join(' ');
 }
 
 function roleIn({ stem: { stem } }: NamedColumn): string | null {

@@ -43,15 +43,15 @@ export const peopleTables = new Set([
   'player',
   'author',
   'profile',
-  ...'benutzer anwender mitarbeiter kunde konto personne utilisateur employe client compte usuario persona empleado cliente cuenta utente gebruiker medewerker klant'.split(' '),
+  ...'benutzer anwender mitarbeiter kunde konto personne utilisateur employe client compte usuario persona empleado cliente cuenta utente gebruiker medewerker klant'.split(
+    ' ',
+  ),
 ]);
 const roles = new Set(
   `owner author creator created creater by user assignee assigned manager mngr mgr leader lead supervisor reviewer approver editor modifier modified updated updater
   submitter reporter sender recipient requester requestor responsible rep member person contact customer employee operator officer starter changed
   approved assigned signed granted entered done reviewed closed opened locked started issued written posted inspector author driver pilot
-  von par por door da angelegt cree creado besitzer proprietaire`.split(
-    /\s+/,
-  ),
+  von par por door da angelegt cree creado besitzer proprietaire`.split(/\s+/),
 );
 const selfRoles = new Set(
   `parent previous prev next superseded supersede superseder replace replaced replaces master root successor predecessor lead original origin head main base
@@ -113,7 +113,11 @@ function byKey(named: NamedColumn, key: NamedKey): Likeness | null {
   return null;
 }
 
-function byTable({ name: column, words, stem: { stem, affix, before }, tableWords: context }: NamedColumn, key: NamedKey, self: boolean): Likeness | null {
+function byTable(
+  { name: column, words, stem: { stem, affix, before }, tableWords: context }: NamedColumn,
+  key: NamedKey,
+  self: boolean,
+): Likeness | null {
   const { table, tableWords, subjectWords, keyWords } = key;
   const keyTail = stemOf(keyWords.length > 1 ? keyWords : ['', ...keyWords]).affix ?? keyWords.at(-1) ?? '';
   const fitting = affix === null ? 0.88 : before || affix === keyTail ? 1 : 0.9;
@@ -197,7 +201,10 @@ function tailMatch(stem: readonly string[], target: readonly string[]): number {
   return Math.min(...target.map((word, i) => shortFor(stem[from + i] ?? '', word)));
 }
 
-function selfLikeness({ name: column, words: own, stem: { stem, affix: tail } }: NamedColumn, { table, tableWords, keyWords, key }: NamedKey): Likeness | null {
+function selfLikeness(
+  { name: column, words: own, stem: { stem, affix: tail } }: NamedColumn,
+  { table, tableWords, keyWords, key }: NamedKey,
+): Likeness | null {
   if (column === key) return null;
   const speaks = stem.some((word) => selfRoles.has(word));
   if (!speaks) return null;

@@ -50,7 +50,11 @@ export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
           columns: [column.name],
           severity: severityOf(identifies(audit, table, column), confidence),
           confidence,
-          facts: { rows: profile.result.rows, how: profile.how, reasons: [`no null among ${counted(profile.result.rows, 'row')}`, ...reasons] },
+          facts: {
+            rows: profile.result.rows,
+            how: profile.how,
+            reasons: [`no null among ${counted(profile.result.rows, 'row')}`, ...reasons],
+          },
           proposal: { kind: 'notNull', columns: [column.name] },
         };
       }

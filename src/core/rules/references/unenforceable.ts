@@ -62,16 +62,13 @@ function fits(catalogue: Catalogue, child: Table, column: string, parent: Table)
   const [key] = parent.columns;
   const own = child.columns.find((c) => c.name === column);
   if (!key || !own || !canRefer(catalogue, own, key)) return null;
-  return likenessOf(
-    namedColumn(catalogue, child, column),
-    {
-      table: parent,
-      tableWords: vocabulary.tableWords(parent),
-      subjectWords: vocabulary.subjectWords(parent),
-      keyWords: vocabulary.columnWords(parent, key.name),
-      wholeWords: vocabulary.wholeWords(key.name),
-      key: key.name,
-      primary: true,
-    },
-  );
+  return likenessOf(namedColumn(catalogue, child, column), {
+    table: parent,
+    tableWords: vocabulary.tableWords(parent),
+    subjectWords: vocabulary.subjectWords(parent),
+    keyWords: vocabulary.columnWords(parent, key.name),
+    wholeWords: vocabulary.wholeWords(key.name),
+    key: key.name,
+    primary: true,
+  });
 }

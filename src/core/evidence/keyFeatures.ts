@@ -111,6 +111,7 @@ export function keyFeaturesOf(
   const leads = table.columns.slice(0, width).every((column) => names.includes(column.name));
   const next = table.columns[width];
   const ownIds = single ? own(single) : false;
+  const onlyRefers = single !== undefined && refers(single) && !ownIds;
   const expected = expectedRepeats(sample, names);
   const isShared = (column: Column): boolean => roles.get(column.name)?.shared === true && !own(column);
   return {
@@ -140,7 +141,7 @@ export function keyFeaturesOf(
     mandatory: share((column) => !column.nullable),
     indexed: flag(declaredUniques(table).some((unique) => sameColumnSet(unique, names))),
     first: flag(at === 0),
-    second: flag(at === 1),
+    second: flag(at === 1 && !onlyRefers),
     behind: single ? Math.min(1, Math.max(0, at - 2) / 6) : 0,
     leads: flag(!single && leads),
     cutsRun: flag(
@@ -150,7 +151,7 @@ export function keyFeaturesOf(
     columns: (width - 1) / 3,
     refers: single ? 0 : share(refers),
     allRefer: flag(!single && columns.every(refers)),
-    onlyRefers: flag(single && refers(single) && !ownIds),
+    onlyRefers: flag(onlyRefers),
     numbered: flag(!single && columns.some(refers) && columns.some((column) => ordinal(column) || namesAVersion(column.name))),
     ordinalAlone: flag(single && (ordinal(single) || namesAVersion(single.name)) && !ownIds),
     shared: single ? 0 : share(isShared),
@@ -158,7 +159,7 @@ export function keyFeaturesOf(
     partUnique: flag(
       sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column))),
     ),
-    littleElse: flag(table.columns.length - width <= 1),
+    littleElse: flag(table.columns.length - width <= 1 && !onlyRefers),
     noChance: single ? 0 : Math.min(1, Math.max(0, Math.log10(Math.max(1, expected))) / 5),
     byChance: flag(!single && expected < 5),
     manyRows: Math.min(1, Math.log10(Math.max(1, sample.rows)) / 4),

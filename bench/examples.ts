@@ -27,6 +27,8 @@ export const realSchemas = [
   'prelude',
   'tpch_sf0_01',
 ] as const;
+/** Made up with faults planted: some of its references have orphans. What it lacks it lacks as it is. */
+export const faultySchema = 'legacy_200';
 export const madeSchemas = conventions.map(({ name }) => `kinds_${name}`);
 /** What their makers declared is true, what they did not declare may be true as well. */
 export const hardlyDeclared: readonly string[] = ['icingadb', 'ejabberd'];
@@ -34,6 +36,19 @@ export const hardlyDeclared: readonly string[] = ['icingadb', 'ejabberd'];
 /** Schemas that are left out together: those made of one model know each other. */
 export function familyOf(schema: string): string {
   return schema.startsWith('kinds_') ? 'kinds' : schema;
+}
+
+export async function faultyCase(): Promise<Case> {
+  const truth = truthOf(faultySchema);
+  const source = remembering(join(builtIn, 'remembered', faultySchema), () =>
+    openPostgresql(parseConnectionString(urlOf(faultySchema))),
+  );
+  try {
+    const result = await survey(source as unknown as Source, { depth: 'exact' });
+    return { ...result, schema: faultySchema, loss: 'foreign keys', seed: 1, open: openOnes(result.catalogue, truth) };
+  } finally {
+    await source.close();
+  }
 }
 
 export interface Case extends SurveyResult {

@@ -40,6 +40,7 @@ export const keyFeatureNames = [
   'shared',
   'sharedAlone',
   'partUnique',
+  'partNearly',
   'littleElse',
   'noChance',
   'byChance',
@@ -82,6 +83,7 @@ export const keyFeatureWords: Readonly<Record<KeyFeatureName, string>> = {
   shared: 'named as columns of many tables are',
   sharedAlone: 'many tables have such a column: it tells rows apart only with others',
   partUnique: 'a part of them does not repeat either',
+  partNearly: 'one of them all but identifies by itself',
   littleElse: 'the table has little else',
   noChance: 'many repeats were to be expected, and there is none',
   byChance: 'so few rows can be unique by chance',
@@ -159,6 +161,11 @@ export function keyFeaturesOf(
     partUnique: flag(
       sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column))),
     ),
+    partNearly: flag(
+      !single &&
+        !columns.some(refers) &&
+        columns.some((column) => namesAnIdentifier(column.name) && isNearlyUnique(sample, column.name)),
+    ),
     littleElse: flag(table.columns.length - width <= 1 && !onlyRefers),
     noChance: single ? 0 : Math.min(1, Math.max(0, Math.log10(Math.max(1, expected))) / 5),
     byChance: flag(!single && expected < 5),
@@ -179,6 +186,11 @@ export function keyFeaturesOf(
 export function expectedRepeats(sample: Sample, columns: readonly string[]): number {
   const pairs = (sample.rows * (sample.rows - 1)) / 2;
   return columns.reduce((expected, name) => expected * (sample.columns[name]?.agreement ?? 1), pairs);
+}
+
+function isNearlyUnique(sample: Sample, column: string): boolean {
+  const seen = sample.columns[column];
+  return seen !== undefined && (seen.distinct ?? 0) >= (sample.rows - seen.nulls) * 0.8;
 }
 
 function lastWords(words: readonly string[]): string {

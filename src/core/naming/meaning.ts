@@ -215,7 +215,9 @@ export function namesSomethingOptional(column: string): boolean {
 }
 
 export function namesSomethingMandatory(column: string): boolean {
-  const last = wordsOf(column).at(-1) ?? '';
+  const words = wordsOf(column);
+  // Who did it is known as surely as that it was done.
+  const last = (words.at(-1) === 'by' ? words.at(-2) : words.at(-1)) ?? '';
   return mandatory.has(last) && !namesSomethingOptional(column);
 }
 

@@ -19,7 +19,7 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
   id: 'references/repeated-text',
   concern: 'References',
   about: 'Free text that repeats the names of another table instead of referring to it.',
-  thresholds: { confidence: { value: 40, words: 'Least confidence in percent' } },
+  thresholds: { confidence: { value: 30, words: 'Least confidence in percent' } },
   *check({ catalogue, evidence, references, tables }, limits) {
     const judged = new Set(tables.map((table) => table.id));
     for (const reference of references) {

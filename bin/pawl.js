@@ -1,6 +1,6 @@
 #!/usr/bin/env node
-// Runs the terminal commands straight from their TypeScript sources: no build is needed after npm ci.
-import { register } from 'tsx/esm/api';
+// Runs the terminal commands. What they are built from is TypeScript: after a change, or the first time, that takes a second more.
+import { pathToFileURL } from 'node:url';
+import { program } from '../scripts/programs.mjs';
 
-register();
-await import('../src/cli/main.ts');
+await import(pathToFileURL(await program('terminal')).href);

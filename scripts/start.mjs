@@ -2,11 +2,12 @@
 // nothing else, when it is told to stop.
 
 import { spawn } from 'node:child_process';
-import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fail, installNodeModules, root, step } from './packages.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
+import { program, stateOf } from './programs.mjs';
 
 const flags = new Set(process.argv.slice(2));
 const demo = flags.has('--demo');
@@ -45,7 +46,7 @@ if (demo)
 const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
 const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production', ...(demo && { PAWL_DEMO: '1' }) };
 const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
-keepRunning('worker', ['--import', 'tsx', 'src/jobs/worker.ts'], {
+keepRunning('worker', ['--enable-source-maps', await program('worker')], {
   ...environment,
   ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
 });
@@ -125,15 +126,7 @@ async function build() {
 
 /** Changes whenever a file that the build reads does. */
 function newestSource() {
-  const parts = [];
-  for (const place of ['src', 'package-lock.json', 'vite.config.ts', 'react-router.config.ts']) visit(join(root, place), parts);
-  return createHash('sha256').update(parts.join('\n')).digest('hex');
-}
-
-function visit(path, parts) {
-  const stat = statSync(path);
-  if (!stat.isDirectory()) return void parts.push(`${path} ${stat.size} ${stat.mtimeMs}`);
-  for (const name of readdirSync(path).sort()) visit(join(path, name), parts);
+  return stateOf('src', 'package-lock.json', 'vite.config.ts', 'react-router.config.ts');
 }
 
 function builtFrom() {

@@ -1,6 +1,6 @@
 // The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
 
-import { readFile } from 'node:fs/promises';
+import manifest from '../../package.json' with { type: 'json' };
 import { SurveyFileError } from '../input/surveyFile';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
@@ -44,7 +44,7 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
     return name === undefined ? 2 : 0;
   }
   if (name === '--version') {
-    process.stdout.write(`${await version()}\n`);
+    process.stdout.write(`${manifest.version}\n`);
     return 0;
   }
   const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
@@ -65,11 +65,6 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
     const what = error instanceof Error ? error.message : 'unknown error';
     return say(`This should not have happened: ${what}. PAWL_DEBUG=1 shows where; please report it.`, 4);
   }
-}
-
-async function version(): Promise<string> {
-  const manifest: unknown = JSON.parse(await readFile(new URL('../../package.json', import.meta.url), 'utf8'));
-  return String((manifest as { readonly version: unknown }).version);
 }
 
 function say(message: string, exitCode: number): number {

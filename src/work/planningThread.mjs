@@ -1,5 +1,5 @@
-// Starts the thread that plans: it runs from its source, as everything does but the screens.
-import { register } from 'tsx/esm/api';
+// Starts the thread that plans, built as the other programs are.
+import { pathToFileURL } from 'node:url';
+import { program } from '../../scripts/programs.mjs';
 
-register();
-await import('./planningThread.ts');
+await import(pathToFileURL(await program('planningThread')).href);

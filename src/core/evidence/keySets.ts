@@ -108,7 +108,9 @@ export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string,
             canIdentify(column) &&
             !isPlain(column.name) &&
             column.name.length > 2,
-          ordinal: ['integer', 'decimal'].includes(column.family) && ((namesAnOrdinal(column.name) && !namesAMeasure(column.name)) || namesAVersion(column.name)),
+          ordinal:
+            ['integer', 'decimal'].includes(column.family) &&
+            ((namesAnOrdinal(column.name) && !namesAMeasure(column.name)) || namesAVersion(column.name)),
         },
       ]),
     );

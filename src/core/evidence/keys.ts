@@ -55,7 +55,8 @@ export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evide
   if (!best || asked >= mostAsked || isVerified(evidence, table.id, best.columns, sample.result.uniques)) return [];
   // A wider set is verified with a part of it.
   const parts = ranked.map(
-    ({ columns }) => ranked.find((part) => part.columns.length < columns.length && includesColumns(columns, part.columns))?.columns ?? columns,
+    ({ columns }) =>
+      ranked.find((part) => part.columns.length < columns.length && includesColumns(columns, part.columns))?.columns ?? columns,
   );
   return distinctSets(parts)
     .map((columns): RepeatsRequest => ({ kind: 'repeats', table: table.id, columns }))

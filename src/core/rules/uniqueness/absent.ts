@@ -18,7 +18,7 @@ export const absentUnique = defineRule<Facts, 'confidence'>({
   id: 'uniqueness/absent',
   concern: 'Uniqueness',
   about: 'Columns that identify what the table is about and never repeat, which nothing forbids to repeat.',
-  thresholds: { confidence: { value: 25, words: 'Least confidence in percent' } },
+  thresholds: { confidence: { value: 30, words: 'Least confidence in percent' } },
   *check({ catalogue, evidence, tables }, limits) {
     for (const table of tables) {
       const rows = profileOf(evidence, table.id)?.result.rows;

@@ -7,6 +7,7 @@ import { baseTables, findTable } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
 import { type Evidence, evidenceOf, type Fact } from '../core/evidence/evidence';
 import { nextRequests } from '../core/evidence/questions';
+import { keepWhatHolds } from '../core/evidence/references/candidates';
 import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/requests';
 import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
@@ -85,6 +86,8 @@ class Run {
   private readonly passed = { bytes: 0, ms: 0 };
   private readonly takenAt = new Date().toISOString();
   private done = 0;
+  private round = 0;
+  private before: Evidence | null = null;
 
   constructor(
     private readonly sources: readonly Source[],
@@ -132,8 +135,11 @@ class Run {
   private ask(catalogue: Catalogue, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
     const evidence = evidenceOf(this.facts.values());
     const { depth } = this.options;
-    const open = nextRequests(catalogue, evidence, depth, scope);
-    return open.length > 0 || depth === 'catalogue' ? open : askRules(catalogue, evidence, this.judging(scope));
+    if (this.before) keepWhatHolds(this.before, evidence);
+    this.before = evidence;
+    const { requests, round } = nextRequests(catalogue, evidence, depth, scope, this.round);
+    this.round = round;
+    return requests.length > 0 || depth === 'catalogue' ? requests : askRules(catalogue, evidence, this.judging(scope));
   }
 
   /** Answers one round of questions; each connection takes the next batch when it is free. */

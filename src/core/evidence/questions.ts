@@ -15,21 +15,31 @@ import { orphansTolerated, unverified } from './references/weigh';
 import type { Depth, EvidenceRequest } from './requests';
 import { plausibleUniques } from './uniques';
 
-/** `scope` limits the questions to findings about these tables; null asks about all. */
+/** What to ask next, and how far that is: later rounds rest on what earlier ones asked. */
+export interface Asking {
+  readonly requests: readonly EvidenceRequest[];
+  readonly round: number;
+}
+
+/**
+ * `scope` limits the questions to findings about these tables; null asks about all. `from` is the round of the questions before: those
+ * before it have nothing left to ask, since only what they themselves asked would make them ask more.
+ */
 export function nextRequests(
   catalogue: Catalogue,
   evidence: Evidence,
   depth: Depth,
   scope: ReadonlySet<TableId> | null = null,
-): readonly EvidenceRequest[] {
-  if (depth === 'catalogue') return [];
+  from = 0,
+): Asking {
+  if (depth === 'catalogue') return { requests: [], round: rounds.length };
   const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
-  const rounds = [profiles, keys, probes, references, verifying, uniques];
-  for (const round of rounds) {
+  for (const [i, round] of rounds.entries()) {
+    if (i < from) continue;
     const open = round({ catalogue, tables, evidence, depth }).filter((request) => !wasAsked(evidence, request));
-    if (open.length > 0) return open;
+    if (open.length > 0) return { requests: open, round: i };
   }
-  return [];
+  return { requests: [], round: rounds.length };
 }
 
 interface Round {
@@ -91,3 +101,12 @@ function uniques({ catalogue, tables, evidence, depth }: Round): readonly Eviden
       .map(({ columns }): EvidenceRequest => ({ kind: 'repeats', table: table.id, columns })),
   );
 }
+
+const rounds: readonly ((round: Round) => readonly EvidenceRequest[])[] = [
+  profiles,
+  keys,
+  probes,
+  references,
+  verifying,
+  uniques,
+];

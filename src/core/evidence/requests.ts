@@ -43,6 +43,8 @@ export interface ProbeRequest {
 export interface ProbedParent {
   readonly table: TableId;
   readonly column: string;
+  /** As many values as leave no doubt when all of them are keys: fewer where keys have many gaps. */
+  readonly enough?: number;
 }
 
 /** How many rows of the child have no parent. Rows with a null in the reference are counted apart. */

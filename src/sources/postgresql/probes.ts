@@ -7,7 +7,7 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import { getColumn, getTable } from '../../core/catalogue/lookups';
 import type { Catalogue, Column } from '../../core/catalogue/model';
 import type { Fact, Probe } from '../../core/evidence/evidence';
-import type { ProbeRequest } from '../../core/evidence/requests';
+import type { ProbedParent, ProbeRequest } from '../../core/evidence/requests';
 import { quote } from '../../core/dialects/postgresql/quote';
 import { groupBy } from '../../core/grouping';
 import { SourceError } from '../SourceError';
@@ -94,7 +94,7 @@ async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, l
   ).values()) {
     const [first] = own;
     if (!first) continue;
-    const values = [...new Set(own.flatMap(({ column }) => column.values.slice(0, look)))];
+    const values = [...new Set(own.flatMap(({ column, parent }) => lookedUp(column, parent, look)))];
     let found: ReadonlySet<string> = new Set();
     await attempt(`Looking for values in ${first.parent.table}`, async () => {
       found = await foundIn(
@@ -104,11 +104,15 @@ async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, l
         values,
       );
     });
-    for (const { column, at } of own) {
-      const looked = column.values.slice(0, look);
+    for (const { column, parent, at } of own) {
+      const looked = lookedUp(column, parent, look);
       column.missing[at] = looked.filter((value) => !found.has(value)).length / looked.length;
     }
   }
+}
+
+function lookedUp(column: Looked, { enough = firstLook }: ProbedParent, look: number): readonly string[] {
+  return column.values.slice(0, Math.min(look, look === firstLook ? enough : look));
 }
 
 async function foundIn(

@@ -62,6 +62,17 @@ export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): r
   return found;
 }
 
+/**
+ * Which columns may refer to what does not depend on whether their values do: where only such counts have come, what was found with the
+ * evidence before holds with the evidence after.
+ */
+export function keepWhatHolds(before: Evidence, after: Evidence): void {
+  const found = kept.get(before);
+  if (!found) return;
+  const same = Object.keys(after).every((key) => before[key] === after[key] || /^(inclusion|violations) /.test(key));
+  if (same) kept.set(after, found);
+}
+
 export function inclusionRequestOf(candidate: ReferenceCandidate): InclusionRequest {
   return {
     kind: 'inclusion',

@@ -22,8 +22,8 @@ export function probeRequestOf(table: TableId, column: string, parents: readonly
 
 /** What to look up for the columns of these tables. */
 export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], evidence: Evidence): readonly ProbeRequest[] {
-  const parents = probeableParents(catalogue, evidence);
-  if (parents.length === 0) return [];
+  const parents = indexed(probeableParents(catalogue, evidence));
+  if (parents.byMax.length + parents.byLength.length === 0) return [];
   return tables.flatMap((table) => {
     const profile = profileOf(evidence, table.id);
     if (!profile || profile.result.rows < fewestValues) return [];
@@ -80,11 +80,49 @@ function isIndexed(table: Table, column: string): boolean {
   return table.indexes.some((index) => index.columns[0] === column);
 }
 
+/** Parents in the order in which the snuggest for a column lie together. */
+interface Parents {
+  /** Of whole numbers, by their largest. */
+  readonly byMax: readonly Bounded[];
+  /** All others, by the length of their longest value. */
+  readonly byLength: readonly Bounded[];
+}
+
+function indexed(parents: readonly Bounded[]): Parents {
+  const bounded = parents.filter(({ max }) => max !== null);
+  const others = parents.filter(({ max }) => max === null);
+  return {
+    byMax: bounded.sort((a, b) => (a.max ?? 0) - (b.max ?? 0)),
+    byLength: others.sort((a, b) => (a.longest ?? 0) - (b.longest ?? 0)),
+  };
+}
+
+function firstAtLeast(parents: readonly Bounded[], value: number, of: (parent: Bounded) => number): number {
+  let low = 0;
+  for (let high = parents.length; low < high;) {
+    const middle = (low + high) >> 1;
+    if (of(parents[middle] as Bounded) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Looked at before the snuggest of them are chosen. */
+const near = 4 * parentsPerColumn;
+
+// From where the column's own bounds would stand, outwards: the work does not grow with the schema.
+function nearest({ byMax, byLength }: Parents, max: number | null, longest: number | null): readonly Bounded[] {
+  const reaching = max === null ? [] : byMax.slice(firstAtLeast(byMax, max, (parent) => parent.max ?? 0)).slice(0, near);
+  const at = firstAtLeast(byLength, longest ?? 0, (parent) => parent.longest ?? 0);
+  const alike = max !== null ? [] : byLength.slice(Math.max(0, at - near / 2), at + near / 2);
+  return [...reaching, ...alike];
+}
+
 function snuggest(
   catalogue: Catalogue,
   table: Table,
   column: Column,
-  parents: readonly Bounded[],
+  parents: Parents,
   evidence: Evidence,
 ): readonly ProbedParent[] {
   const bounds = profileOf(evidence, table.id)?.result.columns[column.name];
@@ -92,19 +130,26 @@ function snuggest(
   const min = numberOf(bounds?.min ?? null);
   const max = numberOf(bounds?.max ?? null);
   const distinct = seen?.distinct ?? 0;
-  return parents
+  return nearest(parents, max, seen?.longest ?? null)
     .filter(
       (parent) =>
         parent.table !== table.id &&
-        canHold(catalogue, table, column, getTable(catalogue, parent.table), parent.target) &&
-        distinct <= parent.rows * 1.05,
+        distinct <= parent.rows * 1.05 &&
+        surpriseOf(parent, distinct) >= leastSurprise &&
+        canHold(catalogue, table, column, getTable(catalogue, parent.table), parent.target),
     )
-    .filter((parent) => surpriseOf(parent, distinct) >= leastSurprise)
     .map((parent) => ({ parent, slack: slackOf(parent, min, max, seen?.longest ?? null) }))
     .filter(({ slack }) => slack !== null)
     .sort((a, b) => (a.slack ?? 0) - (b.slack ?? 0))
     .slice(0, parentsPerColumn)
-    .map(({ parent }) => ({ table: parent.table, column: parent.column }));
+    .map(({ parent }) => ({ table: parent.table, column: parent.column, enough: enoughFor(parent) }));
+}
+
+const noDoubt = 12;
+const fewestLookedUp = 12;
+
+function enoughFor(parent: Bounded): number {
+  return Math.max(fewestLookedUp, Math.ceil(noDoubt / surpriseOf(parent, 1)));
 }
 
 /**

@@ -86,7 +86,7 @@ test('asks where values may point to when no name says so and the keys have gaps
     profiled(gapped, 'public.gauge', 500, { id: { distinct: 500, min: '1', max: '1000' } }),
   );
   expect(probeQuestions(gapped, gapped.tables, facts)).toEqual([
-    { kind: 'probe', table: 'public.reading', column: 'ref_a', parents: [{ table: 'public.gauge', column: 'id' }] },
+    { kind: 'probe', table: 'public.reading', column: 'ref_a', parents: [{ table: 'public.gauge', column: 'id', enough: 18 }] },
   ]);
 });
 

@@ -2,16 +2,10 @@
 
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openPostgresql } from '../src/sources/postgresql/index';
-import { survey, type SurveyResult } from '../src/sources/survey';
 
 export const corpusFolder = process.env['CORPUS_SOURCE'] ?? join(import.meta.dirname, '../../shared/corpus');
 export const builtIn = process.env['CORPUS_DIR'] ?? '/tmp/pawl-corpus';
 const port = process.env['CORPUS_PGPORT'] ?? '5720';
-
-export const schemas = ['employee', 'openqa', 'ttrss', 'tpch_sf0_01'] as const;
-export const legacies = ['legacy_200'] as const;
 
 export interface Truth {
   readonly name: string;
@@ -49,15 +43,6 @@ export function truthOf(name: string): Truth {
   const built = join(builtIn, name, 'truth.json');
   const file = existsSync(built) ? built : join(corpusFolder, 'truth', `${name}.json`);
   return JSON.parse(readFileSync(file, 'utf8')) as Truth;
-}
-
-export async function surveyOf(database: string): Promise<SurveyResult> {
-  const source = await openPostgresql(parseConnectionString(urlOf(database)));
-  try {
-    return await survey(source, { depth: 'exact' });
-  } finally {
-    await source.close();
-  }
 }
 
 /** A reference as one text, however its columns are ordered: equal texts mean the same reference. */

@@ -48,7 +48,7 @@ if (process.argv.includes('--models') && file) {
   writeFileSync(
     file,
     JSON.stringify(
-      Object.fromEntries(families.map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])),
+      Object.fromEntries(['', ...families].map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])),
       null,
       1,
     ),

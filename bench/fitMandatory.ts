@@ -49,7 +49,7 @@ if (process.argv.includes('--models') && file) {
   writeFileSync(
     file,
     JSON.stringify(
-      Object.fromEntries(families.map((family) => [family, fit(examples.filter((e) => e.family !== family))])),
+      Object.fromEntries(['', ...families].map((family) => [family, fit(examples.filter((e) => e.family !== family))])),
       null,
       1,
     ),

@@ -76,6 +76,7 @@ const measuring = new Set([
   'minute',
   'second',
   'max',
+  'sort',
   'min',
   'maximum',
   'minimum',

@@ -1,6 +1,6 @@
 // Relationships and declarations in words: for people who read before they decide.
 
-import { capital, plural, spoken, withArticle } from '../naming/words';
+import { capital, plural, rowOf, withArticle } from '../naming/words';
 import { declaredUniques, findTable, foreignKeysOf, getTable, referencesTo, sameColumnSet } from './lookups';
 import type { Catalogue, Column, Constraint, Table } from './model';
 
@@ -14,7 +14,7 @@ export function relationshipsInWords(catalogue: Catalogue, table: Table): readon
     .filter(({ child }) => child.id !== table.id)
     .map(({ child, key }) => {
       const single = declaredUniques(child).some((unique) => sameColumnSet(unique, key.columns));
-      return `${capital(withArticle(spoken(table.name)))} has ${single ? `at most one ${spoken(child.name)}` : `many ${plural(spoken(child.name))}`}.`;
+      return `${capital(withArticle(rowOf(table.name)))} has ${single ? `at most one ${rowOf(child.name)}` : `many ${plural(rowOf(child.name))}`}.`;
     });
   return [...new Set([...up, ...down])];
 }
@@ -22,7 +22,7 @@ export function relationshipsInWords(catalogue: Catalogue, table: Table): readon
 /** What a reference from these columns would say of a child and its parent. */
 export function referenceInWords(catalogue: Catalogue, childId: Table['id'], columns: readonly string[], parent: string): string {
   const child = getTable(catalogue, childId);
-  return `${capital(withArticle(spoken(parent)))} has many ${plural(spoken(child.name))}; ${lower(sentence(child, columns, parent))}`;
+  return `${capital(withArticle(rowOf(parent)))} has many ${plural(rowOf(child.name))}; ${lower(sentence(child, columns, parent))}`;
 }
 
 export function columnInWords(column: Column, table: Table): string {
@@ -57,7 +57,7 @@ export function constraintInWords(constraint: Constraint): string {
 function sentence(child: Table, columns: readonly string[], parent: string): string {
   const mandatory = columns.every((name) => child.columns.some((c) => c.name === name && !c.nullable));
   const same = child.name === parent;
-  return `${capital(withArticle(spoken(child.name)))} belongs to ${mandatory ? 'exactly' : 'at most'} one ${same ? `other ${spoken(parent)}` : spoken(parent)}.`;
+  return `${capital(withArticle(rowOf(child.name)))} belongs to ${mandatory ? 'exactly' : 'at most'} one ${same ? `other ${rowOf(parent)}` : rowOf(parent)}.`;
 }
 
 function lower(text: string): string {

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { counted, spoken, withArticle, wordsOf } from './words';
+import { counted, spoken, withArticle, wordsOf, rowOf } from './words';
 
 test.each([
   ['home_berth_id', ['home', 'berth', 'id']],
@@ -21,4 +21,13 @@ test('numbers of things are spelt as people do', () => {
     withArticle('berth'),
     spoken('berth_bookings'),
   ]).toEqual(['1 row', '2,310 berths', 'an agent', 'a berth', 'berth booking']);
+});
+
+test.each([
+  ['berth_bookings', 'berth booking'],
+  ['tugs', 'tug'],
+  ['acc_trans', 'acc_trans row'],
+  ['tbl_hdr', 'tbl_hdr row'],
+])('a row of %s is called a %s', (table, called) => {
+  expect(rowOf(table)).toBe(called);
 });

@@ -32,6 +32,21 @@ export function spoken(identifier: string): string {
   return words.length === 0 ? identifier : words.join(' ');
 }
 
+// Short, and yet whole words.
+const short = new Set(
+  'app bay bed bid bin box bug bus cab car cat cup day dog fee gas gym hub ice ink job key kit leg log lot map mat mud net pad pen pet pin pot rig row sea set sky tag tap tax tip tow toy tub tug van web zip'.split(
+    ' ',
+  ),
+);
+
+/** What a row of a table is called: `berth booking`; and by the table's own name where its words may be no words: `acc_trans row`. */
+export function rowOf(table: string): string {
+  const words = wordsOf(table);
+  const isSure =
+    words.length > 0 && words.every((word) => (word.length > 3 && /[aeiouy]/.test(word) && !/\d/.test(word)) || short.has(word));
+  return isSure ? spoken(table) : `${table} row`;
+}
+
 export function plural(noun: string): string {
   return pluralize.plural(noun);
 }

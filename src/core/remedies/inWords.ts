@@ -3,7 +3,7 @@
 import { referenceInWords } from '../catalogue/inWords';
 import type { Catalogue, ReferentialAction } from '../catalogue/model';
 import { claimInWords } from '../evidence/claims';
-import { capital, plural, spoken, withArticle } from '../naming/words';
+import { capital, plural, rowOf, spoken, withArticle } from '../naming/words';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { chosenKey } from './keyQuestions';
@@ -13,13 +13,13 @@ import type { Decision } from './question';
 /** `A port call belongs to exactly one vessel; deleting a vessel is refused while it has port calls.` Null where the script says it all. */
 export function outcomeInWords(finding: Finding, decision: Decision, catalogue: Catalogue): string | null {
   const { proposal, object } = finding;
-  const thing = spoken(object.table);
+  const thing = rowOf(object.table);
   const columns = proposal.columns.map(spoken).join(' and ');
   switch (proposal.kind) {
     case 'foreignKey': {
       const { columns: own, references } = withParent(finding, proposal, catalogue, decision).proposal;
       const meaning = referenceInWords(catalogue, tableOf(object), own, references.table);
-      const parent = withArticle(spoken(references.table));
+      const parent = withArticle(rowOf(references.table));
       const children = plural(thing);
       return `${meaning.replace(/\.$/, '')}; deleting ${parent} ${afterDelete[(decision['onDelete'] ?? 'no action') as ReferentialAction](children)}.`;
     }

@@ -1,7 +1,7 @@
 import { primaryKeyOf, type Reference, referencesTo, sameColumnSet, uniqueIndexOver } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { isProposable, type KeyCandidate, type KeyChild, whyNotNumbered } from '../evidence/keys';
-import { counted, sizeInWords, spoken, withArticle } from '../naming/words';
+import { counted, rowOf, sizeInWords, withArticle } from '../naming/words';
 import type { Finding, Proposal } from '../rules/rule';
 import type { Answer, Decision, Question } from './question';
 
@@ -45,7 +45,7 @@ function keyQuestion(finding: Finding, table: Table, catalogue: Catalogue): Ques
   return {
     id: 'key',
     shape: 'cards',
-    title: `What identifies ${withArticle(spoken(table.name))}`,
+    title: `What identifies ${withArticle(rowOf(table.name))}`,
     answers: [
       ...offered,
       {
@@ -83,7 +83,7 @@ export function replacedKeyQuestion(
   return {
     id: 'key',
     shape: 'cards',
-    title: `What identifies ${withArticle(spoken(table.name))}`,
+    title: `What identifies ${withArticle(rowOf(table.name))}`,
     answers: [
       {
         id: 'surrogate',

@@ -1,7 +1,7 @@
 import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
 import { declaredUniques, findTable, foreignKeysOf, getTable, referencesTo } from '../catalogue/lookups';
 import type { Catalogue, Column, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
-import { counted, plural, spoken, withArticle } from '../naming/words';
+import { counted, plural, rowOf, withArticle } from '../naming/words';
 import type { Finding, ProposedParent, Proposal } from '../rules/rule';
 import type { Answer, Question } from './question';
 import { childrenInWords, rowKeyOf } from './rows';
@@ -22,8 +22,8 @@ export function orphanQuestion(
   if (!orphanRows) return [];
   const { columns } = finding.proposal;
   const parent = findTable(catalogue, tableId(references.schema, references.table));
-  const thing = spoken(table.name);
-  const parents = plural(spoken(references.table));
+  const thing = rowOf(table.name);
+  const parents = plural(rowOf(references.table));
   const many = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? thing : plural(thing)}`;
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
@@ -68,13 +68,13 @@ export function orphanQuestion(
         },
         {
           id: 'point',
-          title: `Point to one ${spoken(references.table)}`,
-          effect: `${many} get the ${spoken(references.table)} that you name; what they had is kept`,
+          title: `Point to one ${rowOf(references.table)}`,
+          effect: `${many} get the ${rowOf(references.table)} that you name; what they had is kept`,
           cost: kept,
           advised: false,
           refused: unkeyed,
           asks: {
-            label: `${references.columns.join(', ')} of the ${spoken(references.table)}${columns.length > 1 ? ', parted by commas' : ''}`,
+            label: `${references.columns.join(', ')} of the ${rowOf(references.table)}${columns.length > 1 ? ', parted by commas' : ''}`,
           },
         },
         ...(finding.proposal.kind === 'validate'
@@ -106,7 +106,7 @@ function whyNoParents(parent: Table | null, { columns }: ProposedParent): string
   if (!parent) return 'the parent is not in the catalogue';
   const open = neededBeside(parent, columns);
   const unique = declaredUniques(parent).find((key) => open.some((c) => key.includes(c.name)));
-  if (unique) return `${withArticle(spoken(parent.name))} needs a ${unique.join(', ')} of its own`;
+  if (unique) return `${withArticle(rowOf(parent.name))} needs a ${unique.join(', ')} of its own`;
   const made = parent.columns.find((c) => columns.includes(c.name) && (c.generated !== null || c.identity === 'always'));
   return made ? `${made.name} is made by the database` : null;
 }
@@ -126,8 +126,8 @@ export function undoable(table: Table): string {
 }
 
 export function deleteQuestion({ columns, references }: ReferenceProposal, table: Table, catalogue: Catalogue): Question {
-  const parent = spoken(references.table);
-  const children = plural(spoken(table.name));
+  const parent = rowOf(references.table);
+  const children = plural(rowOf(table.name));
   return {
     id: 'onDelete',
     shape: 'cards',
@@ -154,12 +154,12 @@ export function deleteQuestion({ columns, references }: ReferenceProposal, table
 
 export function updateQuestion({ columns, references }: ReferenceProposal, table: Table): Question {
   const key = references.columns.join(', ');
-  const children = plural(spoken(table.name));
+  const children = plural(rowOf(table.name));
   const rows = table.estimatedRows === null ? '' : `, up to ${counted(table.estimatedRows, 'row')}`;
   return {
     id: 'onUpdate',
     shape: 'list',
-    title: `When the ${key} of ${withArticle(spoken(references.table))} changes`,
+    title: `When the ${key} of ${withArticle(rowOf(references.table))} changes`,
     answers: [
       actionAnswer('no action', 'Refuse', `while it has ${children}`),
       actionAnswer('restrict', 'Refuse at once', `before the statement is through`),

@@ -1,5 +1,5 @@
 import { primaryKeyOf } from '../../catalogue/lookups';
-import { spoken } from '../../naming/words';
+import { rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -34,7 +34,7 @@ export const disabledKey = defineRule<Facts>({
     return {
       title: 'Primary key not enforced',
       message: `The primary key ${name} of ${table} is declared, but its index ${index} is not valid, so nothing holds it.`,
-      consequence: `The same ${spoken(table)} can be stored twice although everybody relies on the key.`,
+      consequence: `The same ${rowOf(table)} can be stored twice although everybody relies on the key.`,
       measured: 'not enforced',
       evidence: [
         { label: 'key', text: columns.join(', ') },

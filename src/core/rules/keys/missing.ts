@@ -2,7 +2,7 @@ import { findTable, referencesTo } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
 import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPrimaryKey } from '../../evidence/keys';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
 import { surrogateName, whyNotNumbered } from '../../evidence/keys';
 import { type Audit, byHand, defineRule, type Severity } from '../rule';
@@ -57,7 +57,7 @@ export const missingKey = defineRule<Facts>({
   },
 
   words({ rows, how, candidates, unnumbered }, { table }) {
-    const thing = spoken(table);
+    const thing = rowOf(table);
     const best = candidates.find(isProposable);
     const size = rows === null ? '' : ` of ${counted(rows, 'row')}`;
     const found = best

@@ -3,7 +3,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
 import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { spoken } from '../../naming/words';
+import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
@@ -47,7 +47,7 @@ export const notSelfFillingKey = defineRule<Facts>({
     return {
       title: 'Key does not fill itself',
       message: `${name} of ${table} identifies rows by a ${type} that means nothing, yet it has neither a default nor an identity.`,
-      consequence: `Two programs that number a ${spoken(table)} at the same time take the same number, and one of them fails.`,
+      consequence: `Two programs that number a ${rowOf(table)} at the same time take the same number, and one of them fails.`,
       measured: 'no default',
       evidence: [
         { label: 'type', text: `${type}, no default` },

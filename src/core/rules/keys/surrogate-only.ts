@@ -3,7 +3,7 @@ import { profileOf } from '../../evidence/evidence';
 import { isOwnId } from '../../evidence/keyNames';
 import { plausibleUniques } from '../../evidence/uniques';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -47,7 +47,7 @@ export const surrogateOnly = defineRule<Facts, 'rows'>({
   },
 
   words({ rows, key }, { table }) {
-    const thing = spoken(table);
+    const thing = rowOf(table);
     return {
       title: 'Only a number tells rows apart',
       message: `${table} has the surrogate key ${key.join(', ')}, and among its other columns nothing is unique in ${counted(rows, 'row')}.`,

@@ -1,7 +1,7 @@
 import { primaryKeyOf, referencesTo } from '../../catalogue/lookups';
 import { surrogateName } from '../../evidence/keys';
 import { namesADescription } from '../../naming/meaning';
-import { counted, spoken, wordsOf } from '../../naming/words';
+import { counted, rowOf, spoken, wordsOf } from '../../naming/words';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -55,7 +55,7 @@ export const volatileKey = defineRule<Facts>({
     return {
       title: 'Key that changes',
       message: `The primary key ${name} of ${table} holds its ${names}, which changes in life, and ${counted(children.length, 'table')} ${children.length === 1 ? 'repeats' : 'repeat'} it.`,
-      consequence: `Whenever a ${spoken(table)} gets another ${names}, every child has to be changed with it, or is lost.`,
+      consequence: `Whenever a ${rowOf(table)} gets another ${names}, every child has to be changed with it, or is lost.`,
       measured: moving.join(', '),
       evidence: [{ label: 'changing', text: moving.join(', ') }, ...children.map((child) => ({ label: 'child', text: child }))],
       reasons: ['judged by the name of the column'],

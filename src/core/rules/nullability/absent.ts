@@ -4,7 +4,7 @@ import { type How, howInWords, profileOf, rowsLine, strengthOf, uniquenessOf } f
 import { bestKey, lacksPrimaryKey } from '../../evidence/keys';
 import { identifyingColumns, mandatoryFeatures, mandatoryLikelihood } from '../../evidence/mandatory';
 import { namesADescription, namesAnIdentifier } from '../../naming/meaning';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf, spoken } from '../../naming/words';
 import { optionalReferences } from './reference-always-set';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, defineRule, type Severity } from '../rule';
@@ -67,7 +67,7 @@ export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
     return {
       title: 'Never empty but nullable',
       message: `${name} ${claim} in ${counted(rows, 'row')}, yet the table allows null.`,
-      consequence: `Programs count on every ${spoken(table)} having its ${columns.map(spoken).join(' and ')}; the first one without it will go unnoticed until they fail.`,
+      consequence: `Programs count on every ${rowOf(table)} having its ${columns.map(spoken).join(' and ')}; the first one without it will go unnoticed until they fail.`,
       measured: '0 empty',
       evidence: [rowsLine(rows, how), { label: 'empty', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` }],
       reasons,

@@ -2,7 +2,7 @@ import { tableId } from '../../catalogue/identifiers';
 import type { Column, Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine } from '../../evidence/evidence';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf, spoken } from '../../naming/words';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -50,7 +50,7 @@ export const fewNulls = defineRule<Facts, 'percent' | 'rows'>({
     return {
       title: 'Empty in a few rows',
       message: `${counted(nulls, 'row')} of ${table} ${nulls === 1 ? 'has' : 'have'} no ${name}; all other ${counted(rows - nulls, 'row')} have one${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
-      consequence: `Programs rely on every ${spoken(table)} having its ${spoken(name)}, and fail on these.`,
+      consequence: `Programs rely on every ${rowOf(table)} having its ${spoken(name)}, and fail on these.`,
       measured: counted(nulls, 'null'),
       evidence: [rowsLine(rows, how), { label: 'empty', text: counted(nulls, 'row'), harm: true }],
       reasons,

@@ -1,7 +1,7 @@
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
-import { counted, spoken, withArticle } from '../../naming/words';
+import { counted, rowOf, withArticle } from '../../naming/words';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -38,11 +38,11 @@ export const referenceAlwaysSet = defineRule<Facts, 'rows'>({
 
   words({ parent, rows, how }, { table, columns }) {
     const name = columns.join(', ');
-    const thing = spoken(table);
+    const thing = rowOf(table);
     return {
       title: 'Reference always set',
       message: `Every one of the ${counted(rows, 'row')} of ${table} has its ${name}${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}, yet the table allows null.`,
-      consequence: `${withArticle(thing).replace(/^./, (c) => c.toUpperCase())} without ${withArticle(spoken(parent))} would be left out of every join, and nobody expects one.`,
+      consequence: `${withArticle(thing).replace(/^./, (c) => c.toUpperCase())} without ${withArticle(rowOf(parent))} would be left out of every join, and nobody expects one.`,
       measured: '0 empty',
       evidence: [
         rowsLine(rows, how),

@@ -2,7 +2,7 @@ import type { TableId } from '../../catalogue/identifiers';
 import { findTable, referencesTo } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { profileOf } from '../../evidence/evidence';
-import { counted, plural, spoken } from '../../naming/words';
+import { counted, plural, rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -44,8 +44,8 @@ export const longCascade = defineRule<Facts, 'tables' | 'levels'>({
     const rows = reached.reduce((sum, r) => sum + r.rows, 0);
     return {
       title: 'Delete reaches far',
-      message: `Deleting one ${spoken(table)} takes rows along in ${counted(reached.length, 'table')}, ${counted(deepest, 'level')} down.`,
-      consequence: `Of the ${counted(rows, 'row')} in these tables nobody can tell beforehand how many go; ${plural(spoken(table))} are deleted by people who think of one row.`,
+      message: `Deleting one ${rowOf(table)} takes rows along in ${counted(reached.length, 'table')}, ${counted(deepest, 'level')} down.`,
+      consequence: `Of the ${counted(rows, 'row')} in these tables nobody can tell beforehand how many go; ${plural(rowOf(table))} are deleted by people who think of one row.`,
       measured: counted(reached.length, 'table'),
       evidence: reached.slice(0, 12).map((r) => ({ label: `level ${r.level}`, text: `${r.table}, ${counted(r.rows, 'row')}` })),
       reasons: ['followed through every ON DELETE CASCADE that is declared'],

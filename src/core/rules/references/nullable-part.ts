@@ -1,6 +1,6 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -41,7 +41,7 @@ export const nullablePart = defineRule<Facts>({
     return {
       title: 'Part of a reference may be null',
       message: `${constraint} ties ${columns.join(', ')} together, but ${nullable.join(', ')} may be null, and a row with one null is not checked at all.`,
-      consequence: `A ${spoken(table)} can name a parent that does not exist, as long as one part is left out.`,
+      consequence: `A ${rowOf(table)} can name a parent that does not exist, as long as one part is left out.`,
       measured: escaping === null ? 'not measured' : escaping === 0 ? 'none yet' : counted(escaping, 'row'),
       evidence: [
         { label: 'nullable', text: nullable.join(', ') },

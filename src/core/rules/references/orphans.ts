@@ -2,7 +2,7 @@ import { tableId } from '../../catalogue/identifiers';
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
 import type { InclusionRequest } from '../../evidence/requests';
-import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
+import { capital, counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { ForeignKey, Table } from '../../catalogue/model';
 import { byHand, defineRule, type Proposal } from '../rule';
 
@@ -59,12 +59,12 @@ export const orphans = defineRule<Facts>({
   }),
 
   words({ name, parent, rows, orphanRows, orphanValues, how }, { table }) {
-    const children = plural(spoken(table));
+    const children = plural(rowOf(table));
     const exactly = how.kind === 'exact' ? '' : ` (${howInWords(how)})`;
     return {
-      title: `${capital(children)} without ${withArticle(spoken(parent.table))}`,
-      message: `${counted(orphanRows, spoken(table))} ${orphanRows === 1 ? 'points' : 'point'} to ${plural(spoken(parent.table))} that do not exist${exactly}, although ${name} declares the reference.`,
-      consequence: `Everybody trusts ${name}; whatever joins ${children} to ${plural(spoken(parent.table))} silently leaves these out.`,
+      title: `${capital(children)} without ${withArticle(rowOf(parent.table))}`,
+      message: `${counted(orphanRows, rowOf(table))} ${orphanRows === 1 ? 'points' : 'point'} to ${plural(rowOf(parent.table))} that do not exist${exactly}, although ${name} declares the reference.`,
+      consequence: `Everybody trusts ${name}; whatever joins ${children} to ${plural(rowOf(parent.table))} silently leaves these out.`,
       measured: counted(orphanRows, 'orphan'),
       evidence: [
         rowsLine(rows, how),

@@ -3,7 +3,7 @@ import { getTable } from '../../catalogue/lookups';
 import { findFact, type How, howInWords, uniquenessOf } from '../../evidence/evidence';
 import type { RepeatsRequest } from '../../evidence/requests';
 import type { WeighedReference } from '../../evidence/references/weigh';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -59,7 +59,7 @@ export const parentNotUnique = defineRule<Facts, 'confidence'>({
     return {
       title: 'Parent key repeats',
       message: `${child} refers to ${table} by ${names}, but ${many} of ${table} share ${repeatedValues === 1 ? 'one value' : 'their values'} of it with another (${howInWords(how)}).`,
-      consequence: `Nobody can say which ${spoken(table)} such a row belongs to, sums over both count it twice, and no foreign key can be declared.`,
+      consequence: `Nobody can say which ${rowOf(table)} such a row belongs to, sums over both count it twice, and no foreign key can be declared.`,
       measured: repeatedRows === null ? 'repeats' : counted(repeatedRows, 'row'),
       evidence: [
         { label: 'child', text: child },

@@ -1,7 +1,7 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
@@ -40,7 +40,7 @@ export const polymorphicReference = defineRule<Facts>({
     return {
       title: 'One id for several tables',
       message: `${id} of ${table} belongs to the table that ${type} names${kinds.length > 0 ? ` (${kinds.join(', ')})` : ''}, so no foreign key can hold it.`,
-      consequence: `A ${spoken(table)} can point to nothing, and nobody is stopped from deleting what it points to.`,
+      consequence: `A ${rowOf(table)} can point to nothing, and nobody is stopped from deleting what it points to.`,
       measured: kinds.length > 0 ? counted(kinds.length, 'kind') : 'a pair',
       evidence: [
         { label: 'pair', text: `${type}, ${id}` },

@@ -2,7 +2,7 @@ import { getTable, primaryKeyOf, sameColumns } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { type How, howInWords, sampleOf } from '../../evidence/evidence';
 import type { WeighedReference } from '../../evidence/references/weigh';
-import { counted, plural, spoken } from '../../naming/words';
+import { counted, plural, rowOf, spoken } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -52,7 +52,7 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
 
   words({ parent, parentName, parentColumn, distinct, orphanRows, how }, { table, columns }) {
     const name = columns.join(', ');
-    const things = plural(spoken(parentName));
+    const things = plural(rowOf(parentName));
     return {
       title: `Text in place of ${spoken(parentName)}`,
       message: `${name} of ${table} repeats ${parentColumn} of ${parent} as text: ${counted(distinct, 'value')}, ${orphanRows === 0 ? 'all of them there' : `${counted(orphanRows, 'row')} spelled otherwise`}${how && how.kind !== 'exact' ? ` (${howInWords(how)})` : ''}.`,

@@ -4,7 +4,7 @@ import { tableId, type TableId } from '../../catalogue/identifiers';
 import type { Claim } from '../../evidence/claims';
 import { type Evidence, findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { referenceCandidates } from '../../evidence/references/candidates';
-import { counted, spoken, withArticle } from '../../naming/words';
+import { counted, rowOf, withArticle } from '../../naming/words';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -63,8 +63,8 @@ export const sentinelReference = defineRule<Facts>({
     const name = columns.join(', ');
     return {
       title: `"None" written as a value`,
-      message: `${counted(sentinelRows, 'row')} of ${table} ${sentinelRows === 1 ? 'says' : 'say'} "no ${spoken(parentName)}" by a value of ${name} that is no key of ${parent}${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
-      consequence: `No foreign key can be declared while they are there, and every query has to know that they do not mean ${withArticle(spoken(parentName))}.`,
+      message: `${counted(sentinelRows, 'row')} of ${table} ${sentinelRows === 1 ? 'says' : 'say'} "no ${rowOf(parentName)}" by a value of ${name} that is no key of ${parent}${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
+      consequence: `No foreign key can be declared while they are there, and every query has to know that they do not mean ${withArticle(rowOf(parentName))}.`,
       measured: counted(sentinelRows, 'row'),
       evidence: [
         rowsLine(rows, how),

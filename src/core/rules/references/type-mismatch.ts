@@ -1,6 +1,6 @@
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
-import { spoken } from '../../naming/words';
+import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
@@ -53,7 +53,7 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
     return {
       title: first?.what === 'length' ? 'Lengths differ' : first?.what === 'collation' ? 'Collations differ' : 'Types differ',
       message: `${columns.join(', ')} of ${table} refers to ${parent}${declared ? '' : ' without a foreign key'}, but ${told}.`,
-      consequence: `A ${spoken(parent.split('.').at(-1) ?? parent)} may get a key that no child can hold, and joins convert every value before they compare.`,
+      consequence: `A ${rowOf(parent.split('.').at(-1) ?? parent)} may get a key that no child can hold, and joins convert every value before they compare.`,
       measured: first ? `${first.childType} / ${first.parentType}` : '',
       evidence: pairs.flatMap((pair) => [
         { label: 'child', text: `${pair.child} ${pair.childType}` },

@@ -1,7 +1,7 @@
 import { columnsId, tableId, type TableId } from '../../catalogue/identifiers';
 import { getTable } from '../../catalogue/lookups';
 import { type How, howInWords, rowsLine } from '../../evidence/evidence';
-import { capital, counted, plural, spoken, withArticle } from '../../naming/words';
+import { capital, counted, plural, rowOf, spoken, withArticle } from '../../naming/words';
 import type { ConfidencePart } from '../../evidence/references/weigh';
 import { featureWords } from '../../evidence/references/features';
 import { isTooWide } from '../../evidence/widths';
@@ -99,16 +99,16 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
             },
           ]),
     ];
-    const children = plural(spoken(table));
-    const parents = plural(spoken(parent.table));
+    const children = plural(rowOf(table));
+    const parents = plural(rowOf(parent.table));
     const target = `${parent.schema}.${parent.table}`;
     if (orphanRows) {
       const points = orphanRows === 1 ? 'points' : 'point';
-      const some = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? spoken(table) : children}`;
+      const some = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? rowOf(table) : children}`;
       return {
-        title: `${capital(children)} without ${withArticle(spoken(parent.table))}`,
+        title: `${capital(children)} without ${withArticle(rowOf(parent.table))}`,
         message: `${some} ${points} to ${parents} that do not exist${how?.kind === 'exact' ? '' : ` (${how ? howInWords(how) : 'not measured'})`}; no foreign key ties ${columns.join(', ')} to ${target}.`,
-        consequence: `Whatever is counted or billed by ${spoken(parent.table)} leaves these ${children} out, or fails on them, and more can arrive any day.`,
+        consequence: `Whatever is counted or billed by ${rowOf(parent.table)} leaves these ${children} out, or fails on them, and more can arrive any day.`,
         measured: counted(orphanRows, 'orphan'),
         evidence,
         reasons,
@@ -124,7 +124,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
     return {
       title: `Undeclared reference to ${spoken(parent.table)}`,
       message: `${columns.join(', ')} refers to ${target}, but no foreign key ties them. ${fits}.`,
-      consequence: `A ${spoken(parent.table)} can be deleted while ${children} still point to it, and nobody will be told.`,
+      consequence: `A ${rowOf(parent.table)} can be deleted while ${children} still point to it, and nobody will be told.`,
       measured: how === null ? 'not measured' : how.kind === 'exact' ? 'all match' : 'sample matches',
       evidence,
       reasons,

@@ -4,7 +4,7 @@ import { freeColumns } from '../../evidence/references/candidates';
 import { namedColumn } from '../../evidence/references/naming';
 import { likenessOf } from '../../evidence/references/likeness';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { spoken } from '../../naming/words';
+import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
 
@@ -48,7 +48,7 @@ export const unenforceableReference = defineRule<Facts, 'likeness'>({
     return {
       title: 'Reference that cannot be declared',
       message: `${name} of ${table} refers to ${parent}, which is ${kind}: the database cannot hold the reference.`,
-      consequence: `What becomes of a ${spoken(table)} when its parent goes is left to programs, on two servers.`,
+      consequence: `What becomes of a ${rowOf(table)} when its parent goes is left to programs, on two servers.`,
       measured: kind,
       evidence: [{ label: 'parent', text: `${parent}, ${kind}` }],
       reasons: [reason],

@@ -1,6 +1,6 @@
 import { foreignKeysOf, getTable, isIndexed } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
-import { counted, plural, spoken, withArticle } from '../../naming/words';
+import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand, defineRule, type Severity } from '../rule';
 
@@ -48,7 +48,7 @@ export const unindexedReference = defineRule<Facts, 'rows'>({
     return {
       title: 'Reference without index',
       message: `${constraint} ties ${names} to ${parent}, but no index starts with ${names} among the ${counted(rows, 'row')} of ${table}.`,
-      consequence: `Whenever ${withArticle(spoken(parentName))} is deleted or its key changes, all ${plural(spoken(table))} are read, and locked against it meanwhile.`,
+      consequence: `Whenever ${withArticle(rowOf(parentName))} is deleted or its key changes, all ${plural(rowOf(table))} are read, and locked against it meanwhile.`,
       measured: counted(rows, 'row'),
       evidence: [
         { label: 'rows', text: rows.toLocaleString('en-GB') },

@@ -1,6 +1,6 @@
 import { findFact, type How, howInWords, profileOf, rowsLine, strengthOf, uniquenessOf } from '../../evidence/evidence';
 import { plausibleUniques } from '../../evidence/uniques';
-import { counted, spoken } from '../../naming/words';
+import { counted, plural, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand, defineRule, type Severity } from '../rule';
 
@@ -47,7 +47,7 @@ export const absentUnique = defineRule<Facts, 'confidence'>({
     return {
       title: 'Unique but not declared so',
       message: `${names} ${claim} in ${counted(rows, 'row')}${empties}, but no constraint keeps it unique.`,
-      consequence: `Two ${spoken(table)} rows can take the same ${columns.map(spoken).join(' and ')}, and whoever looks one up will get either.`,
+      consequence: `Two ${plural(rowOf(table))} can take the same ${columns.map(spoken).join(' and ')}, and whoever looks one up will get either.`,
       measured: how.kind === 'exact' ? '0 repeats' : 'no repeats seen',
       evidence: [
         rowsLine(rows, how),

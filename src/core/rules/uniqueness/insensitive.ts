@@ -4,7 +4,7 @@ import type { Table } from '../../catalogue/model';
 import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../evidence/evidence';
 import type { RepeatsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { type Audit, byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -50,7 +50,7 @@ export const insensitiveRepeats = defineRule<Facts>({
     return {
       title: 'Same but for case or spaces',
       message: `${counted(repeatedRows, 'row')} of ${table} share ${counted(repeatedValues, 'value')} of ${name} when case and outer spaces do not count${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
-      consequence: `People take them for the same ${spoken(table)}, the database for different ones.`,
+      consequence: `People take them for the same ${rowOf(table)}, the database for different ones.`,
       measured: counted(repeatedValues, 'group'),
       evidence: [
         rowsLine(rows, how),

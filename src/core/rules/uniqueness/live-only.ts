@@ -3,7 +3,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { findFact, type How, howInWords, rowsLine, sampleOf, uniquenessOf } from '../../evidence/evidence';
 import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { type Audit, byHand, defineRule } from '../rule';
 
@@ -47,7 +47,7 @@ export const liveOnlyUnique = defineRule<Facts>({
     return {
       title: 'Unique among living rows',
       message: `${name} of ${table} repeats, but never among the ${counted(liveRows, 'row')} that ${flag} does not mark as gone${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
-      consequence: `It is meant to identify a living ${spoken(table)}, and nothing keeps two of them from sharing it.`,
+      consequence: `It is meant to identify a living ${rowOf(table)}, and nothing keeps two of them from sharing it.`,
       measured: counted(liveRows, 'row'),
       evidence: [
         rowsLine(liveRows, how),

@@ -9,7 +9,7 @@ import { nearlyKeys } from '../../evidence/keys';
 import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand, defineRule, type LikelyChild } from '../rule';
 
@@ -64,7 +64,7 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
     return {
       title: `${spoken(names).replace(/^./, (first) => first.toUpperCase())} repeats`,
       message: `${counted(repeatedValues, 'value')} of ${names} in ${table} ${repeatedValues === 1 ? 'is' : 'are'} shared by ${counted(repeatedRows, 'row')}${exactly}; all others are unique.`,
-      consequence: `Whoever looks a ${spoken(table)} up by its ${spoken(names)} gets one of several, and no constraint can be added until somebody decides which is true.`,
+      consequence: `Whoever looks a ${rowOf(table)} up by its ${spoken(names)} gets one of several, and no constraint can be added until somebody decides which is true.`,
       measured: counted(repeatedValues, 'group'),
       evidence: [
         rowsLine(rows, how),

@@ -1,5 +1,5 @@
 import { profileOf } from '../../evidence/evidence';
-import { counted, spoken } from '../../naming/words';
+import { counted, rowOf } from '../../naming/words';
 import { byHand, defineRule } from '../rule';
 
 interface Facts {
@@ -38,7 +38,7 @@ export const nullsRepeat = defineRule<Facts>({
     return {
       title: 'Unique lets nulls repeat',
       message: `${constraint} makes ${columns.join(', ')} of ${table} unique, but ${counted(nullRows, 'row')} have no ${nullable.join(' or ')}, and these may repeat as they like.`,
-      consequence: `Two rows for the same ${spoken(table)} are let in as long as one part is empty.`,
+      consequence: `Two rows for the same ${rowOf(table)} are let in as long as one part is empty.`,
       measured: counted(nullRows, 'null'),
       evidence: [
         { label: 'constraint', text: `${constraint} (${columns.join(', ')})` },

@@ -3,7 +3,7 @@ import type { Table } from '../../catalogue/model';
 import type { Claim } from '../../evidence/claims';
 import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../evidence/evidence';
 import { namesAMeasure } from '../../naming/meaning';
-import { counted, spoken, wordsOf } from '../../naming/words';
+import { counted, rowOf, spoken, wordsOf } from '../../naming/words';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -83,7 +83,7 @@ export const range = defineRule<Facts>({
           ? `In ${counted(broken, 'row')} of ${table} ${against}${exactly}; in all others ${rule}.`
           : `In all ${counted(rows, 'row')} of ${table} that have ${ordered ? 'both' : 'it'} ${rule}${exactly}, but no check says so.`,
       consequence: ordered
-        ? `A ${spoken(table)} that ends before it starts makes every length of time and every overlap wrong.`
+        ? `A ${rowOf(table)} that ends before it starts makes every length of time and every overlap wrong.`
         : `A slip of the sign goes in unseen and takes its ${spoken(first)} off every total.`,
       measured: broken > 0 ? counted(broken, 'row') : 'all keep to it',
       evidence: [

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useFetcher } from 'react-router';
-import { counted, spoken } from '~/core/naming/words';
+import { counted, rowOf } from '~/core/naming/words';
 import type { Reach, ReachLine } from '~/core/plan/reach';
 import type { Decision } from '~/core/remedies/question';
 import type { Reached } from '../reach';
@@ -34,7 +34,7 @@ export function ReachOfDelete({ source, finding, parent, decision }: ReachProps)
         {parent.columns.length === 1 && (
           <TextField
             name="key"
-            label={`${parent.columns[0]} of the ${spoken(parent.table)}`}
+            label={`${parent.columns[0]} of the ${rowOf(parent.table)}`}
             placeholder="the one with the most"
             slotProps={{ htmlInput: { maxLength: 1000, autoComplete: 'off' }, inputLabel: { shrink: true } }}
             sx={{ maxWidth: 240 }}
@@ -60,7 +60,7 @@ function Outcome({
   parent,
   columns,
 }: Pick<ReachProps, 'parent'> & { readonly reach: Reach; readonly columns: readonly string[] }) {
-  if (!reach.row) return <p className="notice warn">There is no such {spoken(parent.table)} now.</p>;
+  if (!reach.row) return <p className="notice warn">There is no such {rowOf(parent.table)} now.</p>;
   const most = Math.max(1, ...reach.lines.map((line) => line.rows));
   return (
     <div aria-live="polite">

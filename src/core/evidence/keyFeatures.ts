@@ -161,10 +161,12 @@ export function keyFeaturesOf(
     partUnique: flag(
       sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column))),
     ),
+    // What identifies but for a few repeats would do so alone.
     partNearly: flag(
       !single &&
-        !columns.some(refers) &&
-        columns.some((column) => namesAnIdentifier(column.name) && isNearlyUnique(sample, column.name)),
+        columns.some(
+          (column) => namesAnIdentifier(column.name) && !refers(column) && shareDistinct(sample, column.name) >= nearlyAll,
+        ),
     ),
     littleElse: flag(table.columns.length - width <= 1 && !onlyRefers),
     noChance: single ? 0 : Math.min(1, Math.max(0, Math.log10(Math.max(1, expected))) / 5),
@@ -188,9 +190,11 @@ export function expectedRepeats(sample: Sample, columns: readonly string[]): num
   return columns.reduce((expected, name) => expected * (sample.columns[name]?.agreement ?? 1), pairs);
 }
 
-function isNearlyUnique(sample: Sample, column: string): boolean {
+const nearlyAll = 0.8;
+
+function shareDistinct(sample: Sample, column: string): number {
   const seen = sample.columns[column];
-  return seen !== undefined && (seen.distinct ?? 0) >= (sample.rows - seen.nulls) * 0.8;
+  return seen ? (seen.distinct ?? 0) / Math.max(1, sample.rows - seen.nulls) : 0;
 }
 
 function lastWords(words: readonly string[]): string {

@@ -60,7 +60,7 @@ export function columns(version: number): string {
   select a.attrelid::text, a.attnum, attname, atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
     case when a.atthasdef then pg_get_expr(ad.adbin, ad.adrelid) end, d.description,
     case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end,
-    ${named ? 'nn.conname, nn.convalidated' : 'null, null'}
+    ${named ? 'nn.conname, nn.convalidated' : 'null, null'}, a.attcollation::text
   from pg_attribute a
   join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p', 'f', 'v', 'm')
   join pg_namespace n on n.oid = c.relnamespace
@@ -69,8 +69,7 @@ export function columns(version: number): string {
   left join pg_description d on d.objoid = a.attrelid and d.classoid = 'pg_class'::regclass and d.objsubid = a.attnum
   left join pg_collation co on co.oid = a.attcollation
   ${named ? "left join pg_constraint nn on nn.conrelid = a.attrelid and nn.contype = 'n' and nn.conkey = array[a.attnum]" : ''}
-  where a.attnum > 0 and not a.attisdropped and ${userSchemas}
-  order by a.attrelid, a.attnum`;
+  where a.attnum > 0 and not a.attisdropped and ${userSchemas}`;
 }
 
 /** How the server spells each type that columns are of: once a type, not once a column. */
@@ -142,16 +141,20 @@ function sortable(type: string): string {
 export const constraints = `
   select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
     co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
-    case when co.contype = 'f' then not exists (select 1 from pg_trigger t where t.tgconstraint = co.oid and t.tgenabled = 'D')
+    case when co.contype = 'f' then not co.oid = any (array(select tgconstraint from pg_trigger where tgenabled = 'D'))
       else coalesce(x.indisvalid and x.indisready, true) end,
-    obj_description(co.oid, 'pg_constraint')
+    d.description
   from pg_constraint co
   join pg_class c on c.oid = co.conrelid
   join pg_namespace n on n.oid = c.relnamespace
   left join pg_class i on i.oid = co.conindid
   left join pg_index x on x.indexrelid = co.conindid
+  left join pg_description d on d.objoid = co.oid and d.classoid = 'pg_constraint'::regclass and d.objsubid = 0
   where co.contype in ('p', 'u', 'f', 'c', 'x') and ${userSchemas}
   order by co.conrelid, co.conname`;
+
+/** The operator classes that types are indexed by when nobody says otherwise. */
+export const defaultOperatorClasses = 'select oid::text from pg_opclass where opcdefault';
 
 /** NULLS NOT DISTINCT exists from PostgreSQL 15 on. */
 export function indexes(version: number): string {
@@ -159,13 +162,7 @@ export function indexes(version: number): string {
   select x.indrelid::text, i.relname, am.amname, x.indisunique, x.indisvalid, x.indkey::text, x.indnkeyatts,
     case when x.indpred is not null then pg_get_expr(x.indpred, x.indrelid) end,
     ${version >= 150000 ? 'not x.indnullsnotdistinct' : 'true'},
-    not exists (
-      select 1
-      from generate_series(0, x.indnkeyatts - 1) as part (i)
-      left join pg_opclass o on o.oid = x.indclass[part.i]
-      left join pg_attribute a on a.attrelid = x.indrelid and a.attnum = x.indkey[part.i]
-      where x.indoption[part.i] <> 0 or not coalesce(o.opcdefault, false) or x.indcollation[part.i] is distinct from a.attcollation
-    )
+    x.indoption::text, x.indclass::text, x.indcollation::text
   from pg_index x
   join pg_class i on i.oid = x.indexrelid
   join pg_class c on c.oid = x.indrelid and c.relkind in ('r', 'p', 'm')

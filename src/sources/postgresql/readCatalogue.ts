@@ -76,9 +76,10 @@ interface Draft {
   readonly id: TableId;
   readonly schema: string;
   readonly estimatedRows: number | null;
+  /** Each by number; dropped columns leave gaps. */
   readonly columns: Column[];
-  /** By number; dropped columns leave gaps. */
   readonly names: (string | undefined)[];
+  readonly collations: (string | undefined)[];
   readonly constraints: Constraint[];
   readonly constraintByIndex: Map<string, string>;
   readonly indexes: Index[];
@@ -130,8 +131,9 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
     const { id: table, estimatedRows: rows } = draft;
     const statistic = statistics ? (believed.get([draft.schema, draft.row[2], row[2]].join('\0')) ?? null) : null;
     const column = columnOf(row, { table, types, spelt, shared, statistics: statistic, rows });
-    draft.columns.push(column);
+    draft.columns[row[1] as number] = column;
     draft.names[row[1] as number] = column.name;
+    draft.collations[row[1] as number] = shared(row[13] as string);
   });
   await stream(client, queries.constraints, (row) => {
     const draft = of(row);
@@ -141,9 +143,11 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
     if ('index' in constraint && constraint.index && constraint.kind !== 'foreign key')
       draft.constraintByIndex.set(constraint.index, constraint.name);
   });
+  const usual = new Set<string>();
+  await stream(client, queries.defaultOperatorClasses, ([oid]) => usual.add(oid as string));
   await stream(client, queries.indexes(versionNumber), (row) => {
     const draft = of(row);
-    draft?.indexes.push(indexOf(row, draft.names, draft.constraintByIndex));
+    draft?.indexes.push(indexOf(row, draft, usual));
   });
   await stream(client, queries.sequences, (row) => sequences.push(sequenceOf(row, ids, namesOf)));
   await stream(client, queries.triggers, (row) =>
@@ -231,6 +235,7 @@ function draftOf(row: Row, schemas: ReadonlyMap<string, { readonly name: string 
     estimatedRows: tuples < 0 ? null : Math.round(tuples),
     columns: [],
     names: [],
+    collations: [],
     constraints: [],
     constraintByIndex: new Map(),
     indexes: [],
@@ -294,7 +299,8 @@ function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolea
     ...(kind === 'p' && { splitBy }),
     ...(unidentified && { unidentified }),
     ...(rewritten && { rewritten }),
-    columns,
+    // Without the gaps.
+    columns: columns.flat(),
     constraints: constraints.map((constraint) => withNullsDistinct(constraint, indexes)),
     indexes,
     triggers,

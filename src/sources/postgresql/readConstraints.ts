@@ -95,13 +95,17 @@ export function withNullsDistinct(constraint: Constraint, indexes: readonly Inde
   return { ...constraint, nullsDistinct: indexes.find((index) => index.name === constraint.index)?.nullsDistinct ?? true };
 }
 
-/** A row of the query of indexes. */
-export function indexOf(
-  row: Row,
-  names: readonly (string | undefined)[] | undefined,
-  constraints: ReadonlyMap<string, string>,
-): Index {
-  const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct, plain] = row as [
+/** What an index is read with. */
+export interface IndexedTable {
+  /** Names and collations of the table's columns by number. */
+  readonly names: readonly (string | undefined)[];
+  readonly collations: readonly (string | undefined)[];
+  readonly constraintByIndex: ReadonlyMap<string, string>;
+}
+
+/** A row of the query of indexes; `usual`: the operator classes that are usual for their types. */
+export function indexOf(row: Row, { names, collations, constraintByIndex }: IndexedTable, usual: ReadonlySet<string>): Index {
+  const [, name, method, unique, valid, key, keyCount, predicate, nullsDistinct, options, classes, collated] = row as [
     string,
     string,
     string,
@@ -111,9 +115,17 @@ export function indexOf(
     number,
     string | null,
     boolean,
-    boolean,
+    string,
+    string,
+    string,
   ];
-  const columns = key.split(' ').map((number) => names?.[Number(number)] ?? null);
+  const numbers = key.split(' ').map(Number);
+  const columns = numbers.map((number) => names[number] ?? null);
+  const [option, operators, collation] = [options.split(' '), classes.split(' '), collated.split(' ')];
+  // An expression has no collation of its own to compare with.
+  const plain = numbers
+    .slice(0, keyCount)
+    .every((number, i) => option[i] === '0' && usual.has(operators[i] ?? '') && collation[i] === collations[number]);
   return {
     name,
     method,
@@ -123,7 +135,7 @@ export function indexOf(
     nullsDistinct,
     columns: columns.slice(0, keyCount),
     included: columns.slice(keyCount).filter((column) => column !== null),
-    constraint: constraints.get(name) ?? null,
+    constraint: constraintByIndex.get(name) ?? null,
     plain,
   };
 }

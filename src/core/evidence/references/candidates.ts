@@ -51,6 +51,9 @@ const leastLikeness = 0.25;
 const wellNamed = 0.85;
 const mostByReach = 5;
 const mostPerColumn = 6;
+/** Of several tables that a name may speak of, the best few, and more only where they fit about as well. */
+const alwaysKept = 3;
+const farBehind = 0.4;
 const missingTolerated = 0.005;
 
 const kept = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
@@ -332,7 +335,8 @@ function candidatesOf(
     })
     .filter(({ score }) => score >= leastLikeness)
     .sort((a, b) => b.score - a.score)
-    .slice(0, mostPerColumn);
+    .slice(0, mostPerColumn)
+    .filter(({ score }, i, [best]) => i < alwaysKept || score >= (best?.score ?? 0) - farBehind);
   const found = new Map<IndexedKey, { readonly score: number; readonly reason: string }>(
     named.map(({ key, score, reason }) => [key, { score, reason }]),
   );

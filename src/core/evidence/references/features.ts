@@ -139,6 +139,9 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
   };
 }
 
+/** Where nothing is learned. */
+export const unlearned = { siblings: 0, siblingsDiffer: 0, sameRole: 0, customary: 0, popular: 0 } as const;
+
 /** With what the schema's other references teach. */
 export function featuresOf(candidate: ReferenceCandidate, own: OwnFeatures, learned: Learned): Features {
   const { child, parent, columns } = candidate;

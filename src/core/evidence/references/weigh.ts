@@ -18,6 +18,7 @@ import {
   orphanShareOf,
   type OwnFeatures,
   ownFeaturesOf,
+  unlearned,
   referringColumns,
 } from './features';
 import { declaredLessons, learn, type Learned } from './learned';
@@ -76,6 +77,14 @@ export function weighableCandidates(catalogue: Catalogue, evidence: Evidence): r
   }));
 }
 
+/** Log-odds that no other reference can teach away: what all learned features together can add, and what is worth weighing at all. */
+const hopeless = -12;
+
+/** Without what has no chance whatever the schema teaches: of many tables that is most. */
+function hopeful(weighable: readonly Weighable[]): readonly Weighable[] {
+  return weighable.filter(({ own }) => logOddsOf(fitted, { ...own, ...unlearned }) > hopeless);
+}
+
 export interface Judged extends LabelledFeatures {
   readonly logOdds: number;
   /** The probability that this parent is meant, beside the others of the same columns and beside none of them. */
@@ -125,7 +134,7 @@ const worthVerifying = 0.25;
 
 /** What has to be counted before anything is said: the likely parents of each child that nobody has looked at yet. */
 export function unverified(catalogue: Catalogue, evidence: Evidence): readonly InclusionRequest[] {
-  return judge(catalogue, weighableCandidates(catalogue, evidence))
+  return judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))
     .filter(({ probability }) => probability >= worthVerifying)
     .map(({ candidate }) => inclusionRequestOf(candidate))
     .filter((request) => !wasAsked(evidence, request));
@@ -136,7 +145,7 @@ export function logOddsOf({ bias, weights }: Model, features: Features): number 
 }
 
 function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
-  return judge(catalogue, weighableCandidates(catalogue, evidence))
+  return judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))
     .map(({ candidate, features, probability }): WeighedReference => {
       const fact = findFact(evidence, inclusionRequestOf(candidate));
       const parts = featureNames

@@ -79,7 +79,7 @@ function isVerified(
 
 const kept = new WeakMap<Evidence, Map<TableId, readonly KeyCandidate[]>>();
 
-/** The candidate keys that the evidence supports, best first; declared ones are among them. */
+/** The candidate keys that the evidence supports, best first, none wider than a better one in it; declared ones are among them. */
 export function candidateKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly KeyCandidate[] {
   let known = kept.get(evidence);
   if (!known) kept.set(evidence, (known = new Map<TableId, readonly KeyCandidate[]>()));
@@ -112,7 +112,8 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
             },
           ];
     })
-    .sort((a, b) => b.score - a.score || a.columns.length - b.columns.length);
+    .sort((a, b) => b.score - a.score || a.columns.length - b.columns.length)
+    .filter((key, i, all) => !all.slice(0, i).some((better) => includesColumns(key.columns, better.columns)));
 }
 
 function scoreOf(features: KeyFeatures): number {

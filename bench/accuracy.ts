@@ -11,7 +11,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { judgeKeysBy, type KeyModels } from '../src/core/evidence/keyWeights';
 import { judgeMandatoryBy, type MandatoryModel } from '../src/core/evidence/mandatoryWeights';
-import { judgeBy, type Model } from '../src/core/evidence/references/weights';
+import { judgeBy, type ReferenceModel } from '../src/core/evidence/references/weights';
 import { audit } from '../src/core/rules/audit';
 import { documentOf, type SurveyDocument } from '../src/core/survey/document';
 import { corpusFolder, type Truth, truthOf } from './corpus';
@@ -49,7 +49,7 @@ const seeds = [1, 2, 3, 4, 5];
 const shares = ['fk', 'pk', 'unique', 'notNull'] as const;
 
 const models = {
-  references: fitted<Model>('fit'),
+  references: fitted<ReferenceModel>('fit'),
   keys: fitted<KeyModels>('fitKeys'),
   mandatory: fitted<MandatoryModel>('fitMandatory'),
 };

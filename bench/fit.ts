@@ -10,7 +10,7 @@ import { tableNames } from '../src/core/catalogue/identifiers';
 import type { Catalogue } from '../src/core/catalogue/model';
 import { type FeatureName, featureNames } from '../src/core/evidence/references/features';
 import { judge, weighableCandidates, type Weighable } from '../src/core/evidence/references/weigh';
-import { expected, type Model } from '../src/core/evidence/references/weights';
+import { expected, type ReferenceModel } from '../src/core/evidence/references/weights';
 import { referenceKey } from './corpus';
 import { type Case, childKey, faultyCase, familyOf, hardlyDeclared, madeSchemas, realSchemas, surveyWith } from './examples';
 import { groupBy } from '../src/core/grouping';
@@ -117,14 +117,14 @@ if (process.argv.includes('--models') && file) {
   install('src/core/evidence/references/weights.ts', 'corpus', fit(examples));
 }
 
-function fit(all: readonly Example[]): Model {
+function fit(all: readonly Example[]): ReferenceModel {
   let model = expected;
   for (let i = 0; i < alternations; i++)
     model = fitLogit(groupsOf(all, model), { names: featureNames, expected, from: model, signs, given });
   return model;
 }
 
-function groupsOf(all: readonly Example[], model: Model): readonly Group[] {
+function groupsOf(all: readonly Example[], model: ReferenceModel): readonly Group[] {
   const perFamily = groupBy(all, ({ schema }) => familyOf(schema));
   return all.flatMap((example) => {
     const judged = judge(example.catalogue, example.weighable, model);

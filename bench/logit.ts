@@ -2,21 +2,17 @@
 // likelihood, pulled towards weights that are expected beforehand. A group of one is a plain logistic regression.
 
 import { readFileSync, writeFileSync } from 'node:fs';
+import type { Model } from '../src/core/evidence/logit';
 
 export interface Group {
   readonly weight: number;
   readonly choices: readonly { readonly features: Readonly<Record<string, number>>; readonly right: boolean }[];
 }
 
-export interface Weights<Name extends string> {
-  readonly bias: number;
-  readonly weights: Readonly<Record<Name, number>>;
-}
-
 export interface Fitting<Name extends string> {
   readonly names: readonly Name[];
-  readonly expected: Weights<Name>;
-  readonly from?: Weights<Name>;
+  readonly expected: Model<Name>;
+  readonly from?: Model<Name>;
   /** Features may only count in the direction that they are known to: with few schemas chance would turn some. */
   readonly signs: Readonly<Partial<Record<Name, 1 | -1>>>;
   /** Too rare to be learned: they keep the weights that are expected. */
@@ -27,7 +23,7 @@ export interface Fitting<Name extends string> {
 const steps = 250;
 const rate = 0.08;
 
-export function fitLogit<Name extends string>(groups: readonly Group[], fitting: Fitting<Name>): Weights<Name> {
+export function fitLogit<Name extends string>(groups: readonly Group[], fitting: Fitting<Name>): Model<Name> {
   const { names, expected, from = expected, signs, given = [], ridge = 0.002 } = fitting;
   const width = names.length;
   const values: number[] = [];
@@ -90,7 +86,7 @@ export function weightOf(groups: number, casesOfFamily: number, family: string):
 }
 
 /** Puts a fitted model in the place of the one that a source file keeps between `// fitted NAME` and `// end`. */
-export function install(file: string, name: string, { bias, weights }: Weights<string>): void {
+export function install(file: string, name: string, { bias, weights }: Model<string>): void {
   const round = (value: number): number => Number(value.toFixed(2));
   const lines = Object.entries(weights).map(([feature, weight]) => `    ${feature}: ${round(weight)},`);
   const text = readFileSync(file, 'utf8');

@@ -8,6 +8,7 @@ import { namesADescription, namesAMeasure, namesAnIdentifier } from '../naming/m
 import { vocabularyOf } from '../naming/vocabulary';
 import { isOwnId, isTableName, numbersItself } from './keyNames';
 import { namesAVersion, type Role, rolesOf, shareOfTables, shareWithUniques } from './keySets';
+import { flag } from './logit';
 import type { Sample } from './sample';
 
 export const keyFeatureNames = [
@@ -105,7 +106,6 @@ export function keyFeaturesOf(
   const width = Math.max(1, columns.length);
   const single = columns.length === 1 ? columns[0] : undefined;
   const share = (is: (column: Column) => unknown): number => columns.filter((column) => Boolean(is(column))).length / width;
-  const flag = (holds: unknown): number => (holds ? 1 : 0);
   const at = single ? table.columns.indexOf(single) : -1;
   const refers = (column: Column): boolean => roles.get(column.name)?.refers === true;
   const ordinal = (column: Column): boolean => roles.get(column.name)?.ordinal === true && !refers(column);
@@ -120,7 +120,7 @@ export function keyFeaturesOf(
     ownId: flag(ownIds),
     fillsItself: flag(single && numbersItself(single)),
     identifies: share(
-      (column) => namesAnIdentifier(lastWords(vocabulary.columnWords(table, column.name))) && !own(column) && !refers(column),
+      (column) => namesAnIdentifier(vocabulary.columnWords(table, column.name).join('_')) && !own(column) && !refers(column),
     ),
     named: share((column) => namesTheThing(catalogue, table, column.name)),
     describes: share((column) => namesADescription(column.name)),
@@ -195,10 +195,6 @@ const nearlyAll = 0.8;
 function shareDistinct(sample: Sample, column: string): number {
   const seen = sample.columns[column];
   return seen ? (seen.distinct ?? 0) / Math.max(1, sample.rows - seen.nulls) : 0;
-}
-
-function lastWords(words: readonly string[]): string {
-  return words.join('_');
 }
 
 function namesTheThing(catalogue: Catalogue, table: Table, column: string): boolean {

@@ -10,7 +10,8 @@ import type { Depth, RepeatsRequest } from './requests';
 import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
 import { isOwnId, numbersItself } from './keyNames';
 import { distinctSets, uniqueSets } from './keySets';
-import { keyLogOdds, type KeyModel, keyModels } from './keyWeights';
+import { type KeyModel, keyModels } from './keyWeights';
+import { logOddsOf, partsOf } from './logit';
 import { isTooWide } from './widths';
 
 export interface KeyCandidate {
@@ -117,18 +118,14 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
 }
 
 function scoreOf(features: KeyFeatures): number {
-  return keyLogOdds(keyModels.primary, features);
+  return logOddsOf(keyFeatureNames, keyModels.primary, features);
 }
 
 const leastSaid = 0.3;
 
 /** What moved a likelihood, in words, strongest first. */
 export function reasonsOf(features: KeyFeatures, model: KeyModel = keyModels.primary): readonly string[] {
-  return keyFeatureNames
-    .map((name) => ({ name, by: model.weights[name] * features[name] }))
-    .filter(({ by }) => Math.abs(by) >= leastSaid)
-    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
-    .map(({ name }) => keyFeatureWords[name]);
+  return partsOf(keyFeatureNames, model, features, leastSaid).map(({ feature }) => keyFeatureWords[feature]);
 }
 
 // The key of a partitioned table has to hold what it is split by; null when expressions split it.

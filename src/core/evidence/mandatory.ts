@@ -9,6 +9,7 @@ import { namesADescription, namesAnIdentifier, namesSomethingMandatory, namesSom
 import { type Evidence, profileOf, sampleOf } from './evidence';
 import { bestKey, lacksPrimaryKey } from './keys';
 import { rolesOf } from './keySets';
+import { flag, logOddsOf, partsOf } from './logit';
 import { mandatoryModel } from './mandatoryWeights';
 import { plausibleUniques } from './uniques';
 
@@ -81,7 +82,6 @@ export function mandatoryFeatures(
   const siblings = around.byName.get(column.name);
   const sampled = sampleOf(evidence, table.id)?.result.columns[column.name];
   const at = table.columns.indexOf(column);
-  const flag = (holds: unknown): number => (holds ? 1 : 0);
   const others = (siblings?.mandatory ?? 0) + (siblings?.nullable ?? 0) - 1;
   const isMoment = ['timestamp', 'date'].includes(column.family);
   return {
@@ -133,14 +133,9 @@ export interface Likelihood {
 const leastSaid = 0.25;
 
 export function mandatoryLikelihood(features: MandatoryFeatures): Likelihood {
-  const parts = mandatoryFeatureNames.map((name) => ({ name, by: mandatoryModel.weights[name] * features[name] }));
-  const logOdds = parts.reduce((sum, { by }) => sum + by, mandatoryModel.bias);
   return {
-    probability: 1 / (1 + Math.exp(-logOdds)),
-    reasons: parts
-      .filter(({ by }) => Math.abs(by) >= leastSaid)
-      .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
-      .map(({ name }) => mandatoryWords[name]),
+    probability: 1 / (1 + Math.exp(-logOddsOf(mandatoryFeatureNames, mandatoryModel, features))),
+    reasons: partsOf(mandatoryFeatureNames, mandatoryModel, features, leastSaid).map(({ feature }) => mandatoryWords[feature]),
   };
 }
 
@@ -182,16 +177,10 @@ function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Around {
           named.measured++;
           if (seen.nulls > 0) named.empty++;
           // What is declared NOT NULL says nothing of how often the others are empty.
-          if (column.nullable)
-            for (const [counts, key] of [
-              [byTable, table.id],
-              [byFamily, column.family],
-            ] as const) {
-              const count = (counts as Map<string, Count>).get(key) ?? { full: 0, all: 0 };
-              count.all++;
-              if (seen.nulls === 0) count.full++;
-              (counts as Map<string, Count>).set(key, count);
-            }
+          if (column.nullable) {
+            add(byTable, table.id, seen.nulls === 0);
+            add(byFamily, column.family, seen.nulls === 0);
+          }
         }
         byName.set(column.name, named);
       }
@@ -199,6 +188,13 @@ function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Around {
     kept.set(evidence, (found = { byName, byTable, byFamily }));
   }
   return found;
+}
+
+function add<Key>(counts: Map<Key, Count>, key: Key, isFull: boolean): void {
+  const count = counts.get(key) ?? { full: 0, all: 0 };
+  count.all++;
+  if (isFull) count.full++;
+  counts.set(key, count);
 }
 
 function shareFull(count: Count | undefined): number {

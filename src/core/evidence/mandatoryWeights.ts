@@ -1,11 +1,9 @@
 // The weights of the model for NOT NULL. Fitted by `npm run bench:fit-mandatory` on the tuning corpus; not edited by hand.
 
+import type { Model } from './logit';
 import type { MandatoryFeatureName } from './mandatory';
 
-export interface MandatoryModel {
-  readonly bias: number;
-  readonly weights: Readonly<Record<MandatoryFeatureName, number>>;
-}
+export type MandatoryModel = Model<MandatoryFeatureName>;
 
 /** What is expected before any data: the fit is pulled towards it. */
 export const expectedMandatory: MandatoryModel = {

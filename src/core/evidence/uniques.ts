@@ -5,10 +5,11 @@
 import { declaredUniques, includesColumns, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, sampleOf } from './evidence';
-import { type KeyFeatures, keyFeaturesOf } from './keyFeatures';
+import { keyFeatureNames, type KeyFeatures, keyFeaturesOf } from './keyFeatures';
 import { bestKey, lacksPrimaryKey, reasonsOf } from './keys';
 import { rolesOf, uniqueSets, withReferences } from './keySets';
-import { keyLogOdds, keyModels } from './keyWeights';
+import { keyModels } from './keyWeights';
+import { logOddsOf } from './logit';
 import { referencesFrom, weighReferences } from './references/weigh';
 
 export interface UniqueCandidate {
@@ -32,7 +33,7 @@ const believed = 0.2;
 export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: Evidence): readonly PlausibleUnique[] {
   const weighed = uniqueCandidates(catalogue, table, evidence).map((one) => ({
     ...one,
-    odds: Math.exp(keyLogOdds(keyModels.unique, one.features)),
+    odds: Math.exp(logOddsOf(keyFeatureNames, keyModels.unique, one.features)),
   }));
   // A table has one such set as a rule, or none: they are weighed against each other.
   const all = weighed.reduce((sum, { odds }) => sum + odds, 1);

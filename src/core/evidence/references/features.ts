@@ -8,6 +8,7 @@ import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } f
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import { isOwnId, numbersItself } from '../keyNames';
+import { flag } from '../logit';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
 import { type Learned, speaksOf } from './learned';
 
@@ -108,7 +109,7 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
   const indexesAround = knownOf(catalogue).plainIndexes;
   const isIndexed = child.indexes.some((index) => candidate.columns.every((column, i) => index.columns[i] === column));
   const { likeness } = candidate;
-  const flag = (holds: unknown): number => (holds ? 1 : 0);
+  const ownKey = isOwnKey(child, candidate.columns, evidence);
   return {
     likeness,
     namesFully: flag(likeness >= 0.85),
@@ -127,8 +128,8 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     parentRefers: flag(targets.length === 1 && target && referring.has(target.id)),
     indexed: flag(indexesAround && isIndexed),
     unindexed: flag(indexesAround && !isIndexed),
-    ownKey: flag(isOwnKey(child, candidate.columns, evidence)),
-    fillsItself: flag(single && numbersItself(single) && isOwnKey(child, candidate.columns, evidence)),
+    ownKey: flag(ownKey),
+    fillsItself: flag(ownKey && single && numbersItself(single)),
     inherited: flag(candidate.columns.some((column) => isInherited(catalogue, child, column))),
     sameDomain: flag(columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain)),
     sameType: flag(columns.every((column, i) => column.declaredType === targets[i]?.declaredType)),

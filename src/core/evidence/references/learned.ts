@@ -49,6 +49,8 @@ const usualColumns = 6;
 
 export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned {
   const told = toldOf(catalogue);
+  const wayOf = (child: TableId, parent: TableId): TableId | null =>
+    child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
   const byWords = new Tally();
   const byWay = new Tally();
   const byName = new Map<string, number>();
@@ -65,7 +67,7 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     const name = `${child} ${column}`;
     const one = told.get(name);
     if (!one) continue;
-    const way = child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
+    const way = wayOf(child, parent);
     byWords.add(one.words, parent, belief);
     if (way !== null) byWay.add(one.words, way, belief);
     byName.set(one.words, (byName.get(one.words) ?? 0) + belief);
@@ -79,8 +81,6 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     const mine = own.get(name) ?? new Map<TableId, number>();
     own.set(name, mine.set(parent, (mine.get(parent) ?? 0) + belief));
   }
-  const wayOf = (child: TableId, parent: TableId): TableId | null =>
-    child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
   const ownOf = (child: TableId, column: string): ReadonlyMap<TableId, number> => own.get(`${child} ${column}`) ?? nothing;
   return {
     siblings(child, column, parent) {

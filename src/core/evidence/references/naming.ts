@@ -1,7 +1,6 @@
 // The name of a column, taken apart.
 
-import type { Table } from '../../catalogue/model';
-import type { Catalogue } from '../../catalogue/model';
+import type { Catalogue, Table } from '../../catalogue/model';
 import { affixesOf, stemOf } from '../../naming/affixes';
 import { vocabularyOf } from '../../naming/vocabulary';
 import type { NamedColumn } from './likeness';

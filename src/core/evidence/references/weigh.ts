@@ -8,6 +8,7 @@ import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Evidence, findFact, type How, type Inclusion, profileOf, strengthOf, wasAsked } from '../evidence';
+import { logOddsOf, type Part, partsOf } from '../logit';
 import type { InclusionRequest } from '../requests';
 import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './candidates';
 import {
@@ -22,7 +23,7 @@ import {
   referringColumns,
 } from './features';
 import { declaredLessons, learn, type Learned } from './learned';
-import { fitted, type Model } from './weights';
+import { fitted, type ReferenceModel } from './weights';
 
 export interface WeighedReference extends ReferenceCandidate {
   /** The probability that the makers of the schema meant it, 0 to 1. */
@@ -38,10 +39,7 @@ export interface WeighedReference extends ReferenceCandidate {
 
 export type Rival = Pick<WeighedReference, 'parent' | 'parentColumns' | 'columns' | 'confidence' | 'inclusion' | 'how'>;
 
-export interface ConfidencePart {
-  readonly feature: FeatureName;
-  readonly logOdds: number;
-}
+export type ConfidencePart = Part<FeatureName>;
 
 export interface LabelledFeatures {
   readonly candidate: ReferenceCandidate;
@@ -54,6 +52,7 @@ const worthWeighing = 0.02;
 const mostUnverified = 0.49;
 const surest = 0.99;
 const mostRivals = 3;
+const leastSaid = 0.05;
 /** How often the schema's surest references are learned from before the last word. */
 const rounds = 2;
 const sureEnough = 0.5;
@@ -82,7 +81,7 @@ const hopeless = -12;
 
 /** Without what has no chance whatever the schema teaches: of many tables that is most. */
 function hopeful(weighable: readonly Weighable[]): readonly Weighable[] {
-  return weighable.filter(({ own }) => logOddsOf(fitted, { ...own, ...unlearned }) > hopeless);
+  return weighable.filter(({ own }) => logOddsOf(featureNames, fitted, { ...own, ...unlearned }) > hopeless);
 }
 
 export interface Judged extends LabelledFeatures {
@@ -96,7 +95,7 @@ export interface Judged extends LabelledFeatures {
  * a choice of its own (McFadden, "Conditional logit analysis of qualitative choice behavior", 1974). What is believed of one round
  * teaches the next.
  */
-export function judge(catalogue: Catalogue, weighable: readonly Weighable[], model: Model = fitted): readonly Judged[] {
+export function judge(catalogue: Catalogue, weighable: readonly Weighable[], model: ReferenceModel = fitted): readonly Judged[] {
   const declared = declaredLessons(catalogue);
   let judged = judgedBy(model, weighable, learn(catalogue, declared));
   for (let round = 0; round < rounds; round++) {
@@ -108,10 +107,10 @@ export function judge(catalogue: Catalogue, weighable: readonly Weighable[], mod
   return judged;
 }
 
-function judgedBy(model: Model, weighable: readonly Weighable[], learned: Learned): readonly Judged[] {
+function judgedBy(model: ReferenceModel, weighable: readonly Weighable[], learned: Learned): readonly Judged[] {
   const scored = weighable.map(({ candidate, own }) => {
     const features = featuresOf(candidate, own, learned);
-    return { candidate, features, logOdds: logOddsOf(model, features) };
+    return { candidate, features, logOdds: logOddsOf(featureNames, model, features) };
   });
   const totals = new Map<string, number>();
   for (const { candidate, logOdds } of scored) {
@@ -140,18 +139,11 @@ export function unverified(catalogue: Catalogue, evidence: Evidence): readonly I
     .filter((request) => !wasAsked(evidence, request));
 }
 
-export function logOddsOf({ bias, weights }: Model, features: Features): number {
-  return featureNames.reduce((sum, feature) => sum + weights[feature] * features[feature], bias);
-}
-
 function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
   return judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))
     .map(({ candidate, features, probability }): WeighedReference => {
       const fact = findFact(evidence, inclusionRequestOf(candidate));
-      const parts = featureNames
-        .map((feature) => ({ feature, logOdds: fitted.weights[feature] * features[feature] }))
-        .filter((part) => Math.abs(part.logOdds) >= 0.05)
-        .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
+      const parts = partsOf(featureNames, fitted, features, leastSaid);
       const believed = Math.min(surest, probability) * (fact ? strengthOf(fact.how) : 1);
       // Where everything was counted, what was not is not believed.
       const isVerified = fact !== null || profileOf(evidence, candidate.child)?.how.kind !== 'exact';

@@ -1,15 +1,13 @@
 // The weights of the logistic model for references. Fitted by `npm run bench:fit` on the tuning corpus
 // (docs/benchmarks.md says how, and how well they hold on a schema left out); not edited by hand.
 
+import type { Model } from '../logit';
 import type { FeatureName } from './features';
 
-export interface Model {
-  readonly bias: number;
-  readonly weights: Readonly<Record<FeatureName, number>>;
-}
+export type ReferenceModel = Model<FeatureName>;
 
 /** What is expected before any data, and what rare features keep: the fit is pulled towards it. */
-export const expected: Model = {
+export const expected: ReferenceModel = {
   bias: -4.5,
   weights: {
     likeness: 4,
@@ -94,9 +92,9 @@ const corpus = {
 // end
 
 /** The model that references are judged by. */
-export let fitted: Model = corpus;
+export let fitted: ReferenceModel = corpus;
 
 /** For benches, which judge a schema by a model that was fitted without it. */
-export function judgeBy(model: Model): void {
+export function judgeBy(model: ReferenceModel): void {
   fitted = model;
 }

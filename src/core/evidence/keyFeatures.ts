@@ -2,12 +2,12 @@
 // primary key and foreign key detection", Journal of Intelligent Information Systems 54, 2020 (cardinality, length, position, names), with
 // how far the lack of repeats may be chance: the fewer rows and the more the columns differ anyhow, the less it says.
 
-import { declaredUniques, foreignKeysOf, isInherited, sameColumnSet } from '../catalogue/lookups';
+import { declaredUniques, foreignKeysOf, includesColumns, isInherited, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
 import { isOwnId, isTableName, numbersItself } from './keyNames';
-import { namesAVersion, type Role, rolesOf, shareOfTables, shareWithUniques } from './keySets';
+import { namesAVersion, type Role, rolesOf, shareWithUniques } from './keySets';
 import { flag } from './logit';
 import type { Sample } from './sample';
 
@@ -157,10 +157,8 @@ export function keyFeaturesOf(
     numbered: flag(!single && columns.some(refers) && columns.some((column) => ordinal(column) || namesAVersion(column.name))),
     ordinalAlone: flag(single && (ordinal(single) || namesAVersion(single.name)) && !ownIds),
     shared: single ? 0 : share(isShared),
-    sharedAlone: single && isShared(single) ? Math.min(1, 2 * shareOfTables(catalogue, single.name)) : 0,
-    partUnique: flag(
-      sample.uniques.some((unique) => unique.length < names.length && unique.every((column) => names.includes(column))),
-    ),
+    sharedAlone: single && isShared(single) ? Math.min(1, 2 * vocabulary.shareOfTables(single.name)) : 0,
+    partUnique: flag(sample.uniques.some((unique) => unique.length < names.length && includesColumns(names, unique))),
     // What identifies but for a few repeats would do so alone.
     partNearly: flag(
       !single &&

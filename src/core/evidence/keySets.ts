@@ -3,13 +3,13 @@
 // columns. Such sets are unique when a part of them is.
 
 import type { TableId } from '../catalogue/identifiers';
-import { baseTables, declaredUniques, foreignKeysOf, primaryKeyOf } from '../catalogue/lookups';
+import { baseTables, declaredUniques, foreignKeysOf, includesColumns, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
 import type { Sample } from './sample';
 
-export const widestSet = 6;
+const widestSet = 6;
 const mostSets = 80;
 /** Columns in front of a table that its key may be made of. */
 const lookedAt = 8;
@@ -27,7 +27,7 @@ export function uniqueSets(
   );
   const wider = wideSets(table, roles)
     .filter((set) => set.length > 1 && set.length <= widestSet && set.every((column) => usable.has(column)))
-    .filter((set) => minimal.some((part) => part.every((column) => set.includes(column))));
+    .filter((set) => minimal.some((part) => includesColumns(set, part)));
   return distinctSets([...minimal, ...wider]).slice(0, mostSets);
 }
 
@@ -87,7 +87,6 @@ export interface Role {
 }
 
 const kept = new WeakMap<Catalogue, Map<TableId, ReadonlyMap<string, Role>>>();
-const frequencies = new WeakMap<Catalogue, ReadonlyMap<string, number>>();
 
 export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string, Role> {
   let known = kept.get(catalogue);
@@ -104,7 +103,7 @@ export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string,
             declared.has(column.name) ||
             (canIdentify(column) && !isPlain(column.name) && vocabulary.namesAnotherTable(table, column.name)),
           shared:
-            shareOfTables(catalogue, column.name) >= leastShared &&
+            vocabulary.shareOfTables(column.name) >= leastShared &&
             canIdentify(column) &&
             !isPlain(column.name) &&
             column.name.length > 2,
@@ -125,21 +124,6 @@ export function withReferences(roles: ReadonlyMap<string, Role>, referring: Read
 }
 
 const leastShared = 0.12;
-const fewestSharing = 3;
-
-/** The share of tables that have a column of this name, its own included; none below three tables. */
-export function shareOfTables(catalogue: Catalogue, column: string): number {
-  let counted = frequencies.get(catalogue);
-  const tables = baseTables(catalogue);
-  if (!counted) {
-    const counts = new Map<string, number>();
-    for (const { name } of tables.flatMap((table) => table.columns))
-      counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1);
-    frequencies.set(catalogue, (counted = counts));
-  }
-  const count = counted.get(column.toLowerCase()) ?? 0;
-  return count < fewestSharing ? 0 : count / tables.length;
-}
 
 const uniqueShares = new WeakMap<Catalogue, { readonly tables: number; readonly having: ReadonlySet<TableId> }>();
 const usualTables = 8;

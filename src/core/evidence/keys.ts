@@ -72,7 +72,7 @@ function isVerified(
   columns: readonly string[],
   minimal: readonly (readonly string[])[],
 ): boolean {
-  return [columns, ...minimal.filter((part) => part.every((column) => columns.includes(column)))].some((set) => {
+  return [columns, ...minimal.filter((part) => includesColumns(columns, part))].some((set) => {
     const known = uniquenessOf(evidence, table, set);
     return known.kind === 'unique' && known.how.kind === 'exact';
   });

@@ -19,6 +19,8 @@ export interface Vocabulary {
   wholeWords(column: string): readonly string[];
   /** True when a table is called just this. */
   isTable(words: readonly string[]): boolean;
+  /** The share of tables that have a column of this name, its own included; none below three tables. */
+  shareOfTables(column: string): number;
   /** True when several tables have a column of this name. */
   isWidespread(column: string): boolean;
   /** True when a column's name ends in what another table is called, an end like `id` left aside. */
@@ -83,6 +85,8 @@ function build(catalogue: Catalogue): Vocabulary {
     },
     wholeWords: (column) => clean(column).flatMap(splitting),
     isTable: (words) => wholeNames.has(words.join(' ')),
+    shareOfTables: (column) =>
+      vocabulary.isWidespread(column) ? (frequencies.get(column.toLowerCase()) ?? 0) / tables.length : 0,
     isWidespread: (column) => (frequencies.get(column.toLowerCase()) ?? 0) >= widespread,
     namesAnotherTable(table, column) {
       const words = vocabulary.columnWords(table, column);

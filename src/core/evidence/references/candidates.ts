@@ -18,10 +18,11 @@ import {
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { initialsOf, shortFor } from '../../naming/abbreviations';
 import { affixesOf, stemOf } from '../../naming/affixes';
-import { namedColumn } from './naming';
-import { type Vocabulary, vocabularyOf } from '../../naming/vocabulary';
+import { namedColumn, namedKey } from './naming';
+import { vocabularyOf } from '../../naming/vocabulary';
 import { wordsOf } from '../../naming/words';
-import { type Evidence, findFact, profileOf, sampleOf } from '../evidence';
+import { type Bounds, boundsOf, firstAtLeast } from '../bounds';
+import { type Evidence, findFact, sampleOf } from '../evidence';
 import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
 import type { InclusionRequest } from '../requests';
 import { likenessOf, type NamedColumn, namesARole, type NamedKey, peopleTables } from './likeness';
@@ -199,18 +200,16 @@ interface KeyIndex {
   readonly composites: ReadonlyMap<string, readonly ParentKey[]>;
   readonly related: Map<string, readonly string[]>;
   readonly byTableName: ReadonlyMap<string, readonly IndexedKey[]>;
-  /** Keys that fill their range, by their type, in the order of their largest value. */
-  readonly dense: ReadonlyMap<string, readonly DenseKey[]>;
+  /** Primary keys of whole numbers, in the order of their largest. */
+  readonly numbered: readonly NumberedKey[];
   /** Keys that a column of such words refers to elsewhere, declared. */
   readonly declaredByName: ReadonlyMap<string, ReadonlySet<IndexedKey>>;
   /** Keys that views, functions or statements compare a column with. */
   readonly compared: ReadonlyMap<ColumnId, readonly IndexedKey[]>;
 }
 
-interface DenseKey {
+interface NumberedKey extends Bounds {
   readonly key: IndexedKey;
-  readonly min: number;
-  readonly max: number;
 }
 
 function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly ParentKey[]): KeyIndex {
@@ -229,7 +228,7 @@ function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly Parent
       push(composites, word, key);
       continue;
     }
-    const named = namedKey(vocabulary, key, column);
+    const named: IndexedKey = { ...namedKey(catalogue, key.table, column.name, key.primary), column };
     push(byTable, key.table.id, named);
     // `id` alone says nothing of whose it is: it would lead every column of that name to every table.
     const telling = named.keyWords.length > 1 || stemOf(['', ...named.keyWords], affixes).affix === null;
@@ -266,7 +265,7 @@ function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly Parent
     people,
     byTable,
     byTableName: groupBy(all, (key) => key.tableWords.join(' ')),
-    dense: denseKeys(evidence, all),
+    numbered: numberedKeys(evidence, all),
     declaredByName: declaredByName(catalogue, byColumn),
     composites,
     related: new Map(),
@@ -274,18 +273,13 @@ function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly Parent
   };
 }
 
-function denseKeys(evidence: Evidence, keys: readonly IndexedKey[]): ReadonlyMap<string, readonly DenseKey[]> {
-  const dense = keys.flatMap((key): DenseKey[] => {
-    const profile = profileOf(evidence, key.table.id)?.result;
-    const bounds = profile?.columns[key.key];
-    if (key.column.family !== 'integer' || !key.primary || !profile || !bounds || bounds.min === null || bounds.max === null)
-      return [];
-    return [{ key, min: Number(bounds.min), max: Number(bounds.max) }];
-  });
-  return groupBy(
-    dense.sort((a, b) => a.max - b.max),
-    ({ key }) => key.column.family,
-  );
+function numberedKeys(evidence: Evidence, keys: readonly IndexedKey[]): readonly NumberedKey[] {
+  return keys
+    .flatMap((key): NumberedKey[] => {
+      const bounds = key.column.family === 'integer' && key.primary ? boundsOf(evidence, key.table.id, key.key) : null;
+      return bounds ? [{ key, ...bounds }] : [];
+    })
+    .sort((a, b) => a.max - b.max);
 }
 
 function declaredByName(
@@ -302,19 +296,6 @@ function declaredByName(
       found.set(words, (found.get(words) ?? new Set<IndexedKey>()).add(key));
     }
   return found;
-}
-
-function namedKey(vocabulary: Vocabulary, key: ParentKey, column: Column): IndexedKey {
-  return {
-    table: key.table,
-    tableWords: vocabulary.tableWords(key.table),
-    subjectWords: vocabulary.subjectWords(key.table),
-    keyWords: vocabulary.columnWords(key.table, column.name),
-    wholeWords: vocabulary.wholeWords(column.name),
-    key: column.name,
-    primary: key.primary,
-    column,
-  };
 }
 
 function candidatesOf(
@@ -389,22 +370,14 @@ function tablesWithin(index: KeyIndex, { table, tableWords }: NamedColumn): read
 
 /** The keys that a column's values span most snugly, though no name says so and any number would be among them. */
 function withinReach(index: KeyIndex, evidence: Evidence, child: Table, column: Column): readonly IndexedKey[] {
-  const bounds = profileOf(evidence, child.id)?.result.columns[column.name];
+  const own = column.family === 'integer' ? boundsOf(evidence, child.id, column.name) : null;
   const distinct = sampleOf(evidence, child.id)?.result.columns[column.name]?.distinct ?? 0;
-  const keys = index.dense.get(column.family) ?? [];
-  if (!bounds || bounds.min === null || bounds.max === null || distinct < 5) return [];
-  const min = Number(bounds.min);
-  const max = Number(bounds.max);
-  let from = 0;
-  for (let to = keys.length; from < to;) {
-    const middle = (from + to) >> 1;
-    if ((keys[middle]?.max ?? 0) < max) from = middle + 1;
-    else to = middle;
-  }
+  if (!own || distinct < 5) return [];
+  const keys = index.numbered;
   const found: IndexedKey[] = [];
-  for (let i = from; i < keys.length && found.length < mostByReach; i++) {
+  for (let i = firstAtLeast(keys, own.max, ({ max }) => max); i < keys.length && found.length < mostByReach; i++) {
     const one = keys[i];
-    if (one && one.min <= min && one.key.table !== child) found.push(one.key);
+    if (one && one.min <= own.min && one.key.table !== child) found.push(one.key);
   }
   return found;
 }

@@ -6,6 +6,7 @@ import { declaredUniques, foreignKeysOf, getTable, isInherited, sameColumns } fr
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../../naming/meaning';
 import { vocabularyOf } from '../../naming/vocabulary';
+import { type Bounds, boundsOf } from '../bounds';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import { isOwnId, numbersItself } from '../keyNames';
 import { flag } from '../logit';
@@ -255,11 +256,6 @@ function surpriseOf(distinct: number, density: number): number {
   return Math.min(1, (-distinct * Math.log(Math.min(1, Math.max(density, Number.MIN_VALUE)))) / noChance);
 }
 
-interface Bounds {
-  readonly min: number;
-  readonly max: number;
-}
-
 // What so few values would differ by in any case is taken off.
 function distanceOf(
   own: readonly number[] | undefined,
@@ -278,13 +274,6 @@ function distanceOf(
   };
   const distance = Math.max(...own.map((value, i) => Math.abs(shareBelow(value) - (i + 1) / 10)));
   return Math.max(0, Math.min(1, distance - 1 / Math.sqrt(distinct)));
-}
-
-function boundsOf(evidence: Evidence, table: TableId, column: string): Bounds | null {
-  const bounds = profileOf(evidence, table)?.result.columns[column];
-  if (!bounds || bounds.min === null || bounds.max === null || !/^-?\d+$/.test(bounds.min) || !/^-?\d+$/.test(bounds.max))
-    return null;
-  return { min: Number(bounds.min), max: Number(bounds.max) };
 }
 
 function isOwnKey(child: Table, columns: readonly string[], evidence: Evidence): boolean {

@@ -8,6 +8,7 @@ import type { TableId } from '../../catalogue/identifiers';
 import { getTable, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
+import { type Bounds, boundsOf, firstAtLeast } from '../bounds';
 import { type Evidence, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import type { ProbedParent, ProbeRequest } from '../requests';
 import { canHold, freeColumns, parentKeys } from './candidates';
@@ -39,8 +40,8 @@ export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], e
 interface Bounded extends ProbedParent {
   readonly target: Column;
   readonly rows: number;
-  readonly min: number | null;
-  readonly max: number | null;
+  /** Of whole numbers; null for all else. */
+  readonly range: Bounds | null;
   readonly longest: number | null;
 }
 
@@ -49,15 +50,19 @@ function probeableParents(catalogue: Catalogue, evidence: Evidence): readonly Bo
     const [name] = columns;
     const target = table.columns.find((column) => column.name === name);
     const profile = profileOf(evidence, table.id)?.result;
-    const bounds = profile?.columns[name ?? ''];
     // A text that is unique can be repeated elsewhere in place of its table's key.
-    if (columns.length > 1 || (!primary && target?.family !== 'text') || !target || !profile || !bounds || profile.rows < 2)
+    if (
+      columns.length > 1 ||
+      (!primary && target?.family !== 'text') ||
+      !target ||
+      !profile?.columns[target.name] ||
+      profile.rows < 2
+    )
       return [];
-    const min = numberOf(bounds.min);
-    const max = numberOf(bounds.max);
-    const dense = target.family === 'integer' && min !== null && max !== null && max - min + 1 <= profile.rows;
+    const range = boundsOf(evidence, table.id, target.name);
+    const dense = target.family === 'integer' && range !== null && range.max - range.min + 1 <= profile.rows;
     const longest = sampleOf(evidence, table.id)?.result.columns[target.name]?.longest ?? null;
-    return dense ? [] : [{ table: table.id, column: target.name, target, rows: profile.rows, min, max, longest }];
+    return dense ? [] : [{ table: table.id, column: target.name, target, rows: profile.rows, range, longest }];
   });
 }
 
@@ -89,33 +94,28 @@ interface Parents {
 }
 
 function indexed(parents: readonly Bounded[]): Parents {
-  const bounded = parents.filter(({ max }) => max !== null);
-  const others = parents.filter(({ max }) => max === null);
   return {
-    byMax: bounded.sort((a, b) => (a.max ?? 0) - (b.max ?? 0)),
-    byLength: others.sort((a, b) => (a.longest ?? 0) - (b.longest ?? 0)),
+    byMax: parents.filter(({ range }) => range !== null).sort((a, b) => largestOf(a) - largestOf(b)),
+    byLength: parents.filter(({ range }) => range === null).sort((a, b) => lengthOf(a) - lengthOf(b)),
   };
-}
-
-function firstAtLeast(parents: readonly Bounded[], value: number, of: (parent: Bounded) => number): number {
-  let low = 0;
-  for (let high = parents.length; low < high;) {
-    const middle = (low + high) >> 1;
-    if (of(parents[middle] as Bounded) < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** Looked at before the snuggest of them are chosen. */
 const near = 4 * parentsPerColumn;
 
 // From where the column's own bounds would stand, outwards: the work does not grow with the schema.
-function nearest({ byMax, byLength }: Parents, max: number | null, longest: number | null): readonly Bounded[] {
-  const reaching = max === null ? [] : byMax.slice(firstAtLeast(byMax, max, (parent) => parent.max ?? 0)).slice(0, near);
-  const at = firstAtLeast(byLength, longest ?? 0, (parent) => parent.longest ?? 0);
-  const alike = max !== null ? [] : byLength.slice(Math.max(0, at - near / 2), at + near / 2);
-  return [...reaching, ...alike];
+function nearest({ byMax, byLength }: Parents, own: Bounds | null, longest: number | null): readonly Bounded[] {
+  if (own) return byMax.slice(firstAtLeast(byMax, own.max, largestOf)).slice(0, near);
+  const at = firstAtLeast(byLength, longest ?? 0, lengthOf);
+  return byLength.slice(Math.max(0, at - near / 2), at + near / 2);
+}
+
+function largestOf({ range }: Bounded): number {
+  return range?.max ?? 0;
+}
+
+function lengthOf({ longest }: Bounded): number {
+  return longest ?? 0;
 }
 
 function snuggest(
@@ -125,12 +125,10 @@ function snuggest(
   parents: Parents,
   evidence: Evidence,
 ): readonly ProbedParent[] {
-  const bounds = profileOf(evidence, table.id)?.result.columns[column.name];
+  const own = boundsOf(evidence, table.id, column.name);
   const seen = sampleOf(evidence, table.id)?.result.columns[column.name];
-  const min = numberOf(bounds?.min ?? null);
-  const max = numberOf(bounds?.max ?? null);
   const distinct = seen?.distinct ?? 0;
-  return nearest(parents, max, seen?.longest ?? null)
+  return nearest(parents, own, seen?.longest ?? null)
     .filter(
       (parent) =>
         parent.table !== table.id &&
@@ -138,7 +136,7 @@ function snuggest(
         surpriseOf(parent, distinct) >= leastSurprise &&
         canHold(catalogue, table, column, getTable(catalogue, parent.table), parent.target),
     )
-    .map((parent) => ({ parent, slack: slackOf(parent, min, max, seen?.longest ?? null) }))
+    .map((parent) => ({ parent, slack: slackOf(parent, own, seen?.longest ?? null) }))
     .filter(({ slack }) => slack !== null)
     .sort((a, b) => (a.slack ?? 0) - (b.slack ?? 0))
     .slice(0, parentsPerColumn)
@@ -156,20 +154,14 @@ function enoughFor(parent: Bounded): number {
  * How unlikely it is, as a negative natural logarithm, that so many distinct values all happen to be
  * keys of a parent: keys that fill their range as far as they go surprise nobody.
  */
-function surpriseOf({ target, rows, min, max }: Bounded, distinct: number): number {
-  if (target.family !== 'integer' || min === null || max === null) return distinct * 3;
-  return -distinct * Math.log(Math.min(1, rows / (max - min + 1)));
+function surpriseOf({ target, rows, range }: Bounded, distinct: number): number {
+  if (target.family !== 'integer' || range === null) return distinct * 3;
+  return -distinct * Math.log(Math.min(1, rows / (range.max - range.min + 1)));
 }
 
 // How much of the parent's range the child leaves unused; null when it reaches beyond. A few orphans may.
-function slackOf(parent: Bounded, min: number | null, max: number | null, longest: number | null): number | null {
-  if (parent.min === null || parent.max === null || min === null || max === null) {
-    return longest !== null && parent.longest !== null ? Math.abs(longest - parent.longest) : 0;
-  }
-  if (min < parent.min || max > parent.max) return null;
-  return (parent.max - parent.min - (max - min)) / Math.max(1, parent.max - parent.min);
-}
-
-function numberOf(text: string | null): number | null {
-  return text !== null && /^-?\d+$/.test(text) ? Number(text) : null;
+function slackOf({ range, longest }: Bounded, own: Bounds | null, ownLongest: number | null): number | null {
+  if (!range || !own) return ownLongest !== null && longest !== null ? Math.abs(ownLongest - longest) : 0;
+  if (own.min < range.min || own.max > range.max) return null;
+  return (range.max - range.min - (own.max - own.min)) / Math.max(1, range.max - range.min);
 }

@@ -120,6 +120,14 @@ function judgedBy(model: ReferenceModel, weighable: readonly Weighable[], learne
   return scored.map((one) => ({ ...one, probability: Math.exp(one.logOdds) / (totals.get(childKey(one.candidate)) ?? 1) }));
 }
 
+const keptJudged = new WeakMap<Evidence, readonly Judged[]>();
+
+function judgedFor(catalogue: Catalogue, evidence: Evidence): readonly Judged[] {
+  let found = keptJudged.get(evidence);
+  if (!found) keptJudged.set(evidence, (found = judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))));
+  return found;
+}
+
 const kept = new WeakMap<Evidence, readonly WeighedReference[]>();
 
 /** The references that evidence and names support together: one parent for each child column. */
@@ -133,14 +141,14 @@ const worthVerifying = 0.25;
 
 /** What has to be counted before anything is said: the likely parents of each child that nobody has looked at yet. */
 export function unverified(catalogue: Catalogue, evidence: Evidence): readonly InclusionRequest[] {
-  return judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))
+  return judgedFor(catalogue, evidence)
     .filter(({ probability }) => probability >= worthVerifying)
     .map(({ candidate }) => inclusionRequestOf(candidate))
     .filter((request) => !wasAsked(evidence, request));
 }
 
 function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
-  return judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))
+  return judgedFor(catalogue, evidence)
     .map(({ candidate, features, probability }): WeighedReference => {
       const fact = findFact(evidence, inclusionRequestOf(candidate));
       const parts = partsOf(featureNames, fitted, features, leastSaid);

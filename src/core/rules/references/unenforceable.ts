@@ -1,9 +1,8 @@
 import { canRefer } from '../../catalogue/lookups';
 import type { Catalogue, Table } from '../../catalogue/model';
 import { freeColumns } from '../../evidence/references/candidates';
-import { namedColumn } from '../../evidence/references/naming';
+import { namedColumn, namedKey } from '../../evidence/references/naming';
 import { likenessOf } from '../../evidence/references/likeness';
-import { vocabularyOf } from '../../naming/vocabulary';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand, defineRule } from '../rule';
@@ -58,17 +57,8 @@ export const unenforceableReference = defineRule<Facts, 'likeness'>({
 });
 
 function fits(catalogue: Catalogue, child: Table, column: string, parent: Table) {
-  const vocabulary = vocabularyOf(catalogue);
   const [key] = parent.columns;
   const own = child.columns.find((c) => c.name === column);
   if (!key || !own || !canRefer(catalogue, own, key)) return null;
-  return likenessOf(namedColumn(catalogue, child, column), {
-    table: parent,
-    tableWords: vocabulary.tableWords(parent),
-    subjectWords: vocabulary.subjectWords(parent),
-    keyWords: vocabulary.columnWords(parent, key.name),
-    wholeWords: vocabulary.wholeWords(key.name),
-    key: key.name,
-    primary: true,
-  });
+  return likenessOf(namedColumn(catalogue, child, column), namedKey(catalogue, parent, key.name, true));
 }

@@ -38,17 +38,8 @@ export function familyOf(schema: string): string {
   return schema.startsWith('kinds_') ? 'kinds' : schema;
 }
 
-export async function faultyCase(): Promise<Case> {
-  const truth = truthOf(faultySchema);
-  const source = remembering(join(builtIn, 'remembered', faultySchema), () =>
-    openPostgresql(parseConnectionString(urlOf(faultySchema))),
-  );
-  try {
-    const result = await survey(source as unknown as Source, { depth: 'exact' });
-    return { ...result, schema: faultySchema, loss: 'foreign keys', seed: 1, open: openOnes(result.catalogue, truth) };
-  } finally {
-    await source.close();
-  }
+export function faultyCase(): Promise<Case> {
+  return surveyed({ schema: faultySchema, loss: 'foreign keys', seed: 1 }, faultySchema, (catalogue) => catalogue);
 }
 
 export interface Case extends SurveyResult {
@@ -59,15 +50,22 @@ export interface Case extends SurveyResult {
   readonly open: Truth['fks'];
 }
 
-export async function surveyWith(schema: string, loss: Loss, seed = 1): Promise<Case> {
-  const database = `truth_${schema}`;
+export function surveyWith(schema: string, loss: Loss, seed = 1): Promise<Case> {
+  return surveyed({ schema, loss, seed }, `truth_${schema}`, (catalogue) => stripped(catalogue, loss, seed));
+}
+
+async function surveyed(
+  which: Pick<Case, 'schema' | 'loss' | 'seed'>,
+  database: string,
+  declaring: (catalogue: Catalogue) => Catalogue,
+): Promise<Case> {
   const source = remembering(join(builtIn, 'remembered', database), () => openPostgresql(parseConnectionString(urlOf(database))));
   try {
-    const catalogue = stripped(await source.readCatalogue(), loss, seed);
+    const catalogue = declaring(await source.readCatalogue());
     const result = await survey({ ...source, readCatalogue: () => Promise.resolve(catalogue) } as unknown as Source, {
       depth: 'exact',
     });
-    return { ...result, schema, loss, seed, open: openOnes(catalogue, truthOf(schema)) };
+    return { ...result, ...which, open: openOnes(catalogue, truthOf(which.schema)) };
   } finally {
     await source.close();
   }

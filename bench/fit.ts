@@ -2,10 +2,9 @@
 // schema counting the same, by gradient ascent on the likelihood, pulled towards weights that are expected beforehand. What references
 // teach each other depends on the model, so learning and fitting alternate.
 //
-//   npm run bench:fit              writes new weights into that file
-//   npm run bench:fit -- --models FILE   writes a model for each family of schemas, fitted without it: what bench:accuracy judges by
+//   tsx bench/fit.ts                 writes new weights into that file; `npm run bench:fit` fits all models
+//   tsx bench/fit.ts --models FILE   writes a model for each family of schemas, fitted without it: what bench:accuracy judges by
 
-import { writeFileSync } from 'node:fs';
 import { tableNames } from '../src/core/catalogue/identifiers';
 import type { Catalogue } from '../src/core/catalogue/model';
 import { type FeatureName, featureNames } from '../src/core/evidence/references/features';
@@ -14,7 +13,7 @@ import { expected, type ReferenceModel } from '../src/core/evidence/references/w
 import { referenceKey } from './corpus';
 import { type Case, childKey, faultyCase, familyOf, hardlyDeclared, madeSchemas, realSchemas, surveyWith } from './examples';
 import { groupBy } from '../src/core/grouping';
-import { fitLogit, type Group, install, weightOf } from './logit';
+import { fitLogit, type Group, install, leaveOut, weightOf } from './logit';
 import { losses } from './stripped';
 
 /** A schema with something not declared: its candidates, and which are right. */
@@ -106,16 +105,8 @@ function exampleOf({ schema, catalogue, evidence, open }: Case): readonly Exampl
 }
 console.log(`${examples.length} examples, ${examples.reduce((sum, e) => sum + e.weighable.length, 0)} candidates`);
 
-const families = [...new Set(examples.map(({ schema }) => familyOf(schema)))];
-const file = process.argv[process.argv.indexOf('--models') + 1];
-if (process.argv.includes('--models') && file) {
-  const models = Object.fromEntries(
-    ['', ...families].map((family) => [family, fit(examples.filter(({ schema }) => familyOf(schema) !== family))]),
-  );
-  writeFileSync(file, JSON.stringify(models, null, 1));
-} else {
-  install('src/core/evidence/references/weights.ts', 'corpus', fit(examples));
-}
+const model = leaveOut(examples, ({ schema }) => familyOf(schema), fit);
+if (model) install('src/core/evidence/references/weights.ts', 'corpus', model);
 
 function fit(all: readonly Example[]): ReferenceModel {
   let model = expected;

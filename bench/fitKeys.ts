@@ -1,9 +1,8 @@
 // Fits the models for keys and for what is unique beside them (src/core/evidence/keyWeights.ts), as fit.ts does for references.
 //
-//   npm run bench:fit-keys                 writes new weights into that file
-//   npm run bench:fit-keys -- --models FILE   writes models for each family of schemas, fitted without it
+//   tsx bench/fitKeys.ts                 writes new weights into that file
+//   tsx bench/fitKeys.ts --models FILE   writes models for each family of schemas, fitted without it
 
-import { writeFileSync } from 'node:fs';
 import { baseTables, sameColumnSet } from '../src/core/catalogue/lookups';
 import { sampleOf, uniquenessOf } from '../src/core/evidence/evidence';
 import { keyFeatureNames, type KeyFeatureName, keyFeaturesOf } from '../src/core/evidence/keyFeatures';
@@ -14,7 +13,7 @@ import { uniqueCandidates } from '../src/core/evidence/uniques';
 import { groupBy } from '../src/core/grouping';
 import { truthOf } from './corpus';
 import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
-import { fitLogit, type Group, install, weightOf } from './logit';
+import { fitLogit, type Group, install, leaveOut, weightOf } from './logit';
 
 const signs: Readonly<Partial<Record<KeyFeatureName, 1 | -1>>> = {
   describes: -1,
@@ -41,22 +40,10 @@ const givenUnique: readonly KeyFeatureName[] = [...given, 'measures', 'describes
 const cases: Case[] = [];
 for (const schema of [...realSchemas, ...madeSchemas])
   for (const loss of ['everything', 'half of everything'] as const) cases.push(await surveyWith(schema, loss, schema.length));
-const families = [...new Set(cases.map(({ schema }) => familyOf(schema)))];
-
-const file = process.argv[process.argv.indexOf('--models') + 1];
-if (process.argv.includes('--models') && file) {
-  writeFileSync(
-    file,
-    JSON.stringify(
-      Object.fromEntries(['', ...families].map((family) => [family, fit(cases.filter((c) => familyOf(c.schema) !== family))])),
-      null,
-      1,
-    ),
-  );
-} else {
-  const { primary, unique } = fit(cases);
-  install('src/core/evidence/keyWeights.ts', 'primary', primary);
-  install('src/core/evidence/keyWeights.ts', 'unique', unique);
+const models = leaveOut(cases, ({ schema }) => familyOf(schema), fit);
+if (models) {
+  install('src/core/evidence/keyWeights.ts', 'primary', models.primary);
+  install('src/core/evidence/keyWeights.ts', 'unique', models.unique);
 }
 
 function fit(all: readonly Case[]): KeyModels {

@@ -1,9 +1,8 @@
 // Fits the model for NOT NULL (src/core/evidence/mandatoryWeights.ts), as fit.ts does for references.
 //
-//   npm run bench:fit-mandatory                 writes new weights into that file
-//   npm run bench:fit-mandatory -- --models FILE   writes models for each family of schemas, fitted without it
+//   tsx bench/fitMandatory.ts                 writes new weights into that file
+//   tsx bench/fitMandatory.ts --models FILE   writes models for each family of schemas, fitted without it
 
-import { writeFileSync } from 'node:fs';
 import { baseTables, foreignKeysOf } from '../src/core/catalogue/lookups';
 import {
   type MandatoryFeatureName,
@@ -15,7 +14,7 @@ import { expectedMandatory, type MandatoryModel } from '../src/core/evidence/man
 import { referencesFrom, weighReferences } from '../src/core/evidence/references/weigh';
 import { truthOf } from './corpus';
 import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
-import { fitLogit, type Group, install, weightOf } from './logit';
+import { fitLogit, type Group, install, leaveOut, weightOf } from './logit';
 
 const signs: Readonly<Partial<Record<MandatoryFeatureName, 1 | -1>>> = {
   manyRows: 1,
@@ -42,19 +41,8 @@ const examples: Example[] = [];
 for (const schema of [...realSchemas, ...madeSchemas])
   for (const loss of ['everything', 'half of everything'] as const)
     examples.push(exampleOf(await surveyWith(schema, loss, schema.length)));
-const families = [...new Set(examples.map(({ family }) => family))];
-
-const file = process.argv[process.argv.indexOf('--models') + 1];
-if (process.argv.includes('--models') && file) {
-  writeFileSync(
-    file,
-    JSON.stringify(
-      Object.fromEntries(['', ...families].map((family) => [family, fit(examples.filter((e) => e.family !== family))])),
-      null,
-      1,
-    ),
-  );
-} else install('src/core/evidence/mandatoryWeights.ts', 'corpus', fit(examples));
+const model = leaveOut(examples, ({ family }) => family, fit);
+if (model) install('src/core/evidence/mandatoryWeights.ts', 'corpus', model);
 
 function fit(all: readonly Example[]): MandatoryModel {
   const groups = all.flatMap(({ family, groups: own }) =>

@@ -85,6 +85,24 @@ export function weightOf(groups: number, casesOfFamily: number, family: string):
   return ((family === 'kinds' ? 3 : 1) * Math.sqrt(groups)) / (groups * casesOfFamily);
 }
 
+/**
+ * With `--models FILE` writes a model for each family of schemas, fitted without it, and under '' one of all: what bench:accuracy judges by.
+ * Else gives the model of all to be installed.
+ */
+export function leaveOut<One, Fitted>(
+  all: readonly One[],
+  familyOf: (one: One) => string,
+  fit: (some: readonly One[]) => Fitted,
+): Fitted | null {
+  const at = process.argv.indexOf('--models');
+  const file = process.argv[at + 1];
+  if (at < 0 || !file) return fit(all);
+  const families = ['', ...new Set(all.map(familyOf))];
+  const models = families.map((family) => [family, fit(all.filter((one) => familyOf(one) !== family))] as const);
+  writeFileSync(file, JSON.stringify(Object.fromEntries(models), null, 1));
+  return null;
+}
+
 /** Puts a fitted model in the place of the one that a source file keeps between `// fitted NAME` and `// end`. */
 export function install(file: string, name: string, { bias, weights }: Model<string>): void {
   const round = (value: number): number => Number(value.toFixed(2));

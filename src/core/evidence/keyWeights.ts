@@ -1,4 +1,4 @@
-// The weights of the models for keys and for what is unique beside them. Fitted by `npm run bench:fit-keys` on the tuning corpus
+// The weights of the models for keys and for what is unique beside them. Fitted by `npm run bench:fit` on the tuning corpus
 // (docs/benchmarks.md says how, and how well they hold on a schema left out); not edited by hand.
 
 import type { KeyFeatureName } from './keyFeatures';

@@ -1,4 +1,4 @@
-// The weights of the model for NOT NULL. Fitted by `npm run bench:fit-mandatory` on the tuning corpus; not edited by hand.
+// The weights of the model for NOT NULL. Fitted by `npm run bench:fit` on the tuning corpus; not edited by hand.
 
 import type { Model } from './logit';
 import type { MandatoryFeatureName } from './mandatory';

@@ -53,7 +53,6 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     child === parent ? toItself : speaksOf(catalogue, child, parent) ? toWithin : null;
   const byWords = new Tally();
   const byWay = new Tally();
-  const byName = new Map<string, number>();
   const byRole = new Tally();
   const byParent = new Map<TableId, number>();
   const own = new Map<string, Map<TableId, number>>();
@@ -70,7 +69,6 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     const way = wayOf(child, parent);
     byWords.add(one.words, parent, belief);
     if (way !== null) byWay.add(one.words, way, belief);
-    byName.set(one.words, (byName.get(one.words) ?? 0) + belief);
     if (one.role !== null) {
       byRole.add(one.role, parent, belief);
       byRole.add(anyRole, parent, belief);
@@ -90,7 +88,7 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
       const same = byWords.share(words, parent, mine);
       const way = wayOf(child, parent);
       if (way === null) return same;
-      const others = Math.max(0, (byName.get(words) ?? 0) - sum(mine.values()));
+      const others = Math.max(0, byWords.total(words) - sum(mine.values()));
       const alike = byWay.count(words, way) - (mine.get(parent) ?? 0);
       const agree = Math.max(same.agree, Math.max(0, alike) / (others + smoothing));
       return { agree, differ: Math.min(same.differ, Math.max(0, others / (others + smoothing) - agree)) };
@@ -130,6 +128,10 @@ class Tally {
     known.total += belief;
     known.byParent.set(parent, (known.byParent.get(parent) ?? 0) + belief);
     this.counts.set(name, known);
+  }
+
+  total(name: string): number {
+    return this.counts.get(name)?.total ?? 0;
   }
 
   count(name: string, parent: TableId): number {

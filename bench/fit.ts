@@ -63,7 +63,7 @@ const signs: Readonly<Partial<Record<FeatureName, 1 | -1>>> = {
   popular: 1,
 };
 /** Too rare in the corpus to be learned there, or too tidy, as its rows are made up: they keep the weights that are expected. */
-const given: readonly FeatureName[] = ['joined', 'sameDomain', 'inherited', 'orphans', 'manyOrphans', 'surprise', 'measure'];
+const given = ['joined', 'sameDomain', 'inherited', 'orphans', 'manyOrphans', 'surprise', 'measure'] as const;
 const alternations = 3;
 
 const examples = [...exampleOf(await faultyCase())];
@@ -105,14 +105,61 @@ function exampleOf({ schema, catalogue, evidence, open }: Case): readonly Exampl
 }
 console.log(`${examples.length} examples, ${examples.reduce((sum, e) => sum + e.weighable.length, 0)} candidates`);
 
-const model = leaveOut(examples, ({ schema }) => familyOf(schema), fit);
-if (model) install('src/core/evidence/references/weights.ts', 'corpus', model);
-
 function fit(all: readonly Example[]): ReferenceModel {
   let model = expected;
   for (let i = 0; i < alternations; i++)
-    model = fitLogit(groupsOf(all, model), { names: featureNames, expected, from: model, signs, given });
+    model = { ...model, ...fitLogit(groupsOf(all, model), { names: featureNames, expected, from: model, signs, given }) };
   return model;
+}
+
+const leastCalibrated = 0.05;
+
+/** How often each model is right on the schemas that it was fitted without, for what it says. */
+function calibrate(model: ReferenceModel, without: ReadonlyMap<string, ReferenceModel>): ReferenceModel {
+  const groups = [...without].flatMap(([family, other]) => {
+    const own = examples.filter(({ schema }) => familyOf(schema) === family);
+    return own.flatMap((example) => {
+      const said = likeliest(example, other);
+      const weight = weightOf(said.length, own.length, family);
+      return said.map(({ probability, right }) => ({
+        weight,
+        choices: [{ features: { said: Math.log(probability / (1 - probability)) }, right }],
+      }));
+    });
+  });
+  const { bias, weights } = fitLogit(groups, {
+    names: ['said'],
+    expected: { bias: 0, weights: { said: 1 } },
+    signs: { said: 1 },
+  });
+  return { ...model, calibration: { slope: weights.said, shift: bias } };
+}
+
+const kept = new WeakMap<ReferenceModel, Map<Example, readonly Said[]>>();
+
+interface Said {
+  readonly probability: number;
+  readonly right: boolean;
+}
+
+/** Of each child's candidates the likeliest, unless even that is most unlikely. */
+function likeliest(example: Example, model: ReferenceModel): readonly Said[] {
+  const known = kept.get(model) ?? new Map<Example, readonly Said[]>();
+  kept.set(model, known);
+  const before = known.get(example);
+  if (before) return before;
+  const judged = judge(example.catalogue, example.weighable, model);
+  const byColumns = groupBy(
+    judged.map((_, i) => i).filter((i) => example.known[i]),
+    (i) => example.group[i],
+  );
+  const said = [...byColumns.values()].flatMap((own) => {
+    const best = own.reduce((a, b) => ((judged[a]?.probability ?? 0) >= (judged[b]?.probability ?? 0) ? a : b));
+    const probability = Math.min(1 - 1e-6, judged[best]?.probability ?? 0);
+    return probability < leastCalibrated ? [] : [{ probability, right: example.right[best] ?? false }];
+  });
+  known.set(example, said);
+  return said;
 }
 
 function groupsOf(all: readonly Example[], model: ReferenceModel): readonly Group[] {
@@ -129,3 +176,6 @@ function groupsOf(all: readonly Example[], model: ReferenceModel): readonly Grou
     }));
   });
 }
+
+const model = leaveOut(examples, ({ schema }) => familyOf(schema), fit, calibrate);
+if (model) install('src/core/evidence/references/weights.ts', 'corpus', model);

@@ -9,7 +9,7 @@ import { keyFeatureNames, type KeyFeatureName, keyFeaturesOf } from '../src/core
 import { lacksPrimaryKey } from '../src/core/evidence/keys';
 import { uniqueSets } from '../src/core/evidence/keySets';
 import { expectedKeys, judgeKeysBy, type KeyModels } from '../src/core/evidence/keyWeights';
-import { uniqueCandidates } from '../src/core/evidence/uniques';
+import { uniqueCandidates, uniqueFeatureNames } from '../src/core/evidence/uniques';
 import { groupBy } from '../src/core/grouping';
 import { truthOf } from './corpus';
 import { type Case, familyOf, madeSchemas, realSchemas, surveyWith } from './examples';
@@ -33,9 +33,18 @@ const signs: Readonly<Partial<Record<KeyFeatureName, 1 | -1>>> = {
   allRefer: 1,
   numbered: 1,
 };
+const signsUnique = {
+  ...signs,
+  shapeHolds: 1,
+  shapeBreaks: -1,
+  shapeNoChance: 1,
+  shapeDeclared: 1,
+  partBreaks: 1,
+  another: -1,
+} as const;
 /** Rows that are made up cannot teach it: whether a reference happens to be one to one. */
 const given: readonly KeyFeatureName[] = ['inherited', 'onlyRefers'];
-const givenUnique: readonly KeyFeatureName[] = [...given, 'measures', 'describes', 'moment', 'partNearly'];
+const givenUnique = [...given, 'measures', 'describes', 'moment', 'partNearly', 'habit'] as const;
 
 const cases: Case[] = [];
 for (const schema of [...realSchemas, ...madeSchemas])
@@ -55,7 +64,7 @@ function fit(all: readonly Case[]): KeyModels {
   judgeKeysBy({ primary, unique: expectedKeys.unique });
   const unique = fitLogit(
     all.flatMap((one) => weighed(one, all, uniqueGroups(one))),
-    { names: keyFeatureNames, expected: expectedKeys.unique, signs, given: givenUnique },
+    { names: uniqueFeatureNames, expected: expectedKeys.unique, signs: signsUnique, given: givenUnique },
   );
   judgeKeysBy(expectedKeys);
   return { primary, unique };

@@ -24,6 +24,8 @@ const signs: Readonly<Partial<Record<MandatoryFeatureName, 1 | -1>>> = {
   siblingsMandatory: 1,
   siblingsNullable: -1,
   siblingsEmpty: -1,
+  defaultNull: -1,
+  defaultBlank: 1,
   tableFull: 1,
   kindFull: 1,
   inKey: 1,

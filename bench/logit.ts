@@ -3,6 +3,7 @@
 
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Model } from '../src/core/evidence/logit';
+import type { Calibration } from '../src/core/evidence/references/weights';
 
 export interface Group {
   readonly weight: number;
@@ -85,26 +86,40 @@ export function weightOf(groups: number, casesOfFamily: number, family: string):
   return ((family === 'kinds' ? 3 : 1) * Math.sqrt(groups)) / (groups * casesOfFamily);
 }
 
+/** Where `--models FILE` says that models are to be written, for each family of schemas the one that was fitted without it; else null. */
+function modelsFile(): string | null {
+  const at = process.argv.indexOf('--models');
+  return at < 0 ? null : (process.argv[at + 1] ?? null);
+}
+
 /**
  * With `--models FILE` writes a model for each family of schemas, fitted without it, and under '' one of all: what bench:accuracy judges by.
- * Else gives the model of all to be installed.
+ * Else gives the model of all to be installed. `finish` is told what the models without each family are, all but one's own.
  */
 export function leaveOut<One, Fitted>(
   all: readonly One[],
   familyOf: (one: One) => string,
   fit: (some: readonly One[]) => Fitted,
+  finish: (model: Fitted, without: ReadonlyMap<string, Fitted>) => Fitted = (model) => model,
 ): Fitted | null {
-  const at = process.argv.indexOf('--models');
-  const file = process.argv[at + 1];
-  if (at < 0 || !file) return fit(all);
-  const families = ['', ...new Set(all.map(familyOf))];
-  const models = families.map((family) => [family, fit(all.filter((one) => familyOf(one) !== family))] as const);
-  writeFileSync(file, JSON.stringify(Object.fromEntries(models), null, 1));
+  const file = modelsFile();
+  const fitWithout = (family: string): Fitted => fit(all.filter((one) => familyOf(one) !== family));
+  const needed = file || finish.length > 1 ? [...new Set(all.map(familyOf))] : [];
+  const without = new Map(needed.map((family) => [family, fitWithout(family)]));
+  const whole = finish(fit(all), without);
+  if (!file) return whole;
+  const others = (family: string) => new Map([...without].filter(([other]) => other !== family));
+  const models = [...without].map(([family, model]) => [family, finish(model, others(family))] as const);
+  writeFileSync(file, JSON.stringify(Object.fromEntries([['', whole], ...models]), null, 1));
   return null;
 }
 
 /** Puts a fitted model in the place of the one that a source file keeps between `// fitted NAME` and `// end`. */
-export function install(file: string, name: string, { bias, weights }: Model<string>): void {
+export function install(
+  file: string,
+  name: string,
+  { bias, weights, calibration }: Model<string> & { readonly calibration?: Calibration },
+): void {
   const round = (value: number): number => Number(value.toFixed(2));
   const lines = Object.entries(weights).map(([feature, weight]) => `    ${feature}: ${round(weight)},`);
   const text = readFileSync(file, 'utf8');
@@ -112,6 +127,8 @@ export function install(file: string, name: string, { bias, weights }: Model<str
   const from = text.indexOf(begin) + begin.length;
   const to = text.indexOf('// end', from);
   if (from < begin.length || to < 0) throw new Error(`${file} keeps no model ${name} between "// fitted ${name}" and "// end".`);
-  const model = `const ${name} = {\n  bias: ${round(bias)},\n  weights: {\n${lines.join('\n')}\n  },\n};\n`;
+  const said = Object.entries<number>({ ...calibration }).map(([part, value]) => `${part}: ${round(value)}`);
+  const first = said.length > 0 ? `  calibration: { ${said.join(', ')} },\n` : '';
+  const model = `const ${name} = {\n${first}  bias: ${round(bias)},\n  weights: {\n${lines.join('\n')}\n  },\n};\n`;
   writeFileSync(file, text.slice(0, from) + model + text.slice(to));
 }

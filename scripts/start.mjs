@@ -7,7 +7,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { fail, installNodeModules, root, step } from './packages.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
-import { program, stateOf } from './programs.mjs';
+import { frugalHeap, program, stateOf } from './programs.mjs';
 
 const flags = new Set(process.argv.slice(2));
 const demo = flags.has('--demo');
@@ -46,7 +46,7 @@ if (demo)
 const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
 const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production', ...(demo && { PAWL_DEMO: '1' }) };
 const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
-keepRunning('worker', ['--enable-source-maps', await program('worker')], {
+keepRunning('worker', ['--enable-source-maps', frugalHeap, await program('worker')], {
   ...environment,
   ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
 });

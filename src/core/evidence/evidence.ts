@@ -12,6 +12,7 @@ import {
   type SampleRequest,
   type ViolationsRequest,
 } from './requests';
+import { recordOf } from '../records';
 import type { Sample } from './sample';
 
 export type How =
@@ -94,7 +95,7 @@ export interface Violations {
 export type Evidence = Readonly<Record<string, Fact>>;
 
 export function evidenceOf(facts: Iterable<Fact>): Evidence {
-  return Object.fromEntries([...facts].map((fact) => [keyOf(fact.request), fact]));
+  return recordOf([...facts].map((fact) => [keyOf(fact.request), fact]));
 }
 
 export function wasAsked(evidence: Evidence, request: EvidenceRequest): boolean {

@@ -94,13 +94,21 @@ export const keyFeatureWords: Readonly<Record<KeyFeatureName, string>> = {
   customary: 'how many tables of the schema declare something unique beside their keys',
 };
 
+/** What only a survey as a whole knows of a table. */
+export interface MoreKnown {
+  readonly roles?: ReadonlyMap<string, Role>;
+  /** Repeats to be expected by chance in other tables that have such columns, of which there are none. */
+  readonly expectedElsewhere?: number;
+}
+
 export function keyFeaturesOf(
   catalogue: Catalogue,
   table: Table,
   names: readonly string[],
   sample: Sample,
-  roles: ReadonlyMap<string, Role> = rolesOf(catalogue, table),
+  more: MoreKnown = {},
 ): KeyFeatures {
+  const { roles = rolesOf(catalogue, table), expectedElsewhere = 0 } = more;
   const columns = names.flatMap((name) => table.columns.find((column) => column.name === name) ?? []);
   const vocabulary = vocabularyOf(catalogue);
   const width = Math.max(1, columns.length);
@@ -114,7 +122,7 @@ export function keyFeaturesOf(
   const next = table.columns[width];
   const ownIds = single ? own(single) : false;
   const onlyRefers = single !== undefined && refers(single) && !ownIds;
-  const expected = expectedRepeats(sample, names);
+  const expected = expectedRepeats(sample, names) + expectedElsewhere;
   const isShared = (column: Column): boolean => roles.get(column.name)?.shared === true && !own(column);
   return {
     ownId: flag(ownIds),

@@ -22,13 +22,18 @@ export function uniqueSets(
   roles: ReadonlyMap<string, Role> = rolesOf(catalogue, table),
 ): readonly (readonly string[])[] {
   const minimal = distinctSets([...declaredUniques(table), ...sample.uniques]);
+  const wider = usualSets(table, sample, roles).filter((set) => minimal.some((part) => includesColumns(set, part)));
+  return distinctSets([...minimal, ...wider]).slice(0, mostSets);
+}
+
+/** The sets of several columns that makers of tables use to hold unique, whether or not they repeat here. */
+export function usualSets(table: Table, sample: Sample, roles: ReadonlyMap<string, Role>): readonly (readonly string[])[] {
   const usable = new Set(
     table.columns.filter((column) => canIdentify(column) && (sample.columns[column.name]?.nulls ?? 0) === 0).map((c) => c.name),
   );
-  const wider = wideSets(table, roles)
-    .filter((set) => set.length > 1 && set.length <= widestSet && set.every((column) => usable.has(column)))
-    .filter((set) => minimal.some((part) => includesColumns(set, part)));
-  return distinctSets([...minimal, ...wider]).slice(0, mostSets);
+  return wideSets(table, roles).filter(
+    (set) => set.length > 1 && set.length <= widestSet && set.every((column) => usable.has(column)),
+  );
 }
 
 function wideSets(table: Table, roles: ReadonlyMap<string, Role>): readonly (readonly string[])[] {

@@ -10,7 +10,7 @@ import type { Depth, RepeatsRequest } from './requests';
 import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
 import { isOwnId, numbersItself } from './keyNames';
 import { distinctSets, uniqueSets } from './keySets';
-import { type KeyModel, keyModels } from './keyWeights';
+import { keyModels } from './keyWeights';
 import { logOddsOf, partsOf } from './logit';
 import { isTooWide } from './widths';
 
@@ -124,8 +124,8 @@ function scoreOf(features: KeyFeatures): number {
 const leastSaid = 0.3;
 
 /** What moved a likelihood, in words, strongest first. */
-export function reasonsOf(features: KeyFeatures, model: KeyModel = keyModels.primary): readonly string[] {
-  return partsOf(keyFeatureNames, model, features, leastSaid).map(({ feature }) => keyFeatureWords[feature]);
+function reasonsOf(features: KeyFeatures): readonly string[] {
+  return partsOf(keyFeatureNames, keyModels.primary, features, leastSaid).map(({ feature }) => keyFeatureWords[feature]);
 }
 
 // The key of a partitioned table has to hold what it is split by; null when expressions split it.

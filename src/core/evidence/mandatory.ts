@@ -6,6 +6,7 @@ import type { TableId } from '../catalogue/identifiers';
 import { baseTables, declaredUniques } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../naming/meaning';
+import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, profileOf, sampleOf } from './evidence';
 import { bestKey, lacksPrimaryKey } from './keys';
 import { rolesOf } from './keySets';
@@ -24,6 +25,8 @@ export const mandatoryFeatureNames = [
   'refers',
   'inKey',
   'hasDefault',
+  'defaultNull',
+  'defaultBlank',
   'boolean',
   'moment',
   'number',
@@ -52,6 +55,8 @@ export const mandatoryWords: Readonly<Record<MandatoryFeatureName, string>> = {
   refers: 'it is a reference that is always set',
   inKey: 'it is part of what identifies a row',
   hasDefault: 'it has a default',
+  defaultNull: 'its default is declared to be null',
+  defaultBlank: 'its default is an empty text, in place of null',
   boolean: 'it says yes or no',
   moment: 'it is a moment or a day',
   number: 'it is a number',
@@ -79,7 +84,7 @@ export function mandatoryFeatures(
   const seen = profile?.columns[column.name];
   if (!profile || !seen || seen.nulls > 0) return null;
   const around = surroundingsOf(catalogue, evidence);
-  const siblings = around.byName.get(column.name);
+  const siblings = around.byName.get(spokenName(catalogue, table, column));
   const sampled = sampleOf(evidence, table.id)?.result.columns[column.name];
   const at = table.columns.indexOf(column);
   const others = (siblings?.mandatory ?? 0) + (siblings?.nullable ?? 0) - 1;
@@ -94,7 +99,9 @@ export function mandatoryFeatures(
     identifies: flag(namesAnIdentifier(column.name)),
     refers: flag(more.refers || rolesOf(catalogue, table).get(column.name)?.refers),
     inKey: flag(more.inKey),
-    hasDefault: flag(column.default !== null),
+    hasDefault: flag(column.default !== null && !isNull(column.default)),
+    defaultBlank: flag(/^''/.test(column.default ?? '')),
+    defaultNull: flag(column.default !== null && isNull(column.default)),
     boolean: flag(column.family === 'boolean'),
     moment: flag(isMoment),
     number: flag(['integer', 'decimal', 'float'].includes(column.family)),
@@ -109,6 +116,10 @@ export function mandatoryFeatures(
     tableFull: shareFull(around.byTable.get(table.id)),
     kindFull: shareFull(around.byFamily.get(column.family)),
   };
+}
+
+function isNull(expression: string): boolean {
+  return /^\(*null\b/i.test(expression);
 }
 
 /** The columns of a table's key, declared or proposed, and of what is unique in it, declared or likely. */
@@ -169,7 +180,8 @@ function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Around {
     for (const table of baseTables(catalogue)) {
       const profile = profileOf(evidence, table.id)?.result;
       for (const column of table.columns) {
-        const named = byName.get(column.name) ?? { mandatory: 0, nullable: 0, measured: 0, empty: 0 };
+        const name = spokenName(catalogue, table, column);
+        const named = byName.get(name) ?? { mandatory: 0, nullable: 0, measured: 0, empty: 0 };
         if (column.nullable) named.nullable++;
         else named.mandatory++;
         const seen = profile && profile.rows > 10 ? profile.columns[column.name] : undefined;
@@ -182,12 +194,17 @@ function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Around {
             add(byFamily, column.family, seen.nulls === 0);
           }
         }
-        byName.set(column.name, named);
+        byName.set(name, named);
       }
     }
     kept.set(evidence, (found = { byName, byTable, byFamily }));
   }
   return found;
+}
+
+/** Without a prefix that all columns of the table share: `v_flag` and `b_flag` are alike. */
+function spokenName(catalogue: Catalogue, table: Table, { name }: Column): string {
+  return vocabularyOf(catalogue).columnWords(table, name).join(' ');
 }
 
 function add<Key>(counts: Map<Key, Count>, key: Key, isFull: boolean): void {

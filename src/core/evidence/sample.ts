@@ -5,6 +5,7 @@
 import type { Column } from '../catalogue/model';
 import { type Form, formOf } from './claims';
 import { canIdentify } from '../naming/meaning';
+import { joined, recordOf } from '../records';
 import { uniqueCombinations } from './combinations';
 
 export interface Sample {
@@ -58,7 +59,7 @@ export function summarise(columns: readonly Column[], rows: readonly SampleRow[]
   const summaries = columns.map((column, i) => summariseColumn(column, rows, i));
   return {
     rows: rows.length,
-    columns: Object.fromEntries(columns.map((column, i) => [column.name, (summaries[i] as Summary).summary])),
+    columns: recordOf(columns.map((column, i) => [column.name, (summaries[i] as Summary).summary])),
     uniques: uniqueCombinations(
       columns.flatMap((column, i) => {
         const { codes, summary } = summaries[i] as Summary;
@@ -108,11 +109,10 @@ function summariseColumn(column: Column, rows: readonly SampleRow[], at: number)
   });
   const values = [...byValue.keys()];
   return {
-    summary: {
-      ...describe(column, values, counts, nulls, rows.length, comparable),
+    summary: joined(describe(column, values, counts, nulls, rows.length, comparable), {
       rising: rising(column, rows, at),
       ...(column.family === 'integer' && values.length >= fewestForTenths && { tenths: tenthsOf(values) }),
-    },
+    }),
     codes: comparable ? codes : null,
   };
 }

@@ -3,6 +3,7 @@
 import type { Catalogue, Column } from '../catalogue/model';
 import { baseTables } from '../catalogue/lookups';
 import type { ColumnProfile, Fact } from './evidence';
+import { recordOf } from '../records';
 import type { SampledColumn } from './sample';
 
 /** A profile and a sample for each table that the server has statistics of. `at` is when the catalogue was read. */
@@ -12,8 +13,8 @@ export function factsFromStatistics(catalogue: Catalogue, at: string): readonly 
     if (table.estimatedRows === null) return [];
     const rows = table.estimatedRows;
     const known = table.columns.filter((column) => column.statistics);
-    const profile = Object.fromEntries(known.map((column) => [column.name, profileFrom(column, rows)]));
-    const sampled = Object.fromEntries(known.map((column) => [column.name, sampledFrom(column, rows)]));
+    const profile = recordOf(known.map((column) => [column.name, profileFrom(column, rows)]));
+    const sampled = recordOf(known.map((column) => [column.name, sampledFrom(column, rows)]));
     const uniques = known
       .filter((column) => column.comparable && isUnique(sampled[column.name], rows))
       .map((column) => [column.name]);

@@ -3,18 +3,33 @@
 // many repeats were to be expected that none at all is no chance.
 
 import { declaredUniques, includesColumns, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
+import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, sampleOf } from './evidence';
-import { keyFeatureNames, type KeyFeatures, keyFeaturesOf } from './keyFeatures';
-import { bestKey, lacksPrimaryKey, reasonsOf } from './keys';
-import { rolesOf, uniqueSets, withReferences } from './keySets';
+import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
+import { bestKey, lacksPrimaryKey } from './keys';
+import { type Role, rolesOf, uniqueSets, withReferences } from './keySets';
 import { keyModels } from './keyWeights';
-import { logOddsOf } from './logit';
+import { logOddsOf, partsOf } from './logit';
 import { referencesFrom, weighReferences } from './references/weigh';
+import {
+  expectedElsewhere,
+  shapeFeatureNames,
+  type ShapeFeatures,
+  shapeFeaturesOf,
+  shapeFeatureWords,
+  type Shapes,
+  shapesOf,
+} from './shapes';
+
+export const uniqueFeatureNames = [...keyFeatureNames, ...shapeFeatureNames] as const;
+export type UniqueFeatures = KeyFeatures & ShapeFeatures;
+
+const uniqueFeatureWords = { ...keyFeatureWords, ...shapeFeatureWords };
 
 export interface UniqueCandidate {
   readonly columns: readonly string[];
-  readonly features: KeyFeatures;
+  readonly features: UniqueFeatures;
 }
 
 export interface PlausibleUnique {
@@ -33,7 +48,7 @@ const believed = 0.2;
 export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: Evidence): readonly PlausibleUnique[] {
   const weighed = uniqueCandidates(catalogue, table, evidence).map((one) => ({
     ...one,
-    odds: Math.exp(logOddsOf(keyFeatureNames, keyModels.unique, one.features)),
+    odds: Math.exp(logOddsOf(uniqueFeatureNames, keyModels.unique, one.features)),
   }));
   // A table has one such set as a rule, or none: they are weighed against each other.
   const all = weighed.reduce((sum, { odds }) => sum + odds, 1);
@@ -41,7 +56,7 @@ export function plausibleUniques(catalogue: Catalogue, table: Table, evidence: E
     .map(({ columns, features, odds }) => ({
       columns,
       likelihood: odds / all,
-      reasons: [repeatsInWords(features, columns), ...reasonsOf(features, keyModels.unique)],
+      reasons: [repeatsInWords(features, columns), ...reasonsOf(features)],
     }))
     .filter((set) => set.likelihood >= believed)
     .sort((a, b) => b.likelihood - a.likelihood)
@@ -54,15 +69,56 @@ export function uniqueCandidates(catalogue: Catalogue, table: Table, evidence: E
   if (!sample || sample.result.rows < fewestRows) return [];
   const key =
     primaryKeyOf(table)?.columns ?? (lacksPrimaryKey(table) ? bestKey(catalogue, table, evidence)?.columns : null) ?? [];
-  const referring = referencesFrom(weighReferences(catalogue, evidence), table.id)
-    .filter((reference) => reference.confidence >= 0.5)
-    .flatMap((reference) => reference.columns);
-  const roles = withReferences(rolesOf(catalogue, table), new Set(referring));
+  const { roles: rolesIn, shapes } = surroundingsOf(catalogue, evidence);
+  const roles = rolesIn(table);
   return uniqueSets(catalogue, table, sample.result, roles)
     .filter((columns) => columns.length <= widest && !sameColumnSet(columns, key))
     .filter((columns) => key.length === 0 || !includesColumns(columns, key))
     .filter((columns) => !declaredUniques(table).some((unique) => includesColumns(columns, unique)))
-    .map((columns) => ({ columns, features: keyFeaturesOf(catalogue, table, columns, sample.result, roles) }));
+    .map((columns) => ({
+      columns,
+      features: {
+        ...keyFeaturesOf(catalogue, table, columns, sample.result, {
+          roles,
+          expectedElsewhere: expectedElsewhere(shapes, table, columns),
+        }),
+        ...shapeFeaturesOf(shapes, table, columns, sample.result),
+      },
+    }));
+}
+
+interface Surroundings {
+  readonly roles: (table: Table) => ReadonlyMap<string, Role>;
+  readonly shapes: Shapes;
+}
+
+const kept = new WeakMap<Evidence, Surroundings>();
+
+function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Surroundings {
+  let found = kept.get(evidence);
+  if (!found) {
+    const known = new Map<TableId, ReadonlyMap<string, Role>>();
+    const roles = (table: Table): ReadonlyMap<string, Role> => {
+      let own = known.get(table.id);
+      if (!own) known.set(table.id, (own = rolesWithReferences(catalogue, table, evidence)));
+      return own;
+    };
+    kept.set(evidence, (found = { roles, shapes: shapesOf(catalogue, evidence, roles) }));
+  }
+  return found;
+}
+
+function rolesWithReferences(catalogue: Catalogue, table: Table, evidence: Evidence): ReadonlyMap<string, Role> {
+  const referring = referencesFrom(weighReferences(catalogue, evidence), table.id)
+    .filter((reference) => reference.confidence >= 0.5)
+    .flatMap((reference) => reference.columns);
+  return withReferences(rolesOf(catalogue, table), new Set(referring));
+}
+
+const leastSaid = 0.3;
+
+function reasonsOf(features: UniqueFeatures): readonly string[] {
+  return partsOf(uniqueFeatureNames, keyModels.unique, features, leastSaid).map(({ feature }) => uniqueFeatureWords[feature]);
 }
 
 function repeatsInWords(features: KeyFeatures, columns: readonly string[]): string {

@@ -4,6 +4,7 @@
 // by anti-join; parents of unknown name by looking up a few values first.
 
 import { getTable } from '../../core/catalogue/lookups';
+import { joined, recordOf } from '../../core/records';
 import type { Catalogue, Column, Table } from '../../core/catalogue/model';
 import type { ColumnProfile, Fact, How, Profile, Repeats, Violations } from '../../core/evidence/evidence';
 import type { Depth, EvidenceRequest, ProbeRequest, RepeatsRequest, ViolationsRequest } from '../../core/evidence/requests';
@@ -43,7 +44,7 @@ export async function measure(
   const nothing = (notMeasured: string) => requests.map((request): Fact => ({ request, notMeasured, at }));
   if (unreadable) return nothing(`The role may not read ${unreadable.id}. Grant SELECT on it and survey again.`);
   try {
-    return (await answer(ask, requests, catalogue, options)).map((fact) => ({ ...fact, at }) as Fact);
+    return (await answer(ask, requests, catalogue, options)).map((fact) => joined(fact, { at }) as Fact);
   } catch (error) {
     const problem = statementError(error, `Measuring ${requests[0]?.table}`);
     if (problem.reason === 'lost' || problem.reason === 'cancelled') throw problem;
@@ -108,17 +109,21 @@ async function profile(ask: Ask, table: Table, depth: Depth): Promise<{ how: How
   const rows = Number(seen[0]);
   const total = sampled ? Math.max(table.estimatedRows ?? rows, rows) : rows;
   const scale = rows === 0 ? 1 : total / rows;
-  const columns: Record<string, ColumnProfile> = {};
-  table.columns.forEach((column, i) => {
-    const [filled, blanks, min, max, widest] = seen.slice(1 + 5 * i, 6 + 5 * i);
-    columns[column.name] = {
-      nulls: Math.ceil((rows - Number(filled)) * scale),
-      blanks: blanks === null ? null : Math.ceil(Number(blanks) * scale),
-      min: (min as string | null) ?? null,
-      max: (max as string | null) ?? null,
-      ...(widest !== null && widest !== undefined && { widest: Number(widest) }),
-    };
-  });
+  const columns = recordOf(
+    table.columns.map((column, i): [string, ColumnProfile] => {
+      const [filled, blanks, min, max, widest] = seen.slice(1 + 5 * i, 6 + 5 * i);
+      return [
+        column.name,
+        {
+          nulls: Math.ceil((rows - Number(filled)) * scale),
+          blanks: blanks === null ? null : Math.ceil(Number(blanks) * scale),
+          min: (min as string | null) ?? null,
+          max: (max as string | null) ?? null,
+          ...(widest !== null && widest !== undefined && { widest: Number(widest) }),
+        },
+      ];
+    }),
+  );
   return { how: how(sampled, rows), result: { rows: total, columns } };
 }
 

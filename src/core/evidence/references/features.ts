@@ -10,6 +10,7 @@ import { type Bounds, boundsOf } from '../bounds';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
 import { isOwnId, numbersItself } from '../keyNames';
 import { flag } from '../logit';
+import type { SampledColumn } from '../sample';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
 import { type Learned, speaksOf } from './learned';
 
@@ -47,8 +48,6 @@ const learnedNames = ['siblings', 'siblingsDiffer', 'sameRole', 'customary', 'po
 export const featureNames = [...named, ...measured, ...declared, ...learnedNames] as const;
 export type FeatureName = (typeof featureNames)[number];
 export type Features = Readonly<Record<FeatureName, number>>;
-/** All but what other references of the schema teach. */
-export type OwnFeatures = Readonly<Record<Exclude<FeatureName, (typeof learnedNames)[number]>, number>>;
 
 /** In words, for the dossier: what a feature says when it speaks for a reference, and when against. */
 export const featureWords: Readonly<Record<FeatureName, string>> = {
@@ -98,7 +97,8 @@ export interface Surroundings {
   readonly rivals: readonly ReferenceCandidate[];
 }
 
-export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surroundings): OwnFeatures {
+/** What a candidate says by itself: what other references teach is zero. */
+export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surroundings): Features {
   const { catalogue, evidence, referring } = around;
   const child = getTable(catalogue, candidate.child);
   const parent = getTable(catalogue, candidate.parent);
@@ -111,6 +111,8 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
   const isIndexed = child.indexes.some((index) => candidate.columns.every((column, i) => index.columns[i] === column));
   const { likeness } = candidate;
   const ownKey = isOwnKey(child, candidate.columns, evidence);
+  const { surprise, unreached, uneven, coverage, fewValues } = spreadOf(evidence, candidate, single, target);
+  // All in one literal: thousands of them share one hidden class.
   return {
     likeness,
     namesFully: flag(likeness >= 0.85),
@@ -120,7 +122,11 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     byValueOnly: flag(likeness === 0),
     orphans: flag((orphanShare ?? 0) > 0),
     manyOrphans: Math.min(1, (orphanShare ?? 0) * 5),
-    ...spreadOf(evidence, candidate, single, target),
+    surprise,
+    unreached,
+    uneven,
+    coverage,
+    fewValues,
     narrower: narrowerOf(candidate, around),
     empty: flag(isEmpty(candidate, evidence)),
     unmeasured: flag(orphanShare === null),
@@ -138,27 +144,30 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     composite: flag(columns.length > 1),
     partsRefer: columns.length > 1 ? columns.filter((column) => referring.has(column.id)).length / columns.length : 0,
     self: flag(child === parent),
+    siblings: 0,
+    siblingsDiffer: 0,
+    sameRole: 0,
+    customary: 0,
+    popular: 0,
   };
 }
 
-/** Where nothing is learned. */
-export const unlearned = { siblings: 0, siblingsDiffer: 0, sameRole: 0, customary: 0, popular: 0 } as const;
-
 /** With what the schema's other references teach. */
-export function featuresOf(candidate: ReferenceCandidate, own: OwnFeatures, learned: Learned): Features {
+export function featuresOf(candidate: ReferenceCandidate, own: Features, learned: Learned): Features {
   const { child, parent, columns } = candidate;
   const [column] = columns;
-  if (column === undefined || columns.length > 1)
-    return { ...own, siblings: 0, siblingsDiffer: 0, sameRole: 0, customary: 0.5, popular: 0 };
-  const siblings = learned.siblings(child, column, parent);
-  return {
-    ...own,
-    siblings: siblings.agree,
-    siblingsDiffer: siblings.differ,
-    sameRole: learned.sameRole(child, column, parent),
-    customary: learned.customary(child, column),
-    popular: Math.min(1, Math.log2(1 + learned.children(parent, child, column)) / 5),
-  };
+  // Copied and then set: a literal that adds to a copy would give each a hidden class of its own, larger than itself.
+  const features: Record<FeatureName, number> = { ...own };
+  if (column === undefined || columns.length > 1) features.customary = 0.5;
+  else {
+    const siblings = learned.siblings(child, column, parent);
+    features.siblings = siblings.agree;
+    features.siblingsDiffer = siblings.differ;
+    features.sameRole = learned.sameRole(child, column, parent);
+    features.customary = learned.customary(child, column);
+    features.popular = Math.min(1, Math.log2(1 + learned.children(parent, child, column)) / 5);
+  }
+  return features;
 }
 
 function namesNoIdentifier(name: string): boolean {
@@ -209,7 +218,7 @@ function isEmpty(candidate: ReferenceCandidate, evidence: Evidence): boolean {
   return fact !== null && fact.result.rows - fact.result.nullRows === 0;
 }
 
-type Spread = Pick<OwnFeatures, 'surprise' | 'unreached' | 'uneven' | 'coverage' | 'fewValues'>;
+type Spread = Pick<Features, 'surprise' | 'unreached' | 'uneven' | 'coverage' | 'fewValues'>;
 
 const unknownSpread: Spread = { surprise: 0, unreached: 0, uneven: 0, coverage: 0.5, fewValues: 0 };
 /** Natural logarithms of a chance that leave no doubt. */
@@ -238,7 +247,7 @@ function spreadOf(
   }
   const coverage = Math.min(1, distinct / rows);
   const fewValues = Math.max(0, 1 - distinct / 8);
-  const own = boundsOf(evidence, child, single.name);
+  const own = boundsOf(evidence, child, single.name) ?? sampledBounds(single, seen.columns[single.name]);
   const keys = boundsOf(evidence, parent, target.name);
   if (!own || !keys) return { surprise: distinct >= 3 ? 1 : 0.5, unreached: 0, uneven: 0, coverage, fewValues };
   const range = Math.max(1, keys.max - keys.min);
@@ -250,6 +259,13 @@ function spreadOf(
     coverage,
     fewValues,
   };
+}
+
+// The profile has no bounds of numbers that are no key and not named as one.
+function sampledBounds({ family }: Column, seen: SampledColumn | undefined): Bounds | null {
+  if (family !== 'integer' || !seen) return null;
+  const values = [...seen.frequent.map(([value]) => Number(value)), ...(seen.tenths ?? [])];
+  return values.length === 0 ? null : { min: Math.min(...values), max: Math.max(...values) };
 }
 
 function surpriseOf(distinct: number, density: number): number {

@@ -37,7 +37,8 @@ export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], e
   });
 }
 
-interface Bounded extends ProbedParent {
+interface Bounded {
+  readonly asked: ProbedParent;
   readonly target: Column;
   readonly rows: number;
   /** Of whole numbers; null for all else. */
@@ -62,7 +63,9 @@ function probeableParents(catalogue: Catalogue, evidence: Evidence): readonly Bo
     const range = boundsOf(evidence, table.id, target.name);
     const dense = target.family === 'integer' && range !== null && range.max - range.min + 1 <= profile.rows;
     const longest = sampleOf(evidence, table.id)?.result.columns[target.name]?.longest ?? null;
-    return dense ? [] : [{ table: table.id, column: target.name, target, rows: profile.rows, range, longest }];
+    if (dense) return [];
+    const asked = { table: table.id, column: target.name, enough: enoughFor(target, profile.rows, range) };
+    return [{ asked, target, rows: profile.rows, range, longest }];
   });
 }
 
@@ -131,30 +134,30 @@ function snuggest(
   return nearest(parents, own, seen?.longest ?? null)
     .filter(
       (parent) =>
-        parent.table !== table.id &&
+        parent.asked.table !== table.id &&
         distinct <= parent.rows * 1.05 &&
-        surpriseOf(parent, distinct) >= leastSurprise &&
-        canHold(catalogue, table, column, getTable(catalogue, parent.table), parent.target),
+        surpriseOf(parent.target, parent.rows, parent.range, distinct) >= leastSurprise &&
+        canHold(catalogue, table, column, getTable(catalogue, parent.asked.table), parent.target),
     )
     .map((parent) => ({ parent, slack: slackOf(parent, own, seen?.longest ?? null) }))
     .filter(({ slack }) => slack !== null)
     .sort((a, b) => (a.slack ?? 0) - (b.slack ?? 0))
     .slice(0, parentsPerColumn)
-    .map(({ parent }) => ({ table: parent.table, column: parent.column, enough: enoughFor(parent) }));
+    .map(({ parent }) => parent.asked);
 }
 
 const noDoubt = 12;
 const fewestLookedUp = 12;
 
-function enoughFor(parent: Bounded): number {
-  return Math.max(fewestLookedUp, Math.ceil(noDoubt / surpriseOf(parent, 1)));
+function enoughFor(target: Column, rows: number, range: Bounds | null): number {
+  return Math.max(fewestLookedUp, Math.ceil(noDoubt / surpriseOf(target, rows, range, 1)));
 }
 
 /**
  * How unlikely it is, as a negative natural logarithm, that so many distinct values all happen to be
  * keys of a parent: keys that fill their range as far as they go surprise nobody.
  */
-function surpriseOf({ target, rows, range }: Bounded, distinct: number): number {
+function surpriseOf(target: Column, rows: number, range: Bounds | null, distinct: number): number {
   if (target.family !== 'integer' || range === null) return distinct * 3;
   return -distinct * Math.log(Math.min(1, rows / (range.max - range.min + 1)));
 }

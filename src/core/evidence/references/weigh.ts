@@ -7,6 +7,7 @@ import type { TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { vocabularyOf } from '../../naming/vocabulary';
+import { joined } from '../../records';
 import { type Evidence, findFact, type How, type Inclusion, profileOf, strengthOf, wasAsked } from '../evidence';
 import { logOddsOf, type Part, partsOf } from '../logit';
 import type { InclusionRequest } from '../requests';
@@ -17,9 +18,7 @@ import {
   type Features,
   featuresOf,
   orphanShareOf,
-  type OwnFeatures,
   ownFeaturesOf,
-  unlearned,
   referringColumns,
 } from './features';
 import { declaredLessons, learn, type Learned } from './learned';
@@ -60,7 +59,7 @@ const sureEnough = 0.5;
 /** What the data does not rule out, by child columns, each with the features that it has by itself. */
 export interface Weighable {
   readonly candidate: ReferenceCandidate;
-  readonly own: OwnFeatures;
+  readonly own: Features;
 }
 
 /** Every candidate that the data does not rule out: what the model is fitted on. */
@@ -81,7 +80,7 @@ const hopeless = -12;
 
 /** Without what has no chance whatever the schema teaches: of many tables that is most. */
 function hopeful(weighable: readonly Weighable[]): readonly Weighable[] {
-  return weighable.filter(({ own }) => logOddsOf(featureNames, fitted, { ...own, ...unlearned }) > hopeless);
+  return weighable.filter(({ own }) => logOddsOf(featureNames, fitted, own) > hopeless);
 }
 
 export interface Judged extends LabelledFeatures {
@@ -117,7 +116,12 @@ function judgedBy(model: ReferenceModel, weighable: readonly Weighable[], learne
     const key = childKey(candidate);
     totals.set(key, (totals.get(key) ?? 1) + Math.exp(logOdds));
   }
-  return scored.map((one) => ({ ...one, probability: Math.exp(one.logOdds) / (totals.get(childKey(one.candidate)) ?? 1) }));
+  return scored.map(({ candidate, features, logOdds }) => ({
+    candidate,
+    features,
+    logOdds,
+    probability: Math.exp(logOdds) / (totals.get(childKey(candidate)) ?? 1),
+  }));
 }
 
 const keptJudged = new WeakMap<Evidence, readonly Judged[]>();
@@ -152,20 +156,28 @@ function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedRef
     .map(({ candidate, features, probability }): WeighedReference => {
       const fact = findFact(evidence, inclusionRequestOf(candidate));
       const parts = partsOf(featureNames, fitted, features, leastSaid);
-      const believed = Math.min(surest, probability) * (fact ? strengthOf(fact.how) : 1);
+      const believed = Math.min(surest, calibrated(probability)) * (fact ? strengthOf(fact.how) : 1);
       // Where everything was counted, what was not is not believed.
       const isVerified = fact !== null || profileOf(evidence, candidate.child)?.how.kind !== 'exact';
       const confidence = isVerified ? believed : Math.min(believed, mostUnverified);
-      return {
-        ...candidate,
+      return joined(candidate, {
         inclusion: fact?.result ?? null,
         how: fact?.how ?? null,
         confidence: Math.round(confidence * 100) / 100,
         parts,
         rivals: [],
-      };
+      });
     })
     .filter((reference) => reference.confidence >= worthWeighing);
+}
+
+function calibrated(probability: number): number {
+  const { slope, shift } = fitted.calibration;
+  return oddsToShare(Math.exp(slope * Math.log(probability / (1 - probability)) + shift));
+}
+
+function oddsToShare(odds: number): number {
+  return odds === Infinity ? 1 : odds / (1 + odds);
 }
 
 /** The likeliest parent for each set of columns; and nothing that another reference says already. */

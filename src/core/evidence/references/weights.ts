@@ -4,10 +4,22 @@
 import type { Model } from '../logit';
 import type { FeatureName } from './features';
 
-export type ReferenceModel = Model<FeatureName>;
+export interface ReferenceModel extends Model<FeatureName> {
+  /**
+   * From what the model says to how often it is right on schemas that it was fitted without, both as log-odds (Platt, "Probabilistic outputs
+   * for support vector machines", 1999).
+   */
+  readonly calibration: Calibration;
+}
+
+export interface Calibration {
+  readonly slope: number;
+  readonly shift: number;
+}
 
 /** What is expected before any data, and what rare features keep: the fit is pulled towards it. */
 export const expected: ReferenceModel = {
+  calibration: { slope: 1, shift: 0 },
   bias: -4.5,
   weights: {
     likeness: 4,
@@ -50,43 +62,44 @@ export const expected: ReferenceModel = {
 
 // fitted corpus
 const corpus = {
-  bias: -5.11,
+  calibration: { slope: 0.98, shift: 0.35 },
+  bias: -4.17,
   weights: {
-    likeness: 3.58,
-    namesFully: 0.53,
+    likeness: 3.89,
+    namesFully: 0.21,
     measure: -2.2,
-    ownId: -1.72,
-    within: 1.1,
-    byValueOnly: 0.54,
+    ownId: -1.91,
+    within: 1.15,
+    byValueOnly: 0.33,
     orphans: -0.6,
     manyOrphans: -2.5,
     surprise: 1.5,
-    narrower: -2.85,
-    unreached: -2.57,
-    uneven: -2.45,
-    coverage: 1.51,
-    fewValues: -0.69,
+    narrower: -2.86,
+    unreached: -2.65,
+    uneven: -2.62,
+    coverage: 1.04,
+    fewValues: -0.76,
     empty: -0.8,
-    unmeasured: -2.17,
-    primary: 0.54,
-    selfFilling: 0,
-    parentRefers: -0.99,
-    indexed: 0.13,
-    unindexed: -0.68,
-    ownKey: -1.99,
-    fillsItself: -3.12,
+    unmeasured: -1.97,
+    primary: 1.42,
+    selfFilling: 0.31,
+    parentRefers: -0.82,
+    indexed: 0,
+    unindexed: -0.59,
+    ownKey: -2.05,
+    fillsItself: -3.27,
     inherited: -2,
     sameDomain: 1.5,
-    sameType: 1.69,
+    sameType: 0.77,
     joined: 2.5,
-    composite: 0.55,
-    partsRefer: -1.97,
-    self: 0.23,
-    siblings: 2.21,
-    siblingsDiffer: -1.67,
-    sameRole: 1.62,
-    customary: 3.19,
-    popular: 0.86,
+    composite: 0.53,
+    partsRefer: -1.99,
+    self: 0.18,
+    siblings: 1.99,
+    siblingsDiffer: -1.66,
+    sameRole: 1.56,
+    customary: 2.8,
+    popular: 0.85,
   },
 };
 // end

@@ -20,6 +20,8 @@ const kinds = new Set(
   ),
 );
 const mostValues = 10;
+/** What may well refer to another table is bounded by it, not by a list. */
+const mayRefer = 0.3;
 
 /** A text with a handful of values over and over, which neither a check nor a lookup table keeps to them. */
 export const closedSet = defineRule<Facts, 'rows'>({
@@ -82,7 +84,7 @@ function suspects({ evidence, references }: Audit, table: Table): readonly Colum
     ...foreignKeysOf(table).flatMap((key) => key.columns),
     ...table.constraints.filter((c) => c.kind !== 'foreign key').flatMap((c) => c.columns),
     ...referencesFrom(references, table.id)
-      .filter((r) => r.confidence >= 0.4)
+      .filter((r) => r.confidence >= mayRefer)
       .flatMap((r) => r.columns),
   ]);
   return table.columns.filter((column) => {

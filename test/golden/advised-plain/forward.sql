@@ -1,0 +1,3414 @@
+-- Pawl: golden. Forward, in one transaction.
+-- For harbour, written 2026-11-26T00:00:00.000Z.
+-- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+
+\set ON_ERROR_STOP on
+\set settings 'set local search_path = pg_catalog; set local row_security = off; set local standard_conforming_strings = on;'
+begin;
+set local lock_timeout = '5s';
+set constraints all immediate;
+:settings
+
+-- Checks before: the script stops here, with nothing changed, when one of them fails.
+do $pawl$
+begin
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+    where not pg_catalog.pg_has_role(relowner, 'usage')
+      and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'hold_plan'), ('dues', 'exemption'))
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 23 more.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+    where not pg_catalog.has_any_column_privilege(pg_class.oid, 'references')
+      and (nspname, relname) in (('cargo', 'manifest'), ('port', 'berth'), ('port', 'pilot'), ('cargo', 'container'), ('cargo', 'warehouse'), ('cargo', 'storage_slot'), ('dues', 'tariff'), ('port', 'inspection'), ('port', 'harbour_area'), ('port', 'agent'))
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: tables that this login has no REFERENCES on: among cargo.manifest, port.berth, port.pilot, cargo.container, cargo.warehouse and 5 more.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+    where not pg_catalog.has_schema_privilege(relnamespace, 'create')
+      and (nspname, relname) in (('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'crew_pass'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'))
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: tables in whose schema this login has no CREATE: among cargo.consignment, port.pilotage_job, port.crew_pass, port.call_log, port.mooring_gang and 19 more.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from cargo.customs_release
+    where manifest_no is null or release_seq is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of cargo.customs_release with no manifest_no or release_seq.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from cargo.customs_release
+      where manifest_no is not null and release_seq is not null
+      group by manifest_no, release_seq
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of manifest_no, release_seq in cargo.customs_release that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.berth_booking
+    where booking_no is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.berth_booking with no booking_no.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from port.berth_booking
+      where booking_no is not null
+      group by booking_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of booking_no in port.berth_booking that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from tide.surge_warning
+    where warning_no is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of tide.surge_warning with no warning_no.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from tide.surge_warning
+      where warning_no is not null
+      group by warning_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of warning_no in tide.surge_warning that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from dues.invoice
+      where invoice_no is not null
+      group by invoice_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of invoice_no in dues.invoice that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from cargo.consignment
+      where manifest_no is not null and line_no is not null
+      group by manifest_no, line_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of manifest_no, line_no in cargo.consignment that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from port.inspector
+      where badge_no is not null
+      group by badge_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of badge_no in port.inspector that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1
+      from port.vessel
+      where imo_no is not null
+      group by imo_no
+      having count(*) > 1
+    ) as repeated
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: values of imo_no in port.vessel that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.vessel
+    where call_sign is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.vessel with no call_sign.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from dues.invoice
+    where currency_code is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of dues.invoice with no currency_code.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from dues.receipt
+    where received_on is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of dues.receipt with no received_on.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from tide.forecast
+    where recorded_by is null
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of tide.forecast with no recorded_by.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from cargo.consignment_container as child
+    where child.container_no is not null
+        and not exists (select 1 from cargo.container as parent where parent.container_no = child.container_no)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of cargo.consignment_container whose container_no is not in cargo.container.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from cargo.storage_stay as child
+    where child.warehouse_code is not null
+        and not exists (select 1 from cargo.warehouse as parent where parent.warehouse_code = child.warehouse_code)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of cargo.storage_stay whose warehouse_code is not in cargo.warehouse.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from cargo.storage_stay as child
+    where child.warehouse_code is not null and child.slot_no is not null
+        and not exists (select 1 from cargo.storage_slot as parent where parent.warehouse_code = child.warehouse_code and parent.slot_no = child.slot_no)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of cargo.storage_stay whose warehouse_code, slot_no is not in cargo.storage_slot.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from dues.invoice_line as child
+    where child.tariff_code is not null
+        and not exists (select 1 from dues.tariff as parent where parent.tariff_code = child.tariff_code)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of dues.invoice_line whose tariff_code is not in dues.tariff.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.inspection as child
+    where child.previous_inspection_id is not null
+        and not exists (select 1 from port.inspection as parent where parent.inspection_id = child.previous_inspection_id)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.inspection whose previous_inspection_id is not in port.inspection.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.pilot as child
+    where child.home_area_code is not null
+        and not exists (select 1 from port.harbour_area as parent where parent.area_code = child.home_area_code)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.pilot whose home_area_code is not in port.harbour_area.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.port_call as child
+    where child.agent_id is not null
+        and not exists (select 1 from port.agent as parent where parent.agent_id = child.agent_id)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.port_call whose agent_id is not in port.agent.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from dues.tariff_line
+    where basis is not null and basis::text <> all (array['call', 'day', 'gross tonnage', 'metre']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of dues.tariff_line that break: basis is one of "call", "day", "gross tonnage", "metre".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.crew_pass
+    where granted_for_type is not null and granted_for_type::text <> all (array['call', 'inspection', 'repair']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass that break: granted_for_type is one of "call", "inspection", "repair".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.crew_pass
+    where status is not null and status::text <> all (array['issued', 'lost', 'returned']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass that break: status is one of "issued", "lost", "returned".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select coalesce(sum((pg_catalog.xpath(
+      '//broken/text()',
+      pg_catalog.query_to_xml(
+        pg_catalog.format('select count(*) as broken from %s where (%s) is false', conrelid::pg_catalog.regclass, pg_catalog.pg_get_expr(conbin, conrelid)),
+        false, false, ''
+      )
+    ))[1]::text::bigint), 0)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.mooring_job'::pg_catalog.regclass and conname = 'ck_mooring_job_lines' and contype = 'c'
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.mooring_job that break the check ck_mooring_job_lines.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.mooring_job as child
+    where child.gang_name is not null
+        and not exists (select 1 from port.mooring_gang as parent where parent.gang_name = child.gang_name)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.mooring_job whose gang_name is not in port.mooring_gang.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from cargo.customs_release
+    where officer is not null and officer::text <> all (array['Hollen', 'Ost', 'Ramsey', 'Vik']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of cargo.customs_release that break: officer is one of "Hollen", "Ost", "Ramsey", "Vik".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.berth_booking
+    where booked_by is not null and booked_by::text <> all (array['agent', 'desk', 'pilot office']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.berth_booking that break: booked_by is one of "agent", "desk", "pilot office".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.call_log
+    where entry is not null and entry::text <> all (array['clear of berth', 'gangway down', 'hoses connected', 'lines fast', 'pilot aboard']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.call_log that break: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.crew_pass
+    where grade_code is not null and grade_code::text <> all (array['green', 'red']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass that break: grade_code is one of "green", "red".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.inspection
+    where result is not null and result::text <> all (array['detained', 'passed', 'passed with remarks']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.inspection that break: result is one of "detained", "passed", "passed with remarks".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.port_call
+    where purpose is not null and purpose::text <> all (array['bunkers', 'cargo', 'crew', 'repair', 'shelter']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.port_call that break: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from tide.forecast
+    where recorded_by is not null and recorded_by::text <> all (array['duty officer', 'model', 'watch']::text[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of tide.forecast that break: recorded_by is one of "duty officer", "model", "watch".';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from dues.tariff_line
+    where rate < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of dues.tariff_line that break: rate is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.berth
+    where depth_m < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.berth that break: depth_m is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.pilotage_job
+    where started_at > ended_at
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.pilotage_job that break: started_at is not after ended_at.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.pilotage_job
+    where draught_m < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.pilotage_job that break: draught_m is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.port_call
+    where arrived_at > departed_at
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.port_call that break: arrived_at is not after departed_at.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.tug_assignment
+    where line_length_m < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.tug_assignment that break: line_length_m is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.vessel
+    where gross_tonnage < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.vessel that break: gross_tonnage is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.vessel
+    where length_m < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.vessel that break: length_m is not below zero.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.vessel
+    where built_year < 0
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.vessel that break: built_year is not below zero.';
+  end if;
+end
+$pawl$;
+
+-- Step 1 of 125: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from pg_catalog.pg_attribute
+  where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'vessel_id' and attnotnull
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  alter column vessel_id drop not null;
+\else
+\echo 'vessel_id of port.crew_pass may be empty: in force already.'
+\endif
+
+-- Step 2 of 125: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+:settings
+select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
+\gset
+\if :todo
+:settings
+create table cargo.pawl_kept_golden_1 as
+select consignment_id, manifest_no
+from cargo.consignment
+with no data;
+:settings
+comment on table cargo.pawl_kept_golden_1 is 'Kept by Pawl of cargo.consignment: its script back puts this back as it was, and drops this table.';
+:settings
+alter table cargo.pawl_kept_golden_1 owner to harbour_owner;
+:settings
+with wrong as (
+  select child.consignment_id, child.manifest_no
+  from cargo.consignment as child
+  where child.manifest_no is not null
+    and not exists (select 1 from cargo.manifest as parent where parent.manifest_no = child.manifest_no)
+  for update
+), kept as (
+  insert into cargo.pawl_kept_golden_1
+  select consignment_id, manifest_no from wrong
+)
+update cargo.consignment as child
+set manifest_no = null
+from wrong
+where child.consignment_id = wrong.consignment_id;
+\else
+\echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
+\endif
+
+-- Step 3 of 125: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+:settings
+select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
+\gset
+\if :todo
+:settings
+create table port.pawl_kept_golden_1 as
+select job_no, pilot_id
+from port.pilotage_job
+with no data;
+:settings
+comment on table port.pawl_kept_golden_1 is 'Kept by Pawl of port.pilotage_job: its script back puts this back as it was, and drops this table.';
+:settings
+alter table port.pawl_kept_golden_1 owner to harbour_owner;
+:settings
+with wrong as (
+  select child.job_no, child.pilot_id
+  from port.pilotage_job as child
+  where child.pilot_id is not null
+    and not exists (select 1 from port.pilot as parent where parent.pilot_id = child.pilot_id)
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_1
+  select job_no, pilot_id from wrong
+)
+update port.pilotage_job as child
+set pilot_id = null
+from wrong
+where child.job_no = wrong.job_no;
+\else
+\echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
+\endif
+
+-- Step 4 of 125: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+:settings
+select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
+\gset
+\if :todo
+:settings
+create table port.pawl_kept_golden_2 as
+select pass_id, vessel_id
+from port.crew_pass
+with no data;
+:settings
+comment on table port.pawl_kept_golden_2 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+:settings
+alter table port.pawl_kept_golden_2 owner to harbour_owner;
+:settings
+with wrong as (
+  select child.pass_id, child.vessel_id
+  from port.crew_pass as child
+  where vessel_id::text = any (array['0', '-1']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_2
+  select pass_id, vessel_id from wrong
+)
+update port.crew_pass as child
+set vessel_id = null
+from wrong
+where child.pass_id = wrong.pass_id;
+\else
+\echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
+\endif
+
+-- Step 5 of 125: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+:settings
+select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
+\gset
+\if :todo
+:settings
+create table port.pawl_kept_golden_3 as
+select pass_id, note
+from port.crew_pass
+with no data;
+:settings
+comment on table port.pawl_kept_golden_3 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+:settings
+alter table port.pawl_kept_golden_3 owner to harbour_owner;
+:settings
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_3
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+\else
+\echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
+\endif
+
+-- Step 6 of 125: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+:settings
+select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
+\gset
+\if :todo
+:settings
+create table port.pawl_kept_golden_4 as
+select pass_id, note
+from port.crew_pass
+with no data;
+:settings
+comment on table port.pawl_kept_golden_4 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+:settings
+alter table port.pawl_kept_golden_4 owner to harbour_owner;
+:settings
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where note::text = any (array['N/A']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_4
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+\else
+\echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
+\endif
+
+-- Step 7 of 125: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.call_log
+  add column id bigint
+  generated by default as identity;
+\else
+\echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
+\endif
+
+-- Step 8 of 125: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.mooring_gang
+  add column id bigint
+  generated by default as identity;
+\else
+\echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
+\endif
+
+-- Step 9 of 125: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.customs_release
+  add constraint pk_customs_release
+  primary key (manifest_no, release_seq);
+\else
+\echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
+\endif
+
+-- Step 10 of 125: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'pk_berth_booking')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth_booking
+  add constraint pk_berth_booking
+  primary key (booking_no);
+\else
+\echo 'booking_no as the primary key of port.berth_booking: in force already.'
+\endif
+
+-- Step 11 of 125: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'pk_call_log')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.call_log
+  add constraint pk_call_log
+  primary key (id);
+\else
+\echo 'id as the primary key of port.call_log: in force already.'
+\endif
+
+-- Step 12 of 125: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.surge_warning'::pg_catalog.regclass and conname = 'pk_surge_warning')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table tide.surge_warning
+  add constraint pk_surge_warning
+  primary key using index ux_surge_warning_no;
+\else
+\echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
+\endif
+
+-- Step 13 of 125: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice
+  add constraint uq_invoice_invoice_no
+  unique (invoice_no);
+\else
+\echo 'invoice_no unique in dues.invoice: in force already.'
+\endif
+
+-- Step 14 of 125: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment
+  add constraint uq_consignment_manifest_no_line_no
+  unique (manifest_no, line_no);
+\else
+\echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
+\endif
+
+-- Step 15 of 125: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspector
+  add constraint uq_inspector_badge_no
+  unique (badge_no);
+\else
+\echo 'badge_no unique in port.inspector: in force already.'
+\endif
+
+-- Step 16 of 125: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  add constraint uq_vessel_imo_no
+  unique (imo_no);
+\else
+\echo 'imo_no unique in port.vessel: in force already.'
+\endif
+
+-- Step 17 of 125: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and contype = 'p' and (
+    select pg_catalog.array_agg(attname::text order by place)
+    from pg_catalog.unnest(conkey) with ordinality as part (number, place)
+    join pg_catalog.pg_attribute on attrelid = conrelid and attnum = number
+  ) = array['id'])
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.mooring_job
+  drop constraint fk_mooring_job_mooring_gang;
+:settings
+alter table port.mooring_gang
+  drop constraint pk_mooring_gang;
+:settings
+alter table port.mooring_gang
+  add constraint pk_mooring_gang
+  primary key (id);
+:settings
+alter table port.mooring_gang
+  add constraint uq_mooring_gang_gang_name
+  unique (gang_name);
+:settings
+alter table port.mooring_job
+  add constraint fk_mooring_job_mooring_gang
+  foreign key (gang_name)
+  references port.mooring_gang (gang_name)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang: in force already.'
+\endif
+
+-- Step 18 of 125: an index under the reference, on manifest_no of cargo.consignment (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_consignment_manifest_no
+  on cargo.consignment (manifest_no);
+\else
+\echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
+\endif
+
+-- Step 19 of 125: an index under the reference, on berth_no of port.berth_booking (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_berth_booking_berth_no
+  on port.berth_booking (berth_no);
+\else
+\echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
+\endif
+
+-- Step 20 of 125: an index under the reference, on pilot_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_pilotage_job_pilot_id
+  on port.pilotage_job (pilot_id);
+\else
+\echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
+\endif
+
+-- Step 21 of 125: an index under the reference, on container_no of cargo.consignment_container (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_consignment_container_container_no
+  on cargo.consignment_container (container_no);
+\else
+\echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
+\endif
+
+-- Step 22 of 125: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_storage_stay_warehouse_code
+  on cargo.storage_stay (warehouse_code);
+\else
+\echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
+\endif
+
+-- Step 23 of 125: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_storage_stay_warehouse_code_slot_no
+  on cargo.storage_stay (warehouse_code, slot_no);
+\else
+\echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
+\endif
+
+-- Step 24 of 125: an index under the reference, on tariff_code of dues.invoice_line (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_invoice_line_tariff_code
+  on dues.invoice_line (tariff_code);
+\else
+\echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
+\endif
+
+-- Step 25 of 125: an index under the reference, on previous_inspection_id of port.inspection (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_inspection_previous_inspection_id
+  on port.inspection (previous_inspection_id);
+\else
+\echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
+\endif
+
+-- Step 26 of 125: an index under the reference, on home_area_code of port.pilot (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_pilot_home_area_code
+  on port.pilot (home_area_code);
+\else
+\echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
+\endif
+
+-- Step 27 of 125: an index under the reference, on agent_id of port.port_call (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_port_call_agent_id
+  on port.port_call (agent_id);
+\else
+\echo 'an index under the reference, on agent_id of port.port_call: in force already.'
+\endif
+
+-- Step 28 of 125: an index under the reference, on commodity_code of cargo.consignment (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_consignment_commodity_code
+  on cargo.consignment (commodity_code);
+\else
+\echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
+\endif
+
+-- Step 29 of 125: an index under the reference, on shipper_id of cargo.consignment (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_consignment_shipper_id
+  on cargo.consignment (shipper_id);
+\else
+\echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
+\endif
+
+-- Step 30 of 125: an index under the reference, on agent_id of dues.invoice (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_invoice_agent_id
+  on dues.invoice (agent_id);
+\else
+\echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
+\endif
+
+-- Step 31 of 125: an index under the reference, on currency_code of dues.invoice (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_invoice_currency_code
+  on dues.invoice (currency_code);
+\else
+\echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
+\endif
+
+-- Step 32 of 125: an index under the reference, on vessel_id of port.berth_booking (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_berth_booking_vessel_id
+  on port.berth_booking (vessel_id);
+\else
+\echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
+\endif
+
+-- Step 33 of 125: an index under the reference, on call_id of port.call_log (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_call_log_call_id
+  on port.call_log (call_id);
+\else
+\echo 'an index under the reference, on call_id of port.call_log: in force already.'
+\endif
+
+-- Step 34 of 125: an index under the reference, on call_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_pilotage_job_call_id
+  on port.pilotage_job (call_id);
+\else
+\echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
+\endif
+
+-- Step 35 of 125: an index under the reference, on tug_id of port.tug_assignment (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_tug_assignment_tug_id
+  on port.tug_assignment (tug_id);
+\else
+\echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
+\endif
+
+-- Step 36 of 125: an index under the reference, on type_code of cargo.container (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_container_type_code
+  on cargo.container (type_code);
+\else
+\echo 'an index under the reference, on type_code of cargo.container: in force already.'
+\endif
+
+-- Step 37 of 125: an index under the reference, on manifest_no of cargo.customs_release (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_customs_release_manifest_no
+  on cargo.customs_release (manifest_no);
+\else
+\echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
+\endif
+
+-- Step 38 of 125: an index under the reference, on agent_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_manifest_agent_id
+  on cargo.manifest (agent_id);
+\else
+\echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
+\endif
+
+-- Step 39 of 125: an index under the reference, on call_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_manifest_call_id
+  on cargo.manifest (call_id);
+\else
+\echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
+\endif
+
+-- Step 40 of 125: an index under the reference, on container_no of cargo.seal (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_seal_container_no
+  on cargo.seal (container_no);
+\else
+\echo 'an index under the reference, on container_no of cargo.seal: in force already.'
+\endif
+
+-- Step 41 of 125: an index under the reference, on consignment_id of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_storage_stay_consignment_id
+  on cargo.storage_stay (consignment_id);
+\else
+\echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
+\endif
+
+-- Step 42 of 125: an index under the reference, on invoice_id of dues.receipt (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_receipt_invoice_id
+  on dues.receipt (invoice_id);
+\else
+\echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
+\endif
+
+-- Step 43 of 125: an index under the reference, on inspector_id of port.inspection (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_inspection_inspector_id
+  on port.inspection (inspector_id);
+\else
+\echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
+\endif
+
+-- Step 44 of 125: an index under the reference, on vessel_id of port.inspection (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_inspection_vessel_id
+  on port.inspection (vessel_id);
+\else
+\echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
+\endif
+
+-- Step 45 of 125: an index under the reference, on gang_name of port.mooring_job (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_mooring_job_gang_name
+  on port.mooring_job (gang_name);
+\else
+\echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
+\endif
+
+-- Step 46 of 125: an index under the reference, on call_id of port.mooring_job (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_mooring_job_call_id
+  on port.mooring_job (call_id);
+\else
+\echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
+\endif
+
+-- Step 47 of 125: an index under the reference, on agent_id of port.vessel (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_vessel_agent_id
+  on port.vessel (agent_id);
+\else
+\echo 'an index under the reference, on agent_id of port.vessel: in force already.'
+\endif
+
+-- Step 48 of 125: an index under the reference, on flag_code of port.vessel (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_vessel_flag_code
+  on port.vessel (flag_code);
+\else
+\echo 'an index under the reference, on flag_code of port.vessel: in force already.'
+\endif
+
+-- Step 49 of 125: an index under the reference, on type_code of port.vessel (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_vessel_type_code
+  on port.vessel (type_code);
+\else
+\echo 'an index under the reference, on type_code of port.vessel: in force already.'
+\endif
+
+-- Step 50 of 125: an index under the reference, on gauge_code of tide.forecast (SHARE lock, blocks writers; builds an index).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+    where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code' and indisvalid)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+create index ix_forecast_gauge_code
+  on tide.forecast (gauge_code);
+\else
+\echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
+\endif
+
+-- Step 51 of 125: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment
+  add constraint fk_consignment_manifest
+  foreign key (manifest_no)
+  references cargo.manifest (manifest_no)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
+\endif
+
+-- Step 52 of 125: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth_booking
+  add constraint fk_berth_booking_berth
+  foreign key (berth_no)
+  references port.berth (berth_no)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
+\endif
+
+-- Step 53 of 125: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  add constraint fk_pilotage_job_pilot
+  foreign key (pilot_id)
+  references port.pilot (pilot_id)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
+\endif
+
+-- Step 54 of 125: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment_container
+  add constraint fk_consignment_container_container
+  foreign key (container_no)
+  references cargo.container (container_no)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
+\endif
+
+-- Step 55 of 125: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  add constraint fk_storage_stay_warehouse
+  foreign key (warehouse_code)
+  references cargo.warehouse (warehouse_code)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
+\endif
+
+-- Step 56 of 125: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  add constraint fk_storage_stay_storage_slot
+  foreign key (warehouse_code, slot_no)
+  references cargo.storage_slot (warehouse_code, slot_no)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
+\endif
+
+-- Step 57 of 125: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice_line
+  add constraint fk_invoice_line_tariff
+  foreign key (tariff_code)
+  references dues.tariff (tariff_code)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
+\endif
+
+-- Step 58 of 125: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  add constraint fk_inspection_inspection
+  foreign key (previous_inspection_id)
+  references port.inspection (inspection_id)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
+\endif
+
+-- Step 59 of 125: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilot
+  add constraint fk_pilot_harbour_area
+  foreign key (home_area_code)
+  references port.harbour_area (area_code)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
+\endif
+
+-- Step 60 of 125: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  add constraint fk_port_call_agent
+  foreign key (agent_id)
+  references port.agent (agent_id)
+  on delete no action
+  on update no action
+  not valid;
+\else
+\echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
+\endif
+
+-- Step 61 of 125: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_valid_from_valid_until
+  check (valid_from <= valid_until)
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
+\endif
+
+-- Step 62 of 125: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_vessel_id
+  check (vessel_id::text not in ('0', '-1'))
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
+\endif
+
+-- Step 63 of 125: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+:settings
+select (
+  select count(*)
+  from pg_catalog.pg_attribute
+  where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'call_sign' and (not attnotnull or exists (
+    select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+  ))
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  alter column call_sign set not null;
+\else
+\echo 'call_sign of port.vessel never empty: in force already.'
+\endif
+
+-- Step 64 of 125: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_note
+  check (btrim(note::text, E' \t\n\r\x0b\x0c') <> '')
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
+\endif
+
+-- Step 65 of 125: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_note_note
+  check (note::text not in ('N/A'))
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
+\endif
+
+-- Step 66 of 125: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+:settings
+select (
+  select count(*)
+  from pg_catalog.pg_attribute
+  where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code' and (not attnotnull or exists (
+    select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+  ))
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice
+  alter column currency_code set not null;
+\else
+\echo 'currency_code of dues.invoice never empty: in force already.'
+\endif
+
+-- Step 67 of 125: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.tariff_line
+  add constraint ck_tariff_line_basis
+  check (basis::text in ('call', 'day', 'gross tonnage', 'metre'))
+  not valid;
+\else
+\echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
+\endif
+
+-- Step 68 of 125: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_granted_for_type
+  check (granted_for_type::text in ('call', 'inspection', 'repair'))
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
+\endif
+
+-- Step 69 of 125: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_status
+  check (status::text in ('issued', 'lost', 'returned'))
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
+\endif
+
+-- Step 70 of 125: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+:settings
+select (
+  select count(*)
+  from pg_catalog.pg_attribute
+  where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'received_on' and (not attnotnull or exists (
+    select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+  ))
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.receipt
+  alter column received_on set not null;
+\else
+\echo 'received_on of dues.receipt never empty: in force already.'
+\endif
+
+-- Step 71 of 125: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+:settings
+select (
+  select count(*)
+  from pg_catalog.pg_attribute
+  where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'recorded_by' and (not attnotnull or exists (
+    select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+  ))
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table tide.forecast
+  alter column recorded_by set not null;
+\else
+\echo 'recorded_by of tide.forecast never empty: in force already.'
+\endif
+
+-- Step 72 of 125: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.customs_release
+  add constraint ck_customs_release_officer
+  check (officer::text in ('Hollen', 'Ost', 'Ramsey', 'Vik'))
+  not valid;
+\else
+\echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
+\endif
+
+-- Step 73 of 125: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth_booking
+  add constraint ck_berth_booking_booked_by
+  check (booked_by::text in ('agent', 'desk', 'pilot office'))
+  not valid;
+\else
+\echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
+\endif
+
+-- Step 74 of 125: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.call_log
+  add constraint ck_call_log_entry
+  check (entry::text in ('clear of berth', 'gangway down', 'hoses connected', 'lines fast', 'pilot aboard'))
+  not valid;
+\else
+\echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
+\endif
+
+-- Step 75 of 125: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  add constraint ck_crew_pass_grade_code
+  check (grade_code::text in ('green', 'red'))
+  not valid;
+\else
+\echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
+\endif
+
+-- Step 76 of 125: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  add constraint ck_inspection_result
+  check (result::text in ('detained', 'passed', 'passed with remarks'))
+  not valid;
+\else
+\echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
+\endif
+
+-- Step 77 of 125: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  add constraint ck_port_call_purpose
+  check (purpose::text in ('bunkers', 'cargo', 'crew', 'repair', 'shelter'))
+  not valid;
+\else
+\echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
+\endif
+
+-- Step 78 of 125: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table tide.forecast
+  add constraint ck_forecast_recorded_by
+  check (recorded_by::text in ('duty officer', 'model', 'watch'))
+  not valid;
+\else
+\echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
+\endif
+
+-- Step 79 of 125: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.tariff_line
+  add constraint ck_tariff_line_rate
+  check (rate >= 0)
+  not valid;
+\else
+\echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
+\endif
+
+-- Step 80 of 125: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth
+  add constraint ck_berth_depth_m
+  check (depth_m >= 0)
+  not valid;
+\else
+\echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
+\endif
+
+-- Step 81 of 125: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  add constraint ck_pilotage_job_started_at_ended_at
+  check (started_at <= ended_at)
+  not valid;
+\else
+\echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
+\endif
+
+-- Step 82 of 125: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  add constraint ck_pilotage_job_draught_m
+  check (draught_m >= 0)
+  not valid;
+\else
+\echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
+\endif
+
+-- Step 83 of 125: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  add constraint ck_port_call_arrived_at_departed_at
+  check (arrived_at <= departed_at)
+  not valid;
+\else
+\echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
+\endif
+
+-- Step 84 of 125: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.tug_assignment
+  add constraint ck_tug_assignment_line_length_m
+  check (line_length_m >= 0)
+  not valid;
+\else
+\echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
+\endif
+
+-- Step 85 of 125: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  add constraint ck_vessel_gross_tonnage
+  check (gross_tonnage >= 0)
+  not valid;
+\else
+\echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
+\endif
+
+-- Step 86 of 125: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  add constraint ck_vessel_length_m
+  check (length_m >= 0)
+  not valid;
+\else
+\echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
+\endif
+
+-- Step 87 of 125: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  add constraint ck_vessel_built_year
+  check (built_year >= 0)
+  not valid;
+\else
+\echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
+\endif
+
+-- Step 88 of 125: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment
+  validate constraint fk_consignment_manifest;
+\else
+\echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
+\endif
+
+-- Step 89 of 125: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  validate constraint fk_pilotage_job_pilot;
+\else
+\echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
+\endif
+
+-- Step 90 of 125: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment_container
+  validate constraint fk_consignment_container_container;
+\else
+\echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
+\endif
+
+-- Step 91 of 125: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  validate constraint fk_storage_stay_warehouse;
+\else
+\echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
+\endif
+
+-- Step 92 of 125: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  validate constraint fk_storage_stay_storage_slot;
+\else
+\echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
+\endif
+
+-- Step 93 of 125: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice_line
+  validate constraint fk_invoice_line_tariff;
+\else
+\echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
+\endif
+
+-- Step 94 of 125: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  validate constraint fk_inspection_inspection;
+\else
+\echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
+\endif
+
+-- Step 95 of 125: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilot
+  validate constraint fk_pilot_harbour_area;
+\else
+\echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
+\endif
+
+-- Step 96 of 125: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  validate constraint fk_port_call_agent;
+\else
+\echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
+\endif
+
+-- Step 97 of 125: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_vessel_id;
+\else
+\echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
+\endif
+
+-- Step 98 of 125: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_note;
+\else
+\echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
+\endif
+
+-- Step 99 of 125: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_note_note;
+\else
+\echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
+\endif
+
+-- Step 100 of 125: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.tariff_line
+  validate constraint ck_tariff_line_basis;
+\else
+\echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
+\endif
+
+-- Step 101 of 125: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_granted_for_type;
+\else
+\echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
+\endif
+
+-- Step 102 of 125: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_status;
+\else
+\echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
+\endif
+
+-- Step 103 of 125: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_job'::pg_catalog.regclass and conname = 'ck_mooring_job_lines' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.mooring_job
+  validate constraint ck_mooring_job_lines;
+\else
+\echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
+\endif
+
+-- Step 104 of 125: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_job'::pg_catalog.regclass and conname = 'fk_mooring_job_mooring_gang' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.mooring_job
+  validate constraint fk_mooring_job_mooring_gang;
+\else
+\echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
+\endif
+
+-- Step 105 of 125: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.customs_release
+  validate constraint ck_customs_release_officer;
+\else
+\echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
+\endif
+
+-- Step 106 of 125: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth_booking
+  validate constraint ck_berth_booking_booked_by;
+\else
+\echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
+\endif
+
+-- Step 107 of 125: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.call_log
+  validate constraint ck_call_log_entry;
+\else
+\echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
+\endif
+
+-- Step 108 of 125: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint ck_crew_pass_grade_code;
+\else
+\echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
+\endif
+
+-- Step 109 of 125: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  validate constraint ck_inspection_result;
+\else
+\echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
+\endif
+
+-- Step 110 of 125: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  validate constraint ck_port_call_purpose;
+\else
+\echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
+\endif
+
+-- Step 111 of 125: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table tide.forecast
+  validate constraint ck_forecast_recorded_by;
+\else
+\echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
+\endif
+
+-- Step 112 of 125: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.tariff_line
+  validate constraint ck_tariff_line_rate;
+\else
+\echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
+\endif
+
+-- Step 113 of 125: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth
+  validate constraint ck_berth_depth_m;
+\else
+\echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
+\endif
+
+-- Step 114 of 125: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  validate constraint ck_pilotage_job_started_at_ended_at;
+\else
+\echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
+\endif
+
+-- Step 115 of 125: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilotage_job
+  validate constraint ck_pilotage_job_draught_m;
+\else
+\echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
+\endif
+
+-- Step 116 of 125: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  validate constraint ck_port_call_arrived_at_departed_at;
+\else
+\echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
+\endif
+
+-- Step 117 of 125: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.tug_assignment
+  validate constraint ck_tug_assignment_line_length_m;
+\else
+\echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
+\endif
+
+-- Step 118 of 125: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  validate constraint ck_vessel_gross_tonnage;
+\else
+\echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
+\endif
+
+-- Step 119 of 125: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  validate constraint ck_vessel_length_m;
+\else
+\echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
+\endif
+
+-- Step 120 of 125: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  validate constraint ck_vessel_built_year;
+\else
+\echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
+\endif
+
+-- Step 121 of 125: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.hold_plan
+  rename constraint hold_plan_capacity_t_check
+  to ck_hold_plan_capacity_t;
+\else
+\echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
+\endif
+
+-- Step 122 of 125: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.exemption
+  rename constraint exemption_exemption_no_key
+  to uq_exemption_exemption_no;
+\else
+\echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
+\endif
+
+-- Step 123 of 125: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.tariff_line
+  rename constraint tariff_line_pkey
+  to pk_tariff_line;
+\else
+\echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
+\endif
+
+-- Step 124 of 125: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.berth_booking
+  rename constraint berth_booking_check
+  to ck_berth_booking_ends_at_starts_at;
+\else
+\echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
+\endif
+
+-- Step 125 of 125: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  rename constraint inspection_vessel_id_fkey
+  to fk_inspection_vessel;
+\else
+\echo 'inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel: in force already.'
+\endif
+
+-- Checks after: all is rolled back when one of them fails.
+do $pawl$
+begin
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.call_log.id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.mooring_gang.id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint pk_customs_release missing on cargo.customs_release, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'pk_berth_booking' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint pk_berth_booking missing on port.berth_booking, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'pk_call_log' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint pk_call_log missing on port.call_log, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.surge_warning'::pg_catalog.regclass and conname = 'pk_surge_warning' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint pk_surge_warning missing on tide.surge_warning, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_invoice_invoice_no missing on dues.invoice, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_consignment_manifest_no_line_no missing on cargo.consignment, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_inspector_badge_no missing on port.inspector, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_vessel_imo_no missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and contype = 'p' and (
+      select pg_catalog.array_agg(attname::text order by place)
+      from pg_catalog.unnest(conkey) with ordinality as part (number, place)
+      join pg_catalog.pg_attribute on attrelid = conrelid and attnum = number
+    ) = array['id'])
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: the primary key of port.mooring_gang is not id.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and conname = 'uq_mooring_gang_gang_name' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_mooring_gang_gang_name missing on port.mooring_gang, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_consignment_manifest_no missing on cargo.consignment.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_berth_booking_berth_no missing on port.berth_booking.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_pilotage_job_pilot_id missing on port.pilotage_job.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_consignment_container_container_no missing on cargo.consignment_container.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_storage_stay_warehouse_code missing on cargo.storage_stay.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_storage_stay_warehouse_code_slot_no missing on cargo.storage_stay.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_invoice_line_tariff_code missing on dues.invoice_line.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_inspection_previous_inspection_id missing on port.inspection.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_pilot_home_area_code missing on port.pilot.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_port_call_agent_id missing on port.port_call.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_consignment_commodity_code missing on cargo.consignment.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_consignment_shipper_id missing on cargo.consignment.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_invoice_agent_id missing on dues.invoice.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_invoice_currency_code missing on dues.invoice.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_berth_booking_vessel_id missing on port.berth_booking.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_call_log_call_id missing on port.call_log.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_pilotage_job_call_id missing on port.pilotage_job.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_tug_assignment_tug_id missing on port.tug_assignment.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_container_type_code missing on cargo.container.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_customs_release_manifest_no missing on cargo.customs_release.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_manifest_agent_id missing on cargo.manifest.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_manifest_call_id missing on cargo.manifest.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_seal_container_no missing on cargo.seal.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_storage_stay_consignment_id missing on cargo.storage_stay.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_receipt_invoice_id missing on dues.receipt.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_inspection_inspector_id missing on port.inspection.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_inspection_vessel_id missing on port.inspection.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_mooring_job_gang_name missing on port.mooring_job.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_mooring_job_call_id missing on port.mooring_job.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_vessel_agent_id missing on port.vessel.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_vessel_flag_code missing on port.vessel.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_vessel_type_code missing on port.vessel.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code' and indisvalid)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: index ix_forecast_gauge_code missing on tide.forecast.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_consignment_manifest missing on cargo.consignment, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_berth_booking_berth missing on port.berth_booking.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_pilotage_job_pilot missing on port.pilotage_job, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_consignment_container_container missing on cargo.consignment_container, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_storage_stay_warehouse missing on cargo.storage_stay, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_storage_stay_storage_slot missing on cargo.storage_stay, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_invoice_line_tariff missing on dues.invoice_line, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_inspection_inspection missing on port.inspection, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_pilot_harbour_area missing on port.pilot, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_port_call_agent missing on port.port_call, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_valid_from_valid_until missing on port.crew_pass.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_vessel_id missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_attribute
+    where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'call_sign' and (not attnotnull or exists (
+      select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+    ))
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: port.vessel.call_sign still allows null.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_note missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_note_note missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_attribute
+    where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code' and (not attnotnull or exists (
+      select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+    ))
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: dues.invoice.currency_code still allows null.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_tariff_line_basis missing on dues.tariff_line, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_granted_for_type missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_status missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_attribute
+    where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'received_on' and (not attnotnull or exists (
+      select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+    ))
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: dues.receipt.received_on still allows null.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_attribute
+    where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'recorded_by' and (not attnotnull or exists (
+      select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+    ))
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: tide.forecast.recorded_by still allows null.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_customs_release_officer missing on cargo.customs_release, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_berth_booking_booked_by missing on port.berth_booking, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_call_log_entry missing on port.call_log, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_crew_pass_grade_code missing on port.crew_pass, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_inspection_result missing on port.inspection, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_port_call_purpose missing on port.port_call, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_forecast_recorded_by missing on tide.forecast, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_tariff_line_rate missing on dues.tariff_line, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_berth_depth_m missing on port.berth, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_pilotage_job_started_at_ended_at missing on port.pilotage_job, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_pilotage_job_draught_m missing on port.pilotage_job, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_port_call_arrived_at_departed_at missing on port.port_call, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_tug_assignment_line_length_m missing on port.tug_assignment, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_vessel_gross_tonnage missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_vessel_length_m missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_vessel_built_year missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'ck_hold_plan_capacity_t')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_hold_plan_capacity_t missing on cargo.hold_plan.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'uq_exemption_exemption_no')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint uq_exemption_exemption_no missing on dues.exemption.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'pk_tariff_line')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint pk_tariff_line missing on dues.tariff_line.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_ends_at_starts_at')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint ck_berth_booking_ends_at_starts_at missing on port.berth_booking.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_vessel')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: constraint fk_inspection_vessel missing on port.inspection.';
+  end if;
+end
+$pawl$;
+
+commit;

@@ -1,0 +1,577 @@
+-- Pawl: golden. Checks before, step by step beside a server at work.
+-- For harbour, written 2026-11-26T00:00:00.000Z.
+-- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- Each query below counts what speaks against the change; all must return zero.
+
+\set ON_ERROR_STOP on
+\set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
+
+-- tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 23 more
+:settings
+select count(*)
+from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+where not pg_catalog.pg_has_role(relowner, 'usage')
+  and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'hold_plan'), ('dues', 'exemption'));
+
+-- tables that this login has no REFERENCES on: among cargo.manifest, port.berth, port.pilot, cargo.container, cargo.warehouse and 5 more
+:settings
+select count(*)
+from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+where not pg_catalog.has_any_column_privilege(pg_class.oid, 'references')
+  and (nspname, relname) in (('cargo', 'manifest'), ('port', 'berth'), ('port', 'pilot'), ('cargo', 'container'), ('cargo', 'warehouse'), ('cargo', 'storage_slot'), ('dues', 'tariff'), ('port', 'inspection'), ('port', 'harbour_area'), ('port', 'agent'));
+
+-- tables in whose schema this login has no CREATE: among cargo.consignment, port.pilotage_job, port.crew_pass, port.call_log, port.mooring_gang and 19 more
+:settings
+select count(*)
+from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
+where not pg_catalog.has_schema_privilege(relnamespace, 'create')
+  and (nspname, relname) in (('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'crew_pass'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'));
+
+-- column port.call_log.id already there
+:settings
+select count(*) from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id' and not attisdropped
+  and not exists (
+    select 1
+    from pg_catalog.pg_depend join pg_catalog.pg_class as sequence on sequence.oid = objid
+    where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'
+      and sequence.relname = 'pawl_call_log_id'
+  );
+
+-- column port.mooring_gang.id already there
+:settings
+select count(*) from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped
+  and not exists (
+    select 1
+    from pg_catalog.pg_depend join pg_catalog.pg_class as sequence on sequence.oid = objid
+    where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'
+      and sequence.relname = 'pawl_mooring_gang_id'
+  );
+
+-- constraint pk_customs_release on cargo.customs_release already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release';
+
+-- rows of cargo.customs_release with no manifest_no or release_seq
+:settings
+select count(*)
+from cargo.customs_release
+where manifest_no is null or release_seq is null;
+
+-- values of manifest_no, release_seq in cargo.customs_release that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from cargo.customs_release
+  where manifest_no is not null and release_seq is not null
+  group by manifest_no, release_seq
+  having count(*) > 1
+) as repeated;
+
+-- constraint pk_berth_booking on port.berth_booking already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'pk_berth_booking';
+
+-- rows of port.berth_booking with no booking_no
+:settings
+select count(*)
+from port.berth_booking
+where booking_no is null;
+
+-- values of booking_no in port.berth_booking that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from port.berth_booking
+  where booking_no is not null
+  group by booking_no
+  having count(*) > 1
+) as repeated;
+
+-- constraint pk_call_log on port.call_log already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'pk_call_log';
+
+-- constraint pk_surge_warning on tide.surge_warning already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.surge_warning'::pg_catalog.regclass and conname = 'pk_surge_warning';
+
+-- rows of tide.surge_warning with no warning_no
+:settings
+select count(*)
+from tide.surge_warning
+where warning_no is null;
+
+-- values of warning_no in tide.surge_warning that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from tide.surge_warning
+  where warning_no is not null
+  group by warning_no
+  having count(*) > 1
+) as repeated;
+
+-- constraint uq_invoice_invoice_no on dues.invoice already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no';
+
+-- values of invoice_no in dues.invoice that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from dues.invoice
+  where invoice_no is not null
+  group by invoice_no
+  having count(*) > 1
+) as repeated;
+
+-- constraint uq_consignment_manifest_no_line_no on cargo.consignment already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no';
+
+-- values of manifest_no, line_no in cargo.consignment that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from cargo.consignment
+  where manifest_no is not null and line_no is not null
+  group by manifest_no, line_no
+  having count(*) > 1
+) as repeated;
+
+-- constraint uq_inspector_badge_no on port.inspector already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no';
+
+-- values of badge_no in port.inspector that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from port.inspector
+  where badge_no is not null
+  group by badge_no
+  having count(*) > 1
+) as repeated;
+
+-- constraint uq_vessel_imo_no on port.vessel already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no';
+
+-- values of imo_no in port.vessel that repeat
+:settings
+select count(*)
+from (
+  select 1
+  from port.vessel
+  where imo_no is not null
+  group by imo_no
+  having count(*) > 1
+) as repeated;
+
+-- the primary key of port.mooring_gang is not gang_name
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and contype = 'p' and (
+  select pg_catalog.array_agg(attname::text order by place)
+  from pg_catalog.unnest(conkey) with ordinality as part (number, place)
+  join pg_catalog.pg_attribute on attrelid = conrelid and attnum = number
+) = array['gang_name']);
+
+-- constraint uq_mooring_gang_gang_name on port.mooring_gang already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and conname = 'uq_mooring_gang_gang_name';
+
+-- constraint fk_consignment_manifest on cargo.consignment already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest';
+
+-- constraint fk_berth_booking_berth on port.berth_booking already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth';
+
+-- constraint fk_pilotage_job_pilot on port.pilotage_job already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot';
+
+-- constraint fk_consignment_container_container on cargo.consignment_container already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container';
+
+-- constraint fk_storage_stay_warehouse on cargo.storage_stay already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse';
+
+-- constraint fk_storage_stay_storage_slot on cargo.storage_stay already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot';
+
+-- constraint fk_invoice_line_tariff on dues.invoice_line already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff';
+
+-- constraint fk_inspection_inspection on port.inspection already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection';
+
+-- constraint fk_pilot_harbour_area on port.pilot already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area';
+
+-- constraint fk_port_call_agent on port.port_call already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent';
+
+-- constraint ck_crew_pass_valid_from_valid_until on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until';
+
+-- constraint ck_crew_pass_vessel_id on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id';
+
+-- rows of port.vessel with no call_sign
+:settings
+select count(*)
+from port.vessel
+where call_sign is null;
+
+-- constraint ck_crew_pass_note on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note';
+
+-- constraint ck_crew_pass_note_note on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note';
+
+-- rows of dues.invoice with no currency_code
+:settings
+select count(*)
+from dues.invoice
+where currency_code is null;
+
+-- constraint ck_tariff_line_basis on dues.tariff_line already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis';
+
+-- constraint ck_crew_pass_granted_for_type on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type';
+
+-- constraint ck_crew_pass_status on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status';
+
+-- rows of dues.receipt with no received_on
+:settings
+select count(*)
+from dues.receipt
+where received_on is null;
+
+-- rows of tide.forecast with no recorded_by
+:settings
+select count(*)
+from tide.forecast
+where recorded_by is null;
+
+-- constraint ck_customs_release_officer on cargo.customs_release already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer';
+
+-- constraint ck_berth_booking_booked_by on port.berth_booking already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by';
+
+-- constraint ck_call_log_entry on port.call_log already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry';
+
+-- constraint ck_crew_pass_grade_code on port.crew_pass already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code';
+
+-- constraint ck_inspection_result on port.inspection already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result';
+
+-- constraint ck_port_call_purpose on port.port_call already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose';
+
+-- constraint ck_forecast_recorded_by on tide.forecast already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by';
+
+-- constraint ck_tariff_line_rate on dues.tariff_line already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate';
+
+-- constraint ck_berth_depth_m on port.berth already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m';
+
+-- constraint ck_pilotage_job_started_at_ended_at on port.pilotage_job already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at';
+
+-- constraint ck_pilotage_job_draught_m on port.pilotage_job already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m';
+
+-- constraint ck_port_call_arrived_at_departed_at on port.port_call already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at';
+
+-- constraint ck_tug_assignment_line_length_m on port.tug_assignment already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m';
+
+-- constraint ck_vessel_gross_tonnage on port.vessel already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage';
+
+-- constraint ck_vessel_length_m on port.vessel already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m';
+
+-- constraint ck_vessel_built_year on port.vessel already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year';
+
+-- rows of cargo.consignment_container whose container_no is not in cargo.container
+:settings
+select count(*)
+from cargo.consignment_container as child
+where child.container_no is not null
+    and not exists (select 1 from cargo.container as parent where parent.container_no = child.container_no);
+
+-- rows of cargo.storage_stay whose warehouse_code is not in cargo.warehouse
+:settings
+select count(*)
+from cargo.storage_stay as child
+where child.warehouse_code is not null
+    and not exists (select 1 from cargo.warehouse as parent where parent.warehouse_code = child.warehouse_code);
+
+-- rows of cargo.storage_stay whose warehouse_code, slot_no is not in cargo.storage_slot
+:settings
+select count(*)
+from cargo.storage_stay as child
+where child.warehouse_code is not null and child.slot_no is not null
+    and not exists (select 1 from cargo.storage_slot as parent where parent.warehouse_code = child.warehouse_code and parent.slot_no = child.slot_no);
+
+-- rows of dues.invoice_line whose tariff_code is not in dues.tariff
+:settings
+select count(*)
+from dues.invoice_line as child
+where child.tariff_code is not null
+    and not exists (select 1 from dues.tariff as parent where parent.tariff_code = child.tariff_code);
+
+-- rows of port.inspection whose previous_inspection_id is not in port.inspection
+:settings
+select count(*)
+from port.inspection as child
+where child.previous_inspection_id is not null
+    and not exists (select 1 from port.inspection as parent where parent.inspection_id = child.previous_inspection_id);
+
+-- rows of port.pilot whose home_area_code is not in port.harbour_area
+:settings
+select count(*)
+from port.pilot as child
+where child.home_area_code is not null
+    and not exists (select 1 from port.harbour_area as parent where parent.area_code = child.home_area_code);
+
+-- rows of port.port_call whose agent_id is not in port.agent
+:settings
+select count(*)
+from port.port_call as child
+where child.agent_id is not null
+    and not exists (select 1 from port.agent as parent where parent.agent_id = child.agent_id);
+
+-- rows of dues.tariff_line that break: basis is one of "call", "day", "gross tonnage", "metre"
+:settings
+select count(*)
+from dues.tariff_line
+where basis is not null and basis::text <> all (array['call', 'day', 'gross tonnage', 'metre']::text[]);
+
+-- rows of port.crew_pass that break: granted_for_type is one of "call", "inspection", "repair"
+:settings
+select count(*)
+from port.crew_pass
+where granted_for_type is not null and granted_for_type::text <> all (array['call', 'inspection', 'repair']::text[]);
+
+-- rows of port.crew_pass that break: status is one of "issued", "lost", "returned"
+:settings
+select count(*)
+from port.crew_pass
+where status is not null and status::text <> all (array['issued', 'lost', 'returned']::text[]);
+
+-- rows of port.mooring_job that break the check ck_mooring_job_lines
+:settings
+select coalesce(sum((pg_catalog.xpath(
+  '//broken/text()',
+  pg_catalog.query_to_xml(
+    pg_catalog.format('select count(*) as broken from %s where (%s) is false', conrelid::pg_catalog.regclass, pg_catalog.pg_get_expr(conbin, conrelid)),
+    false, false, ''
+  )
+))[1]::text::bigint), 0)
+from pg_catalog.pg_constraint
+where conrelid = 'port.mooring_job'::pg_catalog.regclass and conname = 'ck_mooring_job_lines' and contype = 'c';
+
+-- rows of port.mooring_job whose gang_name is not in port.mooring_gang
+:settings
+select count(*)
+from port.mooring_job as child
+where child.gang_name is not null
+    and not exists (select 1 from port.mooring_gang as parent where parent.gang_name = child.gang_name);
+
+-- rows of cargo.customs_release that break: officer is one of "Hollen", "Ost", "Ramsey", "Vik"
+:settings
+select count(*)
+from cargo.customs_release
+where officer is not null and officer::text <> all (array['Hollen', 'Ost', 'Ramsey', 'Vik']::text[]);
+
+-- rows of port.berth_booking that break: booked_by is one of "agent", "desk", "pilot office"
+:settings
+select count(*)
+from port.berth_booking
+where booked_by is not null and booked_by::text <> all (array['agent', 'desk', 'pilot office']::text[]);
+
+-- rows of port.call_log that break: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard"
+:settings
+select count(*)
+from port.call_log
+where entry is not null and entry::text <> all (array['clear of berth', 'gangway down', 'hoses connected', 'lines fast', 'pilot aboard']::text[]);
+
+-- rows of port.crew_pass that break: grade_code is one of "green", "red"
+:settings
+select count(*)
+from port.crew_pass
+where grade_code is not null and grade_code::text <> all (array['green', 'red']::text[]);
+
+-- rows of port.inspection that break: result is one of "detained", "passed", "passed with remarks"
+:settings
+select count(*)
+from port.inspection
+where result is not null and result::text <> all (array['detained', 'passed', 'passed with remarks']::text[]);
+
+-- rows of port.port_call that break: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter"
+:settings
+select count(*)
+from port.port_call
+where purpose is not null and purpose::text <> all (array['bunkers', 'cargo', 'crew', 'repair', 'shelter']::text[]);
+
+-- rows of tide.forecast that break: recorded_by is one of "duty officer", "model", "watch"
+:settings
+select count(*)
+from tide.forecast
+where recorded_by is not null and recorded_by::text <> all (array['duty officer', 'model', 'watch']::text[]);
+
+-- rows of dues.tariff_line that break: rate is not below zero
+:settings
+select count(*)
+from dues.tariff_line
+where rate < 0;
+
+-- rows of port.berth that break: depth_m is not below zero
+:settings
+select count(*)
+from port.berth
+where depth_m < 0;
+
+-- rows of port.pilotage_job that break: started_at is not after ended_at
+:settings
+select count(*)
+from port.pilotage_job
+where started_at > ended_at;
+
+-- rows of port.pilotage_job that break: draught_m is not below zero
+:settings
+select count(*)
+from port.pilotage_job
+where draught_m < 0;
+
+-- rows of port.port_call that break: arrived_at is not after departed_at
+:settings
+select count(*)
+from port.port_call
+where arrived_at > departed_at;
+
+-- rows of port.tug_assignment that break: line_length_m is not below zero
+:settings
+select count(*)
+from port.tug_assignment
+where line_length_m < 0;
+
+-- rows of port.vessel that break: gross_tonnage is not below zero
+:settings
+select count(*)
+from port.vessel
+where gross_tonnage < 0;
+
+-- rows of port.vessel that break: length_m is not below zero
+:settings
+select count(*)
+from port.vessel
+where length_m < 0;
+
+-- rows of port.vessel that break: built_year is not below zero
+:settings
+select count(*)
+from port.vessel
+where built_year < 0;
+
+-- constraint hold_plan_capacity_t_check missing on cargo.hold_plan
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check');
+
+-- constraint ck_hold_plan_capacity_t on cargo.hold_plan already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'ck_hold_plan_capacity_t';
+
+-- constraint exemption_exemption_no_key missing on dues.exemption
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key');
+
+-- constraint uq_exemption_exemption_no on dues.exemption already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'uq_exemption_exemption_no';
+
+-- constraint tariff_line_pkey missing on dues.tariff_line
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey');
+
+-- constraint pk_tariff_line on dues.tariff_line already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'pk_tariff_line';
+
+-- constraint berth_booking_check missing on port.berth_booking
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check');
+
+-- constraint ck_berth_booking_ends_at_starts_at on port.berth_booking already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_ends_at_starts_at';
+
+-- constraint inspection_vessel_id_fkey missing on port.inspection
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey');
+
+-- constraint fk_inspection_vessel on port.inspection already there
+:settings
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_vessel';

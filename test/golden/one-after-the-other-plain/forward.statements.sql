@@ -1,0 +1,833 @@
+-- Pawl: golden. Forward, statements only: 121 steps.
+-- For harbour, written 2026-11-26T00:00:00.000Z.
+-- All of it belongs into one transaction.
+-- Nothing in it looks at the rows, or at what is done already.
+
+-- references "", "0", "-1", "-" of cargo.consignment kept in pawl_kept_golden_1 and emptied
+create table cargo.pawl_kept_golden_1 as
+select consignment_id, manifest_no
+from cargo.consignment
+with no data;
+comment on table cargo.pawl_kept_golden_1 is 'Kept by Pawl of cargo.consignment: its script back puts this back as it was, and drops this table.';
+alter table cargo.pawl_kept_golden_1 owner to harbour_owner;
+with wrong as (
+  select child.consignment_id, child.manifest_no
+  from cargo.consignment as child
+  where child.manifest_no is not null
+    and child.manifest_no::text in ('', '0', '-1', '-')
+    and not exists (select 1 from cargo.manifest as parent where parent.manifest_no = child.manifest_no)
+  for update
+), kept as (
+  insert into cargo.pawl_kept_golden_1
+  select consignment_id, manifest_no from wrong
+)
+update cargo.consignment as child
+set manifest_no = null
+from wrong
+where child.consignment_id = wrong.consignment_id;
+
+-- orphans of port.pilotage_job kept in pawl_kept_golden_1 and filled with "somebody"
+create table port.pawl_kept_golden_1 as
+select job_no, pilot_id
+from port.pilotage_job
+with no data;
+comment on table port.pawl_kept_golden_1 is 'Kept by Pawl of port.pilotage_job: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_1 owner to harbour_owner;
+with wrong as (
+  select child.job_no, child.pilot_id
+  from port.pilotage_job as child
+  where child.pilot_id is not null
+    and not exists (select 1 from port.pilot as parent where parent.pilot_id = child.pilot_id)
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_1
+  select job_no, pilot_id from wrong
+)
+update port.pilotage_job as child
+set pilot_id = 'somebody'
+from wrong
+where child.job_no = wrong.job_no;
+
+-- orphans of port.crew_pass kept in pawl_kept_golden_2 and filled with "somebody"
+create table port.pawl_kept_golden_2 as
+select pass_id, vessel_id
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_2 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_2 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.vessel_id
+  from port.crew_pass as child
+  where child.vessel_id is not null
+    and not exists (select 1 from port.vessel as parent where parent.vessel_id = child.vessel_id)
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_2
+  select pass_id, vessel_id from wrong
+)
+update port.crew_pass as child
+set vessel_id = 'somebody'
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- repeats of passport_no of port.crew_pass kept in pawl_kept_golden_3 and removed
+create table port.pawl_kept_golden_3 as
+select 
+  pass_id,
+  badge_no,
+  login,
+  passport_no,
+  holder,
+  vessel_id,
+  area_name,
+  granted_for_type,
+  granted_for_id,
+  status,
+  grade_code,
+  gate_no,
+  locker_no,
+  issued_on,
+  valid_from,
+  valid_until,
+  deposit,
+  escorted,
+  note,
+  old_pass,
+  printed_at,
+  deleted_at
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_3 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_3 owner to harbour_owner;
+with ranked as (
+  select tableoid as of_table, ctid as at_place, pg_catalog.row_number() over alike as place
+  from port.crew_pass
+  where passport_no is not null
+  window alike as (partition by passport_no order by (pass_id is not null)::int + (badge_no is not null)::int + (login is not null)::int + (passport_no is not null)::int + (holder is not null)::int + (vessel_id is not null)::int + (area_name is not null)::int + (granted_for_type is not null)::int + (granted_for_id is not null)::int + (status is not null)::int + (grade_code is not null)::int + (gate_no is not null)::int + (locker_no is not null)::int + (issued_on is not null)::int + (valid_from is not null)::int + (valid_until is not null)::int + (deposit is not null)::int + (escorted is not null)::int + (note is not null)::int + (old_pass is not null)::int + (printed_at is not null)::int + (deleted_at is not null)::int desc, issued_on, pass_id, tableoid, ctid)
+), removed as (
+  delete from port.crew_pass as child
+  using ranked
+  where child.tableoid = ranked.of_table and child.ctid = ranked.at_place and ranked.place > 1
+  returning 
+    child.pass_id,
+    child.badge_no,
+    child.login,
+    child.passport_no,
+    child.holder,
+    child.vessel_id,
+    child.area_name,
+    child.granted_for_type,
+    child.granted_for_id,
+    child.status,
+    child.grade_code,
+    child.gate_no,
+    child.locker_no,
+    child.issued_on,
+    child.valid_from,
+    child.valid_until,
+    child.deposit,
+    child.escorted,
+    child.note,
+    child.old_pass,
+    child.printed_at,
+    child.deleted_at
+)
+insert into port.pawl_kept_golden_3
+select * from removed;
+
+-- rows that break "valid_from is not after valid_until" of port.crew_pass kept in pawl_kept_golden_4 and removed
+create table port.pawl_kept_golden_4 as
+select 
+  pass_id,
+  badge_no,
+  login,
+  passport_no,
+  holder,
+  vessel_id,
+  area_name,
+  granted_for_type,
+  granted_for_id,
+  status,
+  grade_code,
+  gate_no,
+  locker_no,
+  issued_on,
+  valid_from,
+  valid_until,
+  deposit,
+  escorted,
+  note,
+  old_pass,
+  printed_at,
+  deleted_at
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_4 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_4 owner to harbour_owner;
+with removed as (
+  delete from port.crew_pass as child
+  where valid_from > valid_until
+  returning 
+    child.pass_id,
+    child.badge_no,
+    child.login,
+    child.passport_no,
+    child.holder,
+    child.vessel_id,
+    child.area_name,
+    child.granted_for_type,
+    child.granted_for_id,
+    child.status,
+    child.grade_code,
+    child.gate_no,
+    child.locker_no,
+    child.issued_on,
+    child.valid_from,
+    child.valid_until,
+    child.deposit,
+    child.escorted,
+    child.note,
+    child.old_pass,
+    child.printed_at,
+    child.deleted_at
+)
+insert into port.pawl_kept_golden_4
+select * from removed;
+
+-- rows without grade_code of port.crew_pass kept in pawl_kept_golden_6 and filled with "somebody"
+create table port.pawl_kept_golden_6 as
+select pass_id, grade_code
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_6 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_6 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.grade_code
+  from port.crew_pass as child
+  where child.grade_code is null
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_6
+  select pass_id, grade_code from wrong
+)
+update port.crew_pass as child
+set grade_code = 'somebody'
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_7 and emptied
+create table port.pawl_kept_golden_7 as
+select pass_id, note
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_7 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_7
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_8 and emptied
+create table port.pawl_kept_golden_8 as
+select pass_id, note
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_8 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_8 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where note::text = any (array['N/A']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_8
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows without level_cm of tide.reading kept in pawl_kept_golden_1 and filled with "somebody"
+create table tide.pawl_kept_golden_1 as
+select gauge_code, read_at, level_cm
+from tide.reading
+with no data;
+comment on table tide.pawl_kept_golden_1 is 'Kept by Pawl of tide.reading: its script back puts this back as it was, and drops this table.';
+alter table tide.pawl_kept_golden_1 owner to harbour_owner;
+with wrong as (
+  select child.gauge_code, child.read_at, child.level_cm
+  from tide.reading as child
+  where child.level_cm is null
+  for update
+), kept as (
+  insert into tide.pawl_kept_golden_1
+  select gauge_code, read_at, level_cm from wrong
+)
+update tide.reading as child
+set level_cm = 'somebody'
+from wrong
+where child.gauge_code = wrong.gauge_code and child.read_at = wrong.read_at;
+
+-- a surrogate column id on port.berth_booking that numbers every row
+alter table port.berth_booking
+  add column id bigint
+  generated by default as identity;
+
+-- a surrogate column id on port.call_log that numbers every row
+alter table port.call_log
+  add column id bigint
+  generated by default as identity;
+
+-- manifest_no, release_seq as the primary key of cargo.customs_release
+alter table cargo.customs_release
+  add constraint pk_customs_release
+  primary key (manifest_no, release_seq);
+
+-- id as the primary key of port.berth_booking
+alter table port.berth_booking
+  add constraint pk_berth_booking
+  primary key (id);
+
+-- booking_no unique in port.berth_booking
+alter table port.berth_booking
+  add constraint uq_berth_booking_booking_no
+  unique (booking_no);
+
+-- id as the primary key of port.call_log
+alter table port.call_log
+  add constraint pk_call_log
+  primary key (id);
+
+-- invoice_no unique in dues.invoice
+alter table dues.invoice
+  add constraint uq_invoice_invoice_no
+  unique (invoice_no);
+
+-- passport_no unique in port.crew_pass
+alter table port.crew_pass
+  add constraint uq_crew_pass_passport_no
+  unique (passport_no);
+
+-- manifest_no, line_no unique in cargo.consignment
+alter table cargo.consignment
+  add constraint uq_consignment_manifest_no_line_no
+  unique (manifest_no, line_no);
+
+-- badge_no unique in port.inspector
+alter table port.inspector
+  add constraint uq_inspector_badge_no
+  unique (badge_no);
+
+-- imo_no unique in port.vessel
+alter table port.vessel
+  add constraint uq_vessel_imo_no
+  unique (imo_no);
+
+-- warning_no unique in tide.surge_warning, on the index ux_surge_warning_no that is there
+alter table tide.surge_warning
+  add constraint uq_surge_warning_warning_no_warning_no
+  unique using index ux_surge_warning_no;
+
+-- an index under the reference, on manifest_no of cargo.consignment
+create index ix_consignment_manifest_no
+  on cargo.consignment (manifest_no);
+
+-- an index under the reference, on pilot_id of port.pilotage_job
+create index ix_pilotage_job_pilot_id
+  on port.pilotage_job (pilot_id);
+
+-- an index under the reference, on container_no of cargo.consignment_container
+create index ix_consignment_container_container_no
+  on cargo.consignment_container (container_no);
+
+-- an index under the reference, on warehouse_code of cargo.storage_stay
+create index ix_storage_stay_warehouse_code
+  on cargo.storage_stay (warehouse_code);
+
+-- an index under the reference, on warehouse_code, slot_no of cargo.storage_stay
+create index ix_storage_stay_warehouse_code_slot_no
+  on cargo.storage_stay (warehouse_code, slot_no);
+
+-- an index under the reference, on tariff_code of dues.invoice_line
+create index ix_invoice_line_tariff_code
+  on dues.invoice_line (tariff_code);
+
+-- an index under the reference, on previous_inspection_id of port.inspection
+create index ix_inspection_previous_inspection_id
+  on port.inspection (previous_inspection_id);
+
+-- an index under the reference, on home_area_code of port.pilot
+create index ix_pilot_home_area_code
+  on port.pilot (home_area_code);
+
+-- an index under the reference, on agent_id of port.port_call
+create index ix_port_call_agent_id
+  on port.port_call (agent_id);
+
+-- an index under the reference, on commodity_code of cargo.consignment
+create index ix_consignment_commodity_code
+  on cargo.consignment (commodity_code);
+
+-- an index under the reference, on shipper_id of cargo.consignment
+create index ix_consignment_shipper_id
+  on cargo.consignment (shipper_id);
+
+-- an index under the reference, on agent_id of dues.invoice
+create index ix_invoice_agent_id
+  on dues.invoice (agent_id);
+
+-- an index under the reference, on currency_code of dues.invoice
+create index ix_invoice_currency_code
+  on dues.invoice (currency_code);
+
+-- an index under the reference, on vessel_id of port.berth_booking
+create index ix_berth_booking_vessel_id
+  on port.berth_booking (vessel_id);
+
+-- an index under the reference, on call_id of port.call_log
+create index ix_call_log_call_id
+  on port.call_log (call_id);
+
+-- an index under the reference, on call_id of port.pilotage_job
+create index ix_pilotage_job_call_id
+  on port.pilotage_job (call_id);
+
+-- an index under the reference, on tug_id of port.tug_assignment
+create index ix_tug_assignment_tug_id
+  on port.tug_assignment (tug_id);
+
+-- an index under the reference, on type_code of cargo.container
+create index ix_container_type_code
+  on cargo.container (type_code);
+
+-- an index under the reference, on manifest_no of cargo.customs_release
+create index ix_customs_release_manifest_no
+  on cargo.customs_release (manifest_no);
+
+-- an index under the reference, on agent_id of cargo.manifest
+create index ix_manifest_agent_id
+  on cargo.manifest (agent_id);
+
+-- an index under the reference, on call_id of cargo.manifest
+create index ix_manifest_call_id
+  on cargo.manifest (call_id);
+
+-- an index under the reference, on container_no of cargo.seal
+create index ix_seal_container_no
+  on cargo.seal (container_no);
+
+-- an index under the reference, on consignment_id of cargo.storage_stay
+create index ix_storage_stay_consignment_id
+  on cargo.storage_stay (consignment_id);
+
+-- an index under the reference, on invoice_id of dues.receipt
+create index ix_receipt_invoice_id
+  on dues.receipt (invoice_id);
+
+-- an index under the reference, on inspector_id of port.inspection
+create index ix_inspection_inspector_id
+  on port.inspection (inspector_id);
+
+-- an index under the reference, on vessel_id of port.inspection
+create index ix_inspection_vessel_id
+  on port.inspection (vessel_id);
+
+-- an index under the reference, on gang_name of port.mooring_job
+create index ix_mooring_job_gang_name
+  on port.mooring_job (gang_name);
+
+-- an index under the reference, on call_id of port.mooring_job
+create index ix_mooring_job_call_id
+  on port.mooring_job (call_id);
+
+-- an index under the reference, on agent_id of port.vessel
+create index ix_vessel_agent_id
+  on port.vessel (agent_id);
+
+-- an index under the reference, on flag_code of port.vessel
+create index ix_vessel_flag_code
+  on port.vessel (flag_code);
+
+-- an index under the reference, on type_code of port.vessel
+create index ix_vessel_type_code
+  on port.vessel (type_code);
+
+-- an index under the reference, on gauge_code of tide.forecast
+create index ix_forecast_gauge_code
+  on tide.forecast (gauge_code);
+
+-- the reference from cargo.consignment to cargo.manifest, for new rows
+alter table cargo.consignment
+  add constraint fk_consignment_manifest
+  foreign key (manifest_no)
+  references cargo.manifest (manifest_no)
+  on delete set null
+  on update set null
+  not valid;
+
+-- the reference from port.pilotage_job to port.pilot, for new rows
+alter table port.pilotage_job
+  add constraint fk_pilotage_job_pilot
+  foreign key (pilot_id)
+  references port.pilot (pilot_id)
+  on delete restrict
+  on update restrict
+  deferrable initially deferred
+  not valid;
+
+-- the reference from cargo.consignment_container to cargo.container, for new rows
+alter table cargo.consignment_container
+  add constraint fk_consignment_container_container
+  foreign key (container_no)
+  references cargo.container (container_no)
+  on delete cascade
+  on update cascade
+  deferrable initially deferred
+  not valid;
+
+-- the reference from cargo.storage_stay to cargo.warehouse, for new rows
+alter table cargo.storage_stay
+  add constraint fk_storage_stay_warehouse
+  foreign key (warehouse_code)
+  references cargo.warehouse (name)
+  on delete no action
+  on update no action
+  not valid;
+
+-- the reference from cargo.storage_stay to cargo.storage_slot, for new rows
+alter table cargo.storage_stay
+  add constraint fk_storage_stay_storage_slot
+  foreign key (warehouse_code, slot_no)
+  references cargo.storage_slot (warehouse_code, slot_no)
+  on delete restrict
+  on update restrict
+  deferrable initially immediate
+  not valid;
+
+-- the reference from dues.invoice_line to dues.tariff, for new rows
+alter table dues.invoice_line
+  add constraint fk_invoice_line_tariff
+  foreign key (tariff_code)
+  references dues.tariff (tariff_code)
+  on delete cascade
+  on update cascade
+  deferrable initially deferred
+  not valid;
+
+-- the reference from port.inspection to port.inspection, for new rows
+alter table port.inspection
+  add constraint fk_inspection_inspection
+  foreign key (previous_inspection_id)
+  references port.inspection (inspection_id)
+  on delete no action
+  on update no action
+  not valid;
+
+-- the reference from port.pilot to port.harbour_area, for new rows
+alter table port.pilot
+  add constraint fk_pilot_harbour_area
+  foreign key (home_area_code)
+  references port.harbour_area (name)
+  on delete restrict
+  on update restrict
+  deferrable initially immediate
+  not valid;
+
+-- the reference from port.port_call to port.agent, for new rows
+alter table port.port_call
+  add constraint fk_port_call_agent
+  foreign key (agent_id)
+  references port.agent (agent_id)
+  on delete cascade
+  on update cascade
+  deferrable initially deferred
+  not valid;
+
+-- a check on port.crew_pass, for new rows: valid_from is not after valid_until
+alter table port.crew_pass
+  add constraint ck_crew_pass_valid_from_valid_until
+  check (valid_from <= valid_until)
+  not valid;
+
+-- call_sign of port.vessel never empty
+alter table port.vessel
+  alter column call_sign set not null;
+
+-- grade_code of port.crew_pass never empty
+alter table port.crew_pass
+  alter column grade_code set not null;
+
+-- currency_code of dues.invoice never empty
+alter table dues.invoice
+  alter column currency_code set not null;
+
+-- a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre"
+alter table dues.tariff_line
+  add constraint ck_tariff_line_basis
+  check (basis::text in ('call', 'day', 'gross tonnage', 'metre'))
+  not valid;
+
+-- a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair"
+alter table port.crew_pass
+  add constraint ck_crew_pass_granted_for_type
+  check (granted_for_type::text in ('call', 'inspection', 'repair'))
+  not valid;
+
+-- a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned"
+alter table port.crew_pass
+  add constraint ck_crew_pass_status
+  check (status::text in ('issued', 'lost', 'returned'))
+  not valid;
+
+-- received_on of dues.receipt never empty
+alter table dues.receipt
+  alter column received_on set not null;
+
+-- recorded_by of tide.forecast never empty
+alter table tide.forecast
+  alter column recorded_by set not null;
+
+-- level_cm of tide.reading never empty
+alter table tide.reading
+  alter column level_cm set not null;
+
+-- a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik"
+alter table cargo.customs_release
+  add constraint ck_customs_release_officer
+  check (officer::text in ('Hollen', 'Ost', 'Ramsey', 'Vik'))
+  not valid;
+
+-- a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office"
+alter table port.berth_booking
+  add constraint ck_berth_booking_booked_by
+  check (booked_by::text in ('agent', 'desk', 'pilot office'))
+  not valid;
+
+-- a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard"
+alter table port.call_log
+  add constraint ck_call_log_entry
+  check (entry::text in ('clear of berth', 'gangway down', 'hoses connected', 'lines fast', 'pilot aboard'))
+  not valid;
+
+-- a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks"
+alter table port.inspection
+  add constraint ck_inspection_result
+  check (result::text in ('detained', 'passed', 'passed with remarks'))
+  not valid;
+
+-- a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter"
+alter table port.port_call
+  add constraint ck_port_call_purpose
+  check (purpose::text in ('bunkers', 'cargo', 'crew', 'repair', 'shelter'))
+  not valid;
+
+-- a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch"
+alter table tide.forecast
+  add constraint ck_forecast_recorded_by
+  check (recorded_by::text in ('duty officer', 'model', 'watch'))
+  not valid;
+
+-- a check on dues.tariff_line, for new rows: rate is not below zero
+alter table dues.tariff_line
+  add constraint ck_tariff_line_rate
+  check (rate >= 0)
+  not valid;
+
+-- a check on port.berth, for new rows: depth_m is not below zero
+alter table port.berth
+  add constraint ck_berth_depth_m
+  check (depth_m >= 0)
+  not valid;
+
+-- a check on port.pilotage_job, for new rows: started_at is not after ended_at
+alter table port.pilotage_job
+  add constraint ck_pilotage_job_started_at_ended_at
+  check (started_at <= ended_at)
+  not valid;
+
+-- a check on port.pilotage_job, for new rows: draught_m is not below zero
+alter table port.pilotage_job
+  add constraint ck_pilotage_job_draught_m
+  check (draught_m >= 0)
+  not valid;
+
+-- a check on port.port_call, for new rows: arrived_at is not after departed_at
+alter table port.port_call
+  add constraint ck_port_call_arrived_at_departed_at
+  check (arrived_at <= departed_at)
+  not valid;
+
+-- a check on port.tug_assignment, for new rows: line_length_m is not below zero
+alter table port.tug_assignment
+  add constraint ck_tug_assignment_line_length_m
+  check (line_length_m >= 0)
+  not valid;
+
+-- a check on port.vessel, for new rows: gross_tonnage is not below zero
+alter table port.vessel
+  add constraint ck_vessel_gross_tonnage
+  check (gross_tonnage >= 0)
+  not valid;
+
+-- a check on port.vessel, for new rows: length_m is not below zero
+alter table port.vessel
+  add constraint ck_vessel_length_m
+  check (length_m >= 0)
+  not valid;
+
+-- a check on port.vessel, for new rows: built_year is not below zero
+alter table port.vessel
+  add constraint ck_vessel_built_year
+  check (built_year >= 0)
+  not valid;
+
+-- the reference fk_pilotage_job_pilot checked for the rows that are there
+alter table port.pilotage_job
+  validate constraint fk_pilotage_job_pilot;
+
+-- the reference fk_crew_pass_vessel checked for the rows that are there
+alter table port.crew_pass
+  validate constraint fk_crew_pass_vessel;
+
+-- the reference fk_consignment_container_container checked for the rows that are there
+alter table cargo.consignment_container
+  validate constraint fk_consignment_container_container;
+
+-- the reference fk_storage_stay_warehouse checked for the rows that are there
+alter table cargo.storage_stay
+  validate constraint fk_storage_stay_warehouse;
+
+-- the reference fk_storage_stay_storage_slot checked for the rows that are there
+alter table cargo.storage_stay
+  validate constraint fk_storage_stay_storage_slot;
+
+-- the reference fk_invoice_line_tariff checked for the rows that are there
+alter table dues.invoice_line
+  validate constraint fk_invoice_line_tariff;
+
+-- the reference fk_inspection_inspection checked for the rows that are there
+alter table port.inspection
+  validate constraint fk_inspection_inspection;
+
+-- the reference fk_pilot_harbour_area checked for the rows that are there
+alter table port.pilot
+  validate constraint fk_pilot_harbour_area;
+
+-- the reference fk_port_call_agent checked for the rows that are there
+alter table port.port_call
+  validate constraint fk_port_call_agent;
+
+-- the check ck_crew_pass_valid_from_valid_until checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_valid_from_valid_until;
+
+-- the check ck_tariff_line_basis checked for the rows that are there
+alter table dues.tariff_line
+  validate constraint ck_tariff_line_basis;
+
+-- the check ck_crew_pass_granted_for_type checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_granted_for_type;
+
+-- the check ck_crew_pass_status checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_status;
+
+-- the check ck_mooring_job_lines checked for the rows that are there
+alter table port.mooring_job
+  validate constraint ck_mooring_job_lines;
+
+-- the check ck_customs_release_officer checked for the rows that are there
+alter table cargo.customs_release
+  validate constraint ck_customs_release_officer;
+
+-- the check ck_berth_booking_booked_by checked for the rows that are there
+alter table port.berth_booking
+  validate constraint ck_berth_booking_booked_by;
+
+-- the check ck_call_log_entry checked for the rows that are there
+alter table port.call_log
+  validate constraint ck_call_log_entry;
+
+-- the check ck_inspection_result checked for the rows that are there
+alter table port.inspection
+  validate constraint ck_inspection_result;
+
+-- the check ck_port_call_purpose checked for the rows that are there
+alter table port.port_call
+  validate constraint ck_port_call_purpose;
+
+-- the check ck_forecast_recorded_by checked for the rows that are there
+alter table tide.forecast
+  validate constraint ck_forecast_recorded_by;
+
+-- the check ck_tariff_line_rate checked for the rows that are there
+alter table dues.tariff_line
+  validate constraint ck_tariff_line_rate;
+
+-- the check ck_berth_depth_m checked for the rows that are there
+alter table port.berth
+  validate constraint ck_berth_depth_m;
+
+-- the check ck_pilotage_job_started_at_ended_at checked for the rows that are there
+alter table port.pilotage_job
+  validate constraint ck_pilotage_job_started_at_ended_at;
+
+-- the check ck_pilotage_job_draught_m checked for the rows that are there
+alter table port.pilotage_job
+  validate constraint ck_pilotage_job_draught_m;
+
+-- the check ck_port_call_arrived_at_departed_at checked for the rows that are there
+alter table port.port_call
+  validate constraint ck_port_call_arrived_at_departed_at;
+
+-- the check ck_tug_assignment_line_length_m checked for the rows that are there
+alter table port.tug_assignment
+  validate constraint ck_tug_assignment_line_length_m;
+
+-- the check ck_vessel_gross_tonnage checked for the rows that are there
+alter table port.vessel
+  validate constraint ck_vessel_gross_tonnage;
+
+-- the check ck_vessel_length_m checked for the rows that are there
+alter table port.vessel
+  validate constraint ck_vessel_length_m;
+
+-- the check ck_vessel_built_year checked for the rows that are there
+alter table port.vessel
+  validate constraint ck_vessel_built_year;
+
+-- hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t
+alter table cargo.hold_plan
+  rename constraint hold_plan_capacity_t_check
+  to ck_hold_plan_capacity_t;
+
+-- exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no
+alter table dues.exemption
+  rename constraint exemption_exemption_no_key
+  to uq_exemption_exemption_no;
+
+-- tariff_line_pkey on dues.tariff_line named pk_tariff_line
+alter table dues.tariff_line
+  rename constraint tariff_line_pkey
+  to pk_tariff_line;
+
+-- berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at
+alter table port.berth_booking
+  rename constraint berth_booking_check
+  to ck_berth_booking_ends_at_starts_at;
+
+-- inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel
+alter table port.inspection
+  rename constraint inspection_vessel_id_fkey
+  to fk_inspection_vessel;

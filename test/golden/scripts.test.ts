@@ -1,0 +1,102 @@
+// The scripts of large dockets, byte for byte: what was written yesterday is written today, whatever was moved in between. The survey of the
+// demo is kept beside them, so that they do not depend on a server. Where a change of the scripts is meant, `npx vitest run test/golden -u`
+// writes them anew, and the difference is read before it is committed.
+
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { postgresql } from '../../src/core/dialects/postgresql/index';
+import { planFor } from '../../src/core/plan/plan';
+import { type Answer, type Decision, typedName } from '../../src/core/remedies/question';
+import { questionsFor } from '../../src/core/remedies/questions';
+import type { Finding } from '../../src/core/rules/rule';
+import { readSurveyDocument, type ReadSurvey } from '../../src/input/surveyDocument';
+
+let survey: ReadSurvey;
+const kinds = new Set<string>();
+beforeAll(async () => {
+  survey = await readSurveyDocument(gunzipSync(readFileSync(join(import.meta.dirname, 'harbour.json.gz'))).toString());
+});
+
+/** `n` counts the findings. */
+type Choice = (allowed: readonly Answer[], n: number) => Answer | undefined;
+
+/** How somebody would decide throughout: each way meets other operations. */
+const dockets: Readonly<Record<string, Choice>> = {
+  advised: (allowed) => allowed.find(({ advised }) => advised) ?? allowed[0],
+  first: (allowed) => allowed[0],
+  last: (allowed) => allowed.at(-1),
+  'one after the other': (allowed, n) => allowed[n % allowed.length],
+};
+
+function decided(finding: Finding, choose: Choice, n: number): Decision {
+  let decision: Decision = {};
+  // An answer may bring another question with it.
+  for (;;) {
+    const open = questionsFor(finding, survey.catalogue, decision).find(({ id }) => decision[id] === undefined);
+    const answer =
+      open &&
+      choose(
+        open.answers.filter(({ refused }) => refused === null),
+        n,
+      );
+    if (!open || !answer) return decision;
+    const typed = answer.asks ? { [typedName(open.id)]: answer.asks.options?.[0]?.id ?? 'somebody' } : {};
+    decision = { ...decision, [open.id]: answer.id, ...typed };
+  }
+}
+
+const heading = { title: 'golden', source: 'harbour', madeAt: '2026-11-26T00:00:00.000Z' };
+
+describe.each(Object.keys(dockets))('a docket of all that can be mended, answers: %s', (name) => {
+  test.each(['plain', 'quiet'] as const)('is written as ever, %s', async (mode) => {
+    const choose = dockets[name] as Choice;
+    const chosen = survey.findings.filter(({ proposal }) => proposal.kind !== 'byHand');
+    const plan = planFor(
+      chosen.map((finding, n) => ({ finding, decision: decided(finding, choose, n) })),
+      survey.catalogue,
+      'golden',
+      mode,
+    );
+    const { problems, steps } = plan;
+    expect(steps.length).toBeGreaterThan(100);
+    for (const { operation } of steps) kinds.add(operation.kind);
+    const scripts = Object.entries(postgresql.scripts(plan, heading));
+    const files = [
+      ...Object.entries(postgresql.statementScripts(plan, heading)).map(
+        ([kind, text]) => [`${kind}.statements.sql`, text] as const,
+      ),
+      ['problems.txt', problems.map(({ finding, message }) => `${finding}: ${message}\n`).join('')] as const,
+      // With their guards they are long: the usual ones are kept as they are, of the others what tells that they changed.
+      ...(name === 'advised'
+        ? scripts.map(([kind, text]) => [`${kind}.sql`, text] as const)
+        : [['guarded.txt', digests(scripts)] as const]),
+    ];
+    for (const [file, text] of files) await expect(text).toMatchFileSnapshot(`${name.replaceAll(' ', '-')}-${mode}/${file}`);
+  });
+});
+
+function digests(scripts: readonly (readonly [string, string])[]): string {
+  return scripts.map(([kind, text]) => `${kind} ${createHash('sha256').update(text).digest('hex')}\n`).join('');
+}
+
+test('every kind of operation that a person can ask for is among them', () => {
+  expect([...kinds].sort()).toMatchInlineSnapshot(`
+    [
+      "addCheck",
+      "addForeignKey",
+      "addIdentityColumn",
+      "addPrimaryKey",
+      "addUnique",
+      "createIndex",
+      "dropNotNull",
+      "renameConstraint",
+      "replaceKey",
+      "setAside",
+      "setNotNull",
+      "validateConstraint",
+    ]
+  `);
+});

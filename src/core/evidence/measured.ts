@@ -97,6 +97,22 @@ export function included(
   };
 }
 
+/** Some of the child's values were looked up among the keys of each parent, and all were found. */
+export function probed(child: readonly [string, string], parents: readonly (readonly [string, string])[]): Fact {
+  const [table, column] = child;
+  return {
+    request: {
+      kind: 'probe',
+      table: table as TableId,
+      column,
+      parents: parents.map(([parent, key]) => ({ table: parent as TableId, column: key })),
+    },
+    how: { kind: 'sample', rows: 200 },
+    result: { tested: 200, missing: parents.map(() => 0) },
+    at,
+  };
+}
+
 export function violating(table: string, claim: Claim, rows: number, broken: number): Fact {
   return { request: { kind: 'violations', table: table as TableId, claim }, how: exact, result: { rows, broken }, at };
 }

@@ -8,7 +8,7 @@ import type { Catalogue, Table } from '../catalogue/model';
 import { groupBy } from '../grouping';
 import { type Evidence, wasAsked } from './evidence';
 import { keyQuestions, lacksPrimaryKey, settled } from './keys';
-import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './references/candidates';
+import { inclusionRequestOf, missingShareOf, type ReferenceCandidate, referenceCandidates } from './references/candidates';
 import { orphanShareOf } from './references/features';
 import { probeQuestions } from './references/probes';
 import { orphansTolerated, unverified } from './references/weigh';
@@ -84,7 +84,8 @@ function verifying({ catalogue, tables, evidence }: Round): readonly EvidenceReq
 const alike = 0.15;
 
 // The best names first, with those that fit nearly as well; the others only when the data refutes all of these.
-function worthCounting(rivals: readonly ReferenceCandidate[], evidence: Evidence): readonly EvidenceRequest[] {
+function worthCounting(all: readonly ReferenceCandidate[], evidence: Evidence): readonly EvidenceRequest[] {
+  const rivals = notOutdone(all, evidence);
   const best = Math.max(...rivals.map((candidate) => candidate.likeness));
   const asked = rivals.filter((candidate) => wasAsked(evidence, inclusionRequestOf(candidate)));
   const holds = asked.some((candidate) => (orphanShareOf(candidate, evidence) ?? 1) <= orphansTolerated);
@@ -92,6 +93,13 @@ function worthCounting(rivals: readonly ReferenceCandidate[], evidence: Evidence
   const left = rivals.filter((candidate) => !asked.includes(candidate));
   const next = Math.max(...left.map((candidate) => candidate.likeness));
   return left.filter((candidate) => candidate.likeness >= next - alike).map(inclusionRequestOf);
+}
+
+// Of parents that no name speaks of, those that lacked none of the values looked up, until the data refutes them.
+function notOutdone(rivals: readonly ReferenceCandidate[], evidence: Evidence): readonly ReferenceCandidate[] {
+  const firm = rivals.filter((candidate) => candidate.likeness > 0 || (missingShareOf(candidate, evidence) ?? 0) === 0);
+  const refuted = firm.every((candidate) => (orphanShareOf(candidate, evidence) ?? 0) > orphansTolerated);
+  return refuted ? rivals : firm;
 }
 
 function uniques({ catalogue, tables, evidence, depth }: Round): readonly EvidenceRequest[] {

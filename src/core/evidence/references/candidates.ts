@@ -424,6 +424,13 @@ function probedParents(index: KeyIndex, evidence: Evidence, child: Table, column
   });
 }
 
+/** The share of the values looked up that a parent lacks; null when nobody looked. */
+export function missingShareOf({ child, columns, parent, parentColumns }: ReferenceCandidate, evidence: Evidence): number | null {
+  const fact = findFact(evidence, probeRequestOf(child, columns[0] ?? '', []));
+  const at = fact?.request.parents.findIndex((one) => one.table === parent && one.column === parentColumns[0]) ?? -1;
+  return fact?.result.missing[at] ?? null;
+}
+
 // A composite reference repeats the names of the parent's key columns, or those behind each table's own prefix.
 function compositeCandidates(
   catalogue: Catalogue,

@@ -19,6 +19,7 @@ const measured = [
   'orphans',
   'manyOrphans',
   'surprise',
+  'beyondChance',
   'narrower',
   'unreached',
   'uneven',
@@ -60,6 +61,7 @@ export const featureWords: Readonly<Record<FeatureName, string>> = {
   orphans: 'values without a parent',
   manyOrphans: 'many values without a parent',
   surprise: 'that all values are keys of the parent is no chance',
+  beyondChance: 'so many values are keys, and keys so often missing, that nothing else explains it',
   narrower: 'all values lie within another table that shares the parent’s key',
   unreached: 'part of the parent’s range that no value reaches',
   uneven: 'the values do not lie as a choice among the parent’s keys would',
@@ -111,7 +113,7 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
   const isIndexed = child.indexes.some((index) => candidate.columns.every((column, i) => index.columns[i] === column));
   const { likeness } = candidate;
   const ownKey = isOwnKey(child, candidate.columns, evidence);
-  const { surprise, unreached, uneven, coverage, fewValues } = spreadOf(evidence, candidate, single, target);
+  const { surprise, beyondChance, unreached, uneven, coverage, fewValues } = spreadOf(evidence, candidate, single, target);
   // All in one literal: thousands of them share one hidden class.
   return {
     likeness,
@@ -123,6 +125,7 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     orphans: flag((orphanShare ?? 0) > 0),
     manyOrphans: Math.min(1, (orphanShare ?? 0) * 5),
     surprise,
+    beyondChance,
     unreached,
     uneven,
     coverage,
@@ -218,11 +221,12 @@ function isEmpty(candidate: ReferenceCandidate, evidence: Evidence): boolean {
   return fact !== null && fact.result.rows - fact.result.nullRows === 0;
 }
 
-type Spread = Pick<Features, 'surprise' | 'unreached' | 'uneven' | 'coverage' | 'fewValues'>;
+type Spread = Pick<Features, 'surprise' | 'beyondChance' | 'unreached' | 'uneven' | 'coverage' | 'fewValues'>;
 
-const unknownSpread: Spread = { surprise: 0, unreached: 0, uneven: 0, coverage: 0.5, fewValues: 0 };
-/** Natural logarithms of a chance that leave no doubt. */
+const unknownSpread: Spread = { surprise: 0, beyondChance: 0, unreached: 0, uneven: 0, coverage: 0.5, fewValues: 0 };
+/** Natural logarithms of a chance that leave no doubt, and of one that nobody would call chance. */
 const noChance = 20;
+const notEver = 400;
 
 /**
  * How the child's values lie over the parent's keys. The surprise is how unlikely it is that as many different values
@@ -230,12 +234,8 @@ const noChance = 20;
  * keys: the test of Zhang et al., "On Multi-Column Foreign Key Discovery", PVLDB 3(1), 2010, with the distance of
  * Kolmogorov and Smirnov over tenths in place of the earth mover's.
  */
-function spreadOf(
-  evidence: Evidence,
-  { child, columns, parent, parentColumns }: ReferenceCandidate,
-  single?: Column,
-  target?: Column,
-): Spread {
+function spreadOf(evidence: Evidence, candidate: ReferenceCandidate, single?: Column, target?: Column): Spread {
+  const { child, columns, parent, parentColumns } = candidate;
   const seen = sampleOf(evidence, child)?.result;
   const theirs = sampleOf(evidence, parent)?.result;
   const rows = profileOf(evidence, parent)?.result.rows ?? 0;
@@ -249,10 +249,12 @@ function spreadOf(
   const fewValues = Math.max(0, 1 - distinct / 8);
   const own = boundsOf(evidence, child, single.name) ?? sampledBounds(single, seen.columns[single.name]);
   const keys = boundsOf(evidence, parent, target.name);
-  if (!own || !keys) return { surprise: distinct >= 3 ? 1 : 0.5, unreached: 0, uneven: 0, coverage, fewValues };
+  if (!own || !keys) return { ...unknownSpread, surprise: distinct >= 3 ? 1 : 0.5, coverage, fewValues };
   const range = Math.max(1, keys.max - keys.min);
+  const chance = chanceOf(distinct, rows / (range + 1), shareFound(evidence, candidate, distinct));
   return {
-    surprise: surpriseOf(distinct, rows / (range + 1)),
+    surprise: Math.min(1, chance / noChance),
+    beyondChance: Math.min(1, chance / notEver),
     // With few values nobody can tell how far they would reach.
     unreached: distinct < 4 ? 0 : Math.min(1, Math.max(0, (keys.max - own.max) / range)),
     uneven: distanceOf(seen.columns[single.name]?.tenths, theirs?.columns[target.name]?.tenths, keys, distinct),
@@ -269,7 +271,23 @@ function sampledBounds({ family }: Column, seen: SampledColumn | undefined): Bou
 }
 
 function surpriseOf(distinct: number, density: number): number {
-  return Math.min(1, (-distinct * Math.log(Math.min(1, Math.max(density, Number.MIN_VALUE)))) / noChance);
+  return Math.min(1, chanceOf(distinct, density) / noChance);
+}
+
+/**
+ * How unlikely it is, as a negative natural logarithm, that at least this share of so many different values happen to be keys, where keys
+ * fill `density` of their range: Chernoff's bound for the binomial distribution. No more than chance finds is no surprise at all.
+ */
+function chanceOf(distinct: number, density: number, share = 1): number {
+  const filled = Math.min(1, Math.max(density, Number.MIN_VALUE));
+  if (share <= filled) return 0;
+  const missing = share < 1 ? (1 - share) * Math.log((1 - share) / (1 - filled)) : 0;
+  return distinct * (share * Math.log(share / filled) + missing);
+}
+
+function shareFound(evidence: Evidence, candidate: ReferenceCandidate, distinct: number): number {
+  const fact = findFact(evidence, inclusionRequestOf(candidate));
+  return fact ? Math.max(0, 1 - fact.result.orphanValues / Math.max(1, distinct)) : 1;
 }
 
 // What so few values would differ by in any case is taken off.

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { sketch } from '../../catalogue/sketch';
-import { evidence, included, profiled } from '../measured';
+import { evidence, included, probed, profiled } from '../measured';
 import { referenceCandidates } from './candidates';
 import { probeQuestions } from './probes';
 import { weighReferences } from './weigh';
@@ -61,6 +61,28 @@ test('says what made it sure, strongest first', () => {
   const parts = weighReferences(port, inclusion(0))[0]?.parts ?? [];
   expect(parts[0]?.feature).toBe('likeness');
   expect(parts.map((p) => Math.abs(p.logOdds))).toEqual(parts.map((p) => Math.abs(p.logOdds)).toSorted((a, b) => b - a));
+});
+
+test('of two parents that no name speaks of, the one that has all values though its keys have gaps is meant', () => {
+  const slip = sketch('alpha: id key\n omega: id key\n log: id key, slot');
+  const all = { distinct: 9000, min: '1', max: '10000' };
+  const facts = evidence(
+    profiled(slip, 'public.log', 20_000, { slot: { distinct: 4000, min: '1', max: '10000' } }),
+    profiled(slip, 'public.alpha', 9000, { id: all }),
+    profiled(slip, 'public.omega', 9000, { id: all }),
+    probed(
+      ['public.log', 'slot'],
+      [
+        ['public.alpha', 'id'],
+        ['public.omega', 'id'],
+      ],
+    ),
+    included(['public.log', 'slot'], ['public.alpha', 'id'], 20_000, 0),
+    included(['public.log', 'slot'], ['public.omega', 'id'], 20_000, 400),
+  );
+  // As many as chance would find are no evidence at all.
+  expect(weighReferences(slip, facts)).toMatchObject([{ parent: 'public.alpha', rivals: [] }]);
+  expect(weighReferences(slip, facts)[0]?.parts[0]?.feature).toBe('beyondChance');
 });
 
 test('small numbers that happen to be keys are no reference', () => {

@@ -6,11 +6,11 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'test/**/*.test.ts'],
     setupFiles: ['reflect-metadata'],
-    globalSetup: ['test/server.ts'],
+    globalSetup: ['test/kit/server.ts'],
     // Half of the time goes to the database beside them: on two cores two at a time.
     maxWorkers: 2,
     testTimeout: 60_000,
     hookTimeout: 120_000,
-    reporters: ['default', './test/closingLine.ts'],
+    reporters: ['default', './test/kit/closingLine.ts'],
   },
 });

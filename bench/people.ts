@@ -1,7 +1,7 @@
 // How long fifty people who read boards at the same time wait, against one alone: `npm run bench:people`. Against a demo that runs
 // (PAWL_URL, else 127.0.0.1:4610). Each person opens a page, reads it for 3 to 9 seconds, and opens the next.
 
-import { signInto } from '../test/signIn';
+import { signInto } from '../test/kit/signIn';
 
 const url = process.env['PAWL_URL'] ?? 'http://127.0.0.1:4610';
 const crowd = 50;

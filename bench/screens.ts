@@ -10,7 +10,7 @@ import { migrate } from '../src/store/migrate';
 import { openStore } from '../src/store/db';
 import { coverageBoard } from '../src/store/findings/coverageBoard';
 import { findingsBoard } from '../src/store/findings/findingsBoard';
-import { stateOf } from '../test/signIn';
+import { stateOf } from '../test/kit/signIn';
 import { addDemoPeople } from '../src/work/people';
 import { listDockets } from '../src/store/dockets/dockets';
 import { searchFindings } from '../src/store/findings/findings';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import Ajv from 'ajv/dist/2020';
 import { beforeAll, describe, expect, inject, test } from 'vitest';
-import { dropDatabase, useDatabase } from '../test/database';
+import { dropDatabase, useDatabase } from '../test/kit/database';
 import { wordsOf } from '../src/core/rules/audit';
 import type { Rehearsal } from '../src/core/plan/rehearsal';
 import type { SurveyDocument } from '../src/core/survey/document';

@@ -9,8 +9,8 @@ import { promisify } from 'node:util';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import type { SurveyDocument } from '../src/core/survey/document';
-import { dropDatabase } from '../test/database';
-import { stateOf } from '../test/state';
+import { dropDatabase } from '../test/kit/database';
+import { stateOf } from '../test/kit/state';
 import { auditor, createHarbour, owner } from './harbour/create';
 
 const root = join(import.meta.dirname, '..');

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { startProvider } from '../test/provider';
-import { signInto, stateOf } from '../test/signIn';
+import { startProvider } from '../test/kit/provider';
+import { signInto, stateOf } from '../test/kit/signIn';
 import { makeHome, removeHome, startPawl } from './pawl';
 
 /** One demo for all journeys; each leaves behind what the next may find. */

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../core/catalogue/sketch';
-import { evidence, profiled } from '../core/evidence/measured';
+import { sketch } from '../../test/kit/sketch';
+import { evidence, profiled } from '../../test/kit/measured';
 import { audit } from '../core/rules/audit';
 import { documentOf } from '../core/survey/document';
 import { readSurveyDocument } from './surveyDocument';

@@ -1,7 +1,7 @@
 import type pg from 'pg';
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../test/database';
-import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/worker';
+import { useDatabase } from '../../test/kit/database';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/kit/worker';
 import { inferStyle } from '../core/naming/style';
 import { type Plan, planFor } from '../core/plan/plan';
 import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode } from '../store/dockets/dockets';

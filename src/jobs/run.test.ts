@@ -2,8 +2,8 @@
 
 import type pg from 'pg';
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../test/database';
-import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/worker';
+import { useDatabase } from '../../test/kit/database';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/kit/worker';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Mode } from '../core/plan/locks';
 import { type Plan, planFor } from '../core/plan/plan';

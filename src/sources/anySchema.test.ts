@@ -2,9 +2,9 @@
 // and leaves structure and rows as they were; what cannot be scripted is said before.
 
 import { beforeAll, describe, expect, test } from 'vitest';
-import { useDatabase } from '../../test/database';
-import { runScript } from '../../test/psql';
-import { stateOf } from '../../test/state';
+import { useDatabase } from '../../test/kit/database';
+import { runScript } from '../../test/kit/psql';
+import { stateOf } from '../../test/kit/state';
 import { postgresql } from '../core/dialects/postgresql/index';
 import type { Mode } from '../core/plan/locks';
 import { planFor } from '../core/plan/plan';

@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { afterEach, expect, test, vi } from 'vitest';
-import { useDatabase } from '../../test/database';
+import { useDatabase } from '../../test/kit/database';
 import { apply } from '../core/catalogue/apply';
 import { driftOf } from '../core/catalogue/drift';
 import { tableNames } from '../core/catalogue/identifiers';

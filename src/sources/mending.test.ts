@@ -3,7 +3,7 @@
 
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../test/database';
+import { useDatabase } from '../../test/kit/database';
 import { quote } from '../core/dialects/postgresql/quote';
 import { driftOf } from '../core/catalogue/drift';
 import type { Catalogue } from '../core/catalogue/model';

@@ -42,7 +42,7 @@ import type { Room } from '../../src/work/enter';
 import type { Office } from '../../src/work/office';
 import { changeSource, purge, removeSource, trySource, versionOf } from '../../src/work/sources';
 import * as settling from '../../src/work/settling';
-import { useDatabase } from '../database';
+import { useDatabase } from '../kit/database';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const audited = useDatabase(`

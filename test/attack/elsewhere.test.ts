@@ -12,8 +12,8 @@ import { pawlItself } from '../../src/work/actor';
 import { finishElsewhere, startElsewhere } from '../../src/work/elsewhere';
 import type { Office } from '../../src/work/office';
 import { actorOfSession, addPerson, setDisabled } from '../../src/work/people';
-import { useDatabase } from '../database';
-import { type Kept, type StandIn, startProvider } from '../provider';
+import { useDatabase } from '../kit/database';
+import { type Kept, type StandIn, startProvider } from '../kit/provider';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const database = useDatabase();

@@ -13,7 +13,7 @@ import { db } from '../../src/store/db';
 import { migrate } from '../../src/store/migrate';
 import { addSource, findSourceNamed } from '../../src/store/sources/sources';
 import { pawlItself } from '../../src/work/actor';
-import { useDatabase } from '../database';
+import { useDatabase } from '../kit/database';
 import { doors, moduleOf } from './doors';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');

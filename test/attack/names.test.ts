@@ -13,8 +13,8 @@ import { wordsOf } from '../../src/core/rules/audit';
 import { openPostgresql } from '../../src/sources/postgresql/index';
 import { differences, fingerprintOf } from '../../src/sources/postgresql/scratch';
 import { survey, type SurveyResult } from '../../src/sources/survey';
-import { useDatabase } from '../database';
-import { runScript } from '../psql';
+import { useDatabase } from '../kit/database';
+import { runScript } from '../kit/psql';
 
 const schema = 'fee\u202eeef';
 const parent = `ve\nssel'; drop table loot; --`;

@@ -30,7 +30,7 @@ import {
   signOutEverywhere,
   takeRole,
 } from '../../src/work/people';
-import { useDatabase } from '../database';
+import { useDatabase } from '../kit/database';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const database = useDatabase();

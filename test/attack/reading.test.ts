@@ -14,8 +14,8 @@ import { pawlItself } from '../../src/work/actor';
 import type { Room } from '../../src/work/enter';
 import { openLine } from '../../src/work/line';
 import { whileReading } from '../../src/work/reading';
-import { useDatabase } from '../database';
-import { eventually } from '../worker';
+import { useDatabase } from '../kit/database';
+import { eventually } from '../kit/worker';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const audited = useDatabase('create table held (id int); insert into held values (1)');

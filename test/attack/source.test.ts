@@ -11,8 +11,8 @@ import { openPostgresqlForChange } from '../../src/sources/postgresql/changing';
 import { openReading } from '../../src/sources/postgresql/connect';
 import { rehearse } from '../../src/sources/rehearse';
 import { survey, type SurveyResult } from '../../src/sources/survey';
-import { onServer, useDatabase } from '../database';
-import { runScript } from '../psql';
+import { onServer, useDatabase } from '../kit/database';
+import { runScript } from '../kit/psql';
 import { hostileSchema, lootOf } from './hostile';
 
 const suffix = Math.random().toString(36).slice(2, 8);

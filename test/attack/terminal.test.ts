@@ -11,7 +11,7 @@ import { PlanArguments, UsageError } from '../../src/cli/arguments';
 import { connectionFrom } from '../../src/cli/connection';
 import { postgresql } from '../../src/core/dialects/postgresql/index';
 import { SurveyFileError } from '../../src/input/surveyFile';
-import { useDatabase } from '../database';
+import { useDatabase } from '../kit/database';
 
 const folder = mkdtempSync(join(tmpdir(), 'pawl-terminal-'));
 const audited = useDatabase(`

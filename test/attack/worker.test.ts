@@ -13,8 +13,8 @@ import { keepRehearsalServer } from '../../src/store/sources/rehearsalServer';
 import { addSource } from '../../src/store/sources/sources';
 import { addOwed } from '../../src/store/dockets/owedRemovals';
 import { askForSurvey, findCatalogue, findSurvey, type SurveyState } from '../../src/store/surveys/surveys';
-import { onServer, useDatabase } from '../database';
-import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../worker';
+import { onServer, useDatabase } from '../kit/database';
+import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../kit/worker';
 
 const audited = useDatabase(`
   create table vessel (vessel_id int primary key, imo_no text);

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { apply } from './apply';
 import { driftOf } from './drift';
 import { tableId } from './identifiers';
-import { sketch } from './sketch';
+import { sketch } from '../../../test/kit/sketch';
 
 const port = sketch(`
   port.berth: berth_no text key, area text

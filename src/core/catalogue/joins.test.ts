@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { searchJoins } from './joins';
-import { sketch } from './sketch';
+import { sketch } from '../../../test/kit/sketch';
 
 const catalogue = sketch(`
   vessel: id key, code

@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest';
 import type { TableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import { expectedRepeats } from './keyFeatures';
 import { bestKey, candidateKeys, keyQuestions, nearlyKeys } from './keys';
-import { evidence, profiled, repeating } from './measured';
+import { evidence, profiled, repeating } from '../../../test/kit/measured';
 import { sampleOf } from './evidence';
 
 const booking = sketch('port.booking: booking_no text not null, remark text, weight numeric, starts timestamp not null');

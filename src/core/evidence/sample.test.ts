@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import { uniqueCombinations } from './combinations';
 import { summarise } from './sample';
 

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import type { TableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
-import { sketch } from '../catalogue/sketch';
-import { evidence, type Drawn, profiled } from './measured';
+import { sketch } from '../../../test/kit/sketch';
+import { evidence, type Drawn, profiled } from '../../../test/kit/measured';
 import { plausibleUniques } from './uniques';
 
 // Tables of notes about cargo, stores, crews: who is meant, what kind of note, and its rank.

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { tableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import { freeName, inferStyle, isMadeBySystem, nameFor, namedConstraint, namesTaken } from './style';
 import { apply } from '../catalogue/apply';
 

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Catalogue } from '../catalogue/model';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import { isContracted, shortFor } from './abbreviations';
 import { vocabularyOf } from './vocabulary';
 

@@ -4,7 +4,7 @@ import { expect, test } from 'vitest';
 import { Draft } from '../catalogue/edit';
 import { tableId } from '../catalogue/identifiers';
 import type { Catalogue, Table } from '../catalogue/model';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import type { FindingId } from '../rules/rule';
 import { Beside, type Candidate, refuseConflict } from './conflicts';
 import { fitted } from './fitted';

@@ -4,7 +4,7 @@ import { applyAll } from '../catalogue/apply';
 import { Draft } from '../catalogue/edit';
 import { tableId, type TableId } from '../catalogue/identifiers';
 import type { Catalogue, Column, Table } from '../catalogue/model';
-import { sketch } from '../catalogue/sketch';
+import { sketch } from '../../../test/kit/sketch';
 import { asItIs } from '../remedies/operations';
 import { fitted } from './fitted';
 import { inverseOf, type Operation, sideTableOf } from './operations';

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import { apply, applyAll } from '../catalogue/apply';
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { sketch } from '../catalogue/sketch';
-import { evidence, profiled } from '../evidence/measured';
+import { sketch } from '../../../test/kit/sketch';
+import { evidence, profiled } from '../../../test/kit/measured';
 import { audit } from '../rules/audit';
 import { noPolicies, usualPolicy } from '../rules/policy';
 import { transitionsAfter } from './afterSurvey';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../catalogue/sketch';
-import { profiled } from '../evidence/measured';
-import { foundBy } from './found';
+import { sketch } from '../../../test/kit/sketch';
+import { profiled } from '../../../test/kit/measured';
+import { foundBy } from '../../../test/kit/found';
 import { exemptionOf, usualPolicy } from './policy';
 
 const port = sketch('port.log: entry text\n port.log_old: entry text\n port.tug: name text');

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
+import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import { openPostgresql } from './index';
 import { fingerprintOf } from './scratch';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { onServer, useDatabase } from '../../../test/database';
+import { onServer, useDatabase } from '../../../test/kit/database';
 import { risksInWords } from '../../core/survey/login';
 import { openPostgresql } from './index';
 

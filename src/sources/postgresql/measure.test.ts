@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
+import { useDatabase } from '../../../test/kit/database';
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Claim } from '../../core/evidence/claims';

@@ -2,9 +2,9 @@
 // is mended by a check, and nothing of names is read.
 
 import { describe, expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
-import { runScript } from '../../../test/psql';
-import { stateOf } from '../../../test/state';
+import { useDatabase } from '../../../test/kit/database';
+import { runScript } from '../../../test/kit/psql';
+import { stateOf } from '../../../test/kit/state';
 import { columnInWords } from '../../core/catalogue/inWords';
 import { findTable } from '../../core/catalogue/lookups';
 import { tableId } from '../../core/catalogue/identifiers';

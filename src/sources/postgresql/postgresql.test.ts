@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, inject, test } from 'vitest';
-import { onServer, useDatabase } from '../../../test/database';
+import { onServer, useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import { getTable } from '../../core/catalogue/lookups';
 import { audit } from '../../core/rules/audit';

@@ -1,7 +1,7 @@
 // Every new rule is tried on a real server, in transactions that are rolled back.
 
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
+import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import type { ReferentialAction } from '../../core/catalogue/model';
 import { postgresql } from '../../core/dialects/postgresql/index';

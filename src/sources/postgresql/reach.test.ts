@@ -2,7 +2,7 @@
 
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
+import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import { type Reach, reachReferences } from '../../core/plan/reach';
 import { openPostgresql } from './index';

@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { expect, inject, test } from 'vitest';
-import { onServer, useDatabase } from '../../../test/database';
+import { onServer, useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import { parseConnectionString } from './connectionString';
 import { makeScratch } from './scratch';

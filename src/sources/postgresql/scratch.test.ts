@@ -2,7 +2,7 @@ import { chmodSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, expect, test } from 'vitest';
-import { useDatabase } from '../../../test/database';
+import { useDatabase } from '../../../test/kit/database';
 import { makeScratch, whyNotCopied } from './scratch';
 
 const database = useDatabase('create table public.vessel (id int primary key)');

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { tableId } from '../../catalogue/identifiers';
 import { postgresql } from './index';
 import { comment, literal, quote } from './quote';
-import { useDatabase } from '../../../../test/database';
+import { useDatabase } from '../../../../test/kit/database';
 
 const table = tableId('port', 'call');
 const database = useDatabase();

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
-import { evidence, included, probed, profiled } from '../measured';
+import { sketch } from '../../../../test/kit/sketch';
+import { evidence, included, probed, profiled } from '../../../../test/kit/measured';
 import { referenceCandidates } from './candidates';
 import { probeQuestions } from './probes';
 import { weighReferences } from './weigh';

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import type { Catalogue, Constraint, Table } from '../../catalogue/model';
-import { sketch } from '../../catalogue/sketch';
-import { evidence, profiled } from '../../evidence/measured';
-import { foundBy } from '../found';
+import { sketch } from '../../../../test/kit/sketch';
+import { evidence, profiled } from '../../../../test/kit/measured';
+import { foundBy } from '../../../../test/kit/found';
 
 /** The same catalogue with the constraints of every table changed. */
 function withConstraints(catalogue: Catalogue, change: (constraint: Constraint) => Constraint): Catalogue {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
-import { evidence, profiled } from '../../evidence/measured';
+import { sketch } from '../../../../test/kit/sketch';
+import { evidence, profiled } from '../../../../test/kit/measured';
 import { audit, wordsOf } from '../audit';
 
 const port = sketch(`

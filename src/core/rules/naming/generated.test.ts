@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { apply } from '../../catalogue/apply';
 import { tableId } from '../../catalogue/identifiers';
-import { sketch } from '../../catalogue/sketch';
+import { sketch } from '../../../../test/kit/sketch';
 import { audit } from '../audit';
 
 const drawn = sketch(`

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
-import { profiled, violating } from '../../evidence/measured';
-import { foundBy } from '../found';
+import { sketch } from '../../../../test/kit/sketch';
+import { profiled, violating } from '../../../../test/kit/measured';
+import { foundBy } from '../../../../test/kit/found';
 
 test('nullability/few-nulls counts the few rows without a value, and leaves the optional alone', () => {
   const t = sketch('t: id key, currency_code text, remark text');

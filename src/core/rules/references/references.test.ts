@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Catalogue } from '../../catalogue/model';
-import { sketch } from '../../catalogue/sketch';
+import { sketch } from '../../../../test/kit/sketch';
 import type { Fact } from '../../evidence/evidence';
-import { included, profiled, repeating, violating } from '../../evidence/measured';
-import { foundBy } from '../found';
+import { included, profiled, repeating, violating } from '../../../../test/kit/measured';
+import { foundBy } from '../../../../test/kit/found';
 
 const two = (arrow: string) => sketch(`p.berth: id key\n p.call: id key, berth_id ${arrow}`);
 

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
+import { sketch } from '../../../../test/kit/sketch';
 import type { Fact } from '../../evidence/evidence';
-import { evidence, included, profiled, repeating } from '../../evidence/measured';
+import { evidence, included, profiled, repeating } from '../../../../test/kit/measured';
 import { audit } from '../audit';
 
 const found = (drawing: string, ...facts: readonly (Fact | readonly Fact[])[]) =>

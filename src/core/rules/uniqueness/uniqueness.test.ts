@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
-import { profiled, repeating } from '../../evidence/measured';
-import { foundBy } from '../found';
+import { sketch } from '../../../../test/kit/sketch';
+import { profiled, repeating } from '../../../../test/kit/measured';
+import { foundBy } from '../../../../test/kit/found';
 
 test('uniqueness/nearly counts the few that repeat, and leaves alone what repeats often', () => {
   const vessel = sketch('vessel: id key, imo_no text');

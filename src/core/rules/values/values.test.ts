@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
-import { sketch } from '../../catalogue/sketch';
-import { evidence, profiled, violating } from '../../evidence/measured';
+import { sketch } from '../../../../test/kit/sketch';
+import { evidence, profiled, violating } from '../../../../test/kit/measured';
 import { audit, wordsOf } from '../audit';
-import { foundBy } from '../found';
+import { foundBy } from '../../../../test/kit/found';
 
 test('values/closed-set finds a few values over and over, and leaves alone what a check keeps', () => {
   const facts = (t: ReturnType<typeof sketch>) => [

@@ -8,8 +8,17 @@
 // For tests. A table without a schema is in `public`; a column without a type is an integer; the number
 // behind a table's name is its rows.
 
-import { columnId, constraintId, tableId, type TableId } from './identifiers';
-import type { Catalogue, Column, Constraint, ForeignKey, Index, ReferentialAction, Table, TypeFamily } from './model';
+import { columnId, constraintId, tableId, type TableId } from '../../src/core/catalogue/identifiers';
+import type {
+  Catalogue,
+  Column,
+  Constraint,
+  ForeignKey,
+  Index,
+  ReferentialAction,
+  Table,
+  TypeFamily,
+} from '../../src/core/catalogue/model';
 
 const types: Readonly<Record<string, readonly [TypeFamily, string]>> = {
   int: ['integer', 'integer'],

@@ -1,12 +1,12 @@
 // Evidence drawn for tests: said in a few numbers, as a survey would have measured it.
 
-import type { TableId } from '../catalogue/identifiers';
-import { getTable } from '../catalogue/lookups';
-import type { Catalogue } from '../catalogue/model';
-import type { Claim } from './claims';
-import { type Evidence, evidenceOf, type Fact, type How } from './evidence';
-import type { RepeatsRequest } from './requests';
-import type { SampledColumn } from './sample';
+import type { TableId } from '../../src/core/catalogue/identifiers';
+import { getTable } from '../../src/core/catalogue/lookups';
+import type { Catalogue } from '../../src/core/catalogue/model';
+import type { Claim } from '../../src/core/evidence/claims';
+import { type Evidence, evidenceOf, type Fact, type How } from '../../src/core/evidence/evidence';
+import type { RepeatsRequest } from '../../src/core/evidence/requests';
+import type { SampledColumn } from '../../src/core/evidence/sample';
 
 const at = '2026-11-24T00:00:00.000Z';
 const exact: How = { kind: 'exact' };

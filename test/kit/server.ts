@@ -6,9 +6,9 @@ import { join } from 'node:path';
 import { chmodSync } from 'node:fs';
 import type { TestProject } from 'vitest/node';
 // @ts-expect-error A script without types: it must run before there are any.
-import { startPostgres } from '../scripts/postgres.mjs';
+import { startPostgres } from '../../scripts/postgres.mjs';
 // @ts-expect-error Likewise.
-import { serverOf as find } from '../scripts/servers.mjs';
+import { serverOf as find } from '../../scripts/servers.mjs';
 
 /** Another version than Debian's, where one is asked for. */
 const serverOf = find as (major: string) => { readonly bin: string; readonly lib: string } | null;

@@ -1,9 +1,9 @@
 // For tests of rules: what one rule finds in a sketch with some evidence, short enough to compare whole.
 
-import type { Catalogue } from '../catalogue/model';
-import type { Fact } from '../evidence/evidence';
-import { evidence } from '../evidence/measured';
-import { audit, type AuditOptions, wordsOf } from './audit';
+import type { Catalogue } from '../../src/core/catalogue/model';
+import type { Fact } from '../../src/core/evidence/evidence';
+import { evidence } from './measured';
+import { audit, type AuditOptions, wordsOf } from '../../src/core/rules/audit';
 
 /** `table(columns)`, or `table#name`, each with the grade and the measured words of the finding. */
 export function foundBy(

@@ -4,14 +4,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type pg from 'pg';
 import { afterAll, afterEach, beforeAll } from 'vitest';
-import { jobs } from '../src/jobs/index';
-import { type LoginDesk, openLoginDesk } from '../src/jobs/loginHandover';
-import { openQueue, type Queue } from '../src/jobs/queue';
-import { openStore } from '../src/store/db';
-import { migrate } from '../src/store/migrate';
+import { jobs } from '../../src/jobs/index';
+import { type LoginDesk, openLoginDesk } from '../../src/jobs/loginHandover';
+import { openQueue, type Queue } from '../../src/jobs/queue';
+import { openStore } from '../../src/store/db';
+import { migrate } from '../../src/store/migrate';
 import type { TestDatabase } from './database';
 
-const root = join(import.meta.dirname, '..');
+const root = join(import.meta.dirname, '..', '..');
 
 export interface Workshop {
   readonly store: pg.Pool;

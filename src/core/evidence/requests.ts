@@ -47,6 +47,10 @@ export interface ProbedParent {
   readonly enough?: number;
 }
 
+export function probeRequestOf(table: TableId, column: string, parents: readonly ProbedParent[]): ProbeRequest {
+  return { kind: 'probe', table, column, parents };
+}
+
 /** How many rows of the child have no parent. Rows with a null in the reference are counted apart. */
 export interface InclusionRequest {
   readonly kind: 'inclusion';

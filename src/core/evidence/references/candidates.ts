@@ -24,9 +24,8 @@ import { wordsOf } from '../../naming/words';
 import { type Bounds, boundsOf, firstAtLeast } from '../bounds';
 import { type Evidence, findFact, sampleOf } from '../evidence';
 import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
-import type { InclusionRequest } from '../requests';
+import { type InclusionRequest, probeRequestOf } from '../requests';
 import { likenessOf, type NamedColumn, namesARole, type NamedKey, peopleTables } from './likeness';
-import { probeRequestOf } from './probes';
 
 export interface ReferenceCandidate {
   readonly child: TableId;

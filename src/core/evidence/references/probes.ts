@@ -4,22 +4,17 @@
 // Machine Learning Approach to Foreign Key Discovery", WebDB 2009; pruning by bounds and by lookups as
 // in De Marchi et al., "Unary and n-ary inclusion dependency discovery", JIIS 32, 2009).
 
-import type { TableId } from '../../catalogue/identifiers';
 import { getTable, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../../naming/meaning';
 import { type Bounds, boundsOf, firstAtLeast } from '../bounds';
 import { type Evidence, profileOf, sampleOf, uniquenessOf } from '../evidence';
-import type { ProbedParent, ProbeRequest } from '../requests';
+import { type ProbedParent, type ProbeRequest, probeRequestOf } from '../requests';
 import { canHold, freeColumns, parentKeys } from './candidates';
 
 const parentsPerColumn = 40;
 const fewestValues = 3;
 const leastSurprise = 6;
-
-export function probeRequestOf(table: TableId, column: string, parents: readonly ProbedParent[]): ProbeRequest {
-  return { kind: 'probe', table, column, parents };
-}
 
 /** What to look up for the columns of these tables. */
 export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], evidence: Evidence): readonly ProbeRequest[] {

@@ -87,3 +87,14 @@ test('counts where one moment comes after the other', () => {
 test('of an empty table nothing is said', () => {
   expect(summarise(columnsOf('t: id'), [])).toMatchObject({ rows: 0, uniques: [], ordered: [] });
 });
+
+test('a column may be called as what every object has', () => {
+  const { columns } = summarise(columnsOf('port.odd: __proto__ text, constructor text'), [
+    ['a', null],
+    ['a', 'b'],
+  ]);
+  expect(Object.keys(columns)).toEqual(['__proto__', 'constructor']);
+  expect(columns['__proto__']?.frequent).toEqual([['a', 2]]);
+  expect(columns['constructor']?.nulls).toBe(1);
+  expect(columns['toString']).toBeUndefined();
+});

@@ -88,7 +88,7 @@ function shapeOfOne({ holds, declared, expected }: Seen): Shape {
 }
 
 function better(one: Shape | undefined, other: Shape): Shape {
-  return one && (one.declared > other.declared || one.holding >= other.holding) ? one : other;
+  return one && (one.declared - other.declared || one.holding - other.holding) >= 0 ? one : other;
 }
 
 function plus(one: Shape, other: Shape, sign: 1 | -1): Shape {

@@ -106,6 +106,12 @@ function useQuotes(): string {
   return `'${"''".repeat(13_500)}'`;
 }
 
+/** Asks on as many connections as the test may hold at once. */
+async function hangsUp(): Promise<boolean> {
+  const asked = Array.from({ length: 4 }, () => shop.store.query('select pg_sleep(0.05)'));
+  return (await Promise.allSettled(asked)).some(({ status }) => status === 'rejected');
+}
+
 test('a store that hangs up does not end a worker: it comes back, and what it held is taken up again', async () => {
   await holding(async (letGo) => {
     const worker = await shop.hire();
@@ -114,6 +120,8 @@ test('a store that hangs up does not end a worker: it comes back, and what it he
     await onServer(
       `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${new URL(database.url).pathname.slice(1)}' and application_name in ('pawl store', 'pawl queue', 'pawl logins') and pid <> pg_backend_pid()`,
     );
+    // The connections of the test were among them: it goes on when all of those have heard of it.
+    await eventually(async () => ((await hangsUp()) ? null : true), 'the store to answer');
     await letGo();
     expect(await reached(id, 'done', 'failed')).toMatchObject({ state: 'done' });
     expect([worker.exitCode, worker.signalCode]).toEqual([null, null]);

@@ -136,7 +136,8 @@ function calibrate(model: ReferenceModel, without: ReadonlyMap<string, Reference
   return { ...model, calibration: { slope: weights.said, shift: bias } };
 }
 
-const kept = new WeakMap<ReferenceModel, Map<Example, readonly Said[]>>();
+// An example is asked about by one model only: the one that was fitted without its family.
+const kept = new WeakMap<Example, readonly Said[]>();
 
 interface Said {
   readonly probability: number;
@@ -145,9 +146,7 @@ interface Said {
 
 /** Of each child's candidates the likeliest, unless even that is most unlikely. */
 function likeliest(example: Example, model: ReferenceModel): readonly Said[] {
-  const known = kept.get(model) ?? new Map<Example, readonly Said[]>();
-  kept.set(model, known);
-  const before = known.get(example);
+  const before = kept.get(example);
   if (before) return before;
   const judged = judge(example.catalogue, example.weighable, model);
   const byColumns = groupBy(
@@ -159,7 +158,7 @@ function likeliest(example: Example, model: ReferenceModel): readonly Said[] {
     const probability = Math.min(1 - 1e-6, judged[best]?.probability ?? 0);
     return probability < leastCalibrated ? [] : [{ probability, right: example.right[best] ?? false }];
   });
-  known.set(example, said);
+  kept.set(example, said);
   return said;
 }
 

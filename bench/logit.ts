@@ -100,16 +100,17 @@ export function leaveOut<One, Fitted>(
   all: readonly One[],
   familyOf: (one: One) => string,
   fit: (some: readonly One[]) => Fitted,
-  finish: (model: Fitted, without: ReadonlyMap<string, Fitted>) => Fitted = (model) => model,
+  finish?: (model: Fitted, without: ReadonlyMap<string, Fitted>) => Fitted,
 ): Fitted | null {
   const file = modelsFile();
   const fitWithout = (family: string): Fitted => fit(all.filter((one) => familyOf(one) !== family));
-  const needed = file || finish.length > 1 ? [...new Set(all.map(familyOf))] : [];
+  const needed = file || finish ? [...new Set(all.map(familyOf))] : [];
   const without = new Map(needed.map((family) => [family, fitWithout(family)]));
-  const whole = finish(fit(all), without);
+  const finished = (model: Fitted, others: ReadonlyMap<string, Fitted>): Fitted => (finish ? finish(model, others) : model);
+  const whole = finished(fit(all), without);
   if (!file) return whole;
   const others = (family: string) => new Map([...without].filter(([other]) => other !== family));
-  const models = [...without].map(([family, model]) => [family, finish(model, others(family))] as const);
+  const models = [...without].map(([family, model]) => [family, finished(model, others(family))] as const);
   writeFileSync(file, JSON.stringify(Object.fromEntries([['', whole], ...models]), null, 1));
   return null;
 }

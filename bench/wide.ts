@@ -1,11 +1,15 @@
 // A survey of very many small tables, and a second one after a hundredth of them changed: seconds, Node's CPU a table, memory.
 // `npm run bench:wide -- [--tables=10000] [--rows=100]` (a million rows in all), run as JavaScript, as the terminal's survey is.
 
+import { setFlagsFromString } from 'node:v8';
+// @ts-expect-error A script without types: it must run before there are any.
+import { frugalHeap } from '../scripts/programs.mjs';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey, type SurveyOptions, type SurveyResult } from '../src/sources/survey';
 import { connect, makeDatabase, startBenchServer } from './database';
 
+setFlagsFromString(frugalHeap as string);
 const tables = numberAfter('tables', 10_000);
 const rows = numberAfter('rows', 100);
 const told: string[] = [];

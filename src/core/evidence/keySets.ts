@@ -134,12 +134,17 @@ const uniqueShares = new WeakMap<Catalogue, { readonly tables: number; readonly 
 const usualTables = 8;
 const usualShare = 0.25;
 
+/** True when a table declares something unique beside its primary key. */
+export function declaresUnique(table: Table): boolean {
+  return declaredUniques(table).length > (primaryKeyOf(table) ? 1 : 0);
+}
+
 /** The share of the other tables that declare something unique beside their primary key. */
 export function shareWithUniques(catalogue: Catalogue, { id }: Table): number {
   let known = uniqueShares.get(catalogue);
   if (!known) {
     const tables = baseTables(catalogue);
-    const having = tables.filter((table) => declaredUniques(table).length > (primaryKeyOf(table) ? 1 : 0));
+    const having = tables.filter(declaresUnique);
     uniqueShares.set(catalogue, (known = { tables: tables.length, having: new Set(having.map((table) => table.id)) }));
   }
   const others = known.having.size - (known.having.has(id) ? 1 : 0);

@@ -32,6 +32,11 @@ export function partsOf<Name extends string>(
     .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
 }
 
+/** From log-odds to a share, 0 to 1. */
+export function probabilityOf(logOdds: number): number {
+  return 1 / (1 + Math.exp(-logOdds));
+}
+
 /** A feature that holds or does not. */
 export function flag(holds: unknown): number {
   return holds ? 1 : 0;

@@ -10,7 +10,7 @@ import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, profileOf, sampleOf } from './evidence';
 import { bestKey, lacksPrimaryKey } from './keys';
 import { rolesOf } from './keySets';
-import { flag, logOddsOf, partsOf } from './logit';
+import { flag, logOddsOf, partsOf, probabilityOf } from './logit';
 import { mandatoryModel } from './mandatoryWeights';
 import { plausibleUniques } from './uniques';
 
@@ -145,7 +145,7 @@ const leastSaid = 0.25;
 
 export function mandatoryLikelihood(features: MandatoryFeatures): Likelihood {
   return {
-    probability: 1 / (1 + Math.exp(-logOddsOf(mandatoryFeatureNames, mandatoryModel, features))),
+    probability: probabilityOf(logOddsOf(mandatoryFeatureNames, mandatoryModel, features)),
     reasons: partsOf(mandatoryFeatureNames, mandatoryModel, features, leastSaid).map(({ feature }) => mandatoryWords[feature]),
   };
 }

@@ -11,7 +11,7 @@ import { type Evidence, sampleOf } from './evidence';
 import { isOwnId } from './keyNames';
 import { expectedRepeats } from './keyFeatures';
 import { flag } from './logit';
-import { distinctSets, type Role, usualSets } from './keySets';
+import { declaresUnique, distinctSets, type Role, usualSets } from './keySets';
 import type { Sample } from './sample';
 
 /** How sets of one shape fare in the tables that have one. */
@@ -32,31 +32,36 @@ export interface Shapes {
   habit(table: Table): number;
 }
 
-const fewestRows = 8;
+/** In fewer rows that nothing repeats says nothing. */
+export const fewestRows = 8;
 /** Where hardly a table breaks a rule, the tables that keep it are looked at as one. */
 const nearlyAll = 0.95;
 const enoughExpected = 10;
-
-interface Seen {
-  readonly shape: string;
-  readonly holds: boolean;
-  readonly declared: boolean;
-  readonly expected: number;
-}
 
 export type RolesOf = (table: Table) => ReadonlyMap<string, Role>;
 
 /** Reads all sampled tables once: linear in their number. */
 export function shapesOf(catalogue: Catalogue, evidence: Evidence, rolesOf: RolesOf): Shapes {
+  const parts = new Map<TableId, ReadonlyMap<string, string>>();
+  const shapeOf = (table: Table, columns: readonly string[]): string => {
+    let known = parts.get(table.id);
+    if (!known) parts.set(table.id, (known = partsIn(catalogue, table, rolesOf(table))));
+    return columns
+      .map((column) => known.get(column) ?? column)
+      .sort()
+      .join(', ');
+  };
   const totals = new Map<string, Shape>();
   const own = new Map<TableId, ReadonlyMap<string, Shape>>();
   for (const table of baseTables(catalogue)) {
     const sample = sampleOf(evidence, table.id)?.result;
     if (!sample || sample.rows < fewestRows) continue;
     const ofTable = new Map<string, Shape>();
-    for (const seen of setsOf(catalogue, table, sample, rolesOf(table)))
+    for (const columns of setsOf(table, sample, rolesOf(table))) {
+      const shape = shapeOf(table, columns);
       // Two sets of one shape in a table (two pairs of references): one that holds is what may be meant.
-      ofTable.set(seen.shape, better(ofTable.get(seen.shape), shapeOfOne(seen)));
+      ofTable.set(shape, better(ofTable.get(shape), fateOf(table, columns, sample)));
+    }
     for (const [shape, one] of ofTable) totals.set(shape, plus(totals.get(shape) ?? none, one, 1));
     own.set(table.id, ofTable);
   }
@@ -65,7 +70,7 @@ export function shapesOf(catalogue: Catalogue, evidence: Evidence, rolesOf: Role
   );
   return {
     elsewhere(table, columns) {
-      const shape = shapeOf(catalogue, table, columns, rolesOf(table));
+      const shape = shapeOf(table, columns);
       return plus(totals.get(shape) ?? none, own.get(table.id)?.get(shape) ?? none, -1);
     },
     habit: ({ id }) => (firm.size - (firm.has(id) ? 1 : 0)) / Math.max(1, own.size - 1),
@@ -83,8 +88,16 @@ function holdsNearlyAlways({ holding, tables }: Shape): boolean {
 
 const none: Shape = { holding: 0, tables: 0, declared: 0, expected: 0 };
 
-function shapeOfOne({ holds, declared, expected }: Seen): Shape {
-  return { holding: holds ? 1 : 0, tables: 1, declared: declared ? 1 : 0, expected: holds ? expected : 0 };
+/** How a set fares in its own table. */
+function fateOf(table: Table, columns: readonly string[], sample: Sample): Shape {
+  const declared = declaredUniques(table);
+  const holds = [...declared, ...sample.uniques].some((part) => includesColumns(columns, part));
+  return {
+    holding: flag(holds),
+    tables: 1,
+    declared: flag(declared.some((set) => sameColumnSet(set, columns))),
+    expected: holds ? expectedRepeats(sample, columns) : 0,
+  };
 }
 
 function better(one: Shape | undefined, other: Shape): Shape {
@@ -100,37 +113,30 @@ function plus(one: Shape, other: Shape, sign: 1 | -1): Shape {
   };
 }
 
-function setsOf(catalogue: Catalogue, table: Table, sample: Sample, roles: ReadonlyMap<string, Role>): readonly Seen[] {
-  const declared = declaredUniques(table);
+function setsOf(table: Table, sample: Sample, roles: ReadonlyMap<string, Role>): readonly (readonly string[])[] {
   const key = primaryKeyOf(table)?.columns ?? [];
   const single = table.columns.filter((column) => canIdentify(column)).map((column) => [column.name]);
-  return distinctSets([...declared, ...single, ...usualSets(table, sample, roles)])
-    .filter((columns) => !sameColumnSet(columns, key))
-    .map((columns) => ({
-      shape: shapeOf(catalogue, table, columns, roles),
-      holds: [...declared, ...sample.uniques].some((part) => includesColumns(columns, part)),
-      declared: declared.some((set) => sameColumnSet(set, columns)),
-      expected: expectedRepeats(sample, columns),
-    }));
+  return distinctSets([...declaredUniques(table), ...single, ...usualSets(table, sample, roles)]).filter(
+    (columns) => !sameColumnSet(columns, key),
+  );
 }
 
 /** Share of the tables that have a column, from which on its name says more than its part. */
 const sharedByMany = 0.1;
 
-/** What each column is to its table, in any order: the name that many tables share, or the part that it plays. */
-function shapeOf(catalogue: Catalogue, table: Table, columns: readonly string[], roles: ReadonlyMap<string, Role>): string {
+/** What each column is to its table, by its name: the name that many tables share, or the part that it plays. */
+function partsIn(catalogue: Catalogue, table: Table, roles: ReadonlyMap<string, Role>): ReadonlyMap<string, string> {
   const vocabulary = vocabularyOf(catalogue);
-  return columns
-    .map((column) => {
-      const role = roles.get(column);
-      if (isOwnId(vocabulary, table, column)) return 'own id';
-      if (vocabulary.shareOfTables(column) >= sharedByMany) return column.toLowerCase();
-      if (role?.refers) return 'a parent';
-      if (role?.ordinal) return 'an ordinal';
-      return vocabulary.columnWords(table, column).at(-1) ?? column;
-    })
-    .sort()
-    .join(', ');
+  return new Map(table.columns.map(({ name }) => [name, partOf(name)]));
+
+  function partOf(column: string): string {
+    const role = roles.get(column);
+    if (isOwnId(vocabulary, table, column)) return 'own id';
+    if (vocabulary.shareOfTables(column) >= sharedByMany) return column.toLowerCase();
+    if (role?.refers) return 'a parent';
+    if (role?.ordinal) return 'an ordinal';
+    return vocabulary.columnWords(table, column).at(-1) ?? column;
+  }
 }
 
 export const shapeFeatureNames = [
@@ -156,24 +162,24 @@ export const shapeFeatureWords: Readonly<Record<ShapeFeatureName, string>> = {
 };
 
 /** Repeats that chance would have made in the other tables, none when some do repeat. */
-export function expectedElsewhere(shapes: Shapes, table: Table, columns: readonly string[]): number {
-  const shape = shapes.elsewhere(table, columns);
+export function expectedElsewhere(shape: Shape): number {
   return holdsNearlyAlways(shape) ? shape.expected : 0;
 }
 
 /** What the other tables say of a set; all zero when none has such columns. */
 export function shapeFeaturesOf(shapes: Shapes, table: Table, columns: readonly string[], sample: Sample): ShapeFeatures {
-  const { holding, tables, declared, expected } = shapes.elsewhere(table, columns);
+  const shape = shapes.elsewhere(table, columns);
+  const { holding, tables, declared, expected } = shape;
   const parts = sample.uniques.filter((part) => part.length < columns.length && includesColumns(columns, part));
   return {
     shapeHolds: tables > 0 ? (holding / tables) ** 4 * (tables / (tables + 4)) : 0,
-    shapeBreaks: (tables - holding) / (tables + 1),
+    shapeBreaks: breaking(shape),
     shapeNoChance: tables > 0 ? (holding / tables) ** 4 * (1 - Math.exp(-expected / enoughExpected)) : 0,
     shapeDeclared: declared / (tables + 1),
     // The part that holds best decides: were it meant, the wider set would not be.
     partBreaks: parts.length > 0 ? Math.min(...parts.map((part) => breaking(shapes.elsewhere(table, part)))) : 0,
     habit: shapes.habit(table),
-    another: flag(declaredUniques(table).length > (primaryKeyOf(table) ? 1 : 0)),
+    another: flag(declaresUnique(table)),
   };
 }
 

@@ -14,6 +14,7 @@ import { logOddsOf, partsOf } from './logit';
 import { referencesFrom, weighReferences } from './references/weigh';
 import {
   expectedElsewhere,
+  fewestRows,
   shapeFeatureNames,
   type ShapeFeatures,
   shapeFeaturesOf,
@@ -39,7 +40,6 @@ export interface PlausibleUnique {
   readonly reasons: readonly string[];
 }
 
-const fewestRows = 8;
 const widest = 4;
 const verifiedPerTable = 8;
 const believed = 0.2;
@@ -80,7 +80,7 @@ export function uniqueCandidates(catalogue: Catalogue, table: Table, evidence: E
       features: {
         ...keyFeaturesOf(catalogue, table, columns, sample.result, {
           roles,
-          expectedElsewhere: expectedElsewhere(shapes, table, columns),
+          expectedElsewhere: expectedElsewhere(shapes.elsewhere(table, columns)),
         }),
         ...shapeFeaturesOf(shapes, table, columns, sample.result),
       },

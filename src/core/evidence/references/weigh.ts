@@ -9,7 +9,7 @@ import type { Catalogue } from '../../catalogue/model';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { joined } from '../../records';
 import { type Evidence, findFact, type How, type Inclusion, profileOf, strengthOf, wasAsked } from '../evidence';
-import { logOddsOf, type Part, partsOf } from '../logit';
+import { logOddsOf, type Part, partsOf, probabilityOf } from '../logit';
 import type { InclusionRequest } from '../requests';
 import { inclusionRequestOf, type ReferenceCandidate, referenceCandidates } from './candidates';
 import {
@@ -173,11 +173,7 @@ function weighAll(catalogue: Catalogue, evidence: Evidence): readonly WeighedRef
 
 function calibrated(probability: number): number {
   const { slope, shift } = fitted.calibration;
-  return oddsToShare(Math.exp(slope * Math.log(probability / (1 - probability)) + shift));
-}
-
-function oddsToShare(odds: number): number {
-  return odds === Infinity ? 1 : odds / (1 + odds);
+  return probabilityOf(slope * Math.log(probability / (1 - probability)) + shift);
 }
 
 /** The likeliest parent for each set of columns; and nothing that another reference says already. */

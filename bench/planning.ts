@@ -6,7 +6,7 @@ import { readFile } from 'node:fs/promises';
 import { spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { postgresql } from '../src/core/dialects/postgresql/index';
+import { postgresql } from '../src/core/engines/postgresql/index';
 import { planFor } from '../src/core/plan/plan';
 import { readSurveyDocument } from '../src/input/surveyDocument';
 import { urlOf } from './corpus';
@@ -31,7 +31,7 @@ for (const tables of [1000, 3000, 10000]) {
   const plan = planFor(decided, catalogue, 'bench', 'plain');
   const planMs = performance.now() - started;
   started = performance.now();
-  postgresql.scripts(plan, heading);
+  postgresql.dialect.scripts(plan, heading);
   const scriptMs = performance.now() - started;
   const few = decided.filter((_, i) => i % Math.max(1, Math.floor(decided.length / 400)) === 0).slice(0, 400);
   // As a page finds it: the catalogue is there, and was planned on before.

@@ -7,9 +7,9 @@
 import type { Decision } from '../src/core/remedies/question';
 import pg from 'pg';
 import { planFor, type Plan } from '../src/core/plan/plan';
-import type { Mode } from '../src/core/plan/locks';
-import { carryOutPlan, plannedSteps } from '../src/sources/carryOut';
-import { openPostgresqlForChange } from '../src/sources/postgresql/changing';
+import type { Mode } from '../src/core/plan/cost';
+import { carryOutPlan, plannedSteps } from '../src/sources/run/carryOut';
+import { openSession } from '../src/sources/postgresql/session';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey } from '../src/sources/survey';
@@ -84,7 +84,7 @@ async function measure(
   const writers = Array.from({ length: clients }, () => keepWriting());
   await new Promise((resolve) => setTimeout(resolve, 3_000));
   const alone = Math.max(...waits.map((wait) => wait.ms));
-  const session = await openPostgresqlForChange(parseConnectionString(url));
+  const session = await openSession(parseConnectionString(url));
   waits.length = 0;
   await carryOutPlan(session, plan, 'forward', {
     started: (at) => void (step = at),

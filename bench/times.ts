@@ -3,12 +3,12 @@
 //
 //   npm run bench:times
 
-import { operationInWords } from '../src/core/plan/inWords';
-import { type Mode, modes } from '../src/core/plan/locks';
+import { operationInWords } from '../src/core/operations/index';
+import { type Mode, modes } from '../src/core/plan/cost';
 import { planFor } from '../src/core/plan/plan';
 import { estimateMs } from '../src/core/plan/times';
-import { carryOutPlan } from '../src/sources/carryOut';
-import { openPostgresqlForChange } from '../src/sources/postgresql/changing';
+import { carryOutPlan } from '../src/sources/run/carryOut';
+import { openSession } from '../src/sources/postgresql/session';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openPostgresql } from '../src/sources/postgresql/index';
 import { survey } from '../src/sources/survey';
@@ -52,7 +52,7 @@ async function measure(url: string, mode: Mode): Promise<void> {
   );
   const took: number[] = [];
   let started = 0;
-  const session = await openPostgresqlForChange(parseConnectionString(url));
+  const session = await openSession(parseConnectionString(url));
   await carryOutPlan(session, plan, 'forward', {
     started: () => void (started = performance.now()),
     ended: () => void took.push(performance.now() - started),

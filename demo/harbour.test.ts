@@ -137,7 +137,7 @@ describe('a survey of the harbour', () => {
   });
 
   test('is written as its JSON Schema says', () => {
-    const schema = JSON.parse(readFileSync(join(root, 'docs/pawl-survey-1.schema.json'), 'utf8')) as object;
+    const schema = JSON.parse(readFileSync(join(root, 'docs/pawl-survey-2.schema.json'), 'utf8')) as object;
     const validate = new Ajv({ allErrors: true }).compile(schema);
     expect(validate(survey) ? [] : validate.errors).toEqual([]);
   });
@@ -263,7 +263,7 @@ describe('the terminal', () => {
     ['an unknown rule', ['script', 'f', '--out', 'd', '--only', 'keys/none'], 2, /only/],
     ['a confidence that is none', ['script', 'f', '--out', 'd', '--min-confidence', 'much'], 2, /minConfidence/],
     ['a file that is not there', ['script', '/nowhere/f.json', '--out', 'd'], 2, /cannot be read/],
-    ['a file that is no survey', ['script', 'package.json', '--out', 'd'], 3, /not a pawl-survey\/1/],
+    ['a file that is no survey', ['script', 'package.json', '--out', 'd'], 3, /not a pawl-survey\/2/],
   ] as const)('%s ends with the right code and words', async (_, args, code, words) => {
     const ended = await pawl(...args);
     expect([ended.code, words.test(ended.err + ended.out)]).toEqual([code, true]);

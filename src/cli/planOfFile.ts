@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { type Plan, planFor } from '../core/plan/plan';
 import type { Decision } from '../core/remedies/question';
-import { questionsFor } from '../core/remedies/questions';
+import { questionsFor } from '../core/remedies/index';
 import type { Finding } from '../core/rules/rule';
 import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';

@@ -24,9 +24,16 @@ import {
   type Table,
   type TableKind,
   tableKinds,
+  type CatalogueSource,
+  catalogueSources,
+  type NullsInUnique,
+  nullsInUnique,
   type TypeFamily,
   typeFamilies,
+  type UnknownPart,
+  unknownParts,
 } from '../core/catalogue/model';
+import { type EngineName, engineNames } from '../core/engines/index';
 import { referentialActions } from '../core/rules/rule';
 import { errorsInWords, parsePart } from './parse';
 import { Names, SurveyFileError } from './surveyFile';
@@ -46,6 +53,7 @@ class ColumnShape {
   @IsOptional() @IsString() collation?: string | null;
   @IsBoolean() nullable!: boolean;
   @IsOptional() @IsString() default?: string | null;
+  @IsBoolean() fillsItself!: boolean;
   @IsOptional() @IsIn(['always', 'by default']) identity?: Column['identity'];
   @IsOptional() @IsString() generated?: string | null;
   @IsOptional() @IsString() comment?: string | null;
@@ -60,7 +68,8 @@ class ConstraintShape {
   @IsIn(['no', 'initially immediate', 'initially deferred']) deferrable!: Constraint['deferrable'];
   @IsOptional() @IsString() comment?: string;
   @IsOptional() @IsString() index?: string | null;
-  @IsOptional() @IsBoolean() nullsDistinct?: boolean;
+  @IsOptional() @IsIn(nullsInUnique) nulls?: NullsInUnique;
+  @IsOptional() @IsBoolean() systemNamed?: boolean;
   @IsOptional() @IsString() @MinLength(1) parent?: TableId;
   @IsOptional() @Names() parentColumns?: string[];
   @IsOptional() @IsIn(referentialActions) onDelete?: ReferentialAction;
@@ -77,7 +86,7 @@ class IndexShape {
   @IsArray() columns!: (string | null)[];
   @IsArray() @IsString({ each: true }) included!: string[];
   @IsOptional() @IsString() predicate?: string | null;
-  @IsBoolean() nullsDistinct!: boolean;
+  @IsIn(nullsInUnique) nulls!: NullsInUnique;
   @IsOptional() @IsString() constraint?: string | null;
   @IsOptional() @IsBoolean() plain?: boolean;
 }
@@ -96,10 +105,10 @@ class TableShape {
   @Names() inherits!: TableId[];
   @IsOptional() @IsString() comment?: string | null;
   @IsOptional() @IsNumber() estimatedRows?: number | null;
-  @IsNumber() bytes!: number;
+  @IsOptional() @IsNumber() bytes?: number | null;
   @IsOptional() @IsString() activity?: string | null;
   @IsBoolean() readable!: boolean;
-  @IsString() @MinLength(1) owner!: string;
+  @IsOptional() @IsString() @MinLength(1) owner?: string | null;
   @IsOptional() @IsString() extension?: string;
   @IsOptional() @Names() splitBy?: string[] | null;
   @IsOptional() @IsBoolean() unidentified?: boolean;
@@ -116,7 +125,7 @@ class SequenceShape {
 }
 
 class EngineShape {
-  @IsIn(['postgresql']) name!: 'postgresql';
+  @IsIn(engineNames) name!: EngineName;
   @IsString() version!: string;
 }
 
@@ -129,6 +138,8 @@ class ComparisonShape {
 export class CatalogueShape {
   @ValidateNested() @IsObject() @Type(() => EngineShape) engine!: EngineShape;
   @IsString() database!: string;
+  @IsIn(catalogueSources) source!: CatalogueSource;
+  @IsArray() @IsIn(unknownParts, { each: true }) unknown!: UnknownPart[];
   @IsArray() @ArrayMaxSize(most) tables!: unknown[];
   @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => SequenceShape) sequences!: SequenceShape[];
   @IsOptional()
@@ -149,13 +160,15 @@ function partsOfTable({ columns, constraints, indexes, triggers }: TableShape): 
 }
 
 /** Throws SurveyFileError where its parts contradict each other. Ids are made anew: a file could give a table another's. */
-export function catalogueFrom({ engine, database, tables, sequences, comparisons }: CatalogueShape): Catalogue {
+export function catalogueFrom({ engine, database, source, unknown, tables, sequences, comparisons }: CatalogueShape): Catalogue {
   const made = tables.map((plain, at) => tableFrom(parsedTable(plain, at)));
   const byId = new Map(made.map((table) => [table.id, table]));
   if (byId.size < made.length) throw new SurveyFileError('The file has a table twice.');
   for (const table of made) refuseContradictions(table, byId);
   return {
     engine,
+    source,
+    unknown,
     database,
     schemas: [...new Set(made.map(({ schema }) => schema))].map((name) => ({ name, readable: true })),
     tables: made,
@@ -186,13 +199,16 @@ function parsedTable(plain: unknown, at: number): TableShape {
 
 function tableFrom(shape: TableShape): Table {
   const id = tableId(shape.schema, shape.name);
-  const { comment = null, estimatedRows = null, activity = null, extension, splitBy, unidentified, rewritten, ...rest } = shape;
+  const { comment = null, estimatedRows = null, bytes = null, activity = null, owner = null, ...more } = shape;
+  const { extension, splitBy, unidentified, rewritten, ...rest } = more;
   return {
     ...rest,
     id,
     comment,
     estimatedRows,
+    bytes,
     activity,
+    owner,
     ...(extension !== undefined && { extension }),
     ...(shape.kind === 'partitioned' && { splitBy: splitBy ?? null }),
     ...(unidentified && { unidentified }),
@@ -225,7 +241,7 @@ function columnFrom(table: TableId, shape: ColumnShape): Column {
 }
 
 function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
-  const { name, validated, enforced, columns, deferrable, comment } = shape;
+  const { name, validated, enforced, columns, deferrable, comment, systemNamed } = shape;
   const base = {
     id: constraintId(table, name),
     name,
@@ -234,13 +250,14 @@ function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
     columns,
     deferrable,
     ...(comment !== undefined && { comment }),
+    ...(systemNamed !== undefined && { systemNamed }),
   };
   switch (shape.kind) {
     case 'primary key':
     case 'exclusion':
       return { ...base, kind: shape.kind, index: shape.index ?? name };
     case 'unique':
-      return { ...base, kind: 'unique', index: shape.index ?? name, nullsDistinct: shape.nullsDistinct ?? true };
+      return { ...base, kind: 'unique', index: shape.index ?? name, nulls: shape.nulls ?? 'distinct' };
     case 'check':
       return { ...base, kind: 'check', expression: shape.expression ?? '' };
     case 'foreign key': {

@@ -6,8 +6,9 @@ export class SurveyFileError extends Error {
 }
 
 /** A list of names, each of which says something. */
-export const Names = () => applyAll(IsArray(), IsString({ each: true }), MinLength(1, { each: true }));
+export const Names = () => together(IsArray(), IsString({ each: true }), MinLength(1, { each: true }));
 
-function applyAll(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
+/** Several decorators as one. */
+export function together(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
   return (target, property) => decorators.forEach((decorate) => decorate(target, property));
 }

@@ -12,7 +12,7 @@ import { addSource } from '../store/sources/sources';
 import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type SurveyState } from '../store/surveys/surveys';
 import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
-import { plannedSteps } from '../sources/carryOut';
+import { plannedSteps } from '../sources/run/carryOut';
 import { differences, fingerprintOf } from '../sources/postgresql/scratch';
 
 // A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.

@@ -1,7 +1,7 @@
 import { usualCopyBytes } from '../core/plan/rehearsal';
 import { parseConnectionString } from '../sources/postgresql/connectionString';
 import { LeftBehind, removeScratchesOf } from '../sources/postgresql/scratch';
-import { rehearse } from '../sources/rehearse';
+import { rehearse } from '../sources/run/rehearse';
 import { SourceError } from '../sources/SourceError';
 import { inTransaction, storeUrl } from '../store/db';
 import { getSourceOf, moveDocket } from '../store/dockets/dockets';

@@ -1,11 +1,12 @@
 import { driftOf } from '../core/catalogue/drift';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Plan } from '../core/plan/plan';
-import { isInForce, operationsOf } from '../core/plan/runnable';
-import { tablesNeeded, tablesTouched } from '../core/remedies/operations';
-import { carryOutPlan, CheckFailed, plannedSteps, provePlan, type StepListener } from '../sources/carryOut';
-import { openPostgresqlForChange } from '../sources/postgresql/changing';
-import type { ChangingSession } from '../sources/source';
+import { operationsOf } from '../core/plan/direction';
+import { isInForce, tablesNeeded, tablesTouched } from '../core/operations/index';
+import { carryOutPlan, CheckFailed, plannedSteps, type StepListener } from '../sources/run/carryOut';
+import { openSession } from '../sources/postgresql/session';
+import { provePlan } from '../sources/run/prove';
+import type { Session } from '../sources/run/session';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
 import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
@@ -67,7 +68,7 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     const source = await getSourceOf(store, row.docketId);
     const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
-    const session = await openPostgresqlForChange({ ...(await getConnection(store, source)), ...login });
+    const session = await openSession({ ...(await getConnection(store, source)), ...login });
     const steering = steer(session, row.id, store, lost);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
@@ -106,7 +107,7 @@ interface Steering {
 }
 
 // A stop interrupts the statement that is under way, which is rolled back; a pause lets the step come to its end.
-function steer(session: ChangingSession, run: number, store: Db, lost: AbortSignal): Steering {
+function steer(session: Session, run: number, store: Db, lost: AbortSignal): Steering {
   let stopped = false;
   // Nobody holds the docket any more: nothing goes on that is not on record.
   lost.addEventListener('abort', () => void session.cancel().catch(() => undefined), { once: true });
@@ -150,7 +151,7 @@ function refuseDrift(plan: Plan, planned: Catalogue, current: Catalogue): void {
 }
 
 async function runSteps(
-  session: ChangingSession,
+  session: Session,
   plan: Plan,
   { id, docketId, direction }: RunRow,
   current: Catalogue | null,
@@ -176,7 +177,7 @@ async function runSteps(
   await carryOutPlan(session, plan, direction, listener, current);
 }
 
-async function runProofs(session: ChangingSession, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {
+async function runProofs(session: Session, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {
   const items = await listItems(store, row.docketId);
   const findings = new Map(
     (

@@ -4,12 +4,13 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
-import { quote } from '../core/dialects/postgresql/quote';
+import { quote } from '../core/engines/postgresql/quote';
 import { driftOf } from '../core/catalogue/drift';
 import type { Catalogue } from '../core/catalogue/model';
 import { planFor } from '../core/plan/plan';
-import { carryOutPlan, provePlan } from './carryOut';
-import { openPostgresqlForChange } from './postgresql/changing';
+import { carryOutPlan } from './run/carryOut';
+import { provePlan } from './run/prove';
+import { openSession } from './postgresql/session';
 import { openPostgresql } from './postgresql/index';
 import { survey, type SurveyResult } from './survey';
 
@@ -197,7 +198,7 @@ test(
         const listener = {
           ended: (_: number, { changed }: { readonly changed: boolean }) => void (outcomes.changed += changed ? 1 : 0),
         };
-        const session = await openPostgresqlForChange(database.details);
+        const session = await openSession(database.details);
         try {
           try {
             await carryOutPlan(session, plan, 'forward', listener);

@@ -1,12 +1,9 @@
 // What every source can do. All reading is read-only, bounded in time, and gentle.
 
-import type { ActionTry, Stretch } from '../core/dialects/dialect';
-import type { Mode } from '../core/plan/locks';
 import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
 import type { Depth, EvidenceRequest } from '../core/evidence/requests';
-import type { ActionProof, BreakingProof } from '../core/plan/proofs';
 import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
 import type { LoginReport } from '../core/survey/login';
@@ -91,37 +88,3 @@ export interface ConnectionDetails {
 /** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */
 export const tlsModes = ['off', 'prefer', 'require', 'verify'] as const;
 export type TlsMode = (typeof tlsModes)[number];
-
-/** A session with a login typed for one run: the only thing in Pawl that changes a source. */
-export interface ChangingSession {
-  readCatalogue(): Promise<Catalogue>;
-  /** The count that a check's query returns; zero means all is well. */
-  check(query: string): Promise<number>;
-  /**
-   * Carries out what is still to do of an operation and says how it went. A lock that others hold is asked for
-   * again a number of times. Throws SourceError, with nothing done of the stretch that failed; all can be run again.
-   */
-  carryOut(stretches: readonly Stretch[], mode: Mode): Promise<Outcome>;
-  /** Tries to break a rule and rolls back, whatever happens. */
-  prove(proof: BreakingProof, statement: string): Promise<ProofAnswer>;
-  /** Has a reference act on a parent that is there, looks at its children, and rolls back, whatever happens. */
-  proveAction(proof: ActionProof, attempt: ActionTry): Promise<ProofAnswer & { readonly statement: string }>;
-  /** Interrupts what is under way, and what is asked for afterwards; the call that waits for it throws SourceError. */
-  cancel(): Promise<void>;
-  close(): Promise<void>;
-}
-
-export interface Outcome {
-  /** How it went, in words: `done, 212 rows`, `in force already`. */
-  readonly words: string;
-  readonly changed: boolean;
-  /** Locks on tables that were held at the end of its transactions: `port.call: ACCESS EXCLUSIVE`. */
-  readonly locks: readonly string[];
-}
-
-export interface ProofAnswer {
-  /** `acted`: the reference did to the children what it declares. `not provable`: there was no row to build the try from, or something else refused first. */
-  readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
-  /** The database's own words. */
-  readonly answer: string;
-}

@@ -1,9 +1,9 @@
 // One decision for many findings: what it would change, before anything is put into a docket.
 
 import { groupBy } from '../core/grouping';
-import { operationInWords } from '../core/plan/inWords';
+import { operationInWords } from '../core/operations/index';
+import { fits, sharedQuestions } from '../core/remedies/shared';
 import type { Decision } from '../core/remedies/question';
-import { fits, sharedQuestions } from '../core/remedies/together';
 import { wordsOf } from '../core/rules/audit';
 import { listRefusals } from '../store/dockets/refusals';
 import { coreFinding, listFindings, listFindingsById } from '../store/findings/findings';

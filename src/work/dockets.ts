@@ -3,19 +3,19 @@
 import { isDeepStrictEqual } from 'node:util';
 import { sameColumnSet } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
-import type { Heading, ScriptForm, Scripts } from '../core/dialects/dialect';
-import { postgresql } from '../core/dialects/postgresql/index';
-import type { Mode } from '../core/plan/locks';
+import type { Heading, ScriptForm, Scripts } from '../core/engines/dialect';
+import { engineOf, scriptsOf } from '../core/engines/index';
+import type { Mode } from '../core/plan/cost';
+import type { NeededKey } from '../core/operations/refusal';
+import { tablesTouched } from '../core/operations/index';
+import { questionsFor } from '../core/remedies/index';
 import { type DecidedFinding, type Plan, takeOut } from '../core/plan/plan';
-import type { NeededKey } from '../core/plan/refusal';
-import { type Direction, operationsOf } from '../core/plan/runnable';
+import { type Direction, operationsOf } from '../core/plan/direction';
 import { requirementsFor, whyNotRun, whyNotSigned } from '../core/ratchet/permit';
 import { changeableStates, nextState } from '../core/ratchet/states';
-import { tablesTouched } from '../core/remedies/operations';
 import { completeDecision, type Decision } from '../core/remedies/question';
-import { questionsFor } from '../core/remedies/questions';
 import type { Right } from '../core/rights/rights';
-import { plannedSteps } from '../sources/carryOut';
+import { plannedSteps } from '../sources/run/carryOut';
 import { parseConnectionString } from '../sources/postgresql/connectionString';
 import { whyNotCopied } from '../sources/postgresql/scratch';
 import type { ConnectionDetails } from '../sources/source';
@@ -221,11 +221,10 @@ export async function planDocket(store: Db, source: SourceRow, docket: DocketRow
   const plan = frozen?.plan ?? (await makePlan({ decided, label: `d${docket.id}`, mode: docket.mode }, catalogue));
   const heading = {
     title: docket.name,
-    source: `${source.name} (${source.environment}), PostgreSQL ${catalogue.engine.version}`,
+    source: `${source.name} (${source.environment}), ${engineOf(catalogue).title} ${catalogue.engine.version}`,
     madeAt: docket.stateAt,
   };
-  const write = (form: ScriptForm): Partial<Scripts> =>
-    form === 'statements' ? postgresql.statementScripts(plan, heading) : postgresql.scripts(plan, heading);
+  const write = (form: ScriptForm): Partial<Scripts> => scriptsOf(plan, heading, form);
   return { rows, plan, write, catalogue, digest: signedDigest(plan, heading, decisions) };
 }
 
@@ -237,7 +236,7 @@ function signedDigest(plan: Plan, heading: Heading, decisions: unknown): string 
   const key = JSON.stringify([heading.title, heading.source, decisions]);
   const known = digests.get(plan) ?? new Map<string, string>();
   digests.set(plan, known);
-  const digest = known.get(key) ?? digestOf([plan, postgresql.scripts(plan, { ...heading, madeAt: '' }), decisions]);
+  const digest = known.get(key) ?? digestOf([plan, scriptsOf(plan, { ...heading, madeAt: '' }, 'guarded'), decisions]);
   known.set(key, digest);
   return digest;
 }

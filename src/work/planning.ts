@@ -4,7 +4,7 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Catalogue } from '../core/catalogue/model';
-import type { Mode } from '../core/plan/locks';
+import type { Mode } from '../core/plan/cost';
 import { type DecidedFinding, type Plan, planFor } from '../core/plan/plan';
 import { catalogueId } from './catalogues';
 import { digestOf } from './digest';

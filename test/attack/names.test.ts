@@ -4,9 +4,9 @@
 import pg from 'pg';
 import { beforeAll, expect, test } from 'vitest';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { postgresql } from '../../src/core/dialects/postgresql/index';
+import { postgresql } from '../../src/core/engines/postgresql/index';
 import { unseen } from '../../src/core/naming/visible';
-import { operationInWords } from '../../src/core/plan/inWords';
+import { operationInWords } from '../../src/core/operations/index';
 import { planFor } from '../../src/core/plan/plan';
 import type { Decision } from '../../src/core/remedies/question';
 import { wordsOf } from '../../src/core/rules/audit';
@@ -68,7 +68,7 @@ test.each(['plain', 'quiet'] as const)(
   async (mode) => {
     const plan = planned(mode);
     expect(plan.steps.length).toBeGreaterThan(2);
-    const scripts = postgresql.scripts(plan, { title: `t\n\\! id`, source: 's\u202e', madeAt: 'm' });
+    const scripts = postgresql.dialect.scripts(plan, { title: `t\n\\! id`, source: 's\u202e', madeAt: 'm' });
     for (const text of Object.values<string>({ ...scripts })) expect(text.replaceAll('\n', '')).not.toMatch(unseen);
     expect(plan.steps.map(({ operation }) => operationInWords(operation)).length).toBe(plan.steps.length);
     const before = await fingerprintOf(database.details);

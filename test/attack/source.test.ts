@@ -1,15 +1,16 @@
 // An audited database that attacks who reads it, rehearses it and changes it.
 
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { carryOutPlan, provePlan } from '../../src/sources/carryOut';
+import { carryOutPlan } from '../../src/sources/run/carryOut';
+import { provePlan } from '../../src/sources/run/prove';
 import type { Fact } from '../../src/core/evidence/evidence';
-import { postgresql } from '../../src/core/dialects/postgresql/index';
-import type { Mode } from '../../src/core/plan/locks';
+import { postgresql } from '../../src/core/engines/postgresql/index';
+import type { Mode } from '../../src/core/plan/cost';
 import { planFor, type Plan } from '../../src/core/plan/plan';
 import { openPostgresql } from '../../src/sources/postgresql/index';
-import { openPostgresqlForChange } from '../../src/sources/postgresql/changing';
+import { openSession } from '../../src/sources/postgresql/session';
 import { openReading } from '../../src/sources/postgresql/connect';
-import { rehearse } from '../../src/sources/rehearse';
+import { rehearse } from '../../src/sources/run/rehearse';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 import { onServer, useDatabase } from '../kit/database';
 import { runScript } from '../kit/psql';
@@ -128,7 +129,7 @@ describe('a docket on it', () => {
   test('takes the system’s operators and functions, never what is planted beside them', async () => {
     const plan = planOfCall();
     expect(plan.steps.length).toBeGreaterThan(1);
-    const session = await openPostgresqlForChange(asMender());
+    const session = await openSession(asMender());
     try {
       await carryOutPlan(session, plan, 'forward');
       for await (const proof of provePlan(session, plan)) expect(proof.outcome).not.toBe('accepted');
@@ -143,7 +144,7 @@ describe('a docket on it', () => {
   test.each(['plain', 'quiet'] as const)('its %s scripts run by psql take nothing planted either', async (mode) => {
     await database.run(`delete from public.loot; select setval('public.written', 1, false)`);
     const plan = planOfCall(mode);
-    const scripts = postgresql.scripts(plan, { title: 'Docket', source: 'hostile', madeAt: 'now' });
+    const scripts = postgresql.dialect.scripts(plan, { title: 'Docket', source: 'hostile', madeAt: 'now' });
     for (const name of ['before', 'forward', 'forward', 'after', 'back', 'back'] as const)
       expect([name, await runScript(asMender(), scripts[name])]).toEqual([name, '']);
     expect((await database.run(planted)).rows).toEqual([]);

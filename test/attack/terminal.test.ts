@@ -9,7 +9,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { planOfFile } from '../../src/cli/planOfFile';
 import { PlanArguments, UsageError } from '../../src/cli/arguments';
 import { connectionFrom } from '../../src/cli/connection';
-import { postgresql } from '../../src/core/dialects/postgresql/index';
+import { postgresql } from '../../src/core/engines/postgresql/index';
 import { SurveyFileError } from '../../src/input/surveyFile';
 import { useDatabase } from '../kit/database';
 
@@ -113,9 +113,9 @@ describe('a survey file that is none', () => {
     ['empty', ''],
     ['no JSON', 'select 1'],
     ['nested 100,000 deep', '['.repeat(100_000) + ']'.repeat(100_000)],
-    ['nested 100,000 deep in a part', `{"format":"pawl-survey/1","catalogue":${'{"a":'.repeat(100_000)}1${'}'.repeat(100_000)}}`],
+    ['nested 100,000 deep in a part', `{"format":"pawl-survey/2","catalogue":${'{"a":'.repeat(100_000)}1${'}'.repeat(100_000)}}`],
     ['null', 'null'],
-    ['a prototype', '{"__proto__": {"format": "pawl-survey/1"}, "constructor": 1}'],
+    ['a prototype', '{"__proto__": {"format": "pawl-survey/2"}, "constructor": 1}'],
   ])('is refused with words: %s', async (_, text) => {
     const file = join(folder, 'none.json');
     writeFileSync(file, text);
@@ -153,7 +153,7 @@ describe('a survey file that is none', () => {
         writeFileSync(file, JSON.stringify(withValue(whole, place, value)));
         try {
           const { plan } = await planOfFile(asked(file));
-          const text = Object.values(postgresql.scripts(plan, { title: 't', source: 's', madeAt: 'm' })).join('\n');
+          const text = Object.values(postgresql.dialect.scripts(plan, { title: 't', source: 's', madeAt: 'm' })).join('\n');
           expect(text).not.toMatch(/^\s*drop table x/m);
           kinds.add('planned');
         } catch (error) {

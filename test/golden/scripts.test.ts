@@ -7,10 +7,10 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { postgresql } from '../../src/core/dialects/postgresql/index';
+import { postgresql } from '../../src/core/engines/postgresql/index';
 import { planFor } from '../../src/core/plan/plan';
 import { type Answer, type Decision, typedName } from '../../src/core/remedies/question';
-import { questionsFor } from '../../src/core/remedies/questions';
+import { questionsFor } from '../../src/core/remedies/index';
 import type { Finding } from '../../src/core/rules/rule';
 import { readSurveyDocument, type ReadSurvey } from '../../src/input/surveyDocument';
 
@@ -63,9 +63,9 @@ describe.each(Object.keys(dockets))('a docket of all that can be mended, answers
     const { problems, steps } = plan;
     expect(steps.length).toBeGreaterThan(100);
     for (const { operation } of steps) kinds.add(operation.kind);
-    const scripts = Object.entries(postgresql.scripts(plan, heading));
+    const scripts = Object.entries(postgresql.dialect.scripts(plan, heading));
     const files = [
-      ...Object.entries(postgresql.statementScripts(plan, heading)).map(
+      ...Object.entries(postgresql.dialect.statementScripts(plan, heading)).map(
         ([kind, text]) => [`${kind}.statements.sql`, text] as const,
       ),
       ['problems.txt', problems.map(({ finding, message }) => `${finding}: ${message}\n`).join('')] as const,
@@ -87,16 +87,16 @@ test('every kind of operation that a person can ask for is among them', () => {
     [
       "addCheck",
       "addForeignKey",
-      "addIdentityColumn",
       "addPrimaryKey",
       "addUnique",
+      "checkRows",
       "createIndex",
       "dropNotNull",
-      "renameConstraint",
+      "numberRows",
+      "rename",
       "replaceKey",
       "setAside",
       "setNotNull",
-      "validateConstraint",
     ]
   `);
 });

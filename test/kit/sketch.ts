@@ -42,7 +42,16 @@ export function sketch(drawing: string): Catalogue {
     .filter((line) => line !== '')
     .map(drawTable);
   const schemas = [...new Set(tables.map((t) => t.schema))].map((name) => ({ name, readable: true }));
-  return { engine: { name: 'postgresql', version: '15.0' }, database: 'sketch', schemas, tables, sequences: [], joins: [] };
+  return {
+    engine: { name: 'postgresql', version: '15.0' },
+    source: 'live',
+    unknown: [],
+    database: 'sketch',
+    schemas,
+    tables,
+    sequences: [],
+    joins: [],
+  };
 }
 
 function drawTable(line: string): Table {
@@ -117,6 +126,7 @@ function drawColumn(table: TableId, text: string): DrawnColumn {
       collation: null,
       nullable: !(key || text.includes('not null')),
       default: given === undefined ? null : given.slice('default='.length),
+      fillsItself: words.includes('identity') || /^(nextval|gen_random_uuid)/.test(given?.slice('default='.length) ?? ''),
       identity: words.includes('identity') ? 'always' : null,
       generated: null,
       comment: null,
@@ -159,7 +169,7 @@ function base(table: TableId, name: string) {
 
 function uniqueKey(table: TableId, columns: readonly string[]): Constraint {
   const constraint = `${shortName(table)}_${columns.join('_')}_key`;
-  return { kind: 'unique', ...base(table, constraint), columns, index: constraint, nullsDistinct: true };
+  return { kind: 'unique', ...base(table, constraint), columns, index: constraint, nulls: 'distinct' };
 }
 
 function foreignKey(table: TableId, columns: readonly string[], [target = '', ...options]: readonly string[]): ForeignKey {
@@ -204,7 +214,7 @@ function plainIndex(
   constraint: string | null,
   predicate: string | null,
 ): Index {
-  const ordinary = { method: 'btree', valid: true, included: [], nullsDistinct: true, plain: true } as const;
+  const ordinary = { method: 'btree', valid: true, included: [], nulls: 'distinct', plain: true } as const;
   return { ...ordinary, name, unique, columns, predicate, constraint };
 }
 

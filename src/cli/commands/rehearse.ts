@@ -1,4 +1,4 @@
-import { rehearse } from '../../sources/rehearse';
+import { rehearse } from '../../sources/run/rehearse';
 import { gather, planOptions, planShape, planUsage, readArguments, RehearseArguments } from '../arguments';
 import { connectionFrom } from '../connection';
 import { planOfFile } from '../planOfFile';

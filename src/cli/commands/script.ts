@@ -1,7 +1,7 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
-import { postgresql } from '../../core/dialects/postgresql/index';
-import { scriptNames, type Scripts } from '../../core/dialects/dialect';
+import { scriptNames } from '../../core/engines/dialect';
+import { scriptsOf } from '../../core/engines/index';
 import { gather, planOptions, planShape, planUsage, readArguments, ScriptArguments } from '../arguments';
 import { planOfFile } from '../planOfFile';
 
@@ -24,8 +24,7 @@ export async function run(args: readonly string[]): Promise<void> {
     source: `${source.database} (${source.engine} ${source.version}) as surveyed ${takenAt}`,
     madeAt: new Date().toISOString(),
   };
-  const scripts: Partial<Scripts> =
-    asked.form === 'statements' ? postgresql.statementScripts(plan, heading) : postgresql.scripts(plan, heading);
+  const scripts = scriptsOf(plan, heading, asked.form);
   await mkdir(asked.out, { recursive: true });
   for (const name of scriptNames) {
     const script = scripts[name];

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { apply } from './apply';
+import { apply } from '../operations/index';
 import { driftOf } from './drift';
 import { tableId } from './identifiers';
 import { sketch } from '../../../test/kit/sketch';
@@ -14,7 +14,7 @@ const isPlain = (value: unknown): value is object => typeof value === 'object' &
 test('tables that are as they were have not drifted, whatever their rows did', () => {
   const busy = {
     ...port,
-    tables: port.tables.map((table) => ({ ...table, bytes: table.bytes + 8192, activity: 'more', estimatedRows: 7 })),
+    tables: port.tables.map((table) => ({ ...table, bytes: (table.bytes ?? 0) + 8192, activity: 'more', estimatedRows: 7 })),
   };
   expect(driftOf(port, busy, [call])).toEqual([]);
   const kept = JSON.parse(
@@ -25,7 +25,7 @@ test('tables that are as they were have not drifted, whatever their rows did', (
 
 test('says what is new, gone, or not what it was', () => {
   const changed = [
-    { kind: 'addIdentityColumn', table: call, column: 'call_no', batches: true },
+    { kind: 'numberRows', table: call, column: 'call_no', batches: true },
     { kind: 'setNotNull', table: call, column: 'noted' },
     { kind: 'createIndex', table: call, name: 'ix_call_noted', columns: ['noted'], unique: false },
   ] as const;

@@ -1,78 +1,59 @@
-// A catalogue while it is changed: tables by their ids, each replaced on its own, so that a change costs what it
-// changes and not the whole catalogue. Made from a catalogue, and a catalogue can be made of it at any time.
+// Tables with something of their structure changed: what operations are made of.
 
-import type { TableId } from './identifiers';
-import { heirsOf, referencesTo } from './lookups';
-import type { Catalogue, Table } from './model';
+import { CatalogueError } from './CatalogueError';
+import { constraintId } from './identifiers';
+import type { Constraint, Index, Table } from './model';
 
-export class Draft {
-  private readonly changed = new Map<TableId, Table>();
-  private readonly order: ReadonlyMap<TableId, number>;
-  /** Tables that have been given a reference to a table since. */
-  private readonly referring = new Map<TableId, Set<TableId>>();
+type Key = Extract<Constraint, { kind: 'primary key' | 'unique' }>;
 
-  constructor(private readonly catalogue: Catalogue) {
-    this.order = orderOf(catalogue);
-  }
-
-  /** True where the server keeps NOT NULL as a constraint with a name. */
-  get namesNotNull(): boolean {
-    return Number.parseInt(this.catalogue.engine.version, 10) >= 18;
-  }
-
-  find(id: TableId): Table | null {
-    const at = this.order.get(id);
-    return this.changed.get(id) ?? (at === undefined ? null : (this.catalogue.tables[at] ?? null));
-  }
-
-  /** Throws when there is no such table. */
-  get(id: TableId): Table {
-    const table = this.find(id);
-    if (!table) throw new Error(`No table ${id} in the catalogue of ${this.catalogue.database}.`);
-    return table;
-  }
-
-  put(table: Table): void {
-    this.changed.set(table.id, table);
-    for (const constraint of table.constraints) {
-      if (constraint.kind !== 'foreign key') continue;
-      const own = this.referring.get(constraint.parent) ?? new Set<TableId>();
-      this.referring.set(constraint.parent, own.add(table.id));
-    }
-  }
-
-  /** Tables that refer to one. */
-  childrenOf(parent: TableId): readonly TableId[] {
-    const before = referencesTo(this.catalogue, parent).map(({ child }) => child.id);
-    return [...new Set([...before, ...(this.referring.get(parent) ?? [])])];
-  }
-
-  /** Every table below one that inherits from it, or is part of it. */
-  descendantsOf(parent: TableId): readonly TableId[] {
-    const found = new Set<TableId>();
-    const add = (id: TableId): void => {
-      for (const heir of heirsOf(this.catalogue, id)) {
-        if (found.has(heir.id)) continue;
-        found.add(heir.id);
-        add(heir.id);
-      }
-    };
-    add(parent);
-    return [...found];
-  }
-
-  /** The same catalogue when nothing has changed. */
-  done(): Catalogue {
-    if ([...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table))
-      return this.catalogue;
-    return { ...this.catalogue, tables: this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table) };
-  }
+/** What every new constraint has in common: its rows are checked, and so will new ones be. */
+export function newConstraint(table: Table, name: string) {
+  return { id: constraintId(table.id, name), name, validated: true, enforced: true, deferrable: 'no' } as const;
 }
 
-const orders = new WeakMap<Catalogue, ReadonlyMap<TableId, number>>();
+export function newIndex(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
+  const ordinary = { method: 'btree', valid: true, included: [], predicate: null, nulls: 'distinct', plain: true } as const;
+  return { ...ordinary, name, unique, columns, constraint };
+}
 
-function orderOf(catalogue: Catalogue): ReadonlyMap<TableId, number> {
-  let order = orders.get(catalogue);
-  if (!order) orders.set(catalogue, (order = new Map(catalogue.tables.map((table, i) => [table.id, i]))));
-  return order;
+/** Throws CatalogueError when a constraint of that name is there. */
+export function withConstraint(table: Table, constraint: Constraint): Table {
+  if (table.constraints.some((c) => c.name === constraint.name))
+    throw new CatalogueError(`${table.id} already has a constraint ${constraint.name}.`);
+  return { ...table, constraints: [...table.constraints, constraint] };
+}
+
+/** With the index that a key stands on. Throws as `withConstraint`. */
+export function withKey(table: Table, key: Key): Table {
+  const keyed = withConstraint(table, key);
+  return { ...keyed, indexes: [...keyed.indexes, newIndex(key.name, key.columns, true, key.name)] };
+}
+
+/** Without the constraint and the index behind it. Throws as `mapConstraint`. */
+export function withoutConstraint(table: Table, name: string): Table {
+  return {
+    ...mapConstraint(table, name, (constraint) => constraint),
+    constraints: table.constraints.filter((c) => c.name !== name),
+    indexes: table.indexes.filter((index) => index.constraint !== name),
+  };
+}
+
+/** Throws CatalogueError when there is no constraint of that name. */
+export function mapConstraint(table: Table, name: string, map: (constraint: Constraint) => Constraint): Table {
+  if (!table.constraints.some((c) => c.name === name)) throw new CatalogueError(`${table.id} has no constraint ${name}.`);
+  return { ...table, constraints: table.constraints.map((c) => (c.name === name ? map(c) : c)) };
+}
+
+/** The same table when there is no such index, or no name. */
+export function withoutIndex(table: Table, name: string | null): Table {
+  return name === null ? table : { ...table, indexes: table.indexes.filter((index) => index.name !== name) };
+}
+
+/** The same table when its columns are so already. */
+export function withNullability(table: Table, names: readonly string[], nullable: boolean): Table {
+  if (!table.columns.some((c) => names.includes(c.name) && c.nullable !== nullable)) return table;
+  return {
+    ...table,
+    columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)),
+  };
 }

@@ -145,7 +145,7 @@ export function uniqueIndexOver(table: Table, columns: readonly string[]): strin
       index.method === 'btree' &&
       index.predicate === null &&
       index.constraint === null &&
-      index.nullsDistinct &&
+      index.nulls === 'distinct' &&
       index.included.length === 0 &&
       index.plain === true &&
       index.columns.length === columns.length &&

@@ -2,10 +2,15 @@
 // It is immutable plain data (it could be written as JSON, and is: a snapshot for each survey).
 // Facts that only one engine has stand beside the neutral ones under `engine`.
 
+import type { EngineName } from '../engines/index';
 import type { ColumnId, ConstraintId, TableId } from './identifiers';
 
 export interface Catalogue {
   readonly engine: Engine;
+  /** How it came to us: read by ourselves, from answers to printed queries, from DDL text, or from tables of a file. */
+  readonly source: CatalogueSource;
+  /** What the source could not tell: whatever rests on it is not measured. */
+  readonly unknown: readonly UnknownPart[];
   readonly database: string;
   readonly schemas: readonly Schema[];
   readonly tables: readonly Table[];
@@ -15,6 +20,13 @@ export interface Catalogue {
   /** What the server has an equality for between different types. Left out by older surveys. */
   readonly comparisons?: readonly Comparison[];
 }
+
+export const catalogueSources = ['live', 'queries', 'ddl', 'csv'] as const;
+export type CatalogueSource = (typeof catalogueSources)[number];
+
+/** `states`: whether constraints are checked and switched on. */
+export const unknownParts = ['rows', 'sizes', 'activity', 'owners', 'privileges', 'indexes', 'states', 'triggers'] as const;
+export type UnknownPart = (typeof unknownParts)[number];
 
 /** A column of the one type can refer to a key of the other; both as `Column.comparedAs`. */
 export interface Comparison {
@@ -28,7 +40,7 @@ export interface Join {
 }
 
 export interface Engine {
-  readonly name: 'postgresql';
+  readonly name: EngineName;
   /** As the server spells it, e.g. `15.18`. */
   readonly version: string;
 }
@@ -53,8 +65,8 @@ export interface Table {
   readonly comment: string | null;
   /** The server's estimate; null when it never counted. */
   readonly estimatedRows: number | null;
-  /** Table, indexes and out-of-line values, in bytes. */
-  readonly bytes: number;
+  /** Table, indexes and out-of-line values, in bytes; null when nobody has told. */
+  readonly bytes: number | null;
   /**
    * The server's counters of changed rows, as one text: while it stays the same, no row has changed. Null
    * when the server does not count, as for a partitioned table.
@@ -62,7 +74,8 @@ export interface Table {
   readonly activity: string | null;
   /** False when the reading role may not select from it: it is then reported as not measured. */
   readonly readable: boolean;
-  readonly owner: string;
+  /** Null when nobody has told. */
+  readonly owner: string | null;
   /** The extension that brought it, and will bring it again: not ours to change. */
   readonly extension?: string;
   /** The columns that a partitioned table is split by; null when expressions are among them. */
@@ -104,6 +117,10 @@ export interface Column {
   readonly notNull?: NamedNotNull;
   /** The default's expression as the source spells it. */
   readonly default: string | null;
+  /** The name of the default, on servers that keep it as a constraint; left out elsewhere. */
+  readonly defaultName?: string;
+  /** True when the server numbers it, or its default makes an identifier that is like no other. */
+  readonly fillsItself: boolean;
   readonly identity: 'always' | 'by default' | null;
   readonly generated: string | null;
   readonly comment: string | null;
@@ -151,6 +168,8 @@ interface ConstraintBase {
   readonly deferrable: 'no' | 'initially immediate' | 'initially deferred';
   /** What people say of it; left out when they say nothing. */
   readonly comment?: string;
+  /** Whether the server gave it its name; left out where the server does not say. */
+  readonly systemNamed?: boolean;
 }
 
 export interface PrimaryKey extends ConstraintBase {
@@ -163,8 +182,12 @@ export interface UniqueKey extends ConstraintBase {
   readonly kind: 'unique';
   readonly columns: readonly string[];
   readonly index: string;
-  readonly nullsDistinct: boolean;
+  readonly nulls: NullsInUnique;
 }
+
+/** Whether rows with a null repeat a value: `distinct`, never; `alike`, as if null were a value; or only when one part of it is filled. */
+export const nullsInUnique = ['distinct', 'alike', 'alike unless all null'] as const;
+export type NullsInUnique = (typeof nullsInUnique)[number];
 
 export interface ForeignKey extends ConstraintBase {
   readonly kind: 'foreign key';
@@ -176,6 +199,8 @@ export interface ForeignKey extends ConstraintBase {
   readonly onUpdate: ReferentialAction;
   /** The parent's index that the reference rests on. */
   readonly index: string | null;
+  /** The parent's key by its name, on servers that refer to constraints; left out elsewhere. */
+  readonly parentConstraint?: string;
 }
 
 export interface Check extends ConstraintBase {
@@ -204,7 +229,7 @@ export interface Index {
   readonly included: readonly string[];
   /** The condition of a partial index; null when it covers every row. */
   readonly predicate: string | null;
-  readonly nullsDistinct: boolean;
+  readonly nulls: NullsInUnique;
   /** The constraint it stands behind, by name. */
   readonly constraint: string | null;
   /**
@@ -212,6 +237,10 @@ export interface Index {
    * operators and its own collation. Left out by older surveys.
    */
   readonly plain?: boolean;
+  /** True when the rows of the table are kept in its order. */
+  readonly clustered?: boolean;
+  /** Of texts, the characters or bytes that it takes, by column; left out when it takes whole values. */
+  readonly prefix?: Readonly<Record<string, number>>;
 }
 
 export interface Sequence {
@@ -232,6 +261,8 @@ export interface Trigger {
   readonly name: string;
   readonly function: string;
   readonly enabled: boolean;
+  /** True when it does something else in place of the change; left out when not. */
+  readonly insteadOf?: boolean;
 }
 
 export interface Privilege {

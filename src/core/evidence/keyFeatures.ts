@@ -6,7 +6,7 @@ import { declaredUniques, foreignKeysOf, includesColumns, isInherited, sameColum
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
-import { isOwnId, isTableName, numbersItself } from './keyNames';
+import { isOwnId, isTableName } from './keyNames';
 import { namesAVersion, type Role, rolesOf, shareWithUniques } from './keySets';
 import { flag } from './logit';
 import type { Sample } from './sample';
@@ -126,7 +126,7 @@ export function keyFeaturesOf(
   const isShared = (column: Column): boolean => roles.get(column.name)?.shared === true && !own(column);
   return {
     ownId: flag(ownIds),
-    fillsItself: flag(single && numbersItself(single)),
+    fillsItself: flag(single && single.fillsItself),
     identifies: share(
       (column) => namesAnIdentifier(vocabulary.columnWords(table, column.name).join('_')) && !own(column) && !refers(column),
     ),
@@ -154,9 +154,7 @@ export function keyFeaturesOf(
     second: flag(at === 1 && !onlyRefers),
     behind: single ? Math.min(1, Math.max(0, at - 2) / 6) : 0,
     leads: flag(!single && leads),
-    cutsRun: flag(
-      leads && next && !numbersItself(columns[0] as Column) && !ownIds && (refers(next) || isShared(next) || ordinal(next)),
-    ),
+    cutsRun: flag(leads && next && !columns[0]?.fillsItself && !ownIds && (refers(next) || isShared(next) || ordinal(next))),
     rising: flag(single?.family === 'integer' && (sample.columns[single.name]?.rising ?? 0) > 0.98),
     columns: (width - 1) / 3,
     refers: single ? 0 : share(refers),

@@ -1,6 +1,6 @@
 // What the name and the making of a column say of it as its own table's identifier.
 
-import type { Column, Table } from '../catalogue/model';
+import type { Table } from '../catalogue/model';
 import { knownAffixes, stemOf } from '../naming/affixes';
 import { namesAnIdentifier } from '../naming/meaning';
 import type { Vocabulary } from '../naming/vocabulary';
@@ -31,9 +31,4 @@ export function isTableName(vocabulary: Vocabulary, table: Table, column: string
   const words = vocabulary.columnWords(table, column);
   const own = vocabulary.tableWords(table);
   return words.length > 0 && endsWith(own, words);
-}
-
-/** True of a column that the server fills with the next number, or with a made-up identifier. */
-export function numbersItself(column: Column): boolean {
-  return column.identity !== null || /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/.test(column.default ?? '');
 }

@@ -8,7 +8,7 @@ import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
 import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
-import { isOwnId, numbersItself } from './keyNames';
+import { isOwnId } from './keyNames';
 import { distinctSets, uniqueSets } from './keySets';
 import { keyModels } from './keyWeights';
 import { logOddsOf, partsOf } from './logit';
@@ -138,7 +138,7 @@ function withSplit({ kind, splitBy }: Table, columns: readonly string[]): readon
 function byNameAlone(catalogue: Catalogue, table: Table, how: How): readonly KeyCandidate[] {
   const vocabulary = vocabularyOf(catalogue);
   return table.columns
-    .filter((column, i) => column.comparable && (i === 0 || numbersItself(column)) && isOwnId(vocabulary, table, column.name))
+    .filter((column, i) => column.comparable && (i === 0 || column.fillsItself) && isOwnId(vocabulary, table, column.name))
     .slice(0, 1)
     .map(({ name }) => ({
       columns: [name],
@@ -172,7 +172,7 @@ export function nearlyKeys(catalogue: Catalogue, table: Table, evidence: Evidenc
 }
 
 /** True when a candidate can be proposed as the primary key. */
-export function isProposable(key: KeyCandidate): boolean {
+export function isProposable(key: Pick<KeyCandidate, 'score' | 'nullRows'>): boolean {
   return key.score > leastScore && key.nullRows === 0;
 }
 

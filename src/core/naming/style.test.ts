@@ -3,7 +3,7 @@ import { tableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
 import { sketch } from '../../../test/kit/sketch';
 import { freeName, inferStyle, isMadeBySystem, nameFor, namedConstraint, namesTaken } from './style';
-import { apply } from '../catalogue/apply';
+import { apply } from '../operations/index';
 
 const drawn = sketch(`
   port.berth: id key, code text unique
@@ -12,7 +12,7 @@ const drawn = sketch(`
 
 function renamed(...names: readonly (readonly [string, string, string])[]) {
   return names.reduce(
-    (catalogue, [table, from, to]) => apply({ kind: 'renameConstraint', table: tableId('port', table), from, to }, catalogue),
+    (catalogue, [table, from, to]) => apply({ kind: 'rename', table: tableId('port', table), from, to }, catalogue),
     drawn,
   );
 }
@@ -56,5 +56,5 @@ test.each([
   const table = getTable(drawn, tableId('port', 'call'));
   const key = table.constraints.find((c) => c.kind === 'foreign key');
   if (!key) throw new Error('the sketch has a reference');
-  expect(isMadeBySystem(name, namedConstraint(drawn, table, key))).toBe(made);
+  expect(isMadeBySystem(inferStyle(drawn), name, namedConstraint(drawn, table, key))).toBe(made);
 });

@@ -4,10 +4,13 @@
 
 import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { baseTables, findTable } from '../catalogue/lookups';
+import type { NameRules } from '../engines/engine';
+import { engineOf, type EngineName, engines } from '../engines/index';
 
 export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
 
 export interface HouseStyle {
+  readonly engine: EngineName;
   /** A template for each kind of object. */
   readonly templates: Readonly<Record<NamedKind, string>>;
 }
@@ -19,15 +22,6 @@ export interface Named {
   readonly parent?: string;
 }
 
-const serverTemplates: Readonly<Record<NamedKind, string>> = {
-  'primary key': '{table}_pkey',
-  unique: '{table}_{columns}_key',
-  'foreign key': '{table}_{columns}_fkey',
-  check: '{table}_{columns}_check',
-  exclusion: '{table}_{columns}_excl',
-  index: '{table}_{columns}_idx',
-};
-
 // Known styles, each tried against the names that are there.
 const customary: Readonly<Record<NamedKind, readonly string[]>> = {
   'primary key': ['pk_{table}', '{table}_pk'],
@@ -37,9 +31,6 @@ const customary: Readonly<Record<NamedKind, readonly string[]>> = {
   exclusion: ['ex_{table}_{columns}'],
   index: ['ix_{table}_{columns}', 'idx_{table}_{columns}', '{table}_{columns}_ix'],
 };
-
-/** PostgreSQL's limit: NAMEDATALEN - 1 bytes. */
-const longestName = 63;
 
 const styles = new WeakMap<Catalogue, HouseStyle>();
 
@@ -52,46 +43,55 @@ export function inferStyle(catalogue: Catalogue): HouseStyle {
 
 function infer(catalogue: Catalogue): HouseStyle {
   const names = namesByKind(catalogue);
+  const { names: rules } = engineOf(catalogue);
   const templates = Object.fromEntries(
-    Object.entries(customary).map(([kind, choices]) => [kind, prevailing(kind as NamedKind, choices, names)]),
+    Object.entries(customary).map(([kind, choices]) => [kind, prevailing(kind as NamedKind, choices, names, rules)]),
   ) as Record<NamedKind, string>;
-  return { templates: agree(templates) };
+  return { engine: catalogue.engine.name, templates: agree(templates, rules) };
+}
+
+function rulesOf({ engine }: HouseStyle): NameRules {
+  return engines[engine].names;
 }
 
 /** The name that a style gives an object, shortened to what the server can keep. */
 export function nameFor(style: HouseStyle, named: Named): string {
-  return shorten(fill(style.templates[named.kind], named));
+  const rules = rulesOf(style);
+  return rules.shorten(fill(style.templates[named.kind], named, rules));
 }
 
 /** A name that no other object of the schema bears: numbered when taken. */
 export function freeName(style: HouseStyle, named: Named, taken: Pick<TakenNames, 'has'>): string {
   const name = nameFor(style, named);
   if (!taken.has(name)) return name;
+  const { shorten } = rulesOf(style);
   const longer = shorten(`${name}_${named.columns.join('_')}`);
   if (named.columns.length > 0 && !taken.has(longer)) return longer;
+  const numbered = (n: number): string => `${shorten(name, `_${n}`.length)}_${n}`;
   let n = 2;
-  while (taken.has(numbered(name, n))) n++;
-  return numbered(name, n);
+  while (taken.has(numbered(n))) n++;
+  return numbered(n);
 }
 
 /**
  * True when a name was made by a server and not by a person: the server's own pattern with a
  * number behind it, or one that is only a number (`$1`, `sys_c00123`).
  */
-export function isMadeBySystem(name: string, named: Named): boolean {
+export function isMadeBySystem(style: HouseStyle, name: string, named: Named): boolean {
   if (/^(\$\d+|sys_c\d+|con\d+|constraint_?\d+|[a-z]{2}__.*__[0-9a-f]{8})$/i.test(name)) return true;
-  return (
-    name.replace(/\d+$/, '') === fill(serverTemplates[named.kind], named) || name === fill(serverTemplates[named.kind], named)
-  );
+  const rules = rulesOf(style);
+  const own = fill(rules.templates[named.kind], named, rules);
+  return name.replace(/\d+$/, '') === own || name === own;
 }
 
 /** True when a style keeps the server's own names, so that only numbered ones stand out. */
 export function keepsServerNames(style: HouseStyle, kind: NamedKind): boolean {
-  return style.templates[kind] === serverTemplates[kind];
+  return style.templates[kind] === rulesOf(style).templates[kind];
 }
 
-export function isServerName(name: string, named: Named): boolean {
-  return name === shorten(fill(serverTemplates[named.kind], named));
+export function isServerName(style: HouseStyle, name: string, named: Named): boolean {
+  const rules = rulesOf(style);
+  return name === rules.shorten(fill(rules.templates[named.kind], named, rules));
 }
 
 export function namedConstraint(catalogue: Catalogue, table: Table, constraint: Constraint): Named {
@@ -159,58 +159,40 @@ function prevailing(
   kind: NamedKind,
   choices: readonly string[],
   names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>,
+  rules: NameRules,
 ): string {
   const all = names.get(kind) ?? [];
   // A name that somebody chose says more about the house than one that the server made: ties go to it.
-  const best = [...choices, serverTemplates[kind]]
-    .map((template) => ({ template, followers: all.filter(([name, named]) => follows(name, template, named)).length }))
+  const best = [...choices, rules.templates[kind]]
+    .map((template) => ({ template, followers: all.filter(([name, named]) => follows(name, template, named, rules)).length }))
     .sort((a, b) => b.followers - a.followers)[0];
   return best && best.followers > 0 ? best.template : '';
 }
 
 // A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
-function agree(templates: Record<NamedKind, string>): Readonly<Record<NamedKind, string>> {
+function agree(templates: Record<NamedKind, string>, rules: NameRules): Readonly<Record<NamedKind, string>> {
   const known = Object.entries(templates).filter(([, template]) => template !== '');
-  const own = known.filter(([kind, template]) => template !== serverTemplates[kind as NamedKind]);
+  const own = known.filter(([kind, template]) => template !== rules.templates[kind as NamedKind]);
   const useOwn = own.length * 2 > known.length;
   for (const kind of Object.keys(templates) as NamedKind[]) {
-    if (templates[kind] === '') templates[kind] = useOwn ? (customary[kind][0] ?? serverTemplates[kind]) : serverTemplates[kind];
+    if (templates[kind] === '') templates[kind] = useOwn ? (customary[kind][0] ?? rules.templates[kind]) : rules.templates[kind];
   }
   return templates;
 }
 
 // Checks are named for what they mean, so a prefix is all that can be expected of them.
-function follows(name: string, template: string, named: Named): boolean {
+function follows(name: string, template: string, named: Named, rules: NameRules): boolean {
   if (named.kind === 'check' && !template.endsWith('_check'))
-    return name.startsWith(fill(template.replace('{columns}', ''), named));
-  return name === shorten(fill(template, named));
+    return name.startsWith(fill(template.replace('{columns}', ''), named, rules));
+  return name === rules.shorten(fill(template, named, rules));
 }
 
 // The server leaves out the columns of a check that covers several.
-function fill(template: string, named: Named): string {
-  const several = named.kind === 'check' && named.columns.length !== 1 && template === serverTemplates.check;
-  const filled = (several ? '{table}_check' : template)
+function fill(template: string, named: Named, rules: NameRules): string {
+  const several = named.kind === 'check' && named.columns.length !== 1 && template === rules.templates.check;
+  const filled = (several ? rules.checkOfSeveral : template)
     .replaceAll('{table}', named.table)
     .replaceAll('{columns}', named.columns.join('_'))
     .replaceAll('{parent}', named.parent ?? '');
   return filled.replaceAll(/__+/g, '_');
-}
-
-function numbered(name: string, n: number): string {
-  const tail = `_${n}`;
-  return shorten(name, longestName - tail.length) + tail;
-}
-
-/** A name as long as servers allow. */
-export function shorten(name: string, limit = longestName): string {
-  let kept = name;
-  while (bytesOf(kept) > limit) kept = Array.from(kept).slice(0, -1).join('');
-  return kept;
-}
-
-function bytesOf(text: string): number {
-  return Array.from(text).reduce((total, character) => {
-    const code = character.codePointAt(0) ?? 0;
-    return total + (code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4);
-  }, 0);
 }

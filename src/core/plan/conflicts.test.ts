@@ -1,15 +1,18 @@
 // Each reason why a remedy cannot be carried out beside others, or on such a table; what is not named here is allowed.
 
 import { expect, test } from 'vitest';
-import { Draft } from '../catalogue/edit';
+import { Draft } from '../catalogue/draft';
+import { Beside, type Candidate } from '../operations/beside';
+import type { AddForeignKey } from '../operations/add-foreign-key';
+import type { Operation } from '../operations/index';
+import { Refusal } from '../operations/refusal';
 import { tableId } from '../catalogue/identifiers';
 import type { Catalogue, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import type { FindingId } from '../rules/rule';
-import { Beside, type Candidate, refuseConflict } from './conflicts';
-import { fitted } from './fitted';
-import type { AddForeignKey, Operation, SetAside } from './operations';
-import { Refusal } from './refusal';
+import type { SetAside } from '../operations/set-aside';
+import { conflictOf } from './conflicts';
+import { fitted, groundOf } from './fit';
 
 const port = sketch(`
   port.berth: berth_no text key, area text unique
@@ -56,6 +59,7 @@ const toBerth: AddForeignKey = {
   onUpdate: 'no action',
   match: 'simple',
   deferrable: 'no',
+  rows: 'new only',
 };
 const unique = (table: typeof call, columns: readonly string[], index: string | null = null): Operation => ({
   kind: 'addUnique',
@@ -70,14 +74,8 @@ function refusal(operation: Operation, others: readonly Operation[] = [], on: Ca
   const own: Candidate = { finding: 'own' as FindingId, operation };
   const beside = new Beside([own, ...others.map((other) => ({ finding: 'other' as FindingId, operation: other }))]);
   const current = new Draft(on);
-  try {
-    refuseConflict(own, beside, on, current);
-    fitted(operation, current);
-    return null;
-  } catch (error) {
-    if (error instanceof Refusal) return error.message;
-    throw error;
-  }
+  const refused = conflictOf(own, beside, on, current) ?? fitted(operation, groundOf(on, current));
+  return refused instanceof Refusal ? refused.message : null;
 }
 
 const cases: readonly (readonly [string, Operation, readonly Operation[], RegExp | null])[] = [
@@ -131,22 +129,17 @@ const cases: readonly (readonly [string, Operation, readonly Operation[], RegExp
     /index ux_home of port.vessel is made a key by another/,
   ],
   ['a unique rule that is there', unique(vessel, ['imo_no']), [], /imo_no of port.vessel is unique already/],
-  [
-    'a new name of what is gone',
-    { kind: 'renameConstraint', table: vessel, from: 'gone', to: 'new' },
-    [],
-    /no constraint gone any more/,
-  ],
+  ['a new name of what is gone', { kind: 'rename', table: vessel, from: 'gone', to: 'new' }, [], /no constraint gone any more/],
   [
     'a new name that is taken',
-    { kind: 'renameConstraint', table: vessel, from: 'vessel_imo_no_key', to: 'vessel_pkey' },
+    { kind: 'rename', table: vessel, from: 'vessel_imo_no_key', to: 'vessel_pkey' },
     [],
     /has a constraint vessel_pkey already/,
   ],
   [
     'a look at what is gone',
     {
-      kind: 'validateConstraint',
+      kind: 'checkRows',
       table: vessel,
       name: 'gone',
       against: { kind: 'breakingDeclared', name: 'gone' },
@@ -157,7 +150,7 @@ const cases: readonly (readonly [string, Operation, readonly Operation[], RegExp
   ],
   [
     'a numbered column whose name is taken',
-    { kind: 'addIdentityColumn', table: vessel, column: 'name', batches: true },
+    { kind: 'numberRows', table: vessel, column: 'name', batches: true },
     [],
     /has a column name/,
   ],
@@ -177,7 +170,7 @@ test.each<[string, Catalogue, Operation, RegExp]>([
   [
     'an heir below',
     being(log, { inherits: [vessel] }),
-    { kind: 'addIdentityColumn', table: vessel, column: 'id', batches: true },
+    { kind: 'numberRows', table: vessel, column: 'id', batches: true },
     /inherit from it, and a column that numbers rows/,
   ],
   ['rows of heirs', being(log, { inherits: [vessel] }), filling(vessel, 'home', 'x'), /Other tables inherit from port.vessel/],

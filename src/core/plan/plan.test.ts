@@ -1,16 +1,15 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { applyAll } from '../catalogue/apply';
+import { applyAll, type Operation, isInForce } from '../operations/index';
+import { questionsFor } from '../remedies/index';
 import type { Catalogue } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { evidence, included, profiled } from '../../../test/kit/measured';
 import { isMended } from '../ratchet/mended';
 import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
-import { questionsFor } from '../remedies/questions';
-import type { Operation } from './operations';
 import { afterPlan, leaveOut, planFor, takeOut } from './plan';
-import { checksToStart, isInForce, operationsOf } from './runnable';
+import { checksToStart, operationsOf } from './direction';
 
 const port = sketch(`
   port.berth:   berth_no text not null, area text
@@ -59,7 +58,7 @@ test('sets orphans aside before the reference is checked against the rows', () =
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
   const kinds = (decision: Record<string, string>) =>
     planFor(decided(reference, decision), keyed, 'd1', 'plain').steps.map((s) => s.operation.kind);
-  expect(kinds({ orphans: 'empty' })).toEqual(['setAside', 'createIndex', 'addForeignKey', 'validateConstraint']);
+  expect(kinds({ orphans: 'empty' })).toEqual(['setAside', 'createIndex', 'addForeignKey', 'checkRows']);
   expect(kinds({ orphans: 'leave' })).toEqual(['createIndex', 'addForeignKey']);
   expect(
     planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1', 'plain').before.some((check) => check.kind === 'orphans'),

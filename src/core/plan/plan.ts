@@ -2,24 +2,27 @@
 // then references, then NOT NULL, then names. The plan is tried in memory before anybody sees it:
 // what does not fit together is a problem in words, never a script that fails half way.
 
-import { applyAll, applyTo } from '../catalogue/apply';
-import { Draft } from '../catalogue/edit';
-import type { TableId } from '../catalogue/identifiers';
-import { findConstraint, foreignKeysOf, getTable } from '../catalogue/lookups';
+import { Draft } from '../catalogue/draft';
+import { foreignKeysOf, getTable } from '../catalogue/lookups';
+import type { Catalogue } from '../catalogue/model';
+import { engineOf, type EngineName } from '../engines/index';
 import { groupBy } from '../grouping';
-import type { Catalogue, ForeignKey } from '../catalogue/model';
 import { inferStyle } from '../naming/style';
+import { type AddForeignKey, asItIs } from '../operations/add-foreign-key';
+import { Beside, type Candidate } from '../operations/beside';
+import type { Check } from '../operations/check';
+import { applyAll, applyTo, inverseOf, kindOf, type Operation } from '../operations/index';
+import type { Proof } from '../operations/proof';
+import { type NeededKey, Refusal } from '../operations/refusal';
 import { startNaming } from '../remedies/names';
-import { asItIs, operationsFor } from '../remedies/operations';
+import { operationsFor } from '../remedies/index';
 import type { Decision } from '../remedies/question';
 import type { Finding, FindingId } from '../rules/rule';
-import { type Check, checksAfter, checksBefore } from './checks';
-import { Beside, type Candidate, changes, refuseConflict } from './conflicts';
-import { fitted } from './fitted';
-import { type Cost, costOf, type Mode } from './locks';
-import { type AddForeignKey, inverseOf, isRepair, type Operation } from './operations';
-import { type Proof, proofsOf } from './proofs';
-import { type NeededKey, Refusal } from './refusal';
+import { checksAfter, checksBefore } from './checks';
+import { conflictOf } from './conflicts';
+import type { Cost, Mode } from './cost';
+import { fitted, groundOf } from './fit';
+import { inTurn } from './order';
 
 export interface DecidedFinding {
   readonly finding: Finding;
@@ -27,6 +30,7 @@ export interface DecidedFinding {
 }
 
 export interface Plan {
+  readonly engine: EngineName;
   readonly mode: Mode;
   readonly steps: readonly Step[];
   /** Undoes all steps, last first. */
@@ -53,45 +57,17 @@ export interface Problem {
   readonly needs: NeededKey | null;
 }
 
-const ranks: Readonly<Record<Operation['kind'], number>> = {
-  dropNotNull: -1,
-  setAside: 0,
-  addParents: 0,
-  addIdentityColumn: 1,
-  addPrimaryKey: 2,
-  addUnique: 2,
-  replaceKey: 2.5,
-  createIndex: 3,
-  addForeignKey: 4,
-  setNotNull: 6,
-  addCheck: 6,
-  validateConstraint: 6.5,
-  renameConstraint: 7,
-  forgetValidation: 8,
-  dropColumn: 8,
-  dropConstraint: 8,
-  dropIndex: 8,
-  bringBack: 8,
-  removeParents: 8,
-  dropKept: 9,
-  restoreKey: 9,
-};
-
 /** `label` tells this plan's side tables from those of others. */
 export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue, label: string, mode: Mode): Plan {
   const naming = startNaming(catalogue, inferStyle(catalogue), label);
   const problems: Problem[] = [];
   const candidates: Candidate[] = [];
   for (const { finding, decision } of decided) {
-    try {
-      candidates.push(...operationsFor(finding, decision, naming).map((operation) => ({ finding: finding.id, operation })));
-    } catch (error) {
-      problems.push(problemOf(finding.id, error));
-    }
+    const operations = operationsFor(finding, decision, naming);
+    if (operations instanceof Refusal) problems.push(problemOf(finding.id, operations));
+    else candidates.push(...operations.map((operation) => ({ finding: finding.id, operation })));
   }
-  // Stable: what one remedy does keeps its order.
-  const ordered = candidates.sort((a, b) => ranks[a.operation.kind] - ranks[b.operation.kind]);
-  return planOf(keepWhatFits(ordered, catalogue, problems), catalogue, mode, problems);
+  return planOf(keepWhatFits(inTurn(candidates, catalogue), catalogue, problems), catalogue, mode, problems);
 }
 
 /** What is left of a plan without some of its remedies, and those that cannot be carried out without them. */
@@ -137,13 +113,15 @@ export function ownedBy(plan: Plan, owner: string): Plan {
 
 function planOf(fitting: readonly Candidate[], catalogue: Catalogue, mode: Mode, problems: readonly Problem[]): Plan {
   const operations = fitting.map(({ operation }) => operation);
+  const { dialect } = engineOf(catalogue);
   return {
+    engine: catalogue.engine.name,
     mode,
     steps: fitting.map(({ operation, finding }) => ({
       operation,
       finding,
-      cost: costOf(operation, mode),
-      proofs: proofsOf(operation),
+      cost: dialect.cost(operation, mode),
+      proofs: kindOf(operation).proofs?.(operation) ?? [],
     })),
     back: backOf(operations, catalogue),
     before: checksBefore(operations),
@@ -158,27 +136,21 @@ function backOf(operations: readonly Operation[], catalogue: Catalogue): readonl
   const back = operations
     .toReversed()
     .flatMap(inverseOf)
-    .filter((o) => o.kind !== 'forgetValidation' || !loose.some((key) => key.table === o.table && key.name === o.name));
-  const at = back.findIndex(isRepair);
+    .filter((o) => o.kind !== 'uncheckRows' || !loose.some((key) => key.table === o.table && key.name === o.name));
+  const at = back.findIndex((o) => 'sideTable' in o);
   const drops = loose.map(({ table, name }) => ({ kind: 'dropConstraint', table, name, isKey: false }) as const);
   return at < 0 ? back : [...back.slice(0, at), ...drops, ...back.slice(at), ...loose];
 }
 
 function looseReferences(operations: readonly Operation[], catalogue: Catalogue): readonly AddForeignKey[] {
-  const repairs = operations.flatMap((operation): readonly { readonly on: TableId; readonly touches: Touches }[] => {
-    if (operation.kind === 'setAside') return [{ on: operation.table, touches: (key) => changes(operation, key.columns) }];
-    if (operation.kind !== 'addParents') return [];
-    return [{ on: operation.child, touches: (key) => key.parent === operation.table }];
-  });
-  return [...groupBy(repairs, ({ on }) => on)].flatMap(([id, own]) => {
+  const repairs = operations.flatMap((operation) => kindOf(operation).mends?.(operation) ?? []);
+  return [...groupBy(repairs, ({ rowsOf }) => rowsOf)].flatMap(([id, own]) => {
     const table = getTable(catalogue, id);
     return foreignKeysOf(table)
-      .filter((key) => !key.validated && own.some(({ touches }) => touches(key)))
+      .filter((key) => !key.validated && own.some((mends) => mends.alters(key)))
       .flatMap((key) => asItIs(table, key.name) ?? []);
   });
 }
-
-type Touches = (key: ForeignKey) => boolean;
 
 /** The catalogue after all steps of a plan. */
 export function afterPlan(plan: Plan, catalogue: Catalogue): Catalogue {
@@ -195,6 +167,7 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
   const own = groupBy(candidates, ({ finding }) => finding);
   const beside = new Beside(candidates);
   const current = new Draft(catalogue);
+  const ground = groundOf(catalogue, current);
   const applied = new Map<FindingId, Operation[]>();
   const fitting: Candidate[] = [];
   let undone = false;
@@ -202,33 +175,23 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
     const { finding } = candidate;
     if (refused.has(finding)) continue;
     const done = applied.get(finding) ?? [];
-    try {
-      refuseConflict(candidate, beside, catalogue, current);
-      const operation = fitted(candidate.operation, current);
-      if (isValidated(operation, current)) continue;
-      applyTo(current, operation);
-      fitting.push({ finding, operation });
-      applied.set(finding, [...done, operation]);
-    } catch (error) {
-      problems.push(problemOf(finding, error));
+    const operation = conflictOf(candidate, beside, catalogue, current) ?? fitted(candidate.operation, ground);
+    if (operation instanceof Refusal) {
+      problems.push(problemOf(finding, operation));
       refused.add(finding);
       for (const other of own.get(finding) ?? []) beside.leaveOut(other);
       for (const undo of done.toReversed().flatMap(inverseOf)) applyTo(current, undo);
       undone ||= done.length > 0;
+      continue;
     }
+    applyTo(current, operation);
+    fitting.push({ finding, operation });
+    applied.set(finding, [...done, operation]);
   }
   const left = (some: readonly Candidate[]) => some.filter(({ finding }) => !refused.has(finding));
   return undone ? keepWhatFits(left(candidates), catalogue, problems) : left(fitting);
 }
 
-// What was added with all rows checked needs no second look.
-function isValidated(operation: Operation, current: Draft): boolean {
-  if (operation.kind !== 'validateConstraint' || operation.before) return false;
-  return findConstraint(current.get(operation.table), operation.name)?.validated === true;
-}
-
-/** Throws what is no refusal: that is a bug, and shows as one. */
-function problemOf(finding: FindingId, error: unknown): Problem {
-  if (!(error instanceof Refusal)) throw error;
-  return { finding, message: error.message, needs: error.needs };
+function problemOf(finding: FindingId, { message, needs }: Refusal): Problem {
+  return { finding, message, needs };
 }

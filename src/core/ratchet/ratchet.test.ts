@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { apply, applyAll } from '../catalogue/apply';
+import { apply, applyAll } from '../operations/index';
 import { tableId, type TableId } from '../catalogue/identifiers';
 import { sketch } from '../../../test/kit/sketch';
 import { evidence, profiled } from '../../../test/kit/measured';

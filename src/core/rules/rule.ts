@@ -2,12 +2,12 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
-import type { Claim } from '../evidence/claims';
 import type { Evidence } from '../evidence/evidence';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { RowsQuestion } from '../evidence/rows';
 import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
+import type { Proposal } from '../remedies/index';
 
 export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
 export type Concern = (typeof concerns)[number];
@@ -26,48 +26,6 @@ export interface FoundObject {
   readonly columns: readonly string[];
   /** The constraint or index it is about, where it is about one. */
   readonly name?: string;
-}
-
-/** The change that would mend a finding, before any decision is taken about how. */
-export type Proposal =
-  | { readonly kind: 'primaryKey'; readonly columns: readonly string[] }
-  | { readonly kind: 'surrogateKey'; readonly columns: readonly string[] }
-  | { readonly kind: 'foreignKey'; readonly columns: readonly string[]; readonly references: ProposedParent }
-  | { readonly kind: 'unique'; readonly columns: readonly string[] }
-  /** Unique once repeats are dropped. `children`: likely references to the table, which dropped rows must not leave behind. */
-  | { readonly kind: 'repeats'; readonly columns: readonly string[]; readonly children: readonly LikelyChild[] }
-  /** A unique index that becomes a constraint. */
-  | { readonly kind: 'promote'; readonly columns: readonly string[]; readonly index: string }
-  /** Values that say "none" turned into null. */
-  | { readonly kind: 'standIns'; readonly columns: readonly string[]; readonly claims: readonly Claim[] }
-  | { readonly kind: 'check'; readonly columns: readonly string[]; readonly claim: Claim }
-  /** A primary key replaced by a surrogate, and kept unique beside it. */
-  | { readonly kind: 'replaceKey'; readonly columns: readonly string[]; readonly name: string; readonly surrogate: string }
-  | { readonly kind: 'notNull'; readonly columns: readonly string[] }
-  /** NOT NULL once the rows without a value are filled. */
-  | { readonly kind: 'nulls'; readonly columns: readonly string[] }
-  | { readonly kind: 'rename'; readonly columns: readonly string[]; readonly from: string; readonly to: string }
-  | { readonly kind: 'index'; readonly columns: readonly string[] }
-  /** Existing rows checked against a foreign key that holds for new ones only, its orphans mended first; or against a check, without a parent. */
-  | {
-      readonly kind: 'validate';
-      readonly columns: readonly string[];
-      readonly name: string;
-      readonly references?: ProposedParent;
-    }
-  /** No script can mend it without somebody's thought: the rule's `advice` says what to think about. */
-  | { readonly kind: 'byHand'; readonly columns: readonly string[] };
-
-export interface LikelyChild {
-  readonly table: TableId;
-  readonly columns: readonly string[];
-  readonly parentColumns: readonly string[];
-}
-
-export interface ProposedParent {
-  readonly schema: string;
-  readonly table: string;
-  readonly columns: readonly string[];
 }
 
 /** What a rule yields for one object that breaks it. Facts are JSON. */
@@ -156,11 +114,6 @@ export interface Rule<Facts = unknown, Limit extends string = string> {
 
 export function defineRule<Facts, Limit extends string = never>(rule: Rule<Facts, Limit>): Rule<Facts, Limit> {
   return rule;
-}
-
-/** For what no script can mend without somebody's thought. */
-export function byHand(columns: readonly string[]): Proposal {
-  return { kind: 'byHand', columns };
 }
 
 /** A finding carries facts, never prose; `wordsOf` of its rule says them. */

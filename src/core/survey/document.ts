@@ -1,4 +1,4 @@
-// A survey as a file: `pawl-survey/1`, described in docs/formats.md. Complete enough that scripts can
+// A survey as a file: `pawl-survey/2`, described in docs/formats.md. Complete enough that scripts can
 // be written from it without the database.
 
 import { tableNames } from '../catalogue/identifiers';
@@ -7,9 +7,11 @@ import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import { type Evidence, profileOf } from '../evidence/evidence';
 import type { Depth } from '../evidence/requests';
 import { wordsOf } from '../rules/audit';
-import type { Concern, Finding, FoundObject, Proposal, Severity } from '../rules/rule';
+import { currentFormat } from '../formats/kept';
+import type { Proposal } from '../remedies/index';
+import type { Concern, Finding, FoundObject, Severity } from '../rules/rule';
 
-export const surveyFormat = 'pawl-survey/1';
+export const surveyFormat = `pawl-survey/${currentFormat}` as const;
 
 export interface SurveyDocument {
   readonly format: typeof surveyFormat;
@@ -30,7 +32,7 @@ export interface DocumentTable {
   readonly name: string;
   /** Null when neither counted nor estimated. */
   readonly rows: number | null;
-  readonly bytes: number;
+  readonly bytes: number | null;
   readonly primaryKey: readonly string[] | null;
   readonly uniques: readonly (readonly string[])[];
   readonly foreignKeys: readonly {

@@ -3,7 +3,7 @@
 
 import type pg from 'pg';
 import { type TableId, tableNames } from '../../core/catalogue/identifiers';
-import { quote, tableText } from '../../core/dialects/postgresql/quote';
+import { quote, tableText } from '../../core/engines/postgresql/quote';
 import type { Ddl } from '../source';
 import { statementError } from './errors';
 

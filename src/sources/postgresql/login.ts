@@ -1,5 +1,5 @@
 import type pg from 'pg';
-import { fittingLogin } from '../../core/dialects/postgresql/fittingLogin';
+import { fittingLogin } from '../../core/engines/postgresql/fittingLogin';
 import type { LoginReport, LoginRisk } from '../../core/survey/login';
 import { statementError } from './errors';
 

@@ -11,11 +11,11 @@ import type { Depth, EvidenceRequest, ProbeRequest, RepeatsRequest, ViolationsRe
 import { summarise } from '../../core/evidence/sample';
 import { widestIndexed } from '../../core/evidence/widths';
 import { namesAnIdentifier } from '../../core/naming/meaning';
-import { quote } from '../../core/dialects/postgresql/quote';
+import { quote } from '../../core/engines/postgresql/quote';
 import type { MeasureOptions } from '../source';
 import { SourceError } from '../SourceError';
 import { type Ask, one } from './ask';
-import { brokenCondition, spokenOfCondition } from '../../core/dialects/postgresql/claims';
+import { brokenCondition, spokenOfCondition } from '../../core/engines/postgresql/claims';
 import { statementError } from './errors';
 import { inclusion } from './inclusion';
 import { probe } from './probes';

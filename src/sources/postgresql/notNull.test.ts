@@ -8,8 +8,8 @@ import { stateOf } from '../../../test/kit/state';
 import { columnInWords } from '../../core/catalogue/inWords';
 import { findTable } from '../../core/catalogue/lookups';
 import { tableId } from '../../core/catalogue/identifiers';
-import { postgresql } from '../../core/dialects/postgresql/index';
-import { modes } from '../../core/plan/locks';
+import { postgresql } from '../../core/engines/postgresql/index';
+import { modes } from '../../core/plan/cost';
 import { planFor } from '../../core/plan/plan';
 import { survey } from '../survey';
 import { openPostgresql } from './index';
@@ -50,8 +50,8 @@ describe.each(modes)('NOT NULL, %s', (mode) => {
       'file',
       mode,
     );
-    const scripts = postgresql.scripts(plan, { title: 't', source: 's', madeAt: '' });
-    const statements = postgresql.statementScripts(plan, { title: 't', source: 's', madeAt: '' });
+    const scripts = postgresql.dialect.scripts(plan, { title: 't', source: 's', madeAt: '' });
+    const statements = postgresql.dialect.statementScripts(plan, { title: 't', source: 's', madeAt: '' });
     expect(statements.forward.includes('validate constraint berth_depth_not_null')).toBe(newest && mode === 'quiet');
 
     const before = await stateOf(database);

@@ -1,9 +1,9 @@
 // The rows behind a finding, read live and a page at a time: nothing of them is kept by Pawl.
 
 import type pg from 'pg';
-import { blankCondition, brokenCondition } from '../../core/dialects/postgresql/claims';
-import { orphanCondition, rowsOf } from '../../core/dialects/postgresql/conditions';
-import { quote, quoteList, tableText } from '../../core/dialects/postgresql/quote';
+import { blankCondition, brokenCondition } from '../../core/engines/postgresql/claims';
+import { orphanCondition, rowsOf } from '../../core/engines/postgresql/conditions';
+import { quote, quoteList, tableText } from '../../core/engines/postgresql/quote';
 import type { RowsQuestion } from '../../core/evidence/rows';
 import type { Page, RowsPage } from '../source';
 import { statementError } from './errors';

@@ -107,7 +107,7 @@ describe('the catalogue', () => {
     });
     expect(call.constraints.find((c) => c.name === 'uq_call')).toMatchObject({
       kind: 'unique',
-      nullsDistinct,
+      nulls: nullsDistinct ? 'distinct' : 'alike',
       index: 'uq_call',
     });
     expect(call.indexes.find((i) => i.name === 'ix_call_title')).toMatchObject({

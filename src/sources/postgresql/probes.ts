@@ -8,7 +8,7 @@ import { getColumn, getTable } from '../../core/catalogue/lookups';
 import type { Catalogue, Column } from '../../core/catalogue/model';
 import type { Fact, Probe } from '../../core/evidence/evidence';
 import type { ProbedParent, ProbeRequest } from '../../core/evidence/requests';
-import { quote } from '../../core/dialects/postgresql/quote';
+import { quote } from '../../core/engines/postgresql/quote';
 import { groupBy } from '../../core/grouping';
 import { SourceError } from '../SourceError';
 import type { Ask } from './ask';

@@ -1,13 +1,15 @@
 // Every new rule is tried on a real server, in transactions that are rolled back.
 
+import { triggersFired } from '../../core/operations/proof';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import type { ReferentialAction } from '../../core/catalogue/model';
-import { postgresql } from '../../core/dialects/postgresql/index';
+import { postgresql } from '../../core/engines/postgresql/index';
 import type { Claim } from '../../core/evidence/claims';
-import { proofsOf, triggersFired } from '../../core/plan/proofs';
-import { openPostgresqlForChange } from './changing';
+import { kindOf, type Operation } from '../../core/operations/index';
+import { tryAction, tryBreaking } from '../run/prove';
+import { openSession } from './session';
 import { fingerprintOf } from './scratch';
 
 const database = useDatabase(`
@@ -23,18 +25,18 @@ const database = useDatabase(`
 `);
 const booking = tableId('port', 'booking');
 
-async function proven(change: string, operation: Parameters<typeof proofsOf>[0], undo: string): Promise<readonly string[]> {
+async function proven(change: string, operation: Operation, undo: string): Promise<readonly string[]> {
   await database.run(change);
   const before = await fingerprintOf(database.details);
-  const session = await openPostgresqlForChange(database.details);
+  const session = await openSession(database.details);
   const outcomes: string[] = [];
   try {
     const catalogue = await session.readCatalogue();
-    for (const proof of proofsOf(operation)) {
+    for (const proof of kindOf(operation).proofs?.(operation) ?? []) {
       const answer =
         proof.kind === 'action'
-          ? await session.proveAction(proof, postgresql.actionProof(proof, catalogue))
-          : await session.prove(proof, postgresql.proof(proof, catalogue));
+          ? await tryAction(session, postgresql.dialect, proof, postgresql.dialect.actionProof(proof, catalogue))
+          : await tryBreaking(session, postgresql.dialect, proof, postgresql.dialect.proof(proof, catalogue));
       const fired = triggersFired(proof, catalogue);
       outcomes.push(
         `${proof.kind === 'action' ? proof.event : proof.kind}: ${answer.outcome}${fired.length > 0 ? ` (${fired.join()})` : ''}`,
@@ -72,6 +74,7 @@ test.each([
         onUpdate,
         match: 'simple',
         deferrable: 'no',
+        rows: 'new only',
       },
       `alter table port.booking drop constraint fk_berth; update port.booking set area_code = 'A1', berth_no = 1 where id = 1`,
     );
@@ -89,7 +92,7 @@ test.each<[Claim, string]>([
 ])('of a check that keeps %j', async (claim, condition) => {
   const outcomes = await proven(
     `alter table port.booking add constraint ck_it check (${condition})`,
-    { kind: 'addCheck', table: booking, name: 'ck_it', claim },
+    { rows: 'new only', kind: 'addCheck', table: booking, name: 'ck_it', claim },
     'alter table port.booking drop constraint ck_it',
   );
   expect(outcomes).toEqual(['check: refused']);
@@ -99,7 +102,7 @@ test('a rule that is not in force is seen through', async () => {
   expect(
     await proven(
       'select 1',
-      { kind: 'addCheck', table: booking, name: 'ck_it', claim: { kind: 'notNegative', column: 'weight' } },
+      { rows: 'new only', kind: 'addCheck', table: booking, name: 'ck_it', claim: { kind: 'notNegative', column: 'weight' } },
       'select 1',
     ),
   ).toEqual(['check: accepted']);

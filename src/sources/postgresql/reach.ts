@@ -5,7 +5,7 @@
 
 import type pg from 'pg';
 import { tableId } from '../../core/catalogue/identifiers';
-import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
+import { quote, quoteTable } from '../../core/engines/postgresql/quote';
 import type { Reach, ReachLine, ReachQuestion, ReachReference } from '../../core/plan/reach';
 import { statementError } from './errors';
 

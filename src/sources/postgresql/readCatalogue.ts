@@ -22,7 +22,7 @@ import * as queries from './catalogueQueries';
 import { reading, type SessionLimits } from './connect';
 import { codeOf, statementError } from './errors';
 import { columnOf, sharing, typesOf } from './readColumns';
-import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNullsDistinct } from './readConstraints';
+import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNulls } from './readConstraints';
 
 type Row = readonly unknown[];
 
@@ -165,6 +165,8 @@ async function read(client: pg.Client, sizes: 'exact' | 'estimated', statistics:
   const tables = [...drafts.values()].map((draft) => tableOf(draft, ids, usable));
   const catalogue: Catalogue = {
     engine: { name: 'postgresql', version: version.split(' ')[0] ?? '' },
+    source: 'live',
+    unknown: [],
     database,
     schemas: [...schemas.values()],
     tables: tables.some((table) => table.kind === 'partitioned') ? withPartitions(tables) : tables,
@@ -301,7 +303,7 @@ function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolea
     ...(rewritten && { rewritten }),
     // Without the gaps.
     columns: columns.flat(),
-    constraints: constraints.map((constraint) => withNullsDistinct(constraint, indexes)),
+    constraints: constraints.map((constraint) => withNulls(constraint, indexes)),
     indexes,
     triggers,
     privileges,
@@ -318,7 +320,7 @@ function withPartitions(tables: readonly Table[]): readonly Table[] {
     if (table.kind !== 'partitioned' || own.length === 0) return table;
     return {
       ...table,
-      bytes: own.reduce((sum, part) => sum + part.bytes, 0),
+      bytes: own.reduce((sum, part) => sum + (part.bytes ?? 0), 0),
       estimatedRows: own.some((part) => part.estimatedRows === null)
         ? table.estimatedRows
         : own.reduce((sum, part) => sum + (part.estimatedRows ?? 0), 0),

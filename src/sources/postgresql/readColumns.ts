@@ -122,12 +122,16 @@ export function columnOf(row: Row, { table, types, spelt, shared, statistics, ro
     nullable: !notNull || validated === false,
     ...(named !== null && { notNull: { name: named, validated: validated === true } }),
     default: generated === '' ? expression : null,
+    fillsItself: identity !== '' || (generated === '' && makesIdentity.test(expression ?? '')),
     identity: identity === 'a' ? 'always' : identity === 'd' ? 'by default' : null,
     generated: generated === '' ? null : expression,
     comment,
     statistics: columnStatistics(statistics, rows),
   };
 }
+
+// A default that gives the next number, or a made-up identifier.
+const makesIdentity = /^(pg_catalog\.)?(nextval|gen_random_uuid|uuid_generate_v\d)\(/;
 
 // n_distinct below zero is a share of the rows: pg_stats in the manual.
 function columnStatistics(row: readonly [number, number] | null, rows: number | null): ColumnStatistics | null {

@@ -70,7 +70,7 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
     case 'p':
       return { ...base, kind: 'primary key', index: index ?? name };
     case 'u':
-      return { ...base, kind: 'unique', index: index ?? name, nullsDistinct: true };
+      return { ...base, kind: 'unique', index: index ?? name, nulls: 'distinct' };
     case 'f':
       return {
         ...base,
@@ -90,9 +90,9 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
 }
 
 /** Whether nulls may repeat is a matter of the index behind a constraint. */
-export function withNullsDistinct(constraint: Constraint, indexes: readonly Index[]): Constraint {
+export function withNulls(constraint: Constraint, indexes: readonly Index[]): Constraint {
   if (constraint.kind !== 'unique') return constraint;
-  return { ...constraint, nullsDistinct: indexes.find((index) => index.name === constraint.index)?.nullsDistinct ?? true };
+  return { ...constraint, nulls: indexes.find((index) => index.name === constraint.index)?.nulls ?? 'distinct' };
 }
 
 /** What an index is read with. */
@@ -132,7 +132,7 @@ export function indexOf(row: Row, { names, collations, constraintByIndex }: Inde
     unique,
     valid,
     predicate,
-    nullsDistinct,
+    nulls: nullsDistinct ? 'distinct' : 'alike',
     columns: columns.slice(0, keyCount),
     included: columns.slice(keyCount).filter((column) => column !== null),
     constraint: constraintByIndex.get(name) ?? null,

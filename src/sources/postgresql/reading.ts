@@ -3,7 +3,7 @@
 import type { Table } from '../../core/catalogue/model';
 import type { How } from '../../core/evidence/evidence';
 import type { Depth } from '../../core/evidence/requests';
-import { quoteTable } from '../../core/dialects/postgresql/quote';
+import { quoteTable } from '../../core/engines/postgresql/quote';
 
 const mostSampled = 25_000;
 const fewestSampled = 10_000;
@@ -19,7 +19,7 @@ export interface Answer<Request, Result> {
 
 /** Rows by the server's estimate, else by size. */
 function rowsOf(table: Table): number {
-  return table.estimatedRows !== null && table.estimatedRows > 0 ? table.estimatedRows : table.bytes / 120;
+  return table.estimatedRows !== null && table.estimatedRows > 0 ? table.estimatedRows : (table.bytes ?? 0) / 120;
 }
 
 /**

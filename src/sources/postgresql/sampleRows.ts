@@ -5,8 +5,8 @@
 import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
-import { quote, quoteTable } from '../../core/dialects/postgresql/quote';
-import type { Reference } from '../../core/plan/operations';
+import { quote, quoteTable } from '../../core/engines/postgresql/quote';
+import type { Reference } from '../../core/operations/reference';
 import { type TableId, tableId } from '../../core/catalogue/identifiers';
 import { SourceError } from '../SourceError';
 

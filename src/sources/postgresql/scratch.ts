@@ -7,7 +7,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
-import { literal, quote, relationText } from '../../core/dialects/postgresql/quote';
+import { literal, quote, relationText } from '../../core/engines/postgresql/quote';
 import type { ConnectionDetails } from '../source';
 import { SourceError } from '../SourceError';
 import { openChanging, openReading, reading } from './connect';

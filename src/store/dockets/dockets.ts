@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../core/catalogue/model';
-import type { Mode } from '../../core/plan/locks';
+import type { Mode } from '../../core/plan/cost';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/question';

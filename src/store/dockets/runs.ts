@@ -1,4 +1,4 @@
-import type { Direction } from '../../core/plan/runnable';
+import type { Direction } from '../../core/plan/direction';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
 export type RunState = 'queued' | 'running' | 'paused' | 'done' | 'stopped';

@@ -1,5 +1,6 @@
+import type { Proposal } from '../../core/remedies/index';
 import { openStates, type FindingState } from '../../core/ratchet/states';
-import type { Concern, Finding, FindingId, FoundObject, Proposal, Severity } from '../../core/rules/rule';
+import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../core/rules/rule';
 import { objectInWords } from '../../core/ratchet/mended';
 import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';

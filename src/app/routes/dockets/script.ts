@@ -1,6 +1,6 @@
 import { enter } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
-import { scriptForms, scriptNames } from '~/core/dialects/dialect';
+import { scriptForms, scriptNames } from '~/core/engines/dialect';
 import { findDocket } from '~/store/dockets/dockets';
 import { planDocket } from '~/work/dockets';
 import type { Route } from './+types/script';

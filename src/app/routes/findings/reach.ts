@@ -9,8 +9,8 @@ import { type Reach, reachReferences } from '~/core/plan/reach';
 import { tableOf } from '~/core/rules/audit';
 import { referentialActions } from '~/core/rules/rule';
 import { parse } from '~/input/parse';
-import { withParent } from '~/core/remedies/parentQuestion';
-import { answersIn } from '~/core/remedies/questions';
+import { chosenReference } from '~/core/remedies/reference/parent';
+import { answersIn } from '~/core/remedies/index';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/reach';
@@ -35,13 +35,13 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     const catalogue = await latestCatalogue(store, source.id);
     if (!row || !catalogue) throw notFound('There is no such finding', 'It may belong to another source.');
     const finding = coreFinding(row);
-    const { proposal } = finding;
-    if (proposal.kind !== 'foreignKey') return unanswered('Nothing is deleted by this: it proposes no reference.');
     const { searchParams } = new URL(request.url);
+    const reference = chosenReference(finding, catalogue, answersIn(searchParams));
+    if (!reference) return unanswered('Nothing is deleted by this: it proposes no reference.');
+    const { columns, references } = reference;
     const parsed = await parse(ReachShape, { onDelete: searchParams.get('onDelete'), key: searchParams.get('key') ?? '' });
     if (!parsed.ok) return unanswered('Choose one of the actions above, and a key of at most 1000 characters.');
     const { key, onDelete } = parsed.value;
-    const { columns, references } = withParent(finding, proposal, catalogue, answersIn(searchParams)).proposal;
     const parent = tableId(references.schema, references.table);
     const { columns: parentColumns } = references;
     if (key !== '' && parentColumns.length > 1)

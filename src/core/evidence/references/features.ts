@@ -8,7 +8,7 @@ import { namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } f
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type Bounds, boundsOf } from '../bounds';
 import { type Evidence, findFact, profileOf, sampleOf, uniquenessOf } from '../evidence';
-import { isOwnId, numbersItself } from '../keyNames';
+import { isOwnId } from '../keyNames';
 import { flag } from '../logit';
 import type { SampledColumn } from '../sample';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
@@ -134,12 +134,12 @@ export function ownFeaturesOf(candidate: ReferenceCandidate, around: Surrounding
     empty: flag(isEmpty(candidate, evidence)),
     unmeasured: flag(orphanShare === null),
     primary: flag(candidate.primary),
-    selfFilling: flag(targets.length === 1 && target && numbersItself(target)),
+    selfFilling: flag(targets.length === 1 && target && target.fillsItself),
     parentRefers: flag(targets.length === 1 && target && referring.has(target.id)),
     indexed: flag(indexesAround && isIndexed),
     unindexed: flag(indexesAround && !isIndexed),
     ownKey: flag(ownKey),
-    fillsItself: flag(ownKey && single && numbersItself(single)),
+    fillsItself: flag(ownKey && single && single.fillsItself),
     inherited: flag(candidate.columns.some((column) => isInherited(catalogue, child, column))),
     sameDomain: flag(columns.some((column, i) => column.domain !== null && column.domain === targets[i]?.domain)),
     sameType: flag(columns.every((column, i) => column.declaredType === targets[i]?.declaredType)),

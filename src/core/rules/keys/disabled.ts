@@ -1,6 +1,7 @@
 import { primaryKeyOf } from '../../catalogue/lookups';
 import { rowOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly name: string;

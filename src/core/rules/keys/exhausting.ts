@@ -2,7 +2,8 @@ import { columnId } from '../../catalogue/identifiers';
 import { findSequence, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type Evidence, profileOf } from '../../evidence/evidence';
-import { byHand, defineRule, type Severity } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly last: number;

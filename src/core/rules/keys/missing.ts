@@ -5,16 +5,14 @@ import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPri
 import { counted, rowOf } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
 import { surrogateName, whyNotNumbered } from '../../evidence/keys';
-import { type Audit, byHand, defineRule, type Severity } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import type { OfferedKey } from '../../remedies/keys/primary-key';
+import { type Audit, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly rows: number | null;
   readonly how: How | null;
   readonly candidates: readonly KeyCandidate[];
-  /** The name for a surrogate key column that the table does not use yet. */
-  readonly surrogate: string;
-  /** Tables that refer to this one, declared or likely. */
-  readonly children: readonly KeyChild[];
   /** Why it cannot be given a surrogate; left out when it can. */
   readonly unnumbered?: string;
 }
@@ -34,23 +32,18 @@ export const missingKey = defineRule<Facts>({
       const best = candidates.find(isProposable);
       const surrogate = surrogateName(table);
       const unnumbered = whyNotNumbered(table, audit.catalogue);
+      const rows = profile?.result.rows ?? null;
+      const offered = { rows, candidates: candidates.map(offeredKey), surrogate, children: childrenOf(audit, table) };
       yield {
         table: table.id,
         columns: [],
-        severity: severityOf(audit, table, profile?.result.rows ?? null),
+        severity: severityOf(audit, table, rows),
         confidence: best ? Math.min(0.99, Math.max(0.5, shareOf(best, candidates)) * strengthOf(best.how)) : 0.95,
-        facts: {
-          rows: profile?.result.rows ?? null,
-          how: profile?.how ?? null,
-          candidates,
-          surrogate,
-          children: childrenOf(audit, table),
-          ...(unnumbered !== null && { unnumbered }),
-        },
+        facts: { rows, how: profile?.how ?? null, candidates, ...(unnumbered !== null && { unnumbered }) },
         proposal: best
-          ? { kind: 'primaryKey', columns: best.columns }
+          ? { kind: 'primaryKey', columns: best.columns, ...offered }
           : unnumbered === null
-            ? { kind: 'surrogateKey', columns: [surrogate] }
+            ? { kind: 'surrogateKey', columns: [surrogate], ...offered }
             : byHand([]),
       };
     }
@@ -77,6 +70,17 @@ export const missingKey = defineRule<Facts>({
   },
 });
 
+function offeredKey({ columns, nullRows, score, reasons }: KeyCandidate): OfferedKey {
+  return { columns, nullRows, score, reasons: reasons.slice(0, 2) };
+}
+
+// Declared or likely.
+function childrenOf({ catalogue, references }: Audit, table: Table): readonly KeyChild[] {
+  const likely = referencesOn(references, table.id).filter((reference) => reference.confidence >= 0.5);
+  const ids = new Set([...referencesTo(catalogue, table.id).map(({ child }) => child.id), ...likely.map(({ child }) => child)]);
+  return [...ids].map((id) => ({ table: id, rows: findTable(catalogue, id)?.estimatedRows ?? null }));
+}
+
 /** The probability that this one is meant, beside the others and beside none of them. */
 function shareOf(best: KeyCandidate, candidates: readonly KeyCandidate[]): number {
   return Math.exp(best.score) / (1 + candidates.reduce((sum, { score }) => sum + Math.exp(score), 0));
@@ -86,10 +90,4 @@ function severityOf(audit: Audit, table: Table, rows: number | null): Severity {
   const children = referencesOn(audit.references, table.id).length + referencesTo(audit.catalogue, table.id).length;
   if (children > 0 || (rows ?? 0) >= manyRows) return 'Critical';
   return rows === 0 ? 'Moderate' : 'Serious';
-}
-
-function childrenOf({ catalogue, references }: Audit, table: Table): readonly KeyChild[] {
-  const likely = referencesOn(references, table.id).filter((reference) => reference.confidence >= 0.5);
-  const ids = new Set([...referencesTo(catalogue, table.id).map(({ child }) => child.id), ...likely.map(({ child }) => child)]);
-  return [...ids].map((id) => ({ table: id, rows: findTable(catalogue, id)?.estimatedRows ?? null }));
 }

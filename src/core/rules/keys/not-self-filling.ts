@@ -5,7 +5,8 @@ import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly type: string;

@@ -4,7 +4,8 @@ import { isOwnId } from '../../evidence/keyNames';
 import { plausibleUniques } from '../../evidence/uniques';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, rowOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { apply } from '../../catalogue/apply';
+import { apply } from '../../operations/index';
 import { tableId } from '../../catalogue/identifiers';
 import { sketch } from '../../../../test/kit/sketch';
 import { audit } from '../audit';
@@ -10,7 +10,7 @@ const drawn = sketch(`
   port.call:  id key, berth_id -> port.berth.id
 `);
 const rename = (table: string, from: string, to: string, catalogue = drawn) =>
-  apply({ kind: 'renameConstraint', table: tableId('port', table), from, to }, catalogue);
+  apply({ kind: 'rename', table: tableId('port', table), from, to }, catalogue);
 const found = (catalogue = drawn) =>
   audit(catalogue, {})
     .filter((f) => f.rule === 'naming/generated')

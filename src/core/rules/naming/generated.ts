@@ -53,8 +53,8 @@ export const generatedName = defineRule<Facts>({
 function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNames) {
   for (const constraint of table.constraints) {
     const named = namedConstraint(catalogue, table, constraint);
-    const usual = keepsServerNames(style, constraint.kind) && isServerName(constraint.name, named);
-    if (usual || !isMadeBySystem(constraint.name, named)) continue;
+    const usual = keepsServerNames(style, constraint.kind) && isServerName(style, constraint.name, named);
+    if (usual || !(constraint.systemNamed ?? isMadeBySystem(style, constraint.name, named))) continue;
     const suggested = freeName(style, named, taken);
     if (suggested === constraint.name) continue;
     taken.add(suggested);

@@ -1,6 +1,7 @@
 import { type How, howInWords, profileOf, rowsLine } from '../../evidence/evidence';
 import { counted } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;

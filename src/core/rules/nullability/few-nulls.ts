@@ -37,7 +37,7 @@ export const fewNulls = defineRule<Facts, 'percent' | 'rows'>({
           severity: confidence >= 0.75 ? 'Moderate' : 'Minor',
           confidence,
           facts: { rows, nulls, how: profile.how, reasons },
-          proposal: { kind: 'nulls', columns: [column.name] },
+          proposal: { kind: 'nulls', columns: [column.name], rows: nulls },
         };
       }
     }

@@ -2,7 +2,8 @@ import { tableId } from '../../catalogue/identifiers';
 import { type How, howInWords, profileOf, rowsLine, sampleOf } from '../../evidence/evidence';
 import { wordsOf } from '../../naming/words';
 import { counted } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly type: string;

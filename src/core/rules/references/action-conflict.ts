@@ -1,6 +1,7 @@
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { ForeignKey, Table } from '../../catalogue/model';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly constraint: string;

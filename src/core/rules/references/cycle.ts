@@ -2,7 +2,8 @@ import type { TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';
 import { counted } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly ring: readonly string[];

@@ -1,7 +1,8 @@
 import { foreignKeysOf, referencesTo } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
 import { counted } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;

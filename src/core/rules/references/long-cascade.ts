@@ -3,7 +3,8 @@ import { findTable, referencesTo } from '../../catalogue/lookups';
 import type { Catalogue } from '../../catalogue/model';
 import { profileOf } from '../../evidence/evidence';
 import { counted, plural, rowOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   /** Tables that a delete reaches, nearest first, with their rows. */

@@ -4,7 +4,9 @@ import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidenc
 import type { InclusionRequest } from '../../evidence/requests';
 import { capital, counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { ForeignKey, Table } from '../../catalogue/model';
-import { byHand, defineRule, type Proposal } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import type { Proposal } from '../../remedies/index';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly name: string;
@@ -44,7 +46,7 @@ export const orphans = defineRule<Facts>({
             orphanValues,
             how: fact.how,
           },
-          proposal: key.enforced ? validation(key, parent) : byHand(key.columns),
+          proposal: key.enforced ? validation(key, parent, orphanRows) : byHand(key.columns),
         };
       }
     }
@@ -89,11 +91,12 @@ export function inclusionOf(table: Table, key: ForeignKey): InclusionRequest {
   return { kind: 'inclusion', table: table.id, columns: key.columns, parent: key.parent, parentColumns: key.parentColumns };
 }
 
-export function validation({ columns, name, parentColumns }: ForeignKey, parent: Table): Proposal {
+export function validation({ columns, name, parentColumns }: ForeignKey, parent: Table, orphanRows: number | null): Proposal {
   return {
     kind: 'validate',
     columns,
     name,
     references: { schema: parent.schema, table: parent.name, columns: parentColumns },
+    orphanRows,
   };
 }

@@ -4,7 +4,8 @@ import { findFact, type How, howInWords, uniquenessOf } from '../../evidence/evi
 import type { RepeatsRequest } from '../../evidence/requests';
 import type { WeighedReference } from '../../evidence/references/weigh';
 import { counted, rowOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly child: string;

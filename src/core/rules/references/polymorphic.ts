@@ -3,7 +3,8 @@ import type { Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
 import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly type: string;

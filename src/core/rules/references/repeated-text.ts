@@ -3,7 +3,8 @@ import type { Catalogue } from '../../catalogue/model';
 import { type How, howInWords, sampleOf } from '../../evidence/evidence';
 import type { WeighedReference } from '../../evidence/references/weigh';
 import { counted, plural, rowOf, spoken } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly parent: string;

@@ -2,7 +2,8 @@ import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly declared: boolean;

@@ -6,7 +6,8 @@ import type { ConfidencePart } from '../../evidence/references/weigh';
 import { featureWords } from '../../evidence/references/features';
 import { isTooWide } from '../../evidence/widths';
 import { standsForAnother } from './repeated-text';
-import { defineRule, type ProposedParent, type Severity } from '../rule';
+import type { ProposedParent } from '../../remedies/reference/proposed';
+import { defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly parent: ProposedParent;
@@ -19,15 +20,6 @@ interface Facts {
   /** What the name says. */
   readonly reason: string;
   readonly parts: readonly ConfidencePart[];
-  /** Other parents that the same columns could refer to; left out by older surveys. */
-  readonly parents?: readonly OtherParent[];
-}
-
-export interface OtherParent {
-  readonly columns: readonly string[];
-  readonly parent: ProposedParent;
-  readonly confidence: number;
-  readonly orphanRows: number | null;
 }
 
 /** Columns that speak of another table's key, which no foreign key holds to it; orphans are counted. */
@@ -60,14 +52,19 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
           how: reference.how,
           reason: reference.reason,
           parts: reference.parts.slice(0, 8),
-          parents: reference.rivals.map(({ columns, parent: id, parentColumns, confidence, inclusion }) => ({
+        },
+        proposal: {
+          kind: 'foreignKey',
+          columns: reference.columns,
+          references: parent,
+          orphanRows: counts?.orphanRows ?? null,
+          others: reference.rivals.map(({ columns, parent: id, parentColumns, confidence, inclusion }) => ({
             columns,
             parent: { schema: getTable(catalogue, id).schema, table: getTable(catalogue, id).name, columns: parentColumns },
             confidence,
             orphanRows: inclusion?.orphanRows ?? null,
           })),
         },
-        proposal: { kind: 'foreignKey', columns: reference.columns, references: parent },
       };
     }
   },

@@ -5,7 +5,8 @@ import { namedColumn, namedKey } from '../../evidence/references/naming';
 import { likenessOf } from '../../evidence/references/likeness';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly parent: string;

@@ -2,7 +2,8 @@ import { foreignKeysOf, getTable, isIndexed } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
-import { byHand, defineRule, type Severity } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly constraint: string;

@@ -1,7 +1,8 @@
 import { getTable } from '../../catalogue/lookups';
 import { findFact } from '../../evidence/evidence';
 import { counted } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 import { doubtful, inclusionOf, validation } from './orphans';
 
 interface Facts {
@@ -29,7 +30,7 @@ export const unvalidatedReference = defineRule<Facts>({
           severity: key.enforced ? (orphanRows === 0 ? 'Minor' : 'Moderate') : 'Serious',
           confidence: 1,
           facts: { name: key.name, parent: parent.id, enforced: key.enforced, orphanRows },
-          proposal: orphanRows === 0 && key.enforced ? validation(key, parent) : byHand(key.columns),
+          proposal: orphanRows === 0 && key.enforced ? validation(key, parent, orphanRows) : byHand(key.columns),
         };
       }
     }

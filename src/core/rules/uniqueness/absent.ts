@@ -2,7 +2,8 @@ import { findFact, type How, howInWords, profileOf, rowsLine, strengthOf, unique
 import { plausibleUniques } from '../../evidence/uniques';
 import { counted, plural, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
-import { byHand, defineRule, type Severity } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly rows: number;

@@ -1,5 +1,6 @@
 import { uniqueIndexOver } from '../../catalogue/lookups';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly index: string;

@@ -5,7 +5,8 @@ import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../eviden
 import type { RepeatsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
-import { type Audit, byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;

@@ -5,7 +5,8 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly flag: string;

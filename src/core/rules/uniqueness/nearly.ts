@@ -11,7 +11,9 @@ import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier } from
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
-import { byHand, defineRule, type LikelyChild } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import type { LikelyChild } from '../../remedies/rows/repeats';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -50,7 +52,7 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
           facts: { rows, nullRows, repeatedRows, repeatedValues, how: fact.how },
           proposal: isTooWide(audit.evidence, table.id, columns)
             ? byHand(columns)
-            : { kind: 'repeats', columns, children: likelyChildren(audit, table) },
+            : { kind: 'repeats', columns, children: likelyChildren(audit, table), rows: repeatedRows, values: repeatedValues },
         };
       }
     }

@@ -1,6 +1,7 @@
 import { profileOf } from '../../evidence/evidence';
 import { counted, rowOf } from '../../naming/words';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly constraint: string;
@@ -17,7 +18,7 @@ export const nullsRepeat = defineRule<Facts>({
     for (const table of tables) {
       const profile = profileOf(evidence, table.id)?.result;
       for (const constraint of table.constraints) {
-        if (constraint.kind !== 'unique' || !constraint.nullsDistinct || !profile) continue;
+        if (constraint.kind !== 'unique' || constraint.nulls !== 'distinct' || !profile) continue;
         const nullable = constraint.columns.filter((name) => (profile.columns[name]?.nulls ?? 0) > 0);
         const nullRows = Math.max(0, ...nullable.map((name) => profile.columns[name]?.nulls ?? 0));
         if (nullRows < 2) continue;
@@ -46,7 +47,7 @@ export const nullsRepeat = defineRule<Facts>({
       ],
       reasons: ['UNIQUE takes nulls for different from each other unless it says NULLS NOT DISTINCT'],
       advice:
-        'Declare NULLS NOT DISTINCT (PostgreSQL 15 and later), or make the columns NOT NULL, or say by a partial index what is meant.',
+        'Declare NULLS NOT DISTINCT where the server can (SQL:2023), or make the columns NOT NULL, or say by a partial index what is meant.',
     };
   },
 });

@@ -1,6 +1,7 @@
 import { includesColumns, sameColumns, sameColumnSet } from '../../catalogue/lookups';
 import type { Index, Table } from '../../catalogue/model';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 interface Facts {
   readonly kind: 'unique' | 'index';

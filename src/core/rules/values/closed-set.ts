@@ -45,7 +45,12 @@ export const closedSet = defineRule<Facts, 'rows'>({
           severity: named ? 'Moderate' : 'Minor',
           confidence: named ? 0.85 : 0.55,
           facts: { values: frequentOf(audit, table, column), rows: fact.result.rows, others: fact.result.broken, how: fact.how },
-          proposal: { kind: 'check', columns: [column.name], claim: requestFor(audit, table, column).claim },
+          proposal: {
+            kind: 'check',
+            columns: [column.name],
+            claim: requestFor(audit, table, column).claim,
+            rows: fact.result.broken,
+          },
         };
       }
     }

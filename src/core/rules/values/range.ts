@@ -54,7 +54,7 @@ export const range = defineRule<Facts>({
           severity: broken > 0 ? 'Serious' : 'Minor',
           confidence: claim.kind === 'ordered' ? 0.85 : 0.65,
           facts: { claim, rows, broken, how: fact.how },
-          proposal: { kind: 'check', columns, claim },
+          proposal: { kind: 'check', columns, claim, rows: broken },
         };
       }
     }

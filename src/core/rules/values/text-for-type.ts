@@ -6,7 +6,8 @@ import type { ViolationsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { counted, withArticle } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly form: Form;

@@ -1,5 +1,6 @@
 import type { Table } from '../../catalogue/model';
-import { byHand, defineRule } from '../rule';
+import { byHand } from '../../remedies/by-hand';
+import { defineRule } from '../rule';
 
 /** Columns of the schema with a time zone, and without one. */
 interface Facts {

@@ -21,7 +21,7 @@ export const unvalidatedCheck = defineRule<Facts>({
           severity: 'Moderate',
           confidence: 1,
           facts: { constraint: constraint.name, expression: constraint.expression },
-          proposal: { kind: 'validate', columns: constraint.columns, name: constraint.name },
+          proposal: { kind: 'validate', columns: constraint.columns, name: constraint.name, orphanRows: null },
         };
       }
     }

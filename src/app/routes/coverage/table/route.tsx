@@ -80,8 +80,9 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       <div className="mono mute">{visible(t.id)}</div>
       <h1>{open.length === 0 ? 'Nothing open here' : counted(open.length, 'open finding')}</h1>
       <div className="small mute">
-        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {sizeInWords(t.bytes)}. {counted(t.parents, 'parent')},{' '}
-        {t.children === 1 ? '1 child' : `${t.children} children`}.{t.comment ? ` ${t.comment}.` : ''}
+        {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {t.bytes === null ? 'of unknown size' : sizeInWords(t.bytes)}.{' '}
+        {counted(t.parents, 'parent')}, {t.children === 1 ? '1 child' : `${t.children} children`}.
+        {t.comment ? ` ${t.comment}.` : ''}
       </div>
       {t.notMeasured && <p className="notice warn">{t.notMeasured}</p>}
       {open.length > 0 && <h2>Open here</h2>}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { Script } from '~/app/ui/Script';
-import { type ScriptForm, type ScriptName } from '~/core/dialects/dialect';
+import type { ScriptForm, ScriptName } from '~/core/engines/dialect';
 
 interface DocketScriptProps {
   readonly source: number;

@@ -1,7 +1,7 @@
 import { visible } from '~/core/naming/visible';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
-import { proofsInWords } from '~/core/plan/proofs';
+import { proofsInWords } from '~/core/operations/proof';
 import type { ProofRow, RunRow, RunStepRow } from '~/store/dockets/runs';
 
 interface RunLogProps {

@@ -1,4 +1,4 @@
-import { type Mode, modes } from '~/core/plan/locks';
+import { type Mode, modes } from '~/core/plan/cost';
 import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import {

@@ -9,11 +9,11 @@ import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { usePolling } from '~/app/ui/usePolling';
 import { VirtualList } from '~/app/ui/VirtualList';
-import { postgresql } from '~/core/dialects/postgresql/index';
-import { operationInWords } from '~/core/plan/inWords';
+import { engineOf } from '~/core/engines/index';
+import { operationInWords } from '~/core/operations/index';
+import { operationsOf } from '~/core/plan/direction';
 import type { Rehearsal } from '~/core/plan/rehearsal';
 import { costInWords, wholeTime } from '~/core/plan/times';
-import { operationsOf } from '~/core/plan/runnable';
 import { counted } from '~/core/naming/words';
 import { objectInWords } from '~/core/ratchet/mended';
 import { changeableStates } from '~/core/ratchet/states';
@@ -104,7 +104,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       plan && catalogue
         ? plan.steps.map(({ operation, cost }) => ({
             title: visible(operationInWords(operation)),
-            transaction: !postgresql.stretches(operation, plan.mode).some((stretch) => stretch.alone),
+            transaction: !engineOf(catalogue)
+              .dialect.stages(operation, plan.mode)
+              .some((stage) => stage.alone),
             ...costInWords(operation, cost, catalogue, speed),
           }))
         : [],
@@ -138,7 +140,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     place: {
       server: where.words,
       confirm: source.environment === 'production',
-      bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + table.bytes, 0),
+      bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + (table.bytes ?? 0), 0),
     },
     run: last ? { ...last, steps: await listSteps(store, last.id), proofs: await listProofsOfRun(store, last.id) } : null,
     earlier: runs.slice(1),

@@ -5,7 +5,7 @@ import { Form, Link, useLocation, useNavigate, useNavigation, useSubmit } from '
 import { useAllowed } from '~/app/ui/useAllowed';
 import { useKeys } from '~/app/ui/keys';
 import { Script } from '~/app/ui/Script';
-import { type ScriptForm, scriptForms } from '~/core/dialects/dialect';
+import { type ScriptForm, scriptForms } from '~/core/engines/dialect';
 import { changeableStates } from '~/core/ratchet/states';
 import { type Question, typedName } from '~/core/remedies/question';
 import { Touches } from './Touches';

@@ -7,18 +7,17 @@ import { columnInWords, constraintInWords, referenceInWords } from '~/core/catal
 import { tableId } from '~/core/catalogue/identifiers';
 import { findConstraint, findTable } from '~/core/catalogue/lookups';
 import type { Catalogue } from '~/core/catalogue/model';
-import { postgresql } from '~/core/dialects/postgresql/index';
+import { engineOf } from '~/core/engines/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
-import { operationInWords } from '~/core/plan/inWords';
-import type { Mode } from '~/core/plan/locks';
+import { operationInWords } from '~/core/operations/index';
+import type { Mode } from '~/core/plan/cost';
+import { dependentsOf } from '~/core/catalogue/dependents';
+import { chosenReference } from '~/core/remedies/reference/parent';
+import { outcomeInWords, questionsFor } from '~/core/remedies/index';
 import { planFor } from '~/core/plan/plan';
 import { costInWords } from '~/core/plan/times';
-import { dependentsOf } from '~/core/remedies/dependents';
 import { isGone } from '~/core/ratchet/mended';
-import { withParent } from '~/core/remedies/parentQuestion';
 import { completeDecision, type Decision } from '~/core/remedies/question';
-import { outcomeInWords } from '~/core/remedies/inWords';
-import { questionsFor } from '~/core/remedies/questions';
 import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
 import type { Finding } from '~/core/rules/rule';
 import { findDocketOf } from '~/store/dockets/dockets';
@@ -144,15 +143,13 @@ async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue:
   const speed = await findSpeed(store, source.id);
   const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(room, needs)] : [])));
   const heading = { title: finding.rule, source: source.name, madeAt: catalogue.engine.version };
-  const statements = postgresql.statementScripts(plan, heading);
-  const guarded = postgresql.scripts(plan, heading);
+  const { dialect } = engineOf(catalogue);
+  const statements = dialect.statementScripts(plan, heading);
+  const guarded = dialect.scripts(plan, heading);
   return {
     questions,
     decision,
-    parent:
-      finding.proposal.kind === 'foreignKey'
-        ? withParent(finding, finding.proposal, catalogue, decision).proposal.references
-        : null,
+    parent: chosenReference(finding, catalogue, decision)?.references ?? null,
     outcome: outcomeInWords(finding, decision, catalogue),
     possible: plan.steps.length > 0,
     scripts: {

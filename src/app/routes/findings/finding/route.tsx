@@ -8,7 +8,7 @@ import { Script } from '~/app/ui/Script';
 import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
-import { answersIn } from '~/core/remedies/questions';
+import { answersIn } from '~/core/remedies/index';
 import { addToDocket, takeFromDocket } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
 import { exempt, unexempt } from '~/work/settling';

@@ -1,0 +1,20 @@
+import type { TableId } from './identifiers';
+import { findConstraint, foreignKeysOf, getTable } from './lookups';
+import type { Catalogue } from './model';
+
+/** What a new name of a constraint touches, in words; programs outside of the database are not to be seen from here, and are said to be. */
+export function dependentsOf(table: TableId, name: string, catalogue: Catalogue): readonly string[] {
+  const constraint = findConstraint(getTable(catalogue, table), name);
+  if (!constraint) return [];
+  const index = 'index' in constraint && constraint.kind !== 'foreign key' ? constraint.index : null;
+  const resting = catalogue.tables.flatMap((child) =>
+    foreignKeysOf(child)
+      .filter((key) => index !== null && key.parent === table && key.index === index)
+      .map((key) => `${key.name} of ${child.id}`),
+  );
+  return [
+    ...(index === null ? [] : [`Its index ${index} is renamed with it.`]),
+    ...(resting.length === 0 ? [] : [`These references rest on it and go on to: ${resting.join(', ')}.`]),
+    `Programs outside of the database that say ON CONSTRAINT ${name}, or look for it in error messages, have to follow; Pawl cannot see them.`,
+  ];
+}

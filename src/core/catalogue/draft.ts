@@ -1,0 +1,74 @@
+// A catalogue while it is changed: tables by their ids, each replaced on its own, so that a change costs what it
+// changes and not the whole catalogue. Made from a catalogue, and a catalogue can be made of it at any time.
+
+import { CatalogueError } from './CatalogueError';
+import type { TableId } from './identifiers';
+import { heirsOf, referencesTo } from './lookups';
+import type { Catalogue, Table } from './model';
+
+export class Draft {
+  private readonly changed = new Map<TableId, Table>();
+  private readonly order: ReadonlyMap<TableId, number>;
+  /** Tables that have been given a reference to a table since. */
+  private readonly referring = new Map<TableId, Set<TableId>>();
+
+  constructor(private readonly catalogue: Catalogue) {
+    this.order = orderOf(catalogue);
+  }
+
+  find(id: TableId): Table | null {
+    const at = this.order.get(id);
+    return this.changed.get(id) ?? (at === undefined ? null : (this.catalogue.tables[at] ?? null));
+  }
+
+  /** Throws when there is no such table. */
+  get(id: TableId): Table {
+    const table = this.find(id);
+    if (!table) throw new CatalogueError(`No table ${id} in the catalogue of ${this.catalogue.database}.`);
+    return table;
+  }
+
+  put(table: Table): void {
+    this.changed.set(table.id, table);
+    for (const constraint of table.constraints) {
+      if (constraint.kind !== 'foreign key') continue;
+      const own = this.referring.get(constraint.parent) ?? new Set<TableId>();
+      this.referring.set(constraint.parent, own.add(table.id));
+    }
+  }
+
+  /** Tables that refer to one. */
+  childrenOf(parent: TableId): readonly TableId[] {
+    const before = referencesTo(this.catalogue, parent).map(({ child }) => child.id);
+    return [...new Set([...before, ...(this.referring.get(parent) ?? [])])];
+  }
+
+  /** Every table below one that inherits from it, or is part of it. */
+  descendantsOf(parent: TableId): readonly TableId[] {
+    const found = new Set<TableId>();
+    const add = (id: TableId): void => {
+      for (const heir of heirsOf(this.catalogue, id)) {
+        if (found.has(heir.id)) continue;
+        found.add(heir.id);
+        add(heir.id);
+      }
+    };
+    add(parent);
+    return [...found];
+  }
+
+  /** The same catalogue when nothing has changed. */
+  done(): Catalogue {
+    if ([...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table))
+      return this.catalogue;
+    return { ...this.catalogue, tables: this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table) };
+  }
+}
+
+const orders = new WeakMap<Catalogue, ReadonlyMap<TableId, number>>();
+
+function orderOf(catalogue: Catalogue): ReadonlyMap<TableId, number> {
+  let order = orders.get(catalogue);
+  if (!order) orders.set(catalogue, (order = new Map(catalogue.tables.map((table, i) => [table.id, i]))));
+  return order;
+}

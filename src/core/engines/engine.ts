@@ -1,0 +1,46 @@
+// What the core must know of an engine: what it can do, how it names and stores, how it is written to. Pure: nothing
+// here reads or runs. No file outside of an engine's own folders names one.
+
+import type { Column, Table } from '../catalogue/model';
+import type { NamedKind } from '../naming/style';
+import type { Dialect } from './dialect';
+
+export interface Engine {
+  /** For every text that names it. */
+  readonly title: string;
+  /** `version` as the server spells it. */
+  readonly traits: (version: string) => Traits;
+  readonly names: NameRules;
+  readonly types: TypeRules;
+  readonly dialect: Dialect;
+}
+
+/** What engines can do, or do differently. */
+export interface Traits {
+  /** False where each DDL statement commits: then nothing is promised to be rolled back. */
+  readonly transactionalDdl: boolean;
+  /** Whether a constraint of a table can be added without a look at the rows that are there, which are checked later. */
+  readonly addedUnchecked: (what: 'foreign key' | 'check', table: Pick<Table, 'kind'>) => boolean;
+  /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
+  readonly namedNotNull: boolean;
+}
+
+export interface NameRules {
+  /** A name as long as names may be, or shorter by `room`, in what the engine counts. */
+  readonly shorten: (name: string, room?: number) => string;
+  /** What the server calls things by itself: templates with {table}, {columns} and {parent}. */
+  readonly templates: Readonly<Record<NamedKind, string>>;
+  /** The template of a check that speaks of several columns. */
+  readonly checkOfSeveral: string;
+}
+
+export interface TypeRules {
+  /** Bytes that a value of the type takes; null for one that is as long as it is. */
+  readonly fixedBytes: (column: Pick<Column, 'declaredType'>) => number | null;
+  /** The largest whole number that the type holds; null for one without such a bound. */
+  readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
+  /** Bytes that an index entry takes at most. */
+  readonly widestIndexed: number;
+  /** Casts in the text of views and functions, to be skipped when their joins are looked for. */
+  readonly casts: RegExp;
+}

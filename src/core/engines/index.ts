@@ -1,0 +1,34 @@
+// The engines that there are: a folder and a line each.
+
+import type { Catalogue } from '../catalogue/model';
+import type { Plan } from '../plan/plan';
+import type { Heading, ScriptForm, Scripts } from './dialect';
+import type { Engine, Traits } from './engine';
+import { postgresql } from './postgresql/index';
+
+export const engines = { postgresql } satisfies Readonly<Record<string, Engine>>;
+
+export type EngineName = keyof typeof engines;
+
+export const engineNames = Object.keys(engines) as readonly EngineName[];
+
+/** The engine of all that was kept before there were several. */
+export const firstEngine: EngineName = engineNames[0] ?? 'postgresql';
+
+export function engineNamed(name: EngineName): Engine {
+  return engines[name];
+}
+
+export function engineOf({ engine }: Pick<Catalogue, 'engine'>): Engine {
+  return engines[engine.name];
+}
+
+export function traitsOf({ engine }: Pick<Catalogue, 'engine'>): Traits {
+  return engines[engine.name].traits(engine.version);
+}
+
+/** The scripts of a plan, for its engine's own client; of bare statements there are two. */
+export function scriptsOf(plan: Plan, heading: Heading, form: ScriptForm): Partial<Scripts> {
+  const { dialect } = engines[plan.engine];
+  return form === 'statements' ? dialect.statementScripts(plan, heading) : dialect.scripts(plan, heading);
+}

@@ -1,0 +1,181 @@
+import { tableNames, type TableId } from '../../catalogue/identifiers';
+
+import type { Check } from '../../operations/check';
+import { brokenCondition } from './claims';
+import { childRows, orphanCondition, rowsOf } from './conditions';
+import { literal, quote, quoteList, quoteTable, tableText } from './quote';
+import { shorten } from './names';
+import { countUnfilled } from './operations/repairs';
+
+export function writeCheck(check: Check): string {
+  switch (check.kind) {
+    case 'nulls':
+      return lines(
+        'select count(*)',
+        `from ${quoteTable(check.table)}`,
+        `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
+      );
+    case 'repeats':
+      return lines(
+        'select count(*)',
+        'from (',
+        '  select 1',
+        `  from ${rowsOf(check.table, check.only === true)}`,
+        `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
+        `  group by ${quoteList(check.columns)}`,
+        '  having count(*) > 1',
+        ') as repeated',
+      );
+    case 'orphans':
+      return lines(
+        'select count(*)',
+        `from ${childRows(check.table, check.reference)} as child`,
+        `where ${orphanCondition(check.reference, check.values)}`,
+      );
+    case 'breaking':
+      return lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${brokenCondition(check.claim)}`);
+    case 'breakingDeclared':
+      return countBroken(check.table, check.name);
+    case 'unfilled':
+      return countUnfilled(check.repair);
+    case 'rowMissing':
+      return unless(
+        `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
+      );
+    case 'notAllowed':
+      return notAllowed(check);
+    case 'keyMissing':
+      return unless(primaryKey(check.table, check.columns));
+    case 'keyIndexMissing':
+      return unless(
+        `select 1 ${index(check.table, check.name)} and indisvalid`,
+        `  and not exists (${primaryKey(check.table, check.columns)})`,
+      );
+    case 'constraintMissing':
+      return unless(`${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''}`);
+    case 'constraintValidated':
+      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`;
+    case 'constraintPresent':
+      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
+    case 'indexMissing':
+      return unless(`select 1 ${index(check.table, check.name)} and indisvalid`);
+    case 'indexPresent':
+      return `select count(*) ${index(check.table, check.name)}`;
+    case 'indexBroken':
+      return `select count(*) ${index(check.table, check.name)} and not indisvalid`;
+    case 'nullable':
+      // From PostgreSQL 18 on it may hold for new rows only.
+      return lines(
+        'select count(*)',
+        'from pg_catalog.pg_attribute',
+        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and (not attnotnull or exists (`,
+        "  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated",
+        '))',
+      );
+    case 'notNullable':
+      return lines(
+        'select count(*)',
+        'from pg_catalog.pg_attribute',
+        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and attnotnull`,
+      );
+    case 'tableMissing':
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is null`;
+    case 'tablePresent':
+      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is not null`;
+    case 'columnMissing':
+      return unless(`select 1 ${column(check.table, check.column)}`);
+    case 'identityMissing':
+      return unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`);
+    case 'columnTaken':
+      return lines(
+        `select count(*) ${column(check.table, check.column)}`,
+        '  and not exists (',
+        '    select 1',
+        '    from pg_catalog.pg_depend join pg_catalog.pg_class as sequence on sequence.oid = objid',
+        "    where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'",
+        `      and sequence.relname = ${literal(numberingSequence(check.table, check.column))}`,
+        '  )',
+      );
+    case 'columnPresent':
+      return `select count(*) ${column(check.table, check.column)}`;
+  }
+}
+
+/** What numbers new rows while those that are there are numbered, a few blocks at a time. */
+export function numberingSequence(table: TableId, column: string): string {
+  return shorten(`pawl_${tableNames(table).table}_${column}`);
+}
+
+// Manual, 9.26 "Access Privilege Inquiry Functions".
+function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): string {
+  const asked = {
+    own: "not pg_catalog.pg_has_role(relowner, 'usage')",
+    refer: "not pg_catalog.has_any_column_privilege(pg_class.oid, 'references')",
+    create: "not pg_catalog.has_schema_privilege(relnamespace, 'create')",
+  }[right];
+  // By their names: whoever may not look into a schema may not ask for a table in it either.
+  const named = tables.map((id) => {
+    const { schema, table } = tableNames(id);
+    return `(${literal(schema)}, ${literal(table)})`;
+  });
+  return lines(
+    'select count(*)',
+    'from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace',
+    `where ${asked}`,
+    `  and (nspname, relname) in (${named.join(', ')})`,
+  );
+}
+
+// The condition is asked of the server and used by the server: it is never in our hands (manual, "XML Functions":
+// query_to_xml runs a query that is given as text).
+function countBroken(table: TableId, name: string): string {
+  return lines(
+    'select coalesce(sum((pg_catalog.xpath(',
+    "  '//broken/text()',",
+    '  pg_catalog.query_to_xml(',
+    "    pg_catalog.format('select count(*) as broken from %s where (%s) is false', conrelid::pg_catalog.regclass, pg_catalog.pg_get_expr(conbin, conrelid)),",
+    "    false, false, ''",
+    '  )',
+    '))[1]::text::bigint), 0)',
+    'from pg_catalog.pg_constraint',
+    `where conrelid = ${regclass(table)} and conname = ${literal(name)} and contype = 'c'`,
+  );
+}
+
+function constraint(table: TableId, name: string): string {
+  return `select 1 from pg_catalog.pg_constraint where conrelid = ${regclass(table)} and conname = ${literal(name)}`;
+}
+
+function primaryKey(table: TableId, columns: readonly string[]): string {
+  return lines(
+    `select 1 from pg_catalog.pg_constraint where conrelid = ${regclass(table)} and contype = 'p' and (`,
+    '  select pg_catalog.array_agg(attname::text order by place)',
+    '  from pg_catalog.unnest(conkey) with ordinality as part (number, place)',
+    '  join pg_catalog.pg_attribute on attrelid = conrelid and attnum = number',
+    `) = array[${columns.map(literal).join(', ')}]`,
+  );
+}
+
+function index(table: TableId, name: string): string {
+  return lines(
+    'from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid',
+    `  where indrelid = ${regclass(table)} and relname = ${literal(name)}`,
+  );
+}
+
+function column(table: TableId, name: string): string {
+  return `from pg_catalog.pg_attribute where attrelid = ${regclass(table)} and attname = ${literal(name)} and not attisdropped`;
+}
+
+function regclass(table: TableId): string {
+  return `${tableText(table)}::pg_catalog.regclass`;
+}
+
+/** Counts one when a query finds nothing. */
+function unless(query: string, ...more: readonly string[]): string {
+  return lines('select count(*)', 'from (values (1)) as wanted', `where not exists (${query})`, ...more);
+}
+
+function lines(...text: readonly string[]): string {
+  return text.join('\n');
+}

@@ -1,0 +1,26 @@
+import type { Engine } from '../engine';
+import { writeCheck } from './checks';
+import { names } from './names';
+import { bytesPassed, costOf, stagesOf } from './operations/index';
+import { writeActionProof, writeProof } from './proofs';
+import { writeScripts, writeStatementScripts } from './scripts';
+import { traits } from './traits';
+import { types } from './types';
+
+export const postgresql: Engine = {
+  title: 'PostgreSQL',
+  traits,
+  names,
+  types,
+  dialect: {
+    stages: stagesOf,
+    cost: costOf,
+    bytesPassed,
+    check: writeCheck,
+    proof: writeProof,
+    allAtOnce: 'set constraints all immediate',
+    actionProof: writeActionProof,
+    scripts: writeScripts,
+    statementScripts: writeStatementScripts,
+  },
+};

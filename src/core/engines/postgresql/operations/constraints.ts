@@ -1,0 +1,109 @@
+import type { TableId } from '../../../catalogue/identifiers';
+import { getTable } from '../../../catalogue/lookups';
+import type { AddCheck } from '../../../operations/add-check';
+import type { AddForeignKey } from '../../../operations/add-foreign-key';
+import type { CheckRows, UncheckRows } from '../../../operations/check-rows';
+import type { DropConstraint } from '../../../operations/drop-constraint';
+import type { Rename } from '../../../operations/rename';
+import { keptCondition } from '../claims';
+import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from '../quote';
+import { dropIndexBeside } from './indexes';
+import { alter, cleansUp, dropConstraintOf, exclusive, nobodyWaits, type Writing } from './writing';
+
+export const addForeignKey: Writing<AddForeignKey> = {
+  statements: addReference,
+  cost: ({ rows }) => ({
+    lock: 'SHARE ROW EXCLUSIVE',
+    blocks: 'writers',
+    work: rows === 'checked' ? 'reads every row' : 'catalogue only',
+  }),
+};
+
+export function addReference(key: AddForeignKey): readonly string[] {
+  const { table, name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment, rows } = key;
+  return [
+    alter(
+      table,
+      `add constraint ${quote(name)}`,
+      `foreign key (${quoteList(columns)})`,
+      `references ${quoteTable(parent)} (${quoteList(parentColumns)})`,
+      ...(match === 'simple' ? [] : [`match ${match}`]),
+      `on delete ${onDelete}`,
+      `on update ${onUpdate}`,
+      ...(deferrable === 'no' ? [] : [`deferrable ${deferrable}`]),
+      ...(rows === 'checked' ? [] : ['not valid']),
+    ),
+    ...commented(table, name, comment),
+  ];
+}
+
+export function commented(table: TableId, constraint: string, comment: string | undefined): readonly string[] {
+  if (comment === undefined) return [];
+  return [`comment on constraint ${quote(constraint)} on ${quoteTable(table)} is ${literal(comment)}`];
+}
+
+export const addCheck: Writing<AddCheck> = {
+  statements: ({ table, name, claim, rows }) => [
+    alter(
+      table,
+      `add constraint ${quote(name)}`,
+      `check (${keptCondition(claim)})`,
+      ...(rows === 'checked' ? [] : ['not valid']),
+    ),
+  ],
+  cost: ({ rows }) => exclusive(rows === 'checked' ? 'reads every row' : 'catalogue only'),
+};
+
+const checkingReference = 2;
+
+export const checkRows: Writing<CheckRows> = {
+  statements: ({ table, name }) => [alter(table, `validate constraint ${quote(name)}`)],
+  cost: () => ({ ...nobodyWaits, work: 'reads every row' }),
+  bytesPassed: ({ table, against }, _, catalogue) =>
+    against.kind === 'orphans'
+      ? checkingReference *
+        ([table, against.reference.parent] as const).reduce((sum, id) => sum + (getTable(catalogue, id).bytes ?? 0), 0)
+      : null,
+};
+
+export const uncheckRows: Writing<UncheckRows> = {
+  statements: ({ table, name, before }) =>
+    before.kind === 'declaredCheck' ? [remakeCheck(table, name)] : [dropConstraintOf(table, name), ...addReference(before)],
+  cost: () => exclusive('catalogue only'),
+};
+
+// What the check says is asked of the server, and said to it again.
+function remakeCheck(table: TableId, name: string): string {
+  const body = [
+    'declare',
+    '  declared text;',
+    '  said text;',
+    'begin',
+    "  select pg_catalog.pg_get_constraintdef(oid), pg_catalog.obj_description(oid, 'pg_constraint') into declared, said",
+    '  from pg_catalog.pg_constraint',
+    `  where conrelid = ${tableText(table)}::pg_catalog.regclass and conname = ${literal(name)};`,
+    `  alter table ${quoteTable(table)} drop constraint ${quote(name)};`,
+    `  execute ${literal(`alter table ${quoteTable(table)} add constraint ${quote(name)} `)} || declared || ' not valid';`,
+    '  if said is not null then',
+    `    execute ${literal(`comment on constraint ${quote(name)} on ${quoteTable(table)} is `)} || pg_catalog.quote_literal(said);`,
+    '  end if;',
+    'end',
+  ].join('\n');
+  return dollarQuoted(body);
+}
+
+export const dropConstraint: Writing<DropConstraint> = {
+  statements: ({ table, name }) => [dropConstraintOf(table, name)],
+  cost: () => exclusive('catalogue only'),
+  quiet: {
+    // When the way forward was interrupted, the index is there without its constraint.
+    stages: ({ table, name, isKey, partitioned }, whole) =>
+      isKey && !partitioned ? [whole, cleansUp(dropIndexBeside(table, name))] : [whole],
+    cost: ({ partitioned }) => exclusive('catalogue only', partitioned ? 'everyone' : 'others for a moment'),
+  },
+};
+
+export const rename: Writing<Rename> = {
+  statements: ({ table, from, to }) => [alter(table, `rename constraint ${quote(from)}`, `to ${quote(to)}`)],
+  cost: () => exclusive('catalogue only'),
+};

@@ -1,0 +1,47 @@
+import type { Catalogue } from '../../../catalogue/model';
+import { getTable } from '../../../catalogue/lookups';
+import type { Operation } from '../../../operations/index';
+import type { Cost, Mode } from '../../../plan/cost';
+import type { Stage } from '../../dialect';
+import { addCheck, addForeignKey, checkRows, dropConstraint, rename, uncheckRows } from './constraints';
+import { createIndex, dropIndex } from './indexes';
+import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
+import { dropNotNull, setNotNull } from './nullability';
+import { dropColumn, numberRows } from './numbering';
+import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
+import { does, passes, type Writing } from './writing';
+
+type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
+
+const writings: Writings = {
+  ...{ setAside, bringBack, dropKept, addParents, removeParents },
+  ...{ numberRows, dropColumn },
+  ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
+  ...{ createIndex, dropIndex },
+  ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename },
+  ...{ setNotNull, dropNotNull },
+};
+
+function writingOf(operation: Operation): Writing<Operation> {
+  return writings[operation.kind];
+}
+
+export function stagesOf(operation: Operation, mode: Mode): readonly Stage[] {
+  const writing = writingOf(operation);
+  const whole = does(operation, writing.statements(operation), costOf(operation, mode));
+  return mode === 'quiet' && writing.quiet ? writing.quiet.stages(operation, whole) : [whole];
+}
+
+export function costOf(operation: Operation, mode: Mode): Cost {
+  const writing = writingOf(operation);
+  const plain = writing.cost(operation);
+  if (mode === 'plain') return plain;
+  if (writing.quiet?.cost) return writing.quiet.cost(operation);
+  // What only says something new takes its lock for a moment, and gives up soon when it has to wait.
+  return plain.work === 'catalogue only' && plain.blocks !== 'nobody' ? { ...plain, blocks: 'others for a moment' } : plain;
+}
+
+export function bytesPassed(operation: Operation, cost: Cost, catalogue: Catalogue): number {
+  const own = writingOf(operation).bytesPassed?.(operation, cost, catalogue) ?? null;
+  return own ?? (getTable(catalogue, operation.table).bytes ?? 0) * passes[cost.work];
+}

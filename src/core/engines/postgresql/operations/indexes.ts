@@ -1,0 +1,43 @@
+import type { TableId } from '../../../catalogue/identifiers';
+import type { CreateIndex, DropIndex } from '../../../operations/create-index';
+import type { Stage } from '../../dialect';
+import { quote, quoteList, quoteTable } from '../quote';
+import { alone, buildingIndexes, cleansUp, exclusive, inSchemaOf, nobodyWaits, type Writing } from './writing';
+
+export const createIndex: Writing<CreateIndex> = {
+  statements: ({ table, name, columns, unique }) => [
+    `create ${unique ? 'unique ' : ''}index ${quote(name)}\n  on ${quoteTable(table)} (${quoteList(columns)})`,
+  ],
+  cost: () => ({ lock: 'SHARE', blocks: 'writers', work: 'builds an index' }),
+  quiet: {
+    stages: ({ table, name, columns, unique, partitioned }, whole) =>
+      partitioned ? [whole] : buildIndex(table, name, columns, unique),
+    cost: (operation) => (operation.partitioned ? createIndex.cost(operation) : { ...nobodyWaits, work: 'builds an index' }),
+  },
+  bytesPassed: (operation, cost, catalogue) => buildingIndexes(operation, [operation.columns], cost, catalogue),
+};
+
+export const dropIndex: Writing<DropIndex> = {
+  statements: ({ table, name }) => [`drop index ${inSchemaOf(table, name)}`],
+  cost: () => exclusive('catalogue only'),
+  quiet: {
+    stages: ({ table, name, partitioned }, whole) => [partitioned ? whole : dropIndexBeside(table, name)],
+    cost: ({ partitioned }) => (partitioned ? exclusive('catalogue only') : nobodyWaits),
+  },
+};
+
+/** Beside the work. A build that was interrupted leaves an index that is not valid and takes the name. */
+export function buildIndex(table: TableId, name: string, columns: readonly string[], unique: boolean): readonly Stage[] {
+  const create = [
+    `create ${unique ? 'unique ' : ''}index concurrently ${quote(name)}`,
+    `  on ${quoteTable(table)} (${quoteList(columns)})`,
+  ].join('\n');
+  return [
+    cleansUp(alone(`drop index concurrently ${inSchemaOf(table, name)}`, { kind: 'indexBroken', table, name }, nobodyWaits)),
+    alone(create, { kind: 'indexMissing', table, name }, { ...nobodyWaits, work: 'builds an index' }),
+  ];
+}
+
+export function dropIndexBeside(table: TableId, name: string): Stage {
+  return alone(`drop index concurrently ${inSchemaOf(table, name)}`, { kind: 'indexPresent', table, name }, nobodyWaits);
+}

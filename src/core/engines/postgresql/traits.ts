@@ -1,0 +1,13 @@
+import type { Traits } from '../engine';
+
+/** `version` as in server_version: `15.18`. */
+export function traits(version: string): Traits {
+  const major = Number.parseInt(version, 10);
+  return {
+    transactionalDdl: true,
+    // Manual, "ALTER TABLE": the foreign key of a partitioned table can be added in no other way than checked.
+    addedUnchecked: (what, { kind }) => what === 'check' || kind !== 'partitioned',
+    // Manual of PostgreSQL 18, "ALTER TABLE".
+    namedNotNull: major >= 18,
+  };
+}

@@ -1,0 +1,24 @@
+import type { TypeRules } from '../engine';
+
+// Manual, chapter 8: sizes and ranges of fixed types.
+const bytes: Readonly<Record<string, number>> = {
+  smallint: 2,
+  integer: 4,
+  bigint: 8,
+  uuid: 16,
+  date: 4,
+  real: 4,
+  'double precision': 8,
+  boolean: 1,
+};
+
+const largest: Readonly<Record<string, number>> = { smallint: 32_767, integer: 2_147_483_647, bigint: 2 ** 63 };
+
+export const types: TypeRules = {
+  fixedBytes: ({ declaredType }) => bytes[declaredType] ?? (/^time/.test(declaredType) ? 8 : null),
+  largest: ({ declaredType }) => largest[declaredType] ?? null,
+  /** Manual, 67.4.1 "B-Tree Structure": an entry takes a third of a page at most, 2,704 bytes with its header. */
+  widestIndexed: 2_690,
+  casts:
+    /::\s*(?:character varying|double precision|timestamp with(?:out)? time zone|"?[\w.]+"?)(?:\(\d+(?:,\s*\d+)?\))?(?:\[\])?/gi,
+};

@@ -1,0 +1,70 @@
+import { newConstraint, withKey, withNullability, withoutIndex } from '../catalogue/edit';
+import { changeDown, type HandedDown, handingDown } from './hand-down';
+import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
+import type { Kind } from './operation';
+import { Refusal } from './refusal';
+
+export interface AddPrimaryKey extends AddedKey {
+  readonly kind: 'addPrimaryKey';
+  /** Those of the columns that are nullable now: the key makes them NOT NULL, going back must undo it. */
+  readonly nullableBefore: readonly string[];
+  readonly handedDown?: readonly HandedDown[];
+}
+
+export const addPrimaryKey: Kind<AddPrimaryKey> = {
+  rank: 2,
+  makes: true,
+  words: ({ table, columns, index }) => `${columns.join(', ')} as the primary key of ${table}${onIndex(index)}`,
+
+  inverse: (key) => [
+    ...withoutKey(key),
+    ...key.nullableBefore.map((column) => {
+      const handedDown = key.handedDown?.find((down) => down.column === column);
+      return { kind: 'dropNotNull', table: key.table, column, ...(handedDown && { handedDown }) } as const;
+    }),
+  ],
+
+  apply({ table: id, name, columns, index }, draft) {
+    changeDown(
+      draft,
+      id,
+      (table) =>
+        withKey(withNullability(withoutIndex(table, index), columns, false), {
+          kind: 'primary key',
+          ...newConstraint(table, name),
+          columns,
+          index: name,
+        }),
+      (heir) => withNullability(heir, columns, false),
+    );
+  },
+
+  todo: ({ table, name }) => ({ kind: 'constraintMissing', table, name, validated: false }),
+  before: (key) => [
+    { kind: 'constraintPresent', table: key.table, name: key.name },
+    { kind: 'nulls', table: key.table, columns: key.columns },
+    repeatsIn(key),
+  ],
+  after: ({ table, name }) => [{ kind: 'constraintMissing', table, name, validated: true }],
+  proofs: (key) => [repeatProof(key), ...key.columns.map((column) => ({ kind: 'null', table: key.table, column }) as const)],
+
+  fit(key, on) {
+    const table = on.current.get(key.table);
+    const split = refuseSplit(table, key.columns);
+    if (split) return split;
+    // Another operation may have made it NOT NULL meanwhile, and will undo that.
+    const nullableBefore = key.nullableBefore.filter((name) => table.columns.some((c) => c.name === name && c.nullable));
+    const handedDown = nullableBefore.flatMap((column) => handingDown(table, column, on) ?? []);
+    return { ...key, nullableBefore, ...keyRows(table, on.current), ...(handedDown.length > 0 && { handedDown }) };
+  },
+
+  refuse(key, current) {
+    const table = current.get(key.table);
+    if (table.constraints.some((c) => c.kind === 'primary key'))
+      return new Refusal(`${table.id} has a primary key already. Survey again.`);
+    return refuseTakenIndex(key, table);
+  },
+
+  fills: ({ columns }) => columns,
+  binds: ({ columns }) => ({ by: 'key', columns }),
+};

@@ -1,0 +1,34 @@
+import type { TableId } from '../catalogue/identifiers';
+import type { FindingId } from '../rules/rule';
+import type { Operation } from './index';
+
+/** An operation and the finding that it mends. */
+export interface Candidate<O = Operation> {
+  readonly finding: FindingId;
+  readonly operation: O;
+}
+
+/** The operations of a docket by the table they change, so that each is held against those of its own tables only. */
+export class Beside {
+  private readonly byTable = new Map<TableId, Set<Candidate>>();
+
+  constructor(candidates: readonly Candidate[]) {
+    for (const candidate of candidates) {
+      const own = this.byTable.get(candidate.operation.table) ?? new Set<Candidate>();
+      this.byTable.set(candidate.operation.table, own.add(candidate));
+    }
+  }
+
+  on(table: TableId): Iterable<Candidate> {
+    return this.byTable.get(table) ?? [];
+  }
+
+  /** Those on a table that other findings call for. */
+  othersOn(table: TableId, { finding }: Candidate<unknown>): readonly Operation[] {
+    return [...this.on(table)].filter((other) => other.finding !== finding).map(({ operation }) => operation);
+  }
+
+  leaveOut(candidate: Candidate): void {
+    this.byTable.get(candidate.operation.table)?.delete(candidate);
+  }
+}

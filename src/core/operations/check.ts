@@ -1,0 +1,169 @@
+// What must be true before and after an operation. Each check counts what speaks against it, so
+// zero always means good.
+
+import type { TableId } from '../catalogue/identifiers';
+import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
+import type { Catalogue, Table } from '../catalogue/model';
+import { type Claim, claimInWords } from '../evidence/claims';
+import type { Reference } from './reference';
+import type { SetAside } from './set-aside';
+
+export type Check =
+  | { readonly kind: 'nulls'; readonly table: TableId; readonly columns: readonly string[] }
+  | {
+      readonly kind: 'repeats';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      /** Others inherit from it: its own rows only. */
+      readonly only?: boolean;
+    }
+  | {
+      readonly kind: 'orphans';
+      readonly table: TableId;
+      readonly reference: Reference;
+      readonly values: readonly string[] | null;
+    }
+  | { readonly kind: 'breaking'; readonly table: TableId; readonly claim: Claim }
+  /** Rows against a check that is declared, by whatever its server says of it. */
+  | { readonly kind: 'breakingDeclared'; readonly table: TableId; readonly name: string }
+  /** Rows that a repair would leave as they are, as there is nothing to fill them with. */
+  | { readonly kind: 'unfilled'; readonly table: TableId; readonly repair: SetAside }
+  /** No row has this key: a value for each of the columns, as text. */
+  | {
+      readonly kind: 'rowMissing';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      readonly values: readonly string[];
+    }
+  /** Tables that the login of this session may not change, refer to, or make something beside. */
+  | { readonly kind: 'notAllowed'; readonly table: TableId; readonly right: Right; readonly tables: readonly TableId[] }
+  /** The primary key is not over just these columns. */
+  | { readonly kind: 'keyMissing'; readonly table: TableId; readonly columns: readonly string[] }
+  /** Neither such an index nor the primary key that it is built for. */
+  | { readonly kind: 'keyIndexMissing'; readonly table: TableId; readonly name: string; readonly columns: readonly string[] }
+  | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
+  | { readonly kind: 'constraintValidated'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
+  /** A broken index counts as missing: an interrupted build leaves one. */
+  | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'indexPresent'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'indexBroken'; readonly table: TableId; readonly name: string }
+  | { readonly kind: 'nullable'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'notNullable'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'tableMissing'; readonly table: TableId }
+  | { readonly kind: 'tablePresent'; readonly table: TableId }
+  | { readonly kind: 'columnMissing'; readonly table: TableId; readonly column: string }
+  /** A column of that name, but not one that a run which was interrupted had begun to number. */
+  | { readonly kind: 'columnTaken'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string }
+  /** There, or not there, but not numbered by the database. */
+  | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
+
+/** What the login of a run needs: to own a table or be of its owner's role, to refer to a parent, to make an index or a table in its schema. */
+export type Right = 'own' | 'refer' | 'create';
+
+/** What a check counts, in words. */
+export function describeCheck(check: Check): string {
+  switch (check.kind) {
+    case 'nulls':
+      return `rows of ${check.table} with no ${check.columns.join(' or ')}`;
+    case 'repeats':
+      return `values of ${check.columns.join(', ')} in ${check.table} that repeat`;
+    case 'orphans':
+      return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
+    case 'breaking':
+      return `rows of ${check.table} that break: ${claimInWords(check.claim)}`;
+    case 'breakingDeclared':
+      return `rows of ${check.table} that break the check ${check.name}`;
+    case 'unfilled':
+      return `rows of ${check.table} that cannot be filled: what they are filled from is empty too`;
+    case 'rowMissing':
+      return `${check.table} has no row with ${check.columns.map((c, i) => `${c} ${JSON.stringify(check.values[i])}`).join(', ')}`;
+    case 'notAllowed':
+      return `tables ${rightsInWords[check.right]}: among ${inShort(check.tables)}`;
+    case 'keyMissing':
+      return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
+    case 'keyIndexMissing':
+      return `index ${check.name} for the primary key of ${check.table} missing`;
+    case 'constraintMissing':
+      return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
+    case 'constraintValidated':
+      return `constraint ${check.name} on ${check.table} validated`;
+    case 'constraintPresent':
+      return `constraint ${check.name} on ${check.table} already there`;
+    case 'indexMissing':
+      return `index ${check.name} missing on ${check.table}`;
+    case 'indexPresent':
+      return `index ${check.name} on ${check.table} still there`;
+    case 'indexBroken':
+      return `index ${check.name} on ${check.table} not valid: its build was interrupted`;
+    case 'nullable':
+      return `${check.table}.${check.column} still allows null`;
+    case 'notNullable':
+      return `${check.table}.${check.column} allows no null`;
+    case 'tableMissing':
+      return `table ${check.table} missing`;
+    case 'tablePresent':
+      return `table ${check.table} still there`;
+    case 'columnMissing':
+      return `column ${check.table}.${check.column} missing`;
+    case 'identityMissing':
+      return `column ${check.table}.${check.column} not numbered by itself`;
+    case 'columnTaken':
+    case 'columnPresent':
+      return `column ${check.table}.${check.column} already there`;
+  }
+}
+
+const rightsInWords: Readonly<Record<Right, string>> = {
+  own: 'that this login neither owns nor is of the role that does',
+  refer: 'that this login has no REFERENCES on',
+  create: 'in whose schema this login has no CREATE',
+};
+
+function inShort(tables: readonly TableId[]): string {
+  const some = tables.slice(0, 5).join(', ');
+  return tables.length > 5 ? `${some} and ${tables.length - 5} more` : some;
+}
+
+/** True when a catalogue shows that a check of the structure counts nothing; false of checks that count rows, and of tables that are not there. */
+export function isShown(check: Check, catalogue: Catalogue): boolean {
+  if (check.kind === 'tableMissing') return findTable(catalogue, check.table) !== null;
+  if (check.kind === 'tablePresent') return findTable(catalogue, check.table) === null;
+  const table = findTable(catalogue, check.table);
+  return table !== null && isShownOf(table, check);
+}
+
+function isShownOf(table: Table, check: Check): boolean {
+  const constraint = (name: string) => table.constraints.find((c) => c.name === name);
+  const column = (name: string) => table.columns.find((c) => c.name === name);
+  const index = (name: string) => table.indexes.find((i) => i.name === name);
+  switch (check.kind) {
+    case 'keyMissing':
+      return sameColumns(keyColumnsOf(table), check.columns);
+    case 'constraintMissing':
+      return constraint(check.name) !== undefined && (!check.validated || constraint(check.name)?.validated === true);
+    case 'constraintValidated':
+      return constraint(check.name)?.validated === false;
+    case 'constraintPresent':
+      return constraint(check.name) === undefined;
+    case 'indexMissing':
+      return index(check.name)?.valid === true;
+    case 'indexPresent':
+      return index(check.name) === undefined;
+    case 'indexBroken':
+      return index(check.name)?.valid !== false;
+    case 'nullable':
+      return column(check.column)?.nullable === false;
+    case 'notNullable':
+      return column(check.column)?.nullable === true;
+    case 'columnMissing':
+      return column(check.column) !== undefined;
+    case 'columnPresent':
+      return column(check.column) === undefined;
+    case 'identityMissing':
+      return (column(check.column)?.identity ?? null) !== null;
+    default:
+      return false;
+  }
+}

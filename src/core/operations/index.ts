@@ -1,0 +1,97 @@
+// The changes that a plan is made of, a line a file: the union of operations is read off this table. Forward then back
+// is identity, on the catalogue (tested with generated plans) and on real servers.
+
+import { CatalogueError } from '../catalogue/CatalogueError';
+import { Draft } from '../catalogue/draft';
+import type { TableId } from '../catalogue/identifiers';
+import type { Catalogue } from '../catalogue/model';
+import { addCheck } from './add-check';
+import { addForeignKey } from './add-foreign-key';
+import { addParents, removeParents } from './add-parents';
+import { addPrimaryKey } from './add-primary-key';
+import { addUnique } from './add-unique';
+import { type Check, isShown } from './check';
+import { checkRows, uncheckRows } from './check-rows';
+import { createIndex, dropIndex } from './create-index';
+import { dropConstraint } from './drop-constraint';
+import { dropColumn, numberRows } from './number-rows';
+import type { Kind } from './operation';
+import { rename } from './rename';
+import { replaceKey, restoreKey } from './replace-key';
+import { bringBack, setAside } from './set-aside';
+import { dropNotNull, setNotNull } from './set-not-null';
+import { dropKept } from './side-table';
+
+/** What is known of each kind. */
+export const kinds = {
+  ...{ setAside, bringBack, dropKept },
+  ...{ addParents, removeParents },
+  ...{ numberRows, dropColumn },
+  ...{ addPrimaryKey, addUnique, dropConstraint },
+  ...{ replaceKey, restoreKey },
+  ...{ createIndex, dropIndex },
+  ...{ addForeignKey, addCheck },
+  ...{ checkRows, uncheckRows },
+  ...{ setNotNull, dropNotNull },
+  ...{ rename },
+};
+
+export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']>;
+
+export function kindOf(operation: Operation): Kind<Operation> {
+  return kinds[operation.kind];
+}
+
+/** What undoes an operation, in order. Throws for what is only ever a way back. */
+export function inverseOf(operation: Operation): readonly Operation[] {
+  const inverse = kindOf(operation).inverse(operation);
+  if (inverse === null)
+    throw new CatalogueError(`${operation.kind} on ${operation.table} is only ever a way back and has no inverse of its own.`);
+  return inverse;
+}
+
+/** Throws CatalogueError when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
+export function apply(operation: Operation, catalogue: Catalogue): Catalogue {
+  return applyAll([operation], catalogue);
+}
+
+export function applyAll(operations: readonly Operation[], catalogue: Catalogue): Catalogue {
+  const draft = new Draft(catalogue);
+  for (const operation of operations) applyTo(draft, operation);
+  return draft.done();
+}
+
+/** As `apply`, on a catalogue that is being changed. */
+export function applyTo(draft: Draft, operation: Operation): void {
+  kindOf(operation).apply(operation, draft);
+}
+
+/** Counts nothing once an operation is in force. */
+export function todoOf(operation: Operation): Check {
+  return kindOf(operation).todo(operation);
+}
+
+/** True when the catalogue shows that an operation has nothing left to do. */
+export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
+  return isShown(todoOf(operation), catalogue);
+}
+
+/** What an operation does, in words: for script comments and the docket's steps. */
+export function operationInWords(operation: Operation): string {
+  return kindOf(operation).words(operation);
+}
+
+/** What must be true before an operation, whatever other operations do. */
+export function checksFor(operation: Operation): readonly Check[] {
+  return kindOf(operation).before?.(operation) ?? [];
+}
+
+/** The tables that operations change. */
+export function tablesTouched(operations: readonly Operation[]): ReadonlySet<TableId> {
+  return new Set(operations.flatMap((o) => [o.table, ...(kindOf(o).changesAlso?.(o) ?? [])]));
+}
+
+/** Those touched, and those that operations only need. */
+export function tablesNeeded(operations: readonly Operation[]): ReadonlySet<TableId> {
+  return new Set([...tablesTouched(operations), ...operations.flatMap((o) => kindOf(o).reads?.(o) ?? [])]);
+}

@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { applyAll, inverseOf, isInForce, kinds as kindsOfOperations, type Operation } from './index';
+import { Draft } from '../catalogue/draft';
+import { asItIs } from './add-foreign-key';
+import { sideTableOf } from './side-table';
+import { tableId, type TableId } from '../catalogue/identifiers';
+import type { Catalogue, Column, Table } from '../catalogue/model';
+import { sketch } from '../../../test/kit/sketch';
+import { fitted, groundOf } from '../plan/fit';
+import { Refusal } from './refusal';
+
+// A port with one of everything; a tug inherits what a craft has.
+const drawn = sketch(`
+  port.berth: berth_no text key, area text, depth
+  port.vessel: vessel_id, name text not null, imo_no text, berth_no text, tons; unique index name; check tons > 0 notvalid
+  port.call: call_id key, vessel_name text, berth_no text -> port.berth.berth_no, noted date; unique vessel_name+noted
+  port.stay: stay_id key, berth_no text, call_id; foreign berth_no -> port.berth.berth_no notvalid
+  port.craft: craft_no text, hull text
+  port.tug: craft_no text, hull text not null, pull
+`);
+const port: Catalogue = {
+  ...drawn,
+  tables: drawn.tables.map((table) => (table.name === 'tug' ? { ...table, inherits: [tableId('port', 'craft')] } : table)),
+};
+
+const kinds = [
+  'numberRows',
+  'addPrimaryKey',
+  'addUnique',
+  'replaceKey',
+  'addForeignKey',
+  'addCheck',
+  'checkRows',
+  'createIndex',
+  'setNotNull',
+  'dropNotNull',
+  'rename',
+  'setAside',
+  'addParents',
+  'dropKept',
+] as const;
+
+interface Draw {
+  readonly kind: (typeof kinds)[number];
+  readonly table: number;
+  readonly column: number;
+  readonly other: number;
+}
+
+/** The operation that a draw stands for on the catalogue as it is then; null when there is none. */
+function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n: number): Operation | null {
+  const at = <Part>(parts: readonly Part[], i: number): Part | undefined => parts[i % Math.max(1, parts.length)];
+  const table = on.get((at(port.tables, t) as Table).id);
+  const column = at(table.columns, c) as Column;
+  const key = table.constraints.find((constraint) => constraint.kind === 'primary key');
+  const parent = on.get((at(port.tables, o) as Table).id);
+  const parentKey = parent.constraints.find((constraint) => constraint.kind === 'primary key' || constraint.kind === 'unique');
+  const reference = {
+    columns: table.columns.slice(0, parentKey?.columns.length ?? 0).map(({ name }) => name),
+    parent: parent.id,
+    parentColumns: parentKey?.columns ?? [],
+  };
+  const kept = { table: table.id, sideTable: `pawl_kept_${n}`, owner: 'owner' };
+  switch (kind) {
+    case 'numberRows':
+      return { kind, table: table.id, column: `n${n}`, batches: c % 2 === 0 };
+    case 'addPrimaryKey': {
+      const nullableBefore = column.nullable ? [column.name] : [];
+      return key ? null : { kind, table: table.id, name: `pk_${n}`, columns: [column.name], nullableBefore, index: null };
+    }
+    case 'addUnique':
+      return { kind, table: table.id, name: `uq_${n}`, columns: [column.name], index: null };
+    case 'replaceKey':
+      if (!key) return null;
+      return {
+        kind,
+        table: table.id,
+        name: key.name,
+        columns: [column.name],
+        former: key.columns,
+        unique: `uk_${n}`,
+        references: [],
+      };
+    case 'addForeignKey':
+      if (!parentKey) return null;
+      return {
+        kind,
+        table: table.id,
+        name: `fk_${n}`,
+        ...reference,
+        onDelete: 'no action',
+        onUpdate: 'cascade',
+        match: 'simple',
+        deferrable: 'no',
+        rows: o % 2 === 0 ? 'checked' : 'new only',
+      };
+    case 'addCheck':
+      return {
+        kind,
+        table: table.id,
+        name: `ck_${n}`,
+        claim: { kind: 'notBlank', column: column.name },
+        rows: o % 2 === 0 ? 'checked' : 'new only',
+      };
+    case 'checkRows': {
+      const loose = at(
+        table.constraints.filter(({ validated }) => !validated),
+        c,
+      );
+      if (!loose) return null;
+      const before = loose.kind === 'foreign key' ? asItIs(table, loose.name) : ({ kind: 'declaredCheck' } as const);
+      const against =
+        loose.kind === 'foreign key'
+          ? ({ kind: 'orphans', reference: { ...loose }, values: null } as const)
+          : ({ kind: 'breakingDeclared', name: loose.name } as const);
+      return { kind, table: table.id, name: loose.name, against, before };
+    }
+    case 'createIndex':
+      return { kind, table: table.id, name: `ix_${n}`, columns: [column.name], unique: o % 2 === 0 };
+    case 'setNotNull':
+      return column.nullable ? { kind, table: table.id, column: column.name } : null;
+    case 'dropNotNull':
+      return column.nullable || key?.columns.includes(column.name) ? null : { kind, table: table.id, column: column.name };
+    case 'rename': {
+      const named = at(table.constraints, c);
+      return named ? { kind, table: table.id, from: named.name, to: `renamed_${n}` } : null;
+    }
+    case 'setAside':
+      return {
+        kind,
+        ...kept,
+        rows: { kind: 'nulls', column: column.name },
+        change: { kind: 'remove' },
+        rowKey: [],
+        columns: [column.name],
+      };
+    case 'addParents':
+      return parentKey ? { kind, ...kept, table: parent.id, child: table.id, reference, beside: [] } : null;
+    case 'dropKept':
+      return { kind, table: table.id, sideTable: kept.sideTable };
+  }
+}
+
+const draws = fc.array(fc.record({ kind: fc.constantFrom(...kinds), table: fc.nat(5), column: fc.nat(5), other: fc.nat(5) }), {
+  minLength: 1,
+  maxLength: 14,
+});
+
+test('forward then back is identity, for every kind of operation on any catalogue that others have led to', () => {
+  const seen = new Map<Operation['kind'], number>();
+  const count = ({ kind }: Operation): void => void seen.set(kind, (seen.get(kind) ?? 0) + 1);
+  fc.assert(
+    fc.property(draws, (some) => {
+      const forward: Operation[] = [];
+      some.forEach((draw, n) => {
+        const current = new Draft(applyAll(forward, port));
+        const operation = operationOf(draw, current, n);
+        const fitting = operation && fitted(operation, groundOf(port, current));
+        if (fitting && !(fitting instanceof Refusal)) forward.push(fitting);
+      });
+      // What a repair kept is dropped for good: that has no way back, and changes no structure.
+      const back = forward.toReversed().flatMap((operation) => (operation.kind === 'dropKept' ? [] : inverseOf(operation)));
+      [...forward, ...back].forEach(count);
+      const there = applyAll(forward, port);
+      expect(sorted(applyAll(back, there))).toEqual(sorted(port));
+      const last = forward.at(-1);
+      if (last && !isOfRows(last)) expect(isInForce(last, there)).toBe(true);
+    }),
+    { numRuns: 600, seed: 10 },
+  );
+  expect([...seen.keys()].sort()).toEqual(everyKind);
+  expect(Math.min(...seen.values())).toBeGreaterThan(20);
+});
+
+// A catalogue has no order among constraints and indexes that were made again.
+function sorted(catalogue: Catalogue): unknown {
+  const byName = (a: { readonly name: string }, b: { readonly name: string }): number => (a.name < b.name ? -1 : 1);
+  return catalogue.tables.map((table) => ({
+    ...table,
+    constraints: table.constraints.toSorted(byName),
+    indexes: table.indexes.toSorted(byName),
+  }));
+}
+
+function isOfRows(operation: Operation): boolean {
+  return 'sideTable' in operation && sideTableOf(operation) !== ('' as TableId);
+}
+
+const everyKind = Object.keys(kindsOfOperations).sort();

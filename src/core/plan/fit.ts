@@ -1,0 +1,18 @@
+// What an operation has to know of its tables as they are when its turn comes: whose they are, whether others inherit
+// from them, whether they are split. Remedies say what is to be done; this says what that is here.
+
+import type { Draft } from '../catalogue/draft';
+import type { Catalogue } from '../catalogue/model';
+import { engineOf, traitsOf } from '../engines/index';
+import { kindOf, type Operation } from '../operations/index';
+import type { Ground } from '../operations/operation';
+import type { Refusal } from '../operations/refusal';
+
+export function groundOf(catalogue: Catalogue, current: Draft): Ground {
+  const { namedNotNull } = traitsOf(catalogue);
+  return { current, namedNotNull, shorten: engineOf(catalogue).names.shorten };
+}
+
+export function fitted(operation: Operation, on: Ground): Operation | Refusal {
+  return kindOf(operation).fit?.(operation, on) ?? operation;
+}

@@ -1,0 +1,193 @@
+// The shape of each kind of proposal in a survey file. One that is forgotten here does not compile.
+
+import 'reflect-metadata';
+import { type ClassConstructor, Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  Min,
+  MinLength,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+import type { TableId } from '../core/catalogue/identifiers';
+import type { Claim } from '../core/evidence/claims';
+import type { Proposal } from '../core/remedies/index';
+import { IsClaim } from './claims';
+import { Names, together } from './surveyFile';
+
+const Name = () => together(IsString(), MinLength(1));
+const Count = () => together(IsInt(), Min(0));
+/** Columns that a change is made of. */
+const SomeNames = () => together(Names(), ArrayMinSize(1));
+
+class ParentShape {
+  @Name() schema!: string;
+  @Name() table!: string;
+  @Names() columns!: string[];
+}
+
+/** As many columns of the parent as `columns` has. */
+const Parent = () =>
+  together(
+    ValidateNested(),
+    Type(() => ParentShape),
+    ValidateBy({
+      name: 'isParent',
+      validator: {
+        validate: (parent: unknown, context) =>
+          typeof parent === 'object' &&
+          parent !== null &&
+          !Array.isArray(parent) &&
+          (parent as ParentShape).columns?.length === (context?.object as ColumnsShape).columns.length,
+        defaultMessage: () => 'is a reference without as many parent columns as columns',
+      },
+    }),
+  );
+
+class ColumnsShape {
+  @Names() @ArrayMaxSize(64) columns!: string[];
+}
+
+const listed = 1_000;
+
+class ChildShape {
+  @Name() table!: string;
+  @IsOptional() @Count() rows!: number | null;
+}
+
+class OfferedKeyShape {
+  @SomeNames() columns!: string[];
+  @Count() nullRows!: number;
+  @IsNumber() score!: number;
+  @IsArray() @ArrayMaxSize(listed) @IsString({ each: true }) reasons!: string[];
+}
+
+class MissingKeyShape extends ColumnsShape {
+  @IsOptional() @Count() rows!: number | null;
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(64) @Type(() => OfferedKeyShape) candidates!: OfferedKeyShape[];
+  @Name() surrogate!: string;
+  @ValidateNested({ each: true }) @IsArray() @Type(() => ChildShape) children!: ChildShape[];
+}
+
+class PrimaryKeyShape extends MissingKeyShape {
+  @Equals('primaryKey') kind!: 'primaryKey';
+}
+
+class SurrogateKeyShape extends MissingKeyShape {
+  @Equals('surrogateKey') kind!: 'surrogateKey';
+}
+
+class ReplaceKeyShape extends ColumnsShape {
+  @Equals('replaceKey') kind!: 'replaceKey';
+  @Name() name!: string;
+  @Name() surrogate!: string;
+}
+
+class OtherParentShape extends ColumnsShape {
+  @Parent() parent!: ParentShape;
+  @IsNumber() @Min(0) @Max(1) confidence!: number;
+  @IsOptional() @Count() orphanRows!: number | null;
+}
+
+class ForeignKeyShape extends ColumnsShape {
+  @Equals('foreignKey') kind!: 'foreignKey';
+  @Parent() references!: ParentShape;
+  @IsOptional() @Count() orphanRows!: number | null;
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(listed) @Type(() => OtherParentShape) others!: OtherParentShape[];
+}
+
+class ValidateShape extends ColumnsShape {
+  @Equals('validate') kind!: 'validate';
+  @Name() name!: string;
+  @IsOptional() @Parent() references?: ParentShape;
+  @IsOptional() @Count() orphanRows!: number | null;
+}
+
+class UniqueShape {
+  @Equals('unique') kind!: 'unique';
+  @SomeNames() columns!: string[];
+}
+
+class PromoteShape extends ColumnsShape {
+  @Equals('promote') kind!: 'promote';
+  @Name() index!: string;
+}
+
+class LikelyChildShape {
+  @Name() table!: TableId;
+  @SomeNames() columns!: string[];
+  @SomeNames() parentColumns!: string[];
+}
+
+class RepeatsShape {
+  @Equals('repeats') kind!: 'repeats';
+  @SomeNames() columns!: string[];
+  @ValidateNested({ each: true }) @IsArray() @Type(() => LikelyChildShape) children!: LikelyChildShape[];
+  @Count() rows!: number;
+  @Count() values!: number;
+}
+
+class NotNullShape {
+  @Equals('notNull') kind!: 'notNull';
+  @SomeNames() columns!: string[];
+}
+
+class NullsShape {
+  @Equals('nulls') kind!: 'nulls';
+  @SomeNames() columns!: string[];
+  @Count() rows!: number;
+}
+
+class StandInsShape extends ColumnsShape {
+  @Equals('standIns') kind!: 'standIns';
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(8) @IsClaim(true) claims!: Claim[];
+}
+
+class CheckShape extends ColumnsShape {
+  @Equals('check') kind!: 'check';
+  @IsClaim() claim!: Claim;
+  @Count() rows!: number;
+}
+
+class IndexShape {
+  @Equals('index') kind!: 'index';
+  @SomeNames() columns!: string[];
+}
+
+class RenameShape extends ColumnsShape {
+  @Equals('rename') kind!: 'rename';
+  @Name() from!: string;
+  @Name() to!: string;
+}
+
+class ByHandShape extends ColumnsShape {
+  @Equals('byHand') kind!: 'byHand';
+}
+
+type Shapes = { readonly [Kind in Proposal['kind']]: ClassConstructor<Extract<Proposal, { kind: Kind }>> };
+
+export const proposalShapes: Shapes = {
+  primaryKey: PrimaryKeyShape,
+  surrogateKey: SurrogateKeyShape,
+  replaceKey: ReplaceKeyShape,
+  foreignKey: ForeignKeyShape,
+  validate: ValidateShape,
+  unique: UniqueShape,
+  promote: PromoteShape,
+  repeats: RepeatsShape,
+  notNull: NotNullShape,
+  nulls: NullsShape,
+  standIns: StandInsShape,
+  check: CheckShape,
+  index: IndexShape,
+  rename: RenameShape,
+  byHand: ByHandShape,
+};

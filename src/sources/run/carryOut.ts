@@ -1,0 +1,201 @@
+// Carrying a plan out in a session that can change its database: on a source, or on a scratch copy of it.
+
+import type { Catalogue } from '../../core/catalogue/model';
+import { statementsOf } from '../../core/engines/dialect';
+import { engineNamed } from '../../core/engines/index';
+import { type Check, describeCheck } from '../../core/operations/check';
+import { checksFor, inverseOf, type Operation, operationInWords } from '../../core/operations/index';
+import { checksOfRights } from '../../core/plan/checks';
+import { checksToEnd, checksToStart, type Direction, findingOf, findingOfCheck, operationsOf } from '../../core/plan/direction';
+import { leaveOut, type Plan } from '../../core/plan/plan';
+import type { FailedRemedy } from '../../core/plan/rehearsal';
+import type { FindingId } from '../../core/rules/rule';
+import { SourceError } from '../SourceError';
+import { countOf, type Outcome, perform } from './perform';
+import type { Session } from './session';
+
+export interface PlannedStep {
+  readonly title: string;
+  readonly statement: string;
+}
+
+/** Told of each step as it starts and ends; steps count from 1, as `plannedSteps` lists them. */
+export interface StepListener {
+  started?(step: number): Promise<void> | void;
+  ended?(step: number, outcome: Outcome): Promise<void> | void;
+  /** `finding`: whose remedy it is, where that can be said. */
+  failed?(step: number, error: unknown, finding: FindingId | null): Promise<void> | void;
+}
+
+/** Something of the rows stands in the way. */
+export class CheckFailed extends SourceError {
+  constructor(
+    message: string,
+    readonly check: Check,
+    readonly count: number,
+  ) {
+    super(message, 'refused');
+  }
+}
+
+/** The steps as they will be taken: checks, every operation, checks. */
+export function plannedSteps(plan: Plan, direction: Direction): readonly PlannedStep[] {
+  const changes = operationsOf(plan, direction).map((operation) => ({
+    title: operationInWords(operation),
+    statement: statementOf(operation, plan),
+  }));
+  return [{ title: 'Checks before', statement: '' }, ...changes, { title: 'Checks after', statement: '' }];
+}
+
+function statementOf(operation: Operation, { engine, mode }: Plan): string {
+  return statementsOf(engineNamed(engine).dialect, operation, mode).join(';\n');
+}
+
+/** Takes every step that is not in force already. `known`: the catalogue, when it was just read. Throws SourceError at the first that fails, after telling of it. */
+export async function carryOutPlan(
+  session: Session,
+  plan: Plan,
+  direction: Direction,
+  listener: StepListener = {},
+  known: Catalogue | null = null,
+): Promise<void> {
+  const operations = operationsOf(plan, direction);
+  const toStart = checksToStart(plan, direction, known ?? (await session.readCatalogue()));
+  const work: readonly (() => Promise<Outcome>)[] = [
+    () => checkAll(session, plan, toStart, 'Nothing was changed'),
+    ...operations.map((operation) => () => perform(session, operation, plan)),
+    () => checkAll(session, plan, checksToEnd(plan, direction), 'The steps are done'),
+  ];
+  for (const [i, take] of work.entries()) {
+    await listener.started?.(i + 1);
+    let outcome;
+    try {
+      outcome = await take();
+    } catch (error) {
+      await listener.failed?.(i + 1, error, direction === 'forward' ? whose(error, i) : null);
+      throw error;
+    }
+    await listener.ended?.(i + 1, outcome);
+  }
+
+  function whose(error: unknown, at: number): FindingId | null {
+    return at === 0 && error instanceof CheckFailed ? findingOfCheck(plan, error.check) : findingOf(plan, at - 1);
+  }
+}
+
+async function checkAll(session: Session, plan: Plan, checks: readonly Check[], otherwise: string): Promise<Outcome> {
+  for (const check of checks) {
+    const count = await countOf(session, check, plan);
+    if (count !== 0) throw new CheckFailed(`${otherwise}, but a check failed: ${foundInWords(check, count)}.`, check, count);
+  }
+  const words = checks.length === 0 ? 'nothing to check' : `${checks.length} checks, all zero`;
+  return { words, changed: false, locks: [] };
+}
+
+function foundInWords(check: Check, count: number): string {
+  return `${count.toLocaleString('en-GB')} × ${describeCheck(check)}`;
+}
+
+export interface WhatHeld {
+  /** What is left: all that went through. */
+  readonly plan: Plan;
+  readonly failed: readonly FailedRemedy[];
+}
+
+/**
+ * Takes the way forward past what fails: a remedy of which a step is refused is undone and left out, with those that rest
+ * on it, and the rest goes on. Throws SourceError when the connection is lost or the work cancelled, and when all that is
+ * left does not hold together. For copies only.
+ */
+export async function carryOutWhatHolds(session: Session, plan: Plan, listener: StepListener = {}): Promise<WhatHeld> {
+  const catalogue = await session.readCatalogue();
+  const failed: FailedRemedy[] = [];
+  const out = new Set<FindingId>();
+  const taken: Step[] = [];
+  let left = plan;
+
+  await step(1, () => checkAll(session, plan, checksOfRights(operationsOf(plan, 'forward')), 'Nothing was changed'));
+  await fail(await againstTheStart());
+  for (const [i, { operation, finding }] of plan.steps.entries()) {
+    const at = i + 2;
+    await listener.started?.(at);
+    if (out.has(finding)) {
+      await listener.ended?.(at, { words: 'left out', changed: false, locks: [] });
+      continue;
+    }
+    try {
+      const outcome = await perform(session, operation, plan);
+      taken.push({ finding, operation });
+      await listener.ended?.(at, outcome);
+    } catch (error) {
+      if (!(error instanceof SourceError) || error.reason === 'cancelled' || error.reason === 'lost') throw error;
+      await listener.failed?.(at, error, finding);
+      const against = await countAgainst(operation);
+      const statement = statementOf(operation, plan);
+      const says = inFull(error.message, against);
+      await fail([{ finding, tried: true, step: operationInWords(operation), statement, says, rows: against?.count ?? null }]);
+    }
+  }
+  await step(plan.steps.length + 2, () => checkAll(session, plan, checksToEnd(left, 'forward'), 'The steps are done'));
+  return { plan: left, failed };
+
+  async function step(at: number, take: () => Promise<Outcome>): Promise<void> {
+    await listener.started?.(at);
+    try {
+      await listener.ended?.(at, await take());
+    } catch (error) {
+      await listener.failed?.(at, error, null);
+      throw error;
+    }
+  }
+
+  async function againstTheStart(): Promise<readonly FailedRemedy[]> {
+    const found = new Map<FindingId, FailedRemedy>();
+    for (const check of checksToStart(plan, 'forward', catalogue).filter(({ kind }) => kind !== 'notAllowed')) {
+      const count = await countOf(session, check, plan);
+      const finding = count === 0 ? null : findingOfCheck(plan, check);
+      if (finding === null || found.has(finding)) continue;
+      const says = `${foundInWords(check, count)}.`;
+      found.set(finding, { finding, tried: true, step: 'Checks before', statement: '', says, rows: count });
+    }
+    return [...found.values()];
+  }
+
+  async function fail(remedies: readonly FailedRemedy[]): Promise<void> {
+    if (remedies.length === 0) return;
+    const { plan: next, resting } = leaveOut(left, new Set(remedies.map(({ finding }) => finding)), catalogue);
+    const idle = resting.map(({ finding, message }): FailedRemedy => {
+      const says = `It rests on what failed: ${message}`;
+      return { finding, tried: false, step: remedies[0]?.step ?? '', statement: '', says, rows: null };
+    });
+    failed.push(...remedies, ...idle);
+    for (const { finding } of [...remedies, ...idle]) out.add(finding);
+    left = next;
+    await undo();
+  }
+
+  // Half a remedy would stand in the way of others, and of the way back.
+  async function undo(): Promise<void> {
+    for (let at = taken.length - 1; at >= 0; at--) {
+      const { finding, operation } = taken[at] as Step;
+      if (!out.has(finding)) continue;
+      taken.splice(at, 1);
+      for (const inverse of inverseOf(operation)) await perform(session, inverse, plan);
+    }
+  }
+
+  async function countAgainst(operation: Operation): Promise<{ readonly check: Check; readonly count: number } | null> {
+    for (const check of checksFor(operation)) {
+      // What the server refused may be refused to a check as well.
+      const count = await countOf(session, check, plan).catch(() => 0);
+      if (count > 0) return { check, count };
+    }
+    return null;
+  }
+}
+
+type Step = Pick<Plan['steps'][number], 'finding' | 'operation'>;
+
+function inFull(message: string, against: { readonly check: Check; readonly count: number } | null): string {
+  return against ? `${message} ${foundInWords(against.check, against.count)}.` : message;
+}

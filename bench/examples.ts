@@ -3,7 +3,7 @@
 
 import { join } from 'node:path';
 import type { Catalogue } from '../src/core/catalogue/model';
-import { openPostgresql } from '../src/sources/postgresql/index';
+import { openSource } from '../src/sources/postgresql/reader';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import type { Source } from '../src/sources/source';
 import { survey, type SurveyResult } from '../src/sources/survey';
@@ -59,7 +59,7 @@ async function surveyed(
   database: string,
   declaring: (catalogue: Catalogue) => Catalogue,
 ): Promise<Case> {
-  const source = remembering(join(builtIn, 'remembered', database), () => openPostgresql(parseConnectionString(urlOf(database))));
+  const source = remembering(join(builtIn, 'remembered', database), () => openSource(parseConnectionString(urlOf(database))));
   try {
     const catalogue = declaring(await source.readCatalogue());
     const result = await survey({ ...source, readCatalogue: () => Promise.resolve(catalogue) } as unknown as Source, {

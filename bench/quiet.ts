@@ -11,7 +11,7 @@ import type { Mode } from '../src/core/plan/cost';
 import { carryOutPlan, plannedSteps } from '../src/sources/run/carryOut';
 import { openSession } from '../src/sources/postgresql/session';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openPostgresql } from '../src/sources/postgresql/index';
+import { openSource } from '../src/sources/postgresql/reader';
 import { survey } from '../src/sources/survey';
 import { connect, makeDatabase, startBenchServer } from './database';
 
@@ -112,7 +112,7 @@ async function measure(
 }
 
 async function planOf(url: string, mode: Mode): Promise<Plan> {
-  const source = await openPostgresql(parseConnectionString(url));
+  const source = await openSource(parseConnectionString(url));
   try {
     const { catalogue, findings } = await survey(source, { depth: 'exact' });
     const mendable = findings.filter(({ proposal }) => (replaces ? proposal.kind === 'replaceKey' : proposal.kind !== 'byHand'));

@@ -11,7 +11,7 @@ import type { TableId } from '../src/core/catalogue/identifiers';
 import type { EvidenceRequest } from '../src/core/evidence/requests';
 import { findPostgresBinaries } from './binaries';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openPostgresql } from '../src/sources/postgresql/index';
+import { openSource } from '../src/sources/postgresql/reader';
 import { gentleBudget, unboundedBudget, usualBudget, type Budget } from '../src/sources/budget';
 import type { Source } from '../src/sources/source';
 import { survey } from '../src/sources/survey';
@@ -84,7 +84,7 @@ async function makeLarge(client: pg.Client): Promise<void> {
 
 async function oneLargeTable(url: string, client: pg.Client): Promise<void> {
   await makeLarge(client);
-  const source = await openPostgresql(parseConnectionString(url));
+  const source = await openSource(parseConnectionString(url));
   const all = await source.readCatalogue();
   const child = 'public.child' as TableId;
   const measure = (requests: readonly EvidenceRequest[]) => source.measure(requests, all, { depth: 'exact' });
@@ -174,7 +174,7 @@ function cpuMsOf(pid: number): number {
 }
 
 async function auditOnly(url: string, tables: readonly string[], budget: Budget = unboundedBudget): Promise<void> {
-  const source = await openPostgresql(parseConnectionString(url));
+  const source = await openSource(parseConnectionString(url));
   try {
     await survey(source, { depth: 'exact', tables: new Set(tables as TableId[]), budget });
   } finally {
@@ -215,7 +215,7 @@ async function references(url: string, client: pg.Client): Promise<void> {
   let found = 0;
   let forReferences = 0;
   const discover = async () => {
-    const source = await openPostgresql(parseConnectionString(url));
+    const source = await openSource(parseConnectionString(url));
     forReferences = 0;
     const watched: Source = {
       ...source,
@@ -317,7 +317,7 @@ function mean(values: readonly number[]): number {
 
 async function auditForever(url: string, budget: Budget, signal: AbortSignal): Promise<void> {
   while (!signal.aborted) {
-    const source = await openPostgresql(parseConnectionString(url));
+    const source = await openSource(parseConnectionString(url));
     await survey(source, {
       depth: 'exact',
       budget,
@@ -341,7 +341,7 @@ async function growth(): Promise<void> {
     await client.query('vacuum analyze');
     await client.end();
     const run = async () => {
-      const source = await openPostgresql(parseConnectionString(url));
+      const source = await openSource(parseConnectionString(url));
       await survey(source, { depth: 'exact', budget: unboundedBudget });
       await source.close();
     };

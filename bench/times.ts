@@ -10,7 +10,7 @@ import { estimateMs } from '../src/core/plan/times';
 import { carryOutPlan } from '../src/sources/run/carryOut';
 import { openSession } from '../src/sources/postgresql/session';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openPostgresql } from '../src/sources/postgresql/index';
+import { openSource } from '../src/sources/postgresql/reader';
 import { survey } from '../src/sources/survey';
 import { connect, makeDatabase, startBenchServer } from './database';
 
@@ -40,7 +40,7 @@ try {
 }
 
 async function measure(url: string, mode: Mode): Promise<void> {
-  const source = await openPostgresql(parseConnectionString(url));
+  const source = await openSource(parseConnectionString(url));
   const { catalogue, findings, speed } = await survey(source, { depth: 'exact' }).finally(() => source.close());
   const plan = planFor(
     findings

@@ -5,7 +5,7 @@ import { setFlagsFromString } from 'node:v8';
 // @ts-expect-error A script without types: it must run before there are any.
 import { frugalHeap } from '../scripts/programs.mjs';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openPostgresql } from '../src/sources/postgresql/index';
+import { openSource } from '../src/sources/postgresql/reader';
 import { survey, type SurveyOptions, type SurveyResult } from '../src/sources/survey';
 import { connect, makeDatabase, startBenchServer } from './database';
 
@@ -55,7 +55,7 @@ async function fill(url: string): Promise<void> {
 }
 
 async function surveyed(url: string, which: string, options: Partial<SurveyOptions>): Promise<SurveyResult> {
-  const source = await openPostgresql(parseConnectionString(url));
+  const source = await openSource(parseConnectionString(url));
   const started = performance.now();
   const before = process.cpuUsage();
   const result = await survey(source, { depth: 'exact', ...options });

@@ -9,7 +9,7 @@ import type { Mode } from '../core/plan/cost';
 import { type Plan, planFor } from '../core/plan/plan';
 import type { Direction } from '../core/plan/direction';
 import { plannedSteps } from '../sources/run/carryOut';
-import { openPostgresql } from '../sources/postgresql/index';
+import { openSource } from '../sources/postgresql/reader';
 import { differences, type Fingerprint, fingerprintOf } from '../sources/postgresql/scratch';
 import { survey } from '../sources/survey';
 import { addDocket, findDocket, freezeDocket, moveDocket } from '../store/dockets/dockets';
@@ -48,7 +48,7 @@ async function planned(
   mode: Mode = 'plain',
   rules = ['keys/missing', 'references/undeclared'],
 ): Promise<{ readonly docket: number; readonly plan: Plan }> {
-  const reader = await openPostgresql(audited.details);
+  const reader = await openSource(audited.details);
   const result = await survey(reader, { depth: 'exact' }).finally(() => reader.close());
   ({ catalogue } = result);
   const docket = await addDocket(store, source, 'Docket', mode);

@@ -6,7 +6,7 @@ import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { risksInWords } from '../core/survey/login';
 import { readingLimits } from '../sources/postgresql/connect';
-import { openPostgresql } from '../sources/postgresql/index';
+import { openSource } from '../sources/postgresql/reader';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyResult } from '../sources/survey';
 import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
@@ -114,7 +114,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
   const { budget, policies } = await getSettings(store, row.sourceId);
   const purpose = `survey ${row.id} of ${Date.parse(row.askedAt).toString(36)}`;
   // The first session ends those that a worker left behind which died over this survey.
-  const source = await openPostgresql(connection, { ...readingLimits, purpose });
+  const source = await openSource(connection, { ...readingLimits, purpose });
   try {
     const login = await source.login();
     await keepLogin(store, row.id, login);
@@ -127,7 +127,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
       tables: row.scope ? new Set(row.scope) : null,
       budget,
       policies,
-      openAnother: () => openPostgresql(connection, { ...readingLimits, alongside: purpose }),
+      openAnother: () => openSource(connection, { ...readingLimits, alongside: purpose }),
       known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
       // Right after a docket everything it touched is looked at afresh.
       earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,

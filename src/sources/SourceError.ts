@@ -1,3 +1,5 @@
+import { NotAnswered } from '../core/engines/questions';
+
 /** Why a source did not answer as asked; the interface decides by it what to offer next. */
 export type SourceProblem =
   | 'unreachable'
@@ -6,7 +8,6 @@ export type SourceProblem =
   | 'noDatabase'
   | 'tlsRefused'
   | 'notAllowed'
-  | 'tooOld'
   | 'lost'
   | 'timeout'
   | 'locked'
@@ -16,7 +17,7 @@ export type SourceProblem =
   | 'other';
 
 /** What stopped us at a source: what we were doing, what happened, and what to try. Never holds a password. */
-export class SourceError extends Error {
+export class SourceError extends NotAnswered {
   override readonly name = 'SourceError';
 
   constructor(
@@ -24,6 +25,6 @@ export class SourceError extends Error {
     readonly reason: SourceProblem,
     options?: ErrorOptions,
   ) {
-    super(message, options);
+    super(message, reason === 'lost' || reason === 'cancelled', options);
   }
 }

@@ -10,7 +10,7 @@ import type { Mode } from '../core/plan/cost';
 import { planFor } from '../core/plan/plan';
 import { wordsOf } from '../core/rules/audit';
 import type { Finding } from '../core/rules/rule';
-import { openPostgresql } from './postgresql/index';
+import { openSource } from './postgresql/reader';
 import { survey, type SurveyResult } from './survey';
 
 const database = useDatabase(`
@@ -124,7 +124,7 @@ const database = useDatabase(`
 
 let found: SurveyResult;
 beforeAll(async () => {
-  const source = await openPostgresql(database.details);
+  const source = await openSource(database.details);
   found = await survey(source, { depth: 'exact' });
   await source.close();
 }, 120_000);
@@ -152,7 +152,7 @@ describe('inheritance', () => {
 
   test('takes craft_no for a key of each table, though it repeats among all of them', () => {
     const key = { kind: 'primaryKey', columns: ['craft_no'] };
-    expect(['heirs.craft', 'heirs.tug'].map((table) => on(table, 'keys/missing')[0]?.proposal)).toEqual([key, key]);
+    expect(['heirs.craft', 'heirs.tug'].map((table) => on(table, 'keys/missing')[0]?.proposal)).toMatchObject([key, key]);
   });
 
   test('judges an inherited column once, where it comes from', () => {
@@ -230,7 +230,7 @@ describe('owners', () => {
 
 describe('partitioned tables', () => {
   test('have what they are split by in their key', () => {
-    expect(on('parts.call', 'keys/missing')[0]?.proposal).toEqual({ kind: 'primaryKey', columns: ['call_no', 'on_day'] });
+    expect(on('parts.call', 'keys/missing')[0]?.proposal).toMatchObject({ kind: 'primaryKey', columns: ['call_no', 'on_day'] });
   });
 
   test('have their references checked when they are added', () => {

@@ -11,7 +11,7 @@ import { planFor } from '../core/plan/plan';
 import { carryOutPlan } from './run/carryOut';
 import { provePlan } from './run/prove';
 import { openSession } from './postgresql/session';
-import { openPostgresql } from './postgresql/index';
+import { openSource } from './postgresql/reader';
 import { survey, type SurveyResult } from './survey';
 
 const database = useDatabase();
@@ -158,7 +158,7 @@ function statementsFor(drawn: Drawn): readonly string[] {
 }
 
 async function look(): Promise<SurveyResult> {
-  const source = await openPostgresql(database.details);
+  const source = await openSource(database.details);
   try {
     return await survey(source, { depth: 'exact', schemas: ['g'] });
   } finally {

@@ -3,7 +3,8 @@
 import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
-import type { Depth, EvidenceRequest } from '../core/evidence/requests';
+import type { Ddl, Dependent, MeasureOptions as Asked, Page, RowsPage } from '../core/engines/questions';
+import type { EvidenceRequest } from '../core/evidence/requests';
 import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
 import type { LoginReport } from '../core/survey/login';
@@ -35,43 +36,13 @@ export interface Source {
   close(): Promise<void>;
 }
 
-export interface Dependent {
-  readonly kind: 'function' | 'procedure' | 'view';
-  /** As the server spells it, with its schema where that is needed. */
-  readonly name: string;
-  readonly how: 'names it' | 'rests on it';
-}
-
-/** Statements to be read and kept; Pawl runs none of them. */
-export interface Ddl {
-  readonly drop: string;
-  readonly create: string;
-}
-
-export interface MeasureOptions {
-  readonly depth: Depth;
+export interface MeasureOptions extends Asked {
   /** The longest that one statement may take; null for the source's own limit. */
   readonly timeoutMs?: number | null;
   /** Parallel workers that a statement may have beside its own process. */
   readonly workers?: number;
   /** Called after each statement with the time it took: the budget's rest. */
   readonly rest?: (tookMs: number) => Promise<void>;
-  /** What is measured already, so that it need not be counted again. */
-  readonly known?: (request: EvidenceRequest) => Fact | null;
-}
-
-export interface Page {
-  readonly offset: number;
-  readonly limit: number;
-}
-
-export interface RowsPage {
-  /** What these rows are: `orphans by value`, `rows`. */
-  readonly caption: string;
-  readonly columns: readonly string[];
-  readonly rows: readonly (readonly (string | null)[])[];
-  /** True when there are more rows after these. */
-  readonly more: boolean;
 }
 
 export interface ConnectionDetails {

@@ -2,7 +2,7 @@
 
 import { baseTables } from '../core/catalogue/lookups';
 import { risksInWords } from '../core/survey/login';
-import { openPostgresql } from '../sources/postgresql/index';
+import { openSource } from '../sources/postgresql/reader';
 import type { ConnectionDetails } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { countOpenDockets, isRunning } from '../store/dockets/dockets';
@@ -129,7 +129,7 @@ function failed(message: string): Tried {
 
 async function lookAround(details: ConnectionDetails): Promise<Tried> {
   try {
-    const source = await openPostgresql(details, { statementMs: 20_000, lockMs: 2_000 });
+    const source = await openSource(details, { statementMs: 20_000, lockMs: 2_000 });
     try {
       const login = await source.login();
       const warning = risksInWords(login);

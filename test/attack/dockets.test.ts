@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import type pg from 'pg';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { openLoginDesk, type LoginDesk } from '../../src/jobs/loginHandover';
-import { openPostgresql } from '../../src/sources/postgresql/index';
+import { openSource } from '../../src/sources/postgresql/reader';
 import { survey } from '../../src/sources/survey';
 import { openStore } from '../../src/store/db';
 import { findDocket, listDockets, moveDocket } from '../../src/store/dockets/dockets';
@@ -93,7 +93,7 @@ beforeEach(async () => {
   const id = await addSource(store, { ...audited.details, name: `source ${count++}`, environment: 'production' });
   const source = await findSource(store, id);
   if (!source) throw new Error('It was just added.');
-  const reader = await openPostgresql(audited.details);
+  const reader = await openSource(audited.details);
   const seen = await survey(reader, { depth: 'exact' });
   await reader.close();
   const asked = await askForSurvey(store, { source: id, depth: 'exact' });

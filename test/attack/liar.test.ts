@@ -4,7 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { createServer, type Server, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { openPostgresql } from '../../src/sources/postgresql/index';
+import { openSource } from '../../src/sources/postgresql/reader';
 
 const heard: Buffer[] = [];
 let server: Server;
@@ -53,7 +53,7 @@ test.each([
 ] as const)('who asks for the password %s, with TLS %s, does not get it', async (how, tls, words) => {
   asks = how;
   heard.length = 0;
-  await expect(openPostgresql(details(tls))).rejects.toMatchObject({
+  await expect(openSource(details(tls))).rejects.toMatchObject({
     reason: 'weakPassword',
     message: expect.stringMatching(words) as string,
   });
@@ -66,6 +66,6 @@ test.each([
 test.each(['clear', 'md5'] as const)('unless a person allowed it for this source: %s', async (how) => {
   asks = how;
   heard.length = 0;
-  await expect(openPostgresql({ ...details('off'), weakPassword: true })).rejects.toThrow();
+  await expect(openSource({ ...details('off'), weakPassword: true })).rejects.toThrow();
   expect(Buffer.concat(heard).toString('latin1')).toMatch(how === 'clear' ? /tell-nobody/ : /md5[0-9a-f]{32}/);
 });

@@ -10,7 +10,7 @@ import { operationInWords } from '../../src/core/operations/index';
 import { planFor } from '../../src/core/plan/plan';
 import type { Decision } from '../../src/core/remedies/question';
 import { wordsOf } from '../../src/core/rules/audit';
-import { openPostgresql } from '../../src/sources/postgresql/index';
+import { openSource } from '../../src/sources/postgresql/reader';
 import { differences, fingerprintOf } from '../../src/sources/postgresql/scratch';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 import { useDatabase } from '../kit/database';
@@ -35,7 +35,7 @@ const database = useDatabase(`
 let seen: SurveyResult;
 
 beforeAll(async () => {
-  const source = await openPostgresql(database.details);
+  const source = await openSource(database.details);
   seen = await survey(source, { depth: 'exact' });
   await source.close();
 });

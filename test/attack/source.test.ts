@@ -7,7 +7,7 @@ import type { Fact } from '../../src/core/evidence/evidence';
 import { postgresql } from '../../src/core/engines/postgresql/index';
 import type { Mode } from '../../src/core/plan/cost';
 import { planFor, type Plan } from '../../src/core/plan/plan';
-import { openPostgresql } from '../../src/sources/postgresql/index';
+import { openSource } from '../../src/sources/postgresql/reader';
 import { openSession } from '../../src/sources/postgresql/session';
 import { openReading } from '../../src/sources/postgresql/connect';
 import { rehearse } from '../../src/sources/run/rehearse';
@@ -35,7 +35,7 @@ beforeAll(async () => {
   await database.run(`grant create, usage on schema public to ${mallory}`);
   await database.run(`alter database ${database.details.database} owner to ${mallory}`);
   await database.run(hostileSchema({ reader, mallory }));
-  const source = await openPostgresql(asReader());
+  const source = await openSource(asReader());
   try {
     seen = await survey(source, { depth: 'exact', onFacts: (kept) => (facts.push(...kept), Promise.resolve()) });
   } finally {
@@ -90,7 +90,7 @@ describe('a survey of it', () => {
   });
 
   test('rows, reach and statements asked for by a person write nothing either', async () => {
-    const source = await openPostgresql(asReader());
+    const source = await openSource(asReader());
     const id = (table: string) => `public.${table}` as never;
     try {
       await source.offenders({ kind: 'rows', table: id('cargo'), columns: [] } as never, { offset: 0, limit: 8 });

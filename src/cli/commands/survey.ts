@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { documentOf } from '../../core/survey/document';
 import { risksInWords } from '../../core/survey/login';
-import { openPostgresql } from '../../sources/postgresql/index';
+import { openSource } from '../../sources/postgresql/reader';
 import { type Progress, survey } from '../../sources/survey';
 import { gather, readArguments, SurveyArguments } from '../arguments';
 import { connectionFrom } from '../connection';
@@ -18,7 +18,7 @@ export async function run(args: readonly string[]): Promise<void> {
     { depth: { type: 'string' }, schema: { type: 'string', multiple: true }, json: { type: 'string' } },
     (values, [first]) => ({ ...values, url: first }),
   );
-  const source = await openPostgresql(await connectionFrom(url));
+  const source = await openSource(await connectionFrom(url));
   try {
     const login = await source.login();
     const warning = risksInWords(login);

@@ -1,3 +1,4 @@
+import { postgresql } from '../engines/postgresql/index';
 import { expect, test } from 'vitest';
 import { searchJoins } from './joins';
 import { sketch } from '../../../test/kit/sketch';
@@ -9,7 +10,7 @@ const catalogue = sketch(`
 `);
 
 function joinsIn(...texts: readonly string[]) {
-  const search = searchJoins(catalogue);
+  const search = searchJoins(catalogue, postgresql.types.casts);
   for (const text of texts) search.lookInto(text);
   return search.found();
 }

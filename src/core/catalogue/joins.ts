@@ -19,8 +19,6 @@ type Chain = readonly string[];
 // What is opened and never closed goes on to the end: a try that fails there would be made again at every sign.
 const pattern =
   /--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)|"((?:[^"]|"")+)(?:"|$)|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
-const cast =
-  /::\s*(?:character varying|double precision|timestamp with(?:out)? time zone|"?[\w.]+"?)(?:\(\d+(?:,\s*\d+)?\))?(?:\[\])?/gi;
 const beforeTable = new Set(['from', 'join', 'update', 'into', 'only', ',', '(', 'using']);
 const noAlias = new Set(
   'on where join left right inner outer full cross natural using group order having limit union set values select as returning offset for loop'.split(
@@ -28,7 +26,7 @@ const noAlias = new Set(
   ),
 );
 /** Characters of one text that are looked at. */
-export const longestText = 100_000;
+const longestText = 100_000;
 /** Tables that one text may speak of, columns that one USING may name, and joins kept in all: what is over was not written by hand. */
 const mostTables = 60;
 const mostUsing = 30;
@@ -41,13 +39,14 @@ export interface JoinSearch {
   found(): readonly Join[];
 }
 
-export function searchJoins(catalogue: Pick<Catalogue, 'tables'>): JoinSearch {
+/** `casts`: what is skipped in the text of the catalogue's engine. */
+export function searchJoins(catalogue: Pick<Catalogue, 'tables'>, casts: RegExp): JoinSearch {
   const byName = tablesByName(baseTables(catalogue as Catalogue));
   const found = new Map<string, Join>();
   return {
     lookInto(text) {
       if (found.size >= mostJoins) return;
-      for (const join of scan(wordsIn(text), byName)) {
+      for (const join of scan(wordsIn(text, casts), byName)) {
         const [left, right] = join.left < join.right ? [join.left, join.right] : [join.right, join.left];
         if (left !== right) found.set(`${left} ${right}`, { left, right });
       }
@@ -74,9 +73,9 @@ function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Na
   return byName;
 }
 
-function wordsIn(text: string): readonly Word[] {
+function wordsIn(text: string, casts: RegExp): readonly Word[] {
   const words: Word[] = [];
-  for (const [all, quoted, plain] of text.slice(0, longestText).replaceAll(cast, '').matchAll(pattern)) {
+  for (const [all, quoted, plain] of text.slice(0, longestText).replaceAll(casts, '').matchAll(pattern)) {
     if (quoted !== undefined) words.push({ kind: 'name', text: quoted.replaceAll('""', '"') });
     else if (plain !== undefined) words.push({ kind: 'name', text: plain.toLowerCase() });
     else if (!/^(--|\/\*)/.test(all)) words.push({ kind: 'sign', text: all });

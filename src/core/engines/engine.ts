@@ -4,6 +4,7 @@
 import type { Column, Table } from '../catalogue/model';
 import type { NamedKind } from '../naming/style';
 import type { Dialect } from './dialect';
+import type { Questions } from './questions';
 
 export interface Engine {
   /** For every text that names it. */
@@ -13,6 +14,7 @@ export interface Engine {
   readonly names: NameRules;
   readonly types: TypeRules;
   readonly dialect: Dialect;
+  readonly questions: Questions;
 }
 
 /** What engines can do, or do differently. */

@@ -8,9 +8,6 @@ import { SourceError } from '../SourceError';
 import type { ConnectionDetails, TlsMode } from '../source';
 import { connectionError, weakPasswordError } from './errors';
 
-/** Older servers lack catalogue columns that we read. */
-export const oldestVersion = 120000;
-
 export interface SessionLimits {
   readonly statementMs: number;
   readonly lockMs: number;
@@ -31,7 +28,6 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
   try {
     await client.query(`set default_transaction_read_only = on; set idle_in_transaction_session_timeout = 60000; ${hearing}`);
     await client.query(settingsOf(limits, ''));
-    await refuseOldServer(client);
     return client;
   } catch (error) {
     await client.end().catch(() => undefined);
@@ -172,17 +168,4 @@ function settingsOf({ statementMs, lockMs, workers = 0 }: ReadingOptions, reach:
     ${set} statement_timeout = ${Math.round(statementMs)}; ${set} lock_timeout = ${Math.round(lockMs)};
     ${set} max_parallel_workers_per_gather = ${Math.trunc(workers)}; ${set} jit = off; ${set} datestyle = 'ISO, YMD';
     ${set} standard_conforming_strings = on`;
-}
-
-async function refuseOldServer(client: pg.Client): Promise<void> {
-  const { rows } = await client.query<{ version: string; number: number }>(
-    `select pg_catalog.current_setting('server_version') as version, pg_catalog.current_setting('server_version_num')::int as number`,
-  );
-  const [server] = rows;
-  if (server && server.number < oldestVersion) {
-    throw new SourceError(
-      `The server runs PostgreSQL ${server.version}; Pawl reads 12 and later. Upgrade it, or audit a copy on a newer one.`,
-      'tooOld',
-    );
-  }
 }

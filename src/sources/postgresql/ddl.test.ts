@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 import { fingerprintOf } from './scratch';
 
 const database = useDatabase(`
@@ -17,7 +17,7 @@ test.each([
   [tableId('port', 'booking'), 'fk_berth', 1],
   [tableId('port', 'booking'), 'ix; drop', 1],
 ])('what %s has as %s is dropped and made again as it was', async (table, name, statements) => {
-  const reader = await openPostgresql(database.details);
+  const reader = await openSource(database.details);
   const ddl = await reader.ddl(table, name).finally(() => reader.close());
   if (!ddl) throw new Error('it is there');
   expect(ddl.drop.split(';\n')).toHaveLength(statements);
@@ -29,6 +29,6 @@ test.each([
 });
 
 test('of what is not there nothing is said', async () => {
-  const reader = await openPostgresql(database.details);
+  const reader = await openSource(database.details);
   expect(await reader.ddl(tableId('port', 'booking'), 'none').finally(() => reader.close())).toBeNull();
 });

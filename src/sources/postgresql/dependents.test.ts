@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 
 const database = useDatabase(`
   create schema port;
@@ -18,7 +18,7 @@ const database = useDatabase(`
 `);
 
 test('finds functions that name a constraint as a whole word, and views that rest on it', async () => {
-  const reader = await openPostgresql(database.details);
+  const reader = await openSource(database.details);
   try {
     const found = await reader.dependents(tableId('port', 'berth'), 'pk.berth');
     expect(found.map(({ kind, name, how }) => `${kind} ${name} ${how}`)).toEqual([

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { onServer, useDatabase } from '../../../test/kit/database';
 import { risksInWords } from '../../core/survey/login';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 
 const name = `look_${Math.random().toString(36).slice(2, 8)}`;
 const database = useDatabase(`
@@ -21,7 +21,7 @@ afterAll(async () => {
 });
 
 async function report() {
-  const source = await openPostgresql({ ...database.details, user: name, password: 'look' });
+  const source = await openSource({ ...database.details, user: name, password: 'look' });
   try {
     return await source.login();
   } finally {
@@ -63,7 +63,7 @@ test('the statements that are offered make a login that reads everything and has
   const role = `made_${name}`;
   await database.run((await report()).fitting.replaceAll('pawl_audit', role));
   await database.run(`alter role ${role} password 'made'`);
-  const source = await openPostgresql({ ...database.details, user: role, password: 'made' });
+  const source = await openSource({ ...database.details, user: role, password: 'made' });
   const catalogue = await source.readCatalogue();
   expect(catalogue.tables.map(({ name: table, readable }) => [table, readable])).toEqual([
     ['Odd; name', true],

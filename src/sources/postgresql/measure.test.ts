@@ -7,7 +7,7 @@ import type { Fact } from '../../core/evidence/evidence';
 import type { EvidenceRequest } from '../../core/evidence/requests';
 import type { Source } from '../source';
 import { survey } from '../survey';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 
 // Every kind of request against data small enough to count by eye, in types whose equality is not that of their text.
 const database = useDatabase(`
@@ -32,7 +32,7 @@ const database = useDatabase(`
 let source: Source;
 let catalogue: Catalogue;
 beforeAll(async () => {
-  source = await openPostgresql(database.details);
+  source = await openSource(database.details);
   catalogue = await source.readCatalogue();
 });
 afterAll(() => source.close());
@@ -154,7 +154,7 @@ test('several connections share the work and find the same', async () => {
       await survey(source, {
         depth: 'exact',
         budget: { connections, workers: 0, rest: 0, secondsPerTable: null, secondsPerSurvey: null, hours: null },
-        openAnother: () => openPostgresql(database.details),
+        openAnother: () => openSource(database.details),
       })
     ).findings;
   expect(await findings(3)).toEqual(await findings(1));
@@ -191,7 +191,7 @@ test('a survey that is stopped after any fact and gone on with finds what an und
     const stop = new AbortController();
     const kept: Fact[] = [];
     // On a connection of its own, as in life: a cancellation that comes late finds nobody else's statement.
-    const own = await openPostgresql(database.details);
+    const own = await openSource(database.details);
     const stopped = survey(own, {
       depth: 'exact',
       signal: stop.signal,

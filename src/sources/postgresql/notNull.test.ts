@@ -12,7 +12,7 @@ import { postgresql } from '../../core/engines/postgresql/index';
 import { modes } from '../../core/plan/cost';
 import { planFor } from '../../core/plan/plan';
 import { survey } from '../survey';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 
 const newest = Number(process.env['PAWL_TEST_SERVER'] ?? 15) >= 18;
 const database = useDatabase(`
@@ -23,7 +23,7 @@ const database = useDatabase(`
 `);
 
 async function surveyed() {
-  const source = await openPostgresql(database.details);
+  const source = await openSource(database.details);
   try {
     return await survey(source, { depth: 'exact' });
   } finally {

@@ -6,7 +6,8 @@ import { audit } from '../../core/rules/audit';
 import { survey } from '../survey';
 import { openReading, readingLimits } from './connect';
 import { parseConnectionString } from './connectionString';
-import { openPostgresql } from './index';
+import { sourceOver } from '../reader';
+import { openSource, readerOver } from './reader';
 
 const reader = `reader_${process.pid}`;
 // NULLS NOT DISTINCT exists from PostgreSQL 15 on.
@@ -36,7 +37,7 @@ const database = useDatabase(`
 afterAll(() => onServer(`drop role if exists ${reader}`).catch(() => undefined));
 
 async function read(details = database.details) {
-  const source = await openPostgresql(details);
+  const source = await openSource(details);
   try {
     return await source.readCatalogue();
   } finally {
@@ -130,9 +131,9 @@ describe('the catalogue', () => {
       let queries = 0;
       const query = client.query.bind(client) as (...args: unknown[]) => unknown;
       client.query = ((...args: unknown[]) => (queries++, query(...args))) as typeof client.query;
-      const { readCatalogue } = await import('./readCatalogue');
-      await readCatalogue(client, readingLimits);
-      await client.end();
+      const source = sourceOver(readerOver(client, readingLimits, () => client.end()));
+      await source.readCatalogue();
+      await source.close();
       return queries;
     };
     const before = await count();
@@ -160,14 +161,14 @@ describe('a session', () => {
     ['noDatabase', { database: 'nowhere' }, /has no database nowhere/],
     ['tlsRefused', { tls: 'verify' }, /could not agree on TLS/],
   ] as const)('says in plain words: %s', async (reason, wrong, message) => {
-    const attempt = openPostgresql({ ...database.details, ...wrong });
+    const attempt = openSource({ ...database.details, ...wrong });
     await expect(attempt).rejects.toThrow(message);
     await expect(attempt).rejects.toMatchObject({ reason });
     await attempt.catch((error: Error) => expect(`${error.message} ${error.stack}`).not.toContain('secret-and-wrong'));
   });
 
   test('reports a table that it may not read as not measured', async () => {
-    const source = await openPostgresql({ ...database.details, user: reader, password: 'look' });
+    const source = await openSource({ ...database.details, user: reader, password: 'look' });
     const { evidence, catalogue } = await survey(source, { depth: 'exact' });
     await source.close();
     expect(getTable(catalogue, tableId('port', 'call')).readable).toBe(false);
@@ -178,7 +179,7 @@ describe('a session', () => {
   });
 
   test('tells a connection that dies from one that is cancelled', async () => {
-    const source = await openPostgresql(database.details);
+    const source = await openSource(database.details);
     await database.run(
       `select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'pawl' and datname = current_database()`,
     );
@@ -187,7 +188,7 @@ describe('a session', () => {
   });
 
   test('stops what runs when it is cancelled, and keeps what was measured', async () => {
-    const source = await openPostgresql(database.details);
+    const source = await openSource(database.details);
     const cancelled = new AbortController();
     const facts: unknown[] = [];
     const running = survey(source, {
@@ -228,7 +229,7 @@ describe('hostile names', () => {
   );
 
   test('are read, measured and judged like any other', async () => {
-    const source = await openPostgresql(hostile.details);
+    const source = await openSource(hostile.details);
     const { evidence, findings } = await survey(source, { depth: 'exact' });
     await source.close();
     expect(Object.values(evidence).filter((fact) => 'notMeasured' in fact)).toEqual([]);
@@ -248,7 +249,7 @@ describe('unusual databases', () => {
   );
 
   test('an empty one has nothing to find', async () => {
-    const source = await openPostgresql(empty.details);
+    const source = await openSource(empty.details);
     expect((await survey(source, { depth: 'exact' })).findings).toEqual([]);
     await source.close();
   });
@@ -256,7 +257,7 @@ describe('unusual databases', () => {
   test.each(['catalogue', 'sampled', 'exact'] as const)(
     'views, tables without columns and without rows are no trouble at depth %s',
     async (depth) => {
-      const source = await openPostgresql(views.details);
+      const source = await openSource(views.details);
       const { catalogue, evidence } = await survey(source, { depth });
       await source.close();
       expect(
@@ -268,7 +269,7 @@ describe('unusual databases', () => {
   );
 
   test('a schema that is not there is refused by name', async () => {
-    const source = await openPostgresql(views.details);
+    const source = await openSource(views.details);
     await expect(survey(source, { depth: 'exact', schemas: ['nope'] })).rejects.toThrow('no schema nope. It has');
     await source.close();
   });
@@ -286,7 +287,7 @@ describe('a reference that only a view and a function tell of', () => {
   `);
 
   test('is found, and says how', async () => {
-    const source = await openPostgresql(told.details);
+    const source = await openSource(told.details);
     const { catalogue, findings } = await survey(source, { depth: 'exact' });
     await source.close();
     expect(catalogue.joins).toEqual([

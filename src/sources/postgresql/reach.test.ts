@@ -5,7 +5,7 @@ import { expect, test } from 'vitest';
 import { useDatabase } from '../../../test/kit/database';
 import { tableId } from '../../core/catalogue/identifiers';
 import { type Reach, reachReferences } from '../../core/plan/reach';
-import { openPostgresql } from './index';
+import { openSource } from './reader';
 
 const database = useDatabase();
 
@@ -55,7 +55,7 @@ test('foretells what the delete of a row takes along, or that it is refused', { 
       await make(drawn);
       const [first] = drawn.references;
       if (!first) return;
-      const reader = await openPostgresql(database.details);
+      const reader = await openSource(database.details);
       let reach: Reach;
       try {
         const catalogue = await reader.readCatalogue();
@@ -95,7 +95,7 @@ test('picks the row with the most children, and follows a reference that nobody 
     `insert into r.fee select 1 + n % 10 from generate_series(1, 30) n`,
   ])
     await database.run(statement);
-  const reader = await openPostgresql(database.details);
+  const reader = await openSource(database.details);
   const catalogue = await reader.readCatalogue();
   const ask = (onDelete: 'cascade' | 'no action', values: readonly string[] | null) =>
     reader.reach({

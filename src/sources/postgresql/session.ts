@@ -5,7 +5,8 @@ import type { Bounds, Ran, Refused, Row, Session } from '../run/session';
 import type { ConnectionDetails } from '../source';
 import { cancelOther, openChanging, openReading, reading, readingLimits, renewSettings } from './connect';
 import { codeOf, statementError } from './errors';
-import { readCatalogue } from './readCatalogue';
+import { sourceOver } from '../reader';
+import { readerOver } from './reader';
 
 const usual: Bounds = { statementMs: 0, lockMs: 5_000 };
 
@@ -18,8 +19,9 @@ export async function openSession(details: ConnectionDetails): Promise<Session> 
   const notices: string[] = [];
   client.on('notice', (notice) => notices.push(notice.message ?? ''));
   let cancelled = false;
+  const source = sourceOver(readerOver(client, readingLimits, () => cancelOther(details, pid)));
   return {
-    readCatalogue: () => readCatalogue(client, readingLimits),
+    readCatalogue: () => source.readCatalogue(),
     read: (query) => reading(client, usual, () => rowsOf(client, query)),
     readWithin: async (query) => {
       await renewSettings(client, usual);

@@ -13,7 +13,7 @@ import { carryOutPlan, plannedSteps } from './carryOut';
 import { perform } from './perform';
 import { provePlan } from './prove';
 import { openSession } from '../postgresql/session';
-import { openPostgresql } from '../postgresql/index';
+import { openSource } from '../postgresql/reader';
 import { differences, type Fingerprint, fingerprintOf } from '../postgresql/scratch';
 import { survey } from '../survey';
 
@@ -43,7 +43,7 @@ afterEach(() => {
 });
 
 async function planned(mode: Mode): Promise<Plan> {
-  const source = await openPostgresql(database.details);
+  const source = await openSource(database.details);
   try {
     const { catalogue, findings } = await survey(source, { depth: 'exact', schemas: ['port'] });
     const mendable = findings.filter((finding) => finding.proposal.kind !== 'byHand');

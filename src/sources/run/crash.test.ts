@@ -13,7 +13,7 @@ import { type Plan, planFor } from '../../core/plan/plan';
 import { type Direction, operationsOf } from '../../core/plan/direction';
 import { carryOutPlan } from './carryOut';
 import { openSession } from '../postgresql/session';
-import { openPostgresql } from '../postgresql/index';
+import { openSource } from '../postgresql/reader';
 import { differences, fingerprintOf } from '../postgresql/scratch';
 import type { ConnectionDetails } from '../source';
 import { survey } from '../survey';
@@ -61,7 +61,7 @@ afterAll(() => {
 });
 
 async function planned(mode: Mode): Promise<Plan> {
-  const reader = await openPostgresql(details);
+  const reader = await openSource(details);
   const { catalogue, findings } = await survey(reader, { depth: 'exact', schemas: ['port'] }).finally(() => reader.close());
   return planFor(
     findings

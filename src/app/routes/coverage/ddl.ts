@@ -1,6 +1,6 @@
 import { type Answered, unanswered, whileReading } from '~/work/reading';
 import type { TableId } from '~/core/catalogue/identifiers';
-import type { Ddl } from '~/sources/source';
+import type { Ddl } from '~/core/engines/questions';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/ddl';
 

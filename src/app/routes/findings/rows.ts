@@ -5,7 +5,7 @@ import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, whileReading } from '~/work/reading';
 import { rowsOf } from '~/core/rules/audit';
 import { parse } from '~/input/parse';
-import type { RowsPage } from '~/sources/source';
+import type { RowsPage } from '~/core/engines/questions';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/rows';

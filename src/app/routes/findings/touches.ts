@@ -1,7 +1,7 @@
 import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, whileReading } from '~/work/reading';
 import { tableOf } from '~/core/rules/audit';
-import type { Dependent } from '~/sources/source';
+import type { Dependent } from '~/core/engines/questions';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/touches';

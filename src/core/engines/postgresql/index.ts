@@ -3,6 +3,7 @@ import { writeCheck } from './checks';
 import { names } from './names';
 import { bytesPassed, costOf, stagesOf } from './operations/index';
 import { writeActionProof, writeProof } from './proofs';
+import { questions } from './questions/index';
 import { writeScripts, writeStatementScripts } from './scripts';
 import { traits } from './traits';
 import { types } from './types';
@@ -12,6 +13,7 @@ export const postgresql: Engine = {
   traits,
   names,
   types,
+  questions,
   dialect: {
     stages: stagesOf,
     cost: costOf,

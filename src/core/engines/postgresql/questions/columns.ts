@@ -1,9 +1,8 @@
 // Columns as the catalogue has them, and the types that they are of.
 
-import { columnId, type TableId } from '../../core/catalogue/identifiers';
-import type { Column, ColumnStatistics, TypeFamily } from '../../core/catalogue/model';
-
-type Row = readonly unknown[];
+import { columnId, type TableId } from '../../../catalogue/identifiers';
+import type { Row } from '../../questions';
+import type { Column, ColumnStatistics, TypeFamily } from '../../../catalogue/model';
 
 const familyByName: Readonly<Record<string, TypeFamily>> = {
   int2: 'integer',
@@ -36,29 +35,19 @@ export interface Type {
 
 /** Types by oid. A domain is of its base type's family. */
 export function typesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
-  const byOid = new Map(types.map((row) => [row[0] as string, row]));
+  const byOid = new Map(types.map((row) => [row[0] ?? '', row]));
   const resolve = (oid: string, modifier: number): Type => {
     const type = byOid.get(oid);
     if (!type) return { ...unknownType, modifier };
-    const [, name, kind, category, base, ownModifier, schema, comparedAs, sortable, element] = type as [
-      string,
-      string,
-      string,
-      string,
-      string,
-      number,
-      string,
-      string,
-      boolean,
-      string | null,
-    ];
-    if (kind === 'd') return { ...resolve(base, ownModifier >= 0 ? ownModifier : modifier), domain: `${schema}.${name}` };
-    const family = familyByName[name] ?? (category === 'S' ? 'text' : 'other');
+    const [, name, kind, category, base, ownModifier, schema, spelt, sortable, element] = type;
+    const own = Number(ownModifier);
+    if (kind === 'd') return { ...resolve(base ?? '', own >= 0 ? own : modifier), domain: `${schema}.${name}` };
+    const family = familyByName[name ?? ''] ?? (category === 'S' ? 'text' : 'other');
     // Arrays are compared as what they hold is.
-    const comparable = element === null ? sortable : resolve(element, -1).comparable;
-    return { family, comparable, comparedAs, domain: null, modifier };
+    const comparable = element ? resolve(element, -1).comparable : sortable === 't';
+    return { family, comparable, comparedAs: spelt ?? '', domain: null, modifier };
   };
-  return new Map(types.map(([oid]) => [oid as string, resolve(oid as string, -1)]));
+  return new Map(types.map(([oid]) => [oid ?? '', resolve(oid ?? '', -1)]));
 }
 
 /** Texts that many columns share, kept once: a large schema has few types and few comments of its own. */
@@ -89,26 +78,14 @@ const unknownType: Type = { family: 'other', comparable: false, comparedAs: '', 
 
 /** A row of the query of columns. */
 export function columnOf(row: Row, { table, types, spelt, shared, statistics, rows }: ColumnContext): Column {
-  const [, , name, typeOid, modifier, notNull, identity, generated, expression, comment, collation, named, validated] = row as [
-    string,
-    number,
-    string,
-    string,
-    number,
-    boolean,
-    string,
-    string,
-    string | null,
-    string | null,
-    string | null,
-    string | null,
-    boolean | null,
-  ];
-  const type = types.get(typeOid) ?? unknownType;
-  const effective = modifier >= 0 ? modifier : type.modifier;
+  const [, , name, typeOid, modifier, notNull, identity, generated, said = null, comment = null, collation = null, ...more] = row;
+  const [named = null, validated] = more;
+  const own = Number(modifier);
+  const type = types.get(typeOid ?? '') ?? unknownType;
+  const effective = own >= 0 ? own : type.modifier;
   return {
-    id: columnId(table, name),
-    name: shared(name),
+    id: columnId(table, name ?? ''),
+    name: shared(name ?? ''),
     declaredType: spelt.get(`${typeOid} ${modifier}`) ?? '',
     comparedAs: type.comparedAs,
     family: type.family,
@@ -119,12 +96,12 @@ export function columnOf(row: Row, { table, types, spelt, shared, statistics, ro
     precision: type.family === 'decimal' && effective >= 4 ? ((effective - 4) >> 16) & 0xffff : null,
     scale: type.family === 'decimal' && effective >= 4 ? (effective - 4) & 0x7ff : type.family === 'integer' ? 0 : null,
     collation,
-    nullable: !notNull || validated === false,
-    ...(named !== null && { notNull: { name: named, validated: validated === true } }),
-    default: generated === '' ? expression : null,
-    fillsItself: identity !== '' || (generated === '' && makesIdentity.test(expression ?? '')),
+    nullable: notNull !== 't' || validated === 'f',
+    ...(named !== null && { notNull: { name: named, validated: validated === 't' } }),
+    default: generated === '' ? said : null,
+    fillsItself: identity !== '' || (generated === '' && makesIdentity.test(said ?? '')),
     identity: identity === 'a' ? 'always' : identity === 'd' ? 'by default' : null,
-    generated: generated === '' ? null : expression,
+    generated: generated === '' ? null : said,
     comment,
     statistics: columnStatistics(statistics, rows),
   };

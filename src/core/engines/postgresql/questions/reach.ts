@@ -3,11 +3,10 @@
 // still there when its turn comes (manual, "Overview of Trigger Behavior": triggers of one event go by name, and
 // what a cascade deletes queues up behind).
 
-import type pg from 'pg';
-import { tableId } from '../../core/catalogue/identifiers';
-import { quote, quoteTable } from '../../core/engines/postgresql/quote';
-import type { Reach, ReachLine, ReachQuestion, ReachReference } from '../../core/plan/reach';
-import { statementError } from './errors';
+import { tableId } from '../../../catalogue/identifiers';
+import type { Reach, ReachLine, ReachQuestion, ReachReference } from '../../../plan/reach';
+import { type Asking, type Row, rowsOf } from '../../questions';
+import { quote, quoteTable } from '../quote';
 
 const mostRows = 200_000;
 const placesAtOnce = 5_000;
@@ -15,17 +14,11 @@ const placesAtOnce = 5_000;
 /** A row by the table that holds it, which may be a partition, and its place in there: `16402 (0,1)`. */
 type Place = string;
 
-/** `client` is in a transaction that sees one snapshot. Throws SourceError, e.g. when the role may not read one of the tables. */
-export async function readReach(client: pg.Client, question: ReachQuestion): Promise<Reach> {
-  try {
-    const row = question.values ?? (await mostChildren(client, question.about));
-    const start = row ? await placesOf(client, question, row) : [];
-    if (!row || start.length === 0) return { row: null, deleted: 0, refused: false, complete: true, lines: [] };
-    const outcome = await follow(client, question, start);
-    return { row, ...outcome };
-  } catch (error) {
-    throw statementError(error, `Counting how far a delete in ${question.parent} reaches`);
-  }
+export function* reach(question: ReachQuestion): Asking<Reach> {
+  const row = question.values ?? (yield* mostChildren(question.about));
+  const start = row ? yield* placesOf(question, row) : [];
+  if (!row || start.length === 0) return { row: null, deleted: 0, refused: false, complete: true, lines: [] };
+  return { row, ...(yield* follow(question, start)) };
 }
 
 interface Event {
@@ -33,8 +26,8 @@ interface Event {
   readonly row: Place;
 }
 
-async function follow(client: pg.Client, question: ReachQuestion, start: readonly Place[]): Promise<Omit<Reach, 'row'>> {
-  const acting = await inOrder(client, question);
+function* follow(question: ReachQuestion, start: readonly Place[]): Asking<Omit<Reach, 'row'>> {
+  const acting = yield* inOrder(question);
   const gone = new Set(start);
   const emptied = new Map<ReachReference, Set<Place>>();
   const counts = new Map<string, { readonly reference: ReachReference; readonly level: number; rows: number }>();
@@ -50,7 +43,7 @@ async function follow(client: pg.Client, question: ReachQuestion, start: readonl
   let queue = eventsOf(question.parent, start);
   for (let level = 1; queue.length > 0 && gone.size <= mostRows; level++) {
     const next: Event[] = [];
-    const children = await childrenOf(client, queue);
+    const children = yield* childrenOf(queue);
     for (const event of queue) {
       const { reference } = event;
       const without = emptied.get(reference);
@@ -88,9 +81,8 @@ function effectOf({ onDelete, mandatory }: ReachReference): ReachLine['effect'] 
 }
 
 // A reference that is to be is made last, and acts last.
-async function inOrder(client: pg.Client, { references }: ReachQuestion): Promise<readonly ReachReference[]> {
-  const rows = await texts(
-    client,
+function* inOrder({ references }: ReachQuestion): Asking<readonly ReachReference[]> {
+  const rows = yield* texts(
     `select n.nspname, c.relname, k.conname
      from pg_catalog.pg_trigger t
      join pg_catalog.pg_constraint k on k.oid = t.tgconstraint and k.contype = 'f'
@@ -98,35 +90,36 @@ async function inOrder(client: pg.Client, { references }: ReachQuestion): Promis
      join pg_catalog.pg_namespace n on n.oid = c.relnamespace
      where t.tgrelid = k.confrelid and t.tgtype::int & 8 <> 0
      order by t.tgname collate "C"`,
+    3,
   );
   const order = new Map(rows.map(([schema = '', table = '', name = ''], i) => [`${tableId(schema, table)} ${name}`, i]));
   const place = ({ child, name }: ReachReference): number => order.get(`${child} ${name}`) ?? rows.length;
   return references.toSorted((a, b) => place(a) - place(b));
 }
 
-async function mostChildren(client: pg.Client, { child, columns }: ReachReference): Promise<readonly string[] | null> {
+function* mostChildren({ child, columns }: ReachReference): Asking<readonly string[] | null> {
   const list = columns.map((c) => `${quote(c)}`);
-  const rows = await texts(
-    client,
+  const rows = yield* texts(
     `select ${list.map((c) => `${c}::text`).join(', ')}
      from ${quoteTable(child)}
      where ${list.map((c) => `${c} is not null`).join(' and ')}
      group by ${list.join(', ')}
      order by count(*) desc, ${list.join(', ')}
      limit 1`,
+    3,
   );
   return rows[0] ?? null;
 }
 
-async function placesOf(client: pg.Client, { parent, key }: ReachQuestion, values: readonly string[]): Promise<readonly Place[]> {
+function* placesOf({ parent, key }: ReachQuestion, values: readonly string[]): Asking<readonly Place[]> {
   const match = key.map((c, i) => `${quote(c)} = $${i + 1}`).join(' and ');
-  const rows = await texts(client, `select tableoid::text, ctid::text from ${quoteTable(parent)} where ${match}`, values);
+  const rows = yield* texts(`select tableoid::text, ctid::text from ${quoteTable(parent)} where ${match}`, 2, values);
   return rows.map(([table, at]) => `${table} ${at}`);
 }
 
 type Children = ReadonlyMap<ReachReference, ReadonlyMap<Place, readonly Place[]>>;
 
-async function childrenOf(client: pg.Client, events: readonly Event[]): Promise<Children> {
+function* childrenOf(events: readonly Event[]): Asking<Children> {
   const found = new Map<ReachReference, Map<Place, Place[]>>();
   const asked = new Map<ReachReference, Map<string, string[]>>();
   for (const { reference, row } of events) {
@@ -142,12 +135,7 @@ async function childrenOf(client: pg.Client, events: readonly Event[]): Promise<
     found.set(reference, children);
     for (const [table, places] of tables)
       for (let from = 0; from < places.length; from += placesAtOnce)
-        for (const [at, childTable, childAt] of await childrenAt(
-          client,
-          reference,
-          table,
-          places.slice(from, from + placesAtOnce),
-        )) {
+        for (const [at, childTable, childAt] of yield* childrenAt(reference, table, places.slice(from, from + placesAtOnce))) {
           const own = children.get(`${table} ${at}`);
           if (own) own.push(`${childTable} ${childAt}`);
           else children.set(`${table} ${at}`, [`${childTable} ${childAt}`]);
@@ -156,19 +144,24 @@ async function childrenOf(client: pg.Client, events: readonly Event[]): Promise<
   return found;
 }
 
-function childrenAt(client: pg.Client, reference: ReachReference, table: string, places: readonly string[]) {
+function childrenAt(reference: ReachReference, table: string, places: readonly string[]): Asking<readonly (readonly string[])[]> {
   const match = reference.columns.map((c, i) => `child.${quote(c)} = parent.${quote(reference.parentColumns[i] ?? '')}`);
   return texts(
-    client,
     `select parent.ctid::text, child.tableoid::text, child.ctid::text
      from ${quoteTable(reference.parent)} as parent
      join ${quoteTable(reference.child)} as child on ${match.join(' and ')}
      where parent.tableoid = $1 and parent.ctid = any ($2::tid[])
      order by child.tableoid, child.ctid`,
+    3,
     [table, places],
   );
 }
 
-async function texts(client: pg.Client, text: string, values: readonly unknown[] = []): Promise<readonly (readonly string[])[]> {
-  return (await client.query<string[]>({ text, values: [...values], rowMode: 'array' })).rows;
+function* texts(
+  text: string,
+  columns: number,
+  values: readonly (string | readonly string[])[] = [],
+): Asking<readonly (readonly string[])[]> {
+  const rows = yield* rowsOf({ text, columns, values, givesData: true });
+  return rows.map((row: Row) => row.map((value) => value ?? ''));
 }

@@ -1,5 +1,8 @@
 // The set queries over pg_catalog that a catalogue is made of: one each, however many tables. Rows
-// are joined by oid in the reader. Arrays of rows (rowMode array) keep memory low.
+// are joined by oid in the reader. They are the same on every version, so that all can be asked at once.
+
+/** What is read before all else. */
+export const server = `select current_setting('server_version'), current_setting('server_version_num'), current_database()`;
 
 const userSchemas = `nspname not in ('pg_catalog', 'information_schema') and nspname !~ '^pg_(toast|temp_|toast_temp_)'`;
 
@@ -21,7 +24,7 @@ export function tables(size: 'exact' | 'estimated'): string {
   return `
   select c.oid::text, c.relnamespace::text, c.relname, c.relkind, c.relispartition, c.relpersistence, c.reltuples::float8, (${bytes})::float8,
     has_table_privilege(c.oid, 'select') or has_any_column_privilege(c.oid, 'select'), pg_get_userbyid(c.relowner), d.description,
-    (select array_agg(inhparent::text order by inhseqno) from pg_inherits where inhrelid = c.oid), brought.extension, split.columns,
+    (select string_agg(inhparent::text, ' ' order by inhseqno) from pg_inherits where inhrelid = c.oid), brought.extension, split.columns,
     published.tablename is not null
       and (c.relreplident = 'n' or c.relreplident = 'd' and not exists (select 1 from pg_index k where k.indrelid = c.oid and k.indisprimary)),
     c.relkind in ('r', 'p') and c.relhasrules and exists (select 1 from pg_rewrite w where w.ev_class = c.oid and w.ev_type <> '1')
@@ -37,7 +40,7 @@ export function tables(size: 'exact' | 'estimated'): string {
   ) brought on brought.objid = c.oid
   left join (
     select partrelid, case when not 0 = any (partattrs) then
-      (select array_agg(attname::text order by attnum) from pg_attribute where attrelid = partrelid and attnum = any (partattrs)) end as columns
+      (select json_agg(attname::text order by attnum)::text from pg_attribute where attrelid = partrelid and attnum = any (partattrs)) end as columns
     from pg_partitioned_table
   ) split on split.partrelid = c.oid
   left join (
@@ -53,14 +56,12 @@ export function tables(size: 'exact' | 'estimated'): string {
   order by nspname, c.relname`;
 }
 
-/** NOT NULL is a constraint with a name, which may hold for new rows only, from PostgreSQL 18 on. */
-export function columns(version: number): string {
-  const named = version >= 180000;
-  return `
+/** NOT NULL is a constraint with a name, which may hold for new rows only, from PostgreSQL 18 on; before, there are none of its kind. */
+export const columns = `
   select a.attrelid::text, a.attnum, attname, atttypid::text, atttypmod, a.attnotnull, a.attidentity, a.attgenerated,
     case when a.atthasdef then pg_get_expr(ad.adbin, ad.adrelid) end, d.description,
     case when a.attcollation <> 0 and a.attcollation <> t.typcollation then co.collname end,
-    ${named ? 'nn.conname, nn.convalidated' : 'null, null'}, a.attcollation::text
+    nn.conname, nn.convalidated, a.attcollation::text
   from pg_attribute a
   join pg_class c on c.oid = a.attrelid and c.relkind in ('r', 'p', 'f', 'v', 'm')
   join pg_namespace n on n.oid = c.relnamespace
@@ -68,9 +69,9 @@ export function columns(version: number): string {
   left join pg_attrdef ad on ad.adrelid = a.attrelid and ad.adnum = a.attnum
   left join pg_description d on d.objoid = a.attrelid and d.classoid = 'pg_class'::regclass and d.objsubid = a.attnum
   left join pg_collation co on co.oid = a.attcollation
-  ${named ? "left join pg_constraint nn on nn.conrelid = a.attrelid and nn.contype = 'n' and nn.conkey = array[a.attnum]" : ''}
+  left join (select conrelid, conkey[1] as number, conname, convalidated from pg_constraint where contype = 'n') nn
+    on nn.conrelid = a.attrelid and nn.number = a.attnum
   where a.attnum > 0 and not a.attisdropped and ${userSchemas}`;
-}
 
 /** How the server spells each type that columns are of: once a type, not once a column. */
 export const speltTypes = `
@@ -139,7 +140,7 @@ function sortable(type: string): string {
 }
 
 export const constraints = `
-  select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, co.conkey, co.confrelid::text, co.confkey,
+  select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, array_to_string(co.conkey, ' '), co.confrelid::text, array_to_string(co.confkey, ' '),
     co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
     case when co.contype = 'f' then not co.oid = any (array(select tgconstraint from pg_trigger where tgenabled = 'D'))
       else coalesce(x.indisvalid and x.indisready, true) end,
@@ -156,12 +157,11 @@ export const constraints = `
 /** The operator classes that types are indexed by when nobody says otherwise. */
 export const defaultOperatorClasses = 'select oid::text from pg_opclass where opcdefault';
 
-/** NULLS NOT DISTINCT exists from PostgreSQL 15 on. */
-export function indexes(version: number): string {
-  return `
+/** NULLS NOT DISTINCT exists from PostgreSQL 15 on: a unique index is asked for it by its name, which earlier ones do not know. */
+export const indexes = `
   select x.indrelid::text, i.relname, am.amname, x.indisunique, x.indisvalid, x.indkey::text, x.indnkeyatts,
     case when x.indpred is not null then pg_get_expr(x.indpred, x.indrelid) end,
-    ${version >= 150000 ? 'not x.indnullsnotdistinct' : 'true'},
+    not (x.indisunique and coalesce((to_jsonb(x) ->> 'indnullsnotdistinct')::bool, false)),
     x.indoption::text, x.indclass::text, x.indcollation::text
   from pg_index x
   join pg_class i on i.oid = x.indexrelid
@@ -170,7 +170,6 @@ export function indexes(version: number): string {
   join pg_am am on am.oid = i.relam
   where ${userSchemas}
   order by x.indrelid, i.relname`;
-}
 
 export const sequences = `
   select s.schemaname, s.sequencename, s.data_type::text, s.start_value::text, s.increment_by::text, s.max_value::text, s.last_value::text, s.cycle,
@@ -206,19 +205,18 @@ export const statistics = `
   where schemaname not in ('pg_catalog', 'information_schema') and not inherited`;
 
 /** What views are defined as, and what functions say, but for those that an extension brought; `most` characters of each. */
-export function definitions(version: number, most: number): string {
-  const body = version >= 140000 ? `coalesce(nullif(prosrc, ''), pg_get_function_sqlbody(p.oid))` : 'prosrc';
+export function definitions(most: number): string {
   return `
   select left(pg_get_viewdef(c.oid), ${most})
   from pg_class c
   join pg_namespace n on n.oid = c.relnamespace
   where c.relkind in ('v', 'm') and ${userSchemas}
   union all
-  select left(${body}, ${most})
+  select left(case prosrc when '' then pg_get_functiondef(p.oid) else prosrc end, ${most})
   from pg_proc p
   join pg_namespace n on n.oid = p.pronamespace
   join pg_language l on l.oid = p.prolang
-  where lanname in ('sql', 'plpgsql') and ${userSchemas}
+  where lanname in ('sql', 'plpgsql') and prokind in ('f', 'p') and ${userSchemas}
     and not exists (select 1 from pg_depend d where d.classid = 'pg_proc'::regclass and d.objid = p.oid and d.deptype = 'e')`;
 }
 

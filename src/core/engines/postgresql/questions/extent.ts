@@ -1,9 +1,9 @@
 // What a measurement reads: the whole table, or a sample of its blocks.
 
-import type { Table } from '../../core/catalogue/model';
-import type { How } from '../../core/evidence/evidence';
-import type { Depth } from '../../core/evidence/requests';
-import { quoteTable } from '../../core/engines/postgresql/quote';
+import type { Table } from '../../../catalogue/model';
+import type { How } from '../../../evidence/evidence';
+import type { Depth } from '../../../evidence/requests';
+import { quoteTable } from '../quote';
 
 const mostSampled = 25_000;
 const fewestSampled = 10_000;

@@ -3,17 +3,15 @@
 // rules out most parents; then many, for those that are left. Whether the server follows an index or
 // reads the parent and hashes the values is its own choice.
 
-import type { TableId } from '../../core/catalogue/identifiers';
-import { getColumn, getTable } from '../../core/catalogue/lookups';
-import type { Catalogue, Column } from '../../core/catalogue/model';
-import type { Fact, Probe } from '../../core/evidence/evidence';
-import type { ProbedParent, ProbeRequest } from '../../core/evidence/requests';
-import { quote } from '../../core/engines/postgresql/quote';
-import { groupBy } from '../../core/grouping';
-import { SourceError } from '../SourceError';
-import type { Ask } from './ask';
-import { statementError } from './errors';
-import { type Answer, fromClause, ownRows } from './reading';
+import type { TableId } from '../../../catalogue/identifiers';
+import { getColumn, getTable } from '../../../catalogue/lookups';
+import type { Catalogue, Column } from '../../../catalogue/model';
+import type { Probe } from '../../../evidence/evidence';
+import type { ProbedParent, ProbeRequest } from '../../../evidence/requests';
+import { groupBy } from '../../../grouping';
+import { type Asking, attempt, type Measured, rowsOf } from '../../questions';
+import { quote } from '../quote';
+import { fromClause, ownRows } from './extent';
 
 const firstLook = 200;
 const secondLook = 2_000;
@@ -30,29 +28,30 @@ interface Looked {
   readonly missing: number[];
 }
 
-type Probed = Answer<ProbeRequest, Probe> | Omit<Extract<Fact, { notMeasured: string }>, 'at'>;
-
-/** A table that cannot be read is not measured; in a parent that cannot be read nothing is found. Throws SourceError, lost or cancelled. */
-export async function probe(ask: Ask, requests: readonly ProbeRequest[], catalogue: Catalogue): Promise<readonly Probed[]> {
+/** A table that cannot be read is not measured; in a parent that cannot be read nothing is found. */
+export function* probe(requests: readonly ProbeRequest[], catalogue: Catalogue): Asking<readonly Measured[]> {
   const looked = new Map<ProbeRequest, Looked>();
   const failed = new Map<ProbeRequest, string>();
   for (const [table, own] of groupBy(requests, (request) => request.table)) {
-    const problem = await attempt(`Measuring ${table}`, async () => {
-      const values = await valuesOf(ask, table, own, catalogue);
-      own.forEach((request, i) => looked.set(request, lookedOf(catalogue, request, values[i] ?? [])));
-    });
+    const problem = yield* attempt(look(table, own));
     if (problem) own.forEach((request) => failed.set(request, problem));
   }
-  for (const look of [firstLook, secondLook]) {
-    const open = [...looked.values()].filter(({ values }) => look === firstLook || values.length > firstLook);
-    await lookUp(ask, open, catalogue, look);
+  for (const most of [firstLook, secondLook]) {
+    const open = [...looked.values()].filter(({ values }) => most === firstLook || values.length > firstLook);
+    yield* lookUp(open, catalogue, most);
   }
   return requests.map((request) => {
     const seen = looked.get(request);
     if (!seen) return { request, notMeasured: failed.get(request) ?? 'It was not looked at.' };
     const tested = Math.min(seen.values.length, secondLook);
-    return { request, how: { kind: 'sample', rows: tested }, result: { tested, missing: seen.missing } };
+    const result: Probe = { tested, missing: seen.missing };
+    return { request, how: { kind: 'sample', rows: tested }, result };
   });
+
+  function* look(table: TableId, own: readonly ProbeRequest[]): Asking<void> {
+    const values = yield* valuesOf(table, own, catalogue);
+    own.forEach((request, i) => looked.set(request, lookedOf(catalogue, request, values[i] ?? [])));
+  }
 }
 
 function lookedOf(catalogue: Catalogue, request: ProbeRequest, values: readonly string[]): Looked {
@@ -60,16 +59,13 @@ function lookedOf(catalogue: Catalogue, request: ProbeRequest, values: readonly 
   return { request, column: getColumn(catalogue, request.table, request.column), values, missing };
 }
 
-async function valuesOf(
-  ask: Ask,
-  id: TableId,
-  requests: readonly ProbeRequest[],
-  catalogue: Catalogue,
-): Promise<readonly (readonly string[])[]> {
+function* valuesOf(id: TableId, requests: readonly ProbeRequest[], catalogue: Catalogue): Asking<readonly (readonly string[])[]> {
   const { from } = fromClause(getTable(catalogue, id), 'sampled', { wanted: rowsLookedAt, only: true });
-  const rows = await ask(
-    `select ${requests.map(({ column }) => `${quote(column)}::text`).join(', ')} from ${from} limit ${rowsLookedAt}`,
-  );
+  const rows = yield* rowsOf({
+    text: `select ${requests.map(({ column }) => `${quote(column)}::text`).join(', ')} from ${from} limit ${rowsLookedAt}`,
+    columns: requests.length,
+    givesData: true,
+  });
   return requests.map((_, i) => {
     const distinct = new Set<string>();
     for (const row of rows) {
@@ -82,7 +78,7 @@ async function valuesOf(
 }
 
 /** Looks up the first values of each column in every parent that may still be its own. */
-async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, look: number): Promise<void> {
+function* lookUp(open: readonly Looked[], catalogue: Catalogue, look: number): Asking<void> {
   const pairs = open.flatMap((column) =>
     column.request.parents.flatMap((parent, at) =>
       (column.missing[at] ?? 1) <= missingTolerated ? [{ column, parent, at }] : [],
@@ -95,15 +91,15 @@ async function lookUp(ask: Ask, open: readonly Looked[], catalogue: Catalogue, l
     const [first] = own;
     if (!first) continue;
     const values = [...new Set(own.flatMap(({ column, parent }) => lookedUp(column, parent, look)))];
-    let found: ReadonlySet<string> = new Set();
-    await attempt(`Looking for values in ${first.parent.table}`, async () => {
-      found = await foundIn(
-        ask,
+    const found = new Set<string>();
+    yield* attempt(
+      findIn(
         { column: first.parent.column, from: ownRows(getTable(catalogue, first.parent.table)) },
         typeFor(getColumn(catalogue, first.column.request.table, first.column.column.name)),
         values,
-      );
-    });
+        found,
+      ),
+    );
     for (const { column, parent, at } of own) {
       const looked = lookedUp(column, parent, look);
       column.missing[at] = looked.filter((value) => !found.has(value)).length / looked.length;
@@ -115,19 +111,16 @@ function lookedUp(column: Looked, { enough = firstLook }: ProbedParent, look: nu
   return column.values.slice(0, Math.min(look, look === firstLook ? enough : look));
 }
 
-async function foundIn(
-  ask: Ask,
+function* findIn(
   parent: { readonly column: string; readonly from: string },
   type: string,
   values: readonly string[],
-): Promise<ReadonlySet<string>> {
-  const rows = await ask(
-    `select distinct looked.value
+  found: Set<string>,
+): Asking<void> {
+  const text = `select distinct looked.value
      from unnest($1::text[]) as looked (value)
-     join ${parent.from} as parent on parent.${quote(parent.column)} = looked.value::${type}`,
-    [values],
-  );
-  return new Set(rows.flatMap(([value]) => value ?? []));
+     join ${parent.from} as parent on parent.${quote(parent.column)} = looked.value::${type}`;
+  for (const [value] of yield* rowsOf({ text, columns: 1, values: [values], givesData: true })) if (value) found.add(value);
 }
 
 // Wide enough for every value of the child, and comparable with any key of its family by an index.
@@ -143,17 +136,5 @@ function typeFor(column: Column): string {
       return 'bytea';
     default:
       return 'text';
-  }
-}
-
-/** What kept us from it, in words; null when nothing did. */
-async function attempt(doing: string, work: () => Promise<void>): Promise<string | null> {
-  try {
-    await work();
-    return null;
-  } catch (error) {
-    const problem = error instanceof SourceError ? error : statementError(error, doing);
-    if (problem.reason === 'lost' || problem.reason === 'cancelled') throw problem;
-    return problem.message;
   }
 }

@@ -1,7 +1,7 @@
 // Values of columns as expressions: hashed for comparing, folded, shortened for a sample.
 
-import type { Column } from '../../core/catalogue/model';
-import { quote } from '../../core/engines/postgresql/quote';
+import type { Column } from '../../../catalogue/model';
+import { quote } from '../quote';
 
 /**
  * A 64-bit hash of several columns such that equal values have equal hashes, whatever their spelling

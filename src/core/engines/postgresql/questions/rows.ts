@@ -1,33 +1,35 @@
 // The rows behind a finding, read live and a page at a time: nothing of them is kept by Pawl.
 
-import type pg from 'pg';
-import { blankCondition, brokenCondition } from '../../core/engines/postgresql/claims';
-import { orphanCondition, rowsOf } from '../../core/engines/postgresql/conditions';
-import { quote, quoteList, tableText } from '../../core/engines/postgresql/quote';
-import type { RowsQuestion } from '../../core/evidence/rows';
-import type { Page, RowsPage } from '../source';
-import { statementError } from './errors';
+import type { RowsQuestion } from '../../../evidence/rows';
+import { type Asking, oneOf, type Page, type Row, type RowsPage } from '../../questions';
+import { blankCondition, brokenCondition } from '../claims';
+import { orphanCondition, rowsOf } from '../conditions';
+import { quote, quoteList, tableText } from '../quote';
 
 const longestValue = 80;
 
-/** Throws SourceError, e.g. when the role may not read the table. */
-export async function readOffenders(client: pg.Client, question: RowsQuestion, page: Page): Promise<RowsPage> {
-  try {
-    const { text, caption } = queryFor(question, await whoseRows(client, question));
-    return await read(client, `${text} limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`, page, caption);
-  } catch (error) {
-    throw statementError(error, `Reading rows of ${question.table}`);
-  }
+export function* offenders(question: RowsQuestion, page: Page): Asking<RowsPage> {
+  const { text, caption } = queryFor(question, yield* whoseRows(question));
+  const limited = `${text} limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`;
+  const [answer] = yield [{ text: limited, columns: 0, givesData: true }];
+  const { rows = [], names = [] } = answer ?? {};
+  return {
+    caption,
+    columns: names,
+    rows: rows.slice(0, page.limit).map((row: Row) => row.map(shown)),
+    more: rows.length > page.limit,
+  };
 }
 
 /** Keys and references look at a table's own rows: those of tables that inherit from it are left out, but for partitions. */
-async function whoseRows(client: pg.Client, question: RowsQuestion): Promise<Whose> {
+function* whoseRows(question: RowsQuestion): Asking<Whose> {
   if (question.kind !== 'orphans' && question.kind !== 'repeats') return { own: false, parents: false };
   const parent = question.kind === 'orphans' ? question.parent : question.table;
-  const { rows } = await client.query<Whose>(
-    `select ${[question.table, parent].map((id) => `(select relkind <> 'p' from pg_catalog.pg_class where oid = ${tableText(id)}::regclass)`).join(' as own, ')} as parents`,
+  const isOwn = [question.table, parent].map(
+    (id) => `(select relkind <> 'p' from pg_catalog.pg_class where oid = ${tableText(id)}::regclass)`,
   );
-  return rows[0] ?? { own: false, parents: false };
+  const [own, parents] = yield* oneOf({ text: `select ${isOwn.join(', ')}`, columns: 2 });
+  return { own: own === 't', parents: parents === 't' };
 }
 
 interface Whose {
@@ -91,19 +93,6 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): { readonly t
       };
   }
 }
-
-async function read(client: pg.Client, text: string, page: Page, caption: string): Promise<RowsPage> {
-  const result = await client.query<(string | null)[]>({ text, rowMode: 'array', types: asText });
-  return {
-    caption,
-    columns: result.fields.map((field) => field.name),
-    rows: result.rows.slice(0, page.limit).map((row) => row.map(shown)),
-    more: result.rows.length > page.limit,
-  };
-}
-
-// Every value as the server spells it: these are shown, not computed with.
-const asText = { getTypeParser: () => (value: string) => value };
 
 function shown(value: string | null): string | null {
   return value !== null && value.length > longestValue ? `${value.slice(0, longestValue)}…` : value;

@@ -1,22 +1,20 @@
 // Orphans, by anti-join: the server hashes the parent's keys once and looks every child up.
 
-import { getColumn, getTable, hasHeirs } from '../../core/catalogue/lookups';
-import type { Catalogue, Column } from '../../core/catalogue/model';
-import type { How, Inclusion, Profile } from '../../core/evidence/evidence';
-import type { InclusionRequest } from '../../core/evidence/requests';
-import { orphanCondition } from '../../core/engines/postgresql/conditions';
-import { quote } from '../../core/engines/postgresql/quote';
-import type { MeasureOptions } from '../source';
-import { type Ask, one } from './ask';
-import { fromClause, how } from './reading';
+import { getColumn, getTable, hasHeirs } from '../../../catalogue/lookups';
+import type { Catalogue, Column } from '../../../catalogue/model';
+import type { How, Inclusion, Profile } from '../../../evidence/evidence';
+import type { InclusionRequest } from '../../../evidence/requests';
+import { type Asking, type MeasureOptions, oneOf } from '../../questions';
+import { orphanCondition } from '../conditions';
+import { quote } from '../quote';
+import { fromClause, how } from './extent';
 
 /** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
-export async function inclusion(
-  ask: Ask,
+export function* inclusion(
   request: InclusionRequest,
   catalogue: Catalogue,
   { depth, known }: MeasureOptions,
-): Promise<{ how: How; result: Inclusion }> {
+): Asking<{ how: How; result: Inclusion }> {
   const table = getTable(catalogue, request.table);
   const { from, sampled } = fromClause(table, depth, { only: true });
   const isParent = hasHeirs(catalogue, request.parent);
@@ -29,11 +27,11 @@ export async function inclusion(
   // A profile counts the rows of those that inherit as well.
   const counted = sampled || hasHeirs(catalogue, table.id) ? null : countedBefore(request, known);
   const [orphanRows, orphanValues, rows, filledRows] = counted
-    ? [...(await one(ask, orphans)), counted.rows, counted.rows - counted.nullRows]
-    : await one(
-        ask,
-        `select orphans.*, counted.* from (${orphans}) as orphans, (select count(*), ${filledCount(columns)} from ${from}) as counted`,
-      );
+    ? [...(yield* oneOf({ text: orphans, columns: 2 })), counted.rows, counted.rows - counted.nullRows]
+    : yield* oneOf({
+        text: `select orphans.*, counted.* from (${orphans}) as orphans, (select count(*), ${filledCount(columns)} from ${from}) as counted`,
+        columns: 4,
+      });
   return {
     how: how(sampled, Number(rows)),
     result: {

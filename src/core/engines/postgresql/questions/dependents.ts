@@ -1,19 +1,14 @@
 // What names a constraint or rests on it, beside the references that the catalogue shows. Functions keep their text as
 // it was written: a name in it does not follow when the constraint gets another.
 
-import type pg from 'pg';
-import { type TableId, tableNames } from '../../core/catalogue/identifiers';
-import type { Dependent } from '../source';
-import { statementError } from './errors';
+import { type TableId, tableNames } from '../../../catalogue/identifiers';
+import { type Asking, type Dependent, rowsOf } from '../../questions';
 
-/** Throws SourceError. */
-export async function readDependents(client: pg.Client, table: TableId, constraint: string): Promise<readonly Dependent[]> {
+export function* dependents(table: TableId, constraint: string): Asking<readonly Dependent[]> {
   const { schema, table: relation } = tableNames(table);
   // A whole word: letters, digits and _ around it would make it another name (manual, 9.7.3).
   const named = `(^|[^[:alnum:]_])${constraint.replaceAll(/[^\p{L}\p{N}_]/gu, '\\$&')}($|[^[:alnum:]_])`;
-  try {
-    const { rows } = await client.query<Dependent>(
-      `select case p.prokind when 'p' then 'procedure' else 'function' end as kind, p.oid::pg_catalog.regprocedure::text as name, 'names it' as how
+  const text = `select case p.prokind when 'p' then 'procedure' else 'function' end as kind, p.oid::pg_catalog.regprocedure::text as name, 'names it' as how
        from pg_catalog.pg_proc p
        join pg_catalog.pg_namespace n on n.oid = p.pronamespace
        where n.nspname not in ('pg_catalog', 'information_schema') and p.prokind in ('f', 'p') 
@@ -27,11 +22,7 @@ export async function readDependents(client: pg.Client, table: TableId, constrai
        join pg_catalog.pg_rewrite r on d.classid = 'pg_catalog.pg_rewrite'::pg_catalog.regclass and r.oid = d.objid
        join pg_catalog.pg_class v on v.oid = r.ev_class
        where n.nspname = $1 and c.relname = $2 and k.conname = $3
-       order by 1, 2`,
-      [schema, relation, constraint, named],
-    );
-    return rows;
-  } catch (error) {
-    throw statementError(error, `Looking for what names ${constraint}`);
-  }
+       order by 1, 2`;
+  const rows = yield* rowsOf({ text, columns: 3, values: [schema, relation, constraint, named] });
+  return rows.map(([kind, name, how]) => ({ kind, name, how }) as Dependent);
 }

@@ -1,0 +1,117 @@
+// Constraints, the indexes behind and beside them, and sequences, as the catalogue has them.
+
+import { columnId, constraintId, type TableId, tableId } from '../../../catalogue/identifiers';
+import type { Row } from '../../questions';
+import type { Constraint, Index, ReferentialAction, Sequence } from '../../../catalogue/model';
+
+export interface IdsByOid {
+  get(oid: string): TableId | undefined;
+}
+
+/** The names of a table's columns by their numbers, which blanks part. */
+export type NamesOf = (table: string, numbers: string | null | undefined) => readonly string[];
+
+const actions: Readonly<Record<string, ReferentialAction>> = {
+  a: 'no action',
+  r: 'restrict',
+  c: 'cascade',
+  n: 'set null',
+  d: 'set default',
+};
+
+/** A row of the query of constraints. */
+export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: NamesOf): Constraint {
+  const [relation = '', name, type, validated, deferrable, deferred, key, parent, parentKey, match, ...more] = row;
+  const [onDelete, onUpdate, index = null, expression, enforced, comment = null] = more;
+  const base = {
+    id: constraintId(table, name ?? ''),
+    name: name ?? '',
+    validated: validated === 't',
+    enforced: enforced === 't',
+    columns: namesOf(relation ?? '', key),
+    deferrable: deferrable !== 't' ? 'no' : deferred === 't' ? 'initially deferred' : 'initially immediate',
+    ...(comment !== null && { comment }),
+  } as const;
+  switch (type) {
+    case 'p':
+      return { ...base, kind: 'primary key', index: index ?? base.name };
+    case 'u':
+      return { ...base, kind: 'unique', index: index ?? base.name, nulls: 'distinct' };
+    case 'f':
+      return {
+        ...base,
+        kind: 'foreign key',
+        parent: ids.get(parent ?? '') ?? tableId('', parent ?? ''),
+        parentColumns: namesOf(parent ?? '', parentKey),
+        match: match === 'f' ? 'full' : match === 'p' ? 'partial' : 'simple',
+        onDelete: actions[onDelete ?? ''] ?? 'no action',
+        onUpdate: actions[onUpdate ?? ''] ?? 'no action',
+        index,
+      };
+    case 'x':
+      return { ...base, kind: 'exclusion', index: index ?? base.name };
+    default:
+      return { ...base, kind: 'check', expression: expression ?? '' };
+  }
+}
+
+/** Whether nulls may repeat is a matter of the index behind a constraint. */
+export function withNulls(constraint: Constraint, indexes: readonly Index[]): Constraint {
+  if (constraint.kind !== 'unique') return constraint;
+  return { ...constraint, nulls: indexes.find((index) => index.name === constraint.index)?.nulls ?? 'distinct' };
+}
+
+/** What an index is read with. */
+export interface IndexedTable {
+  /** Names and collations of the table's columns by number. */
+  readonly names: readonly (string | undefined)[];
+  readonly collations: readonly (string | undefined)[];
+  readonly constraintByIndex: ReadonlyMap<string, string>;
+}
+
+/** A row of the query of indexes; `usual`: the operator classes that are usual for their types. */
+export function indexOf(row: Row, { names, collations, constraintByIndex }: IndexedTable, usual: ReadonlySet<string>): Index {
+  const [, name, method, unique, valid, key, keyCount, predicate = null, nullsDistinct, options, classes, collated] = row;
+  const numbers = listed(key).map(Number);
+  const count = Number(keyCount);
+  const columns = numbers.map((number) => names[number] ?? null);
+  const [option, operators, collation] = [listed(options), listed(classes), listed(collated)];
+  // An expression has no collation of its own to compare with.
+  const plain = numbers
+    .slice(0, count)
+    .every((number, i) => option[i] === '0' && usual.has(operators[i] ?? '') && collation[i] === collations[number]);
+  return {
+    name: name ?? '',
+    method: method ?? '',
+    unique: unique === 't',
+    valid: valid === 't',
+    predicate,
+    nulls: nullsDistinct === 't' ? 'distinct' : 'alike',
+    columns: columns.slice(0, count),
+    included: columns.slice(count).filter((column) => column !== null),
+    constraint: constraintByIndex.get(name ?? '') ?? null,
+    plain,
+  };
+}
+
+/** A row of the query of sequences. */
+export function sequenceOf(row: Row, ids: IdsByOid, namesOf: NamesOf): Sequence {
+  const [schema, name, type, start, increment, maximum, last = null, cycles, owner, ownerColumn] = row;
+  const table = owner ? ids.get(owner) : undefined;
+  const column = owner ? namesOf(owner, ownerColumn)[0] : undefined;
+  return {
+    schema: schema ?? '',
+    name: name ?? '',
+    type: type ?? '',
+    start: start ?? '',
+    increment: increment ?? '',
+    maximum: maximum ?? '',
+    last,
+    cycles: cycles === 't',
+    ownedBy: table && column ? columnId(table, column) : null,
+  };
+}
+
+function listed(text: string | null | undefined): readonly string[] {
+  return (text ?? '').split(' ');
+}

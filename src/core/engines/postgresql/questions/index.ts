@@ -1,0 +1,10 @@
+import type { Questions } from '../../questions';
+import { catalogue, definitions } from './catalogue';
+import { ddl } from './ddl';
+import { dependents } from './dependents';
+import { login } from './login';
+import { measure } from './measure';
+import { reach } from './reach';
+import { offenders } from './rows';
+
+export const questions: Questions = { catalogue, definitions, measure, rows: offenders, ddl, dependents, reach, login };

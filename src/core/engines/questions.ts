@@ -1,0 +1,138 @@
+// The same question asked live or printed for somebody to run. A question is a generator: it gives out the queries that
+// it can ask at once, and is handed their rows; what to ask next is a function of these alone. Whoever runs it decides how:
+// over a connection, or from a file of answers that somebody brings later.
+
+import type { TableId } from '../catalogue/identifiers';
+import type { Catalogue } from '../catalogue/model';
+import type { Fact } from '../evidence/evidence';
+import type { Depth, EvidenceRequest } from '../evidence/requests';
+import type { RowsQuestion } from '../evidence/rows';
+import type { Reach, ReachQuestion } from '../plan/reach';
+import type { LoginReport } from '../survey/login';
+
+/** Every value as the text that the server writes. */
+export type Row = readonly (string | null)[];
+
+export interface Query {
+  readonly text: string;
+  /** How many columns a row has; 0 where nobody can tell before. */
+  readonly columns: number;
+  /** What $1, $2, … stand for; a list is an array of texts. */
+  readonly values?: readonly (string | readonly string[])[];
+  /** Is handed each row as it arrives; then the query gives none back. */
+  readonly each?: (row: Row) => void;
+  /** True when its rows are values of the audited tables, not counts. */
+  readonly givesData?: boolean;
+}
+
+export type Asking<T> = Generator<readonly Query[], T, readonly Answered[]>;
+
+export interface Answered {
+  readonly rows: readonly Row[];
+  /** The names of the columns, as the server gives them. */
+  readonly names: readonly string[];
+}
+
+/** Why a query has no answer, thrown into the question that asked it. */
+export class NotAnswered extends Error {
+  override readonly name: string = 'NotAnswered';
+
+  /** `last`: nothing else will be answered either. */
+  constructor(
+    message: string,
+    readonly last: boolean,
+    options?: ErrorOptions,
+  ) {
+    super(message, options);
+  }
+}
+
+export interface Questions {
+  /** `waits`: whether sizes may be asked for that wait for a lock which somebody else holds. All of it sees one snapshot. */
+  catalogue(options: CatalogueOptions): Asking<Catalogue>;
+  /** What views and functions say, for the joins in it to be found; so much and no more. */
+  definitions(options: { readonly statements: boolean }): Asking<readonly string[]>;
+  /**
+   * Answers requests of one kind about one table or, if they are probes, about many; in one pass where it can: a fact for
+   * each, in order. What is refused of it is thrown in and comes out again.
+   */
+  measure(requests: readonly EvidenceRequest[], catalogue: Catalogue, options: MeasureOptions): Asking<readonly Measured[]>;
+  /** Rows that speak for a finding, a page at a time. */
+  rows(question: RowsQuestion, page: Page): Asking<RowsPage>;
+  /** How a constraint or index of a table is dropped and made again; null when there is none of that name. */
+  ddl(table: TableId, name: string): Asking<Ddl | null>;
+  /** What names a constraint or rests on it, beside references. */
+  dependents(table: TableId, constraint: string): Asking<readonly Dependent[]>;
+  /** What deleting one row would do, counted exactly, in one snapshot. */
+  reach(question: ReachQuestion): Asking<Reach>;
+  /** What a login may do beyond reading, and what would make a fitting one. */
+  login(): Asking<LoginReport>;
+}
+
+/** A fact before it is known when it was measured. */
+export type Measured = { readonly [Part in 'request' | 'how' | 'result' | 'notMeasured']?: unknown } & Pick<Fact, 'request'>;
+
+export interface CatalogueOptions {
+  /** With what the server believes of each column, which costs. */
+  readonly statistics: boolean;
+  readonly sizes: 'exact' | 'estimated';
+}
+
+export interface MeasureOptions {
+  readonly depth: Depth;
+  /** What is measured already, so that it need not be counted again. */
+  readonly known?: (request: EvidenceRequest) => Fact | null;
+  /** True when every answer has to be brought by somebody: then more is asked at once. */
+  readonly atOnce?: boolean;
+}
+
+export interface Page {
+  readonly offset: number;
+  readonly limit: number;
+}
+
+export interface RowsPage {
+  readonly caption: string;
+  readonly columns: readonly string[];
+  /** Every value as text, long ones cut. */
+  readonly rows: readonly Row[];
+  /** True when there are more rows after these. */
+  readonly more: boolean;
+}
+
+export interface Dependent {
+  readonly kind: 'function' | 'procedure' | 'view';
+  /** As the server spells it, with its schema where that is needed. */
+  readonly name: string;
+  readonly how: 'names it' | 'rests on it';
+}
+
+/** Statements to be read and kept; Pawl runs none of them. */
+export interface Ddl {
+  readonly drop: string;
+  readonly create: string;
+}
+
+/** The rows of one query. */
+export function* rowsOf(query: Query): Asking<readonly Row[]> {
+  const [answer] = yield [query];
+  return answer?.rows ?? [];
+}
+
+/** The row of a query that always has one. Throws NotAnswered when it has none. */
+export function* oneOf(query: Query): Asking<Row> {
+  const [row] = yield* rowsOf(query);
+  if (!row) throw new NotAnswered('The server answered a count with no row.', false);
+  return row;
+}
+
+/** What kept us from a part of a question, in words; null when nothing did. Throws on when nothing else will be answered either. */
+export function* attempt(part: Asking<void>): Asking<string | null> {
+  try {
+    yield* part;
+    return null;
+  } catch (error) {
+    if (!(error instanceof NotAnswered) || error.last) throw error;
+    return error.message;
+  }
+}

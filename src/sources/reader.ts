@@ -1,0 +1,141 @@
+// A source as all of Pawl sees it: the engine's questions, put to a reader that knows one driver, or has a file of answers.
+
+import { setImmediate } from 'node:timers/promises';
+import { searchJoins } from '../core/catalogue/joins';
+import { getTable } from '../core/catalogue/lookups';
+import type { Catalogue, Join } from '../core/catalogue/model';
+import { engineNamed, engineOf, type EngineName } from '../core/engines/index';
+import { type Answered, type Asking, NotAnswered, type Query } from '../core/engines/questions';
+import type { Fact } from '../core/evidence/evidence';
+import type { EvidenceRequest } from '../core/evidence/requests';
+import { joined } from '../core/records';
+import type { Source } from './source';
+import { SourceError } from './SourceError';
+
+export interface Reader {
+  readonly engine: EngineName;
+  /** Asks in a transaction of its own that can only read. Throws NotAnswered. */
+  ask(query: Query, bounds: ReaderBounds): Promise<Answered>;
+  /** As `ask`, for as many queries as `work` asks: all of them see one snapshot. */
+  inOneSnapshot<T>(bounds: ReaderBounds, work: (ask: Ask) => Promise<T>): Promise<T>;
+  /** Stops what is running now; what waits for it throws SourceError `cancelled`. */
+  cancel(): Promise<void>;
+  close(): Promise<void>;
+}
+
+export type Ask = (query: Query) => Promise<Answered>;
+
+export interface ReaderBounds {
+  /** What is being done, for whoever reads why it was not answered: `Measuring port.call`. */
+  readonly doing: string;
+  /** The longest that one statement may take; null for the reader's own limit. */
+  readonly statementMs?: number | null;
+  /** Parallel workers that a statement may have beside its own process. */
+  readonly workers?: number;
+}
+
+/** Puts a question, query by query. What keeps a query from its answer is thrown into the question, and out again if nothing there catches it. */
+export async function answer<T>(asking: Asking<T>, ask: Ask): Promise<T> {
+  let next = asking.next();
+  while (!next.done) {
+    const answers: Answered[] = [];
+    let problem: NotAnswered | null = null;
+    for (const query of next.value) {
+      try {
+        answers.push(await ask(query));
+      } catch (error) {
+        if (!(error instanceof NotAnswered)) throw error;
+        problem = error;
+        break;
+      }
+    }
+    next = problem ? asking.throw(problem) : asking.next(answers);
+  }
+  return next.value;
+}
+
+/** The questions of the reader's engine, put to it. */
+export function sourceOver(reader: Reader): Source {
+  const { questions } = engineNamed(reader.engine);
+  let cancelled = false;
+  const inSnapshot = <T>(asking: Asking<T>, doing: string): Promise<T> =>
+    reader.inOneSnapshot({ doing }, (ask) => answer(asking, ask));
+  return {
+    async readCatalogue({ statistics = false, joins = true } = {}) {
+      const doing = 'Cannot read the catalogue';
+      const read = (sizes: 'exact' | 'estimated') => inSnapshot(questions.catalogue({ statistics, sizes }), doing);
+      const catalogue = await read('exact').catch((error: unknown) => {
+        // A table locked by somebody else keeps exact sizes from us, not the catalogue.
+        if (error instanceof SourceError && error.reason === 'locked') return read('estimated');
+        throw error;
+      });
+      if (!joins) return catalogue;
+      // Read after all else: what views and functions say is anybody's who may make one.
+      const texts = await answer(questions.definitions({ statements: true }), (query) => reader.ask(query, { doing }));
+      return { ...catalogue, joins: await joinsIn(texts, catalogue, () => cancelled) };
+    },
+    login: () => inSnapshot(questions.login(), 'Looking at what this login may do'),
+    measure: (requests, catalogue, { timeoutMs = null, workers = 0, rest = noRest, ...options }) => {
+      const bounds = { doing: `Measuring ${requests[0]?.table}`, statementMs: timeoutMs, workers };
+      return factsOf(requests, catalogue, () =>
+        answer(questions.measure(requests, catalogue, options), async (query) => {
+          const started = performance.now();
+          const answered = await reader.ask(query, bounds);
+          await rest(performance.now() - started);
+          return answered;
+        }),
+      );
+    },
+    offenders: (question, page) => inSnapshot(questions.rows(question, page), `Reading rows of ${question.table}`),
+    dependents: (table, constraint) =>
+      inSnapshot(questions.dependents(table, constraint), `Looking for what names ${constraint}`),
+    ddl: (table, name) => inSnapshot(questions.ddl(table, name), `Reading how ${name} of ${table} is made`),
+    reach: (question) => inSnapshot(questions.reach(question), `Counting how far a delete in ${question.parent} reaches`),
+    cancel() {
+      cancelled = true;
+      return reader.cancel();
+    },
+    close: () => reader.close(),
+  };
+}
+
+const noRest = (): Promise<void> => Promise.resolve();
+
+/**
+ * Facts of requests about tables that can be read. Throws SourceError when the connection is lost or the work cancelled; all else
+ * (rights, time, locks) becomes a fact: not measured, with the reason.
+ */
+export async function factsOf(
+  requests: readonly EvidenceRequest[],
+  catalogue: Catalogue,
+  measure: () => Promise<readonly object[]>,
+): Promise<readonly Fact[]> {
+  const at = new Date().toISOString();
+  const nothing = (notMeasured: string): readonly Fact[] => requests.map((request) => ({ request, notMeasured, at }));
+  const unreadable = requests
+    .flatMap((request) => (request.kind === 'inclusion' ? [request.table, request.parent] : [request.table]))
+    .find((id) => !getTable(catalogue, id).readable);
+  if (unreadable !== undefined) return nothing(`The role may not read ${unreadable}. Grant SELECT on it and survey again.`);
+  try {
+    return (await measure()).map((fact) => joined(fact, { at }) as Fact);
+  } catch (error) {
+    if (!(error instanceof NotAnswered) || error.last) throw error;
+    return nothing(error.message);
+  }
+}
+
+const sliceMs = 10;
+
+// Looked into a little at a time, so that somebody who wants to stop it is heard.
+async function joinsIn(texts: readonly string[], catalogue: Catalogue, cancelled: () => boolean): Promise<readonly Join[]> {
+  const search = searchJoins(catalogue, engineOf(catalogue).types.casts);
+  let since = performance.now();
+  for (const text of texts) {
+    search.lookInto(text);
+    if (performance.now() - since < sliceMs) continue;
+    await setImmediate();
+    since = performance.now();
+    if (cancelled()) throw new SourceError('It was cancelled.', 'cancelled');
+  }
+  return search.found();
+}

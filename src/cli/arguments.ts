@@ -3,6 +3,7 @@ import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
 import { type ScriptForm, scriptForms } from '../core/engines/dialect';
+import { type EngineName, engineNames } from '../core/engines/index';
 import { type Mode, modes } from '../core/plan/cost';
 import { rules } from '../core/rules/index';
 import type { Depth } from '../core/evidence/requests';
@@ -18,6 +19,17 @@ export class SurveyArguments {
   @IsString() @MinLength(1) json!: string;
   @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
   @IsString({ each: true }) @ArrayMaxSize(1000) schema: string[] = [];
+}
+
+export class AskArguments {
+  @IsIn(engineNames) engine!: EngineName;
+  @IsBoolean() rows = false;
+  @IsString() @MinLength(1) out!: string;
+}
+
+export class AnswerArguments {
+  @IsString() @MinLength(1) file!: string;
+  @IsOptional() @IsString() @MinLength(1) folder?: string;
 }
 
 /** What is taken from a survey file, and how it is to be carried out. */

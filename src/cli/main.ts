@@ -2,8 +2,11 @@
 
 import manifest from '../../package.json' with { type: 'json' };
 import { SurveyFileError } from '../input/surveyFile';
+import { AnswersError } from '../sources/files/answers';
 import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
+import * as answer from './commands/answer';
+import * as ask from './commands/ask';
 import * as journal from './commands/journal';
 import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
@@ -20,6 +23,8 @@ interface Command {
 
 const commands: Readonly<Record<string, Command>> = {
   survey,
+  ask,
+  answer,
   script,
   rehearse,
   person,
@@ -58,7 +63,7 @@ async function main([name, ...rest]: readonly string[]): Promise<number> {
   } catch (error) {
     if (error instanceof UsageError) return say(`${error.message}\nUsage: ${command.usage}`, 2);
     if (error instanceof SourceError) return say(error.message, error.reason === 'misspelt' ? 2 : 3);
-    if (error instanceof SurveyFileError) return say(error.message, 3);
+    if (error instanceof SurveyFileError || error instanceof AnswersError) return say(error.message, 3);
     if (isFileError(error)) return say(`${error.path ?? 'A file'} cannot be used: ${error.code}.`, 3);
     // A bug of ours: said as one, with where it is for whoever asks.
     if (process.env['PAWL_DEBUG']) throw error;

@@ -13,7 +13,8 @@ import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type 
 import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
 import { plannedSteps } from '../sources/run/carryOut';
-import { differences, fingerprintOf } from '../sources/postgresql/scratch';
+import { differences } from '../sources/run/scratch';
+import { fingerprintOf } from '../sources/postgresql/scratch';
 
 // A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.
 const audited = useDatabase(`

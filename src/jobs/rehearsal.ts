@@ -1,7 +1,8 @@
 import { usualCopyBytes } from '../core/plan/rehearsal';
-import { parseConnectionString } from '../sources/postgresql/connectionString';
-import { LeftBehind, removeScratchesOf } from '../sources/postgresql/scratch';
+import { sourceKind } from '../sources/index';
+import type { Copying } from '../sources/kind';
 import { rehearse } from '../sources/run/rehearse';
+import { LeftBehind } from '../sources/run/scratch';
 import { SourceError } from '../sources/SourceError';
 import { inTransaction, storeUrl } from '../store/db';
 import { getSourceOf, moveDocket } from '../store/dockets/dockets';
@@ -20,7 +21,6 @@ import { findSource, getConnection } from '../store/sources/sources';
 import { pawlItself } from '../work/actor';
 import { docketObject } from '../work/dockets';
 import { write } from '../work/perform';
-import type { ConnectionDetails } from '../sources/source';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import { messageOf } from './survey';
@@ -47,12 +47,12 @@ export const rehearsalJob: Job = {
           if (waitedLong) await enqueue('rehearsal', id);
           return;
         }
-        const server = await serverFor(store, await getSourceOf(store, docketId));
-        const gone = await removeScratchesOf(server, labelOf(id)).then(
+        const place = await copyPlace(store, await getSourceOf(store, docketId));
+        const gone = await place.scratch.removeAll(place.server, labelOf(id)).then(
           () => true,
           () => false,
         );
-        if (!gone) await oweRemoval(store, id, server);
+        if (!gone) await oweRemoval(store, id, place);
         await finishRehearsal(
           store,
           id,
@@ -68,14 +68,17 @@ const owed = 'Its copy could not be removed yet and is tried again until it is g
 const oweEveryMs = 60_000;
 
 /** Notes that a copy is still there, with how to reach it: the source may name another server by the next time. */
-function oweRemoval(store: JobContext['store'], rehearsal: number, server: ConnectionDetails): Promise<void> {
-  return addOwed(store, { rehearsal, server, label: labelOf(rehearsal), problem: 'Its server was away.' });
+function oweRemoval(store: JobContext['store'], rehearsal: number, { scratch, server }: CopyPlace): Promise<void> {
+  const words = scratch.wordsFor(server);
+  return addOwed(store, { rehearsal, server, words, label: labelOf(rehearsal), problem: 'Its server was away.' });
 }
 
 async function removeOwed(store: JobContext['store']): Promise<void> {
-  for (const { id, rehearsal, server, label } of await takeOwed(store, oweEveryMs)) {
+  for (const { id, rehearsal, server, label, kind } of await takeOwed(store, oweEveryMs)) {
+    const { scratch } = sourceKind(kind);
+    if (!scratch) continue;
     await whileOwning(store, 'rehearsal', rehearsal, async () => {
-      await removeScratchesOf(server, label).then(
+      await scratch.removeAll(server, label).then(
         () => settleOwed(store, id),
         (error: unknown) => keepOwedProblem(store, id, messageOf(error)),
       );
@@ -95,10 +98,10 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
   }, stopPollMs);
   try {
     const sourceId = await getSourceOf(store, docketId);
-    const source = await getConnection(store, sourceId);
-    const server = await serverFor(store, sourceId);
-    const report = await rehearse(plan, source, server, {
-      onLeftBehind: () => oweRemoval(store, id, server),
+    const place = await copyPlace(store, sourceId);
+    const { settings, secret } = await getConnection(store, sourceId);
+    const report = await rehearse(plan, (options) => place.scratch.make(settings, secret, place.server, options), {
+      onLeftBehind: () => oweRemoval(store, id, place),
       label: labelOf(id),
       mostBytes: usualCopyBytes,
       signal: AbortSignal.any([asked.signal, stopping]),
@@ -117,15 +120,24 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
     }, store);
   } catch (error) {
     const stopped = error instanceof SourceError && error.reason === 'cancelled';
-    if (error instanceof LeftBehind) await oweRemoval(store, id, await serverFor(store, await getSourceOf(store, docketId)));
+    if (error instanceof LeftBehind) await oweRemoval(store, id, await copyPlace(store, await getSourceOf(store, docketId)));
     await finishRehearsal(store, id, 'failed', stopped ? 'It was stopped.' : messageOf(error));
   } finally {
     clearInterval(watch);
   }
 }
 
-async function serverFor(store: JobContext['store'], source: number): Promise<ConnectionDetails> {
-  return (await findRehearsalServer(store, source)) ?? parseConnectionString(process.env['PAWL_REHEARSAL_URL'] ?? storeUrl());
+interface CopyPlace {
+  readonly scratch: Copying<object, object>;
+  readonly server: object;
+}
+
+async function copyPlace(store: JobContext['store'], source: number): Promise<CopyPlace> {
+  const { scratch } = sourceKind((await getConnection(store, source)).kind);
+  if (!scratch) throw new SourceError('No copy can be made of it from here.', 'refused');
+  const server =
+    (await findRehearsalServer(store, source)) ?? scratch.serverFrom(process.env['PAWL_REHEARSAL_URL'] ?? storeUrl());
+  return { scratch, server };
 }
 
 function labelOf(id: number): string {

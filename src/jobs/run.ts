@@ -4,7 +4,7 @@ import type { Plan } from '../core/plan/plan';
 import { operationsOf } from '../core/plan/direction';
 import { isInForce, tablesNeeded, tablesTouched } from '../core/operations/index';
 import { carryOutPlan, CheckFailed, plannedSteps, type StepListener } from '../sources/run/carryOut';
-import { openSession } from '../sources/postgresql/session';
+import { sourceKind } from '../sources/index';
 import { provePlan } from '../sources/run/prove';
 import type { Session } from '../sources/run/session';
 import { SourceError } from '../sources/SourceError';
@@ -68,7 +68,10 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     const source = await getSourceOf(store, row.docketId);
     const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
-    const session = await openSession({ ...(await getConnection(store, source)), ...login });
+    const { kind, settings, secret } = await getConnection(store, source);
+    const { change } = sourceKind(kind);
+    if (!change) throw new SourceError('It cannot be reached from here: its scripts are run where it is.', 'refused');
+    const session = await change.open(settings, secret, login);
     const steering = steer(session, row.id, store, lost);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;

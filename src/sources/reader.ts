@@ -14,6 +14,8 @@ import { SourceError } from './SourceError';
 
 export interface Reader {
   readonly engine: EngineName;
+  /** Set where answers are brought by somebody: more is asked at once. `values`: whether they may hold values of the tables. */
+  readonly byFiles?: { readonly values: boolean };
   /** Asks in a transaction of its own that can only read. Throws NotAnswered. */
   ask(query: Query, bounds: ReaderBounds): Promise<Answered>;
   /** As `ask`, for as many queries as `work` asks: all of them see one snapshot. */
@@ -34,21 +36,39 @@ export interface ReaderBounds {
   readonly workers?: number;
 }
 
-/** Puts a question, query by query. What keeps a query from its answer is thrown into the question, and out again if nothing there catches it. */
+/** What a reader throws whose answers somebody brings later. */
+export class Later extends Error {
+  override readonly name = 'Later';
+
+  constructor(readonly queries: readonly Query[]) {
+    super('The answers are still to be brought.');
+  }
+}
+
+/**
+ * Puts a question, query by query. What keeps a query from its answer is thrown into the question, and out again if nothing there
+ * catches it. Throws Later with all that can be asked at once when some of it is still to be brought.
+ */
 export async function answer<T>(asking: Asking<T>, ask: Ask): Promise<T> {
   let next = asking.next();
   while (!next.done) {
     const answers: Answered[] = [];
+    const open: Query[] = [];
     let problem: NotAnswered | null = null;
     for (const query of next.value) {
       try {
         answers.push(await ask(query));
       } catch (error) {
+        if (error instanceof Later) {
+          open.push(...error.queries);
+          continue;
+        }
         if (!(error instanceof NotAnswered)) throw error;
         problem = error;
         break;
       }
     }
+    if (open.length > 0) throw new Later(open);
     next = problem ? asking.throw(problem) : asking.next(answers);
   }
   return next.value;
@@ -57,12 +77,15 @@ export async function answer<T>(asking: Asking<T>, ask: Ask): Promise<T> {
 /** The questions of the reader's engine, put to it. */
 export function sourceOver(reader: Reader): Source {
   const { questions } = engineNamed(reader.engine);
+  const byFiles = reader.byFiles ? { atOnce: true, values: reader.byFiles.values } : {};
   let cancelled = false;
   const inSnapshot = <T>(asking: Asking<T>, doing: string): Promise<T> =>
     reader.inOneSnapshot({ doing }, (ask) => answer(asking, ask));
   return {
+    byFiles: reader.byFiles !== undefined,
     async readCatalogue({ statistics = false, joins = true } = {}) {
       const doing = 'Cannot read the catalogue';
+      if (reader.byFiles) return catalogueByFiles(reader, doing);
       const read = (sizes: 'exact' | 'estimated') => inSnapshot(questions.catalogue({ statistics, sizes }), doing);
       const catalogue = await read('exact').catch((error: unknown) => {
         // A table locked by somebody else keeps exact sizes from us, not the catalogue.
@@ -78,7 +101,7 @@ export function sourceOver(reader: Reader): Source {
     measure: (requests, catalogue, { timeoutMs = null, workers = 0, rest = noRest, ...options }) => {
       const bounds = { doing: `Measuring ${requests[0]?.table}`, statementMs: timeoutMs, workers };
       return factsOf(requests, catalogue, () =>
-        answer(questions.measure(requests, catalogue, options), async (query) => {
+        answer(questions.measure(requests, catalogue, { ...options, ...byFiles }), async (query) => {
           const started = performance.now();
           const answered = await reader.ask(query, bounds);
           await rest(performance.now() - started);
@@ -97,6 +120,27 @@ export function sourceOver(reader: Reader): Source {
     },
     close: () => reader.close(),
   };
+}
+
+// All of it in one round; the statements that are called most would be another, and hold values.
+async function catalogueByFiles(reader: Reader, doing: string): Promise<Catalogue> {
+  const { questions } = engineNamed(reader.engine);
+  const ask = (query: Query): Promise<Answered> => reader.ask(query, { doing });
+  const open: Query[] = [];
+  const gather = async <T>(asking: Asking<T>): Promise<T | null> => {
+    try {
+      return await answer(asking, ask);
+    } catch (error) {
+      if (!(error instanceof Later)) throw error;
+      open.push(...error.queries);
+      return null;
+    }
+  };
+  const catalogue = await gather(questions.catalogue({ statistics: false, sizes: 'estimated' }));
+  const texts = await gather(questions.definitions({ statements: false }));
+  if (!catalogue || !texts) throw new Later(open);
+  const joins = await joinsIn(texts, catalogue, () => false);
+  return { ...catalogue, source: 'queries', joins };
 }
 
 const noRest = (): Promise<void> => Promise.resolve();

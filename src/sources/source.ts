@@ -10,6 +10,8 @@ import type { RowsQuestion } from '../core/evidence/rows';
 import type { LoginReport } from '../core/survey/login';
 
 export interface Source {
+  /** True where answers are brought by somebody: what is not there yet is thrown as Later. */
+  readonly byFiles: boolean;
   /**
    * Throws SourceError when the catalogue cannot be read. `statistics`: with what the server believes of each column, which
    * costs; `joins`: with which columns views and functions compare, which is so unless it is false.
@@ -44,18 +46,3 @@ export interface MeasureOptions extends Asked {
   /** Called after each statement with the time it took: the budget's rest. */
   readonly rest?: (tookMs: number) => Promise<void>;
 }
-
-export interface ConnectionDetails {
-  readonly host: string;
-  readonly port: number;
-  readonly database: string;
-  readonly user: string;
-  readonly password: string;
-  readonly tls: TlsMode;
-  /** True where a person allowed it to be sent in clear text or as md5 though the server's certificate is not checked. */
-  readonly weakPassword?: boolean;
-}
-
-/** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */
-export const tlsModes = ['off', 'prefer', 'require', 'verify'] as const;
-export type TlsMode = (typeof tlsModes)[number];

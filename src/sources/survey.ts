@@ -6,7 +6,7 @@ import type { TableId } from '../core/catalogue/identifiers';
 import { baseTables, findTable } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
 import { type Evidence, evidenceOf, type Fact } from '../core/evidence/evidence';
-import { nextRequests } from '../core/evidence/questions';
+import { allRequests, nextRequests } from '../core/evidence/questions';
 import { keepWhatHolds } from '../core/evidence/references/candidates';
 import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/requests';
 import { type Earlier, stillTrue } from '../core/evidence/reuse';
@@ -16,6 +16,7 @@ import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
+import { Later } from './reader';
 import type { Source } from './source';
 import { SourceError } from './SourceError';
 
@@ -35,6 +36,8 @@ export interface SurveyOptions {
   readonly earlier?: Earlier | null;
   /** False to measure everything again. */
   readonly reuse?: boolean;
+  /** True when nobody will bring answers to what is open by now: it stays so. */
+  readonly lastRound?: boolean;
   readonly onCatalogue?: (catalogue: Catalogue) => Promise<void>;
   readonly onFacts?: (facts: readonly Fact[]) => Promise<void>;
   readonly onProgress?: (progress: Progress) => Promise<void> | void;
@@ -62,7 +65,10 @@ export interface SurveyResult {
   readonly speed: Speed;
 }
 
-/** Throws SourceError: `cancelled` when the signal says so, `lost` when the connection breaks. */
+/**
+ * Throws Later, with all that is open, where somebody brings the answers.
+ * Throws SourceError: `cancelled` when the signal says so, `lost` when the connection breaks.
+ */
 export async function survey(source: Source, options: SurveyOptions): Promise<SurveyResult> {
   const others: Source[] = [];
   const { signal } = options;
@@ -88,6 +94,8 @@ class Run {
   private done = 0;
   private round = 0;
   private before: Evidence | null = null;
+  /** What was asked and is not answered yet, where somebody brings the answers. */
+  private readonly open = new Map<string, Later>();
 
   constructor(
     private readonly sources: readonly Source[],
@@ -111,6 +119,7 @@ class Run {
     await this.keep(before.filter((fact) => !this.facts.has(keyOf(fact.request))));
     for (let open = this.ask(catalogue, scope); open.length > 0; open = this.ask(catalogue, scope))
       await this.answer(catalogue, open);
+    if (this.open.size > 0) throw new Later([...this.open.values()].flatMap(({ queries }) => queries));
 
     this.stopIfAsked();
     await this.tell('judging', 'Judging', 0);
@@ -135,11 +144,17 @@ class Run {
   private ask(catalogue: Catalogue, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
     const evidence = evidenceOf(this.facts.values());
     const { depth } = this.options;
+    if (this.sources[0]?.byFiles) return this.askAtOnce(catalogue, evidence, scope);
     if (this.before) keepWhatHolds(this.before, evidence);
     this.before = evidence;
     const { requests, round } = nextRequests(catalogue, evidence, depth, scope, this.round);
     this.round = round;
     return requests.length > 0 || depth === 'catalogue' ? requests : askRules(catalogue, evidence, this.judging(scope));
+  }
+
+  private askAtOnce(catalogue: Catalogue, evidence: Evidence, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
+    const all = [...allRequests(catalogue, evidence, scope), ...askRules(catalogue, evidence, this.judging(scope))];
+    return all.filter((request) => !this.open.has(keyOf(request)));
   }
 
   /** Answers one round of questions; each connection takes the next batch when it is free. */
@@ -177,19 +192,39 @@ class Run {
     // Each profile reads one table whole.
     const whole = this.options.depth === 'exact' && batch[0]?.kind === 'profile' ? findTable(catalogue, batch[0].table) : null;
     this.passed.bytes += whole?.bytes ?? 0;
-    const facts = await source.measure(batch, catalogue, {
+    const facts = await this.factsFrom(source, catalogue, batch, tables, left, whole !== null);
+    await this.keep(facts);
+  }
+
+  private async factsFrom(
+    source: Source,
+    catalogue: Catalogue,
+    batch: readonly EvidenceRequest[],
+    tables: ReadonlySet<TableId>,
+    left: number | null,
+    whole: boolean,
+  ): Promise<readonly Fact[]> {
+    const options = {
       depth: this.options.depth,
       timeoutMs: left,
       workers: this.budget.workers,
-      rest: (tookMs) => {
+      rest: (tookMs: number) => {
         for (const table of tables) this.spentMs.set(table, (this.spentMs.get(table) ?? 0) + tookMs / tables.size);
         this.spentInAllMs += tookMs;
         if (whole) this.passed.ms += tookMs;
         return this.pause(tookMs * this.budget.rest);
       },
-      known: (request) => this.facts.get(keyOf(request)) ?? null,
-    });
-    await this.keep(facts);
+      known: (request: EvidenceRequest) => this.facts.get(keyOf(request)) ?? null,
+    };
+    try {
+      return await source.measure(batch, catalogue, options);
+    } catch (error) {
+      if (!(error instanceof Later)) throw error;
+      if (this.options.lastRound)
+        return batch.map((request) => ({ request, notMeasured: roundsOver, at: new Date().toISOString() }));
+      for (const request of batch) this.open.set(keyOf(request), error);
+      return [];
+    }
   }
 
   private leftMs(tables: ReadonlySet<TableId>): number | null {
@@ -240,6 +275,9 @@ class Run {
     await this.options.onProgress?.({ phase, doing, done: this.done, total: this.done + remaining });
   }
 }
+
+const roundsOver =
+  'It came up only with the last answers, and nobody is asked to run a script more often. Begin another survey to have it looked at.';
 
 const probesTogether = 500;
 

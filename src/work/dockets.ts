@@ -4,6 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { sameColumnSet } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Heading, ScriptForm, Scripts } from '../core/engines/dialect';
+import { currentFormat } from '../core/formats/index';
 import { engineOf, scriptsOf } from '../core/engines/index';
 import type { Mode } from '../core/plan/cost';
 import type { NeededKey } from '../core/operations/refusal';
@@ -16,9 +17,7 @@ import { changeableStates, nextState } from '../core/ratchet/states';
 import { completeDecision, type Decision } from '../core/remedies/question';
 import type { Right } from '../core/rights/rights';
 import { plannedSteps } from '../sources/run/carryOut';
-import { parseConnectionString } from '../sources/postgresql/connectionString';
-import { whyNotCopied } from '../sources/postgresql/scratch';
-import type { ConnectionDetails } from '../sources/source';
+import { sourceKind } from '../sources/index';
 import { SourceError } from '../sources/SourceError';
 import type { Db } from '../store/db';
 import {
@@ -310,12 +309,15 @@ export async function runDocket(
     async (store, docket, shownNow) => {
       const { plan, catalogue, digest } = shownNow;
       if (!plan || !catalogue || operationsOf(plan, direction).length === 0) return { problem: nothing };
+      const { change } = sourceKind(source.kind);
+      if (!change) return { problem: 'It cannot be reached from here. Download its scripts, and run them where it is.' };
       const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
       if (direction === 'forward' && docket.state !== 'Stopped' && open.length > 0)
         return { problem: `A production source still asks for this first: ${open.map(({ kind }) => kind).join(', ')}.` };
       const refusal = direction === 'forward' ? whyNotRun(docket, source, actor.person?.id ?? null) : null;
       if (refusal) return { problem: refusal };
-      if (docket.state === 'Signed' && docket.signedDigest !== digest)
+      // The plan of a signed docket does not change; one that an earlier version signed was written down in another format.
+      if (docket.state === 'Signed' && docket.signedFormat === currentFormat && docket.signedDigest !== digest)
         return { problem: 'It is not what was signed. Take the signature back, rehearse and sign it again.' };
       if (direction === 'back' && docket.clearedAt !== null && operationsOf(plan, 'clear').length > 0)
         return { problem: 'What its repairs kept has been dropped: there is no way back any more.' };
@@ -325,11 +327,10 @@ export async function runDocket(
       const steps = plannedSteps(plan, direction);
       const run = await askForRun(store, { docket: docket.id, direction, user: login.user, by: nameOf(actor), steps });
       if (!(await office.offerLogin(run, login))) return { problem: 'That login is too long to be handed to the worker.' };
-      const { host, port, database, tls } = source;
       return {
         problem: null,
         result: run,
-        after: { run, direction, login: login.user, on: `${host}:${port}/${database}`, tls, digest },
+        after: { run, direction, login: login.user, on: change.wayOf(source.settings), digest },
       };
     },
   ).catch(inAnother);
@@ -348,9 +349,10 @@ function inAnother(error: unknown): { readonly problem: string } {
 export async function rehearsalPlace(
   store: Db,
   source: SourceRow,
-): Promise<{ readonly chosen: ConnectionDetails | null; readonly words: string }> {
+): Promise<{ readonly chosen: object | null; readonly words: string }> {
   const chosen = await findRehearsalServer(store, source.id);
-  return { chosen, words: chosen ? `${chosen.host}:${chosen.port}, as ${chosen.user}` : 'Pawl’s own server' };
+  const { scratch } = sourceKind(source.kind);
+  return { chosen, words: chosen && scratch ? scratch.wordsFor(chosen) : 'Pawl’s own server' };
 }
 
 /** Asks a worker to carry the docket out on a scratch copy. `confirmed` is the place as the person was told it. */
@@ -366,7 +368,9 @@ export async function rehearseDocket(
     { act: 'docket.rehearse', right: 'plan', shown },
     async (store, docket, { plan, catalogue }) => {
       if (!plan || !catalogue || plan.steps.length === 0) return { problem: nothing };
-      const refusal = await whyNotCopied(catalogue.engine.version);
+      const { scratch } = sourceKind(source.kind);
+      if (!scratch) return { problem: 'No copy can be made of it from here: rehearse its scripts where it is.' };
+      const refusal = await scratch.whyNot(catalogue.engine.version);
       if (refusal !== null) return { problem: refusal };
       const { words } = await rehearsalPlace(store, source);
       if (source.environment === 'production' && confirmed !== words)
@@ -400,18 +404,13 @@ export function chooseRehearsalServer({ office, actor, source }: Room, url: stri
   });
 }
 
-const nearby = ['127.0.0.1', '::1', 'localhost'];
-
-/** The server that a connection string names for rehearsals, or what is wrong with it. */
-function serverIn(url: string, source: SourceRow): ConnectionDetails | string {
+/** The server that a text names for rehearsals, or what is wrong with it. */
+function serverIn(text: string, { kind, settings, environment }: SourceRow): object | string {
+  const { scratch } = sourceKind(kind);
+  if (!scratch) return 'No copy can be made of it from here.';
   try {
-    const server = parseConnectionString(url);
-    if (source.environment !== 'production') return server;
-    if (server.host === source.host && server.port === source.port)
-      return 'That is the production server itself: a rehearsal there would weigh on it. Name another.';
-    if (nearby.includes(server.host)) return server;
-    if (server.tls === 'off') return 'Rows of production are copied there: that is never done without TLS.';
-    return server.tls === 'prefer' ? { ...server, tls: 'require' } : server;
+    const server = scratch.serverFrom(text);
+    return environment === 'production' ? scratch.forProduction(server, settings) : server;
   } catch (error) {
     if (error instanceof SourceError) return error.message;
     throw error;

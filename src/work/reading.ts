@@ -2,7 +2,7 @@
 // when whoever asked has gone, and never an error page when the source says no.
 
 import type { Right } from '../core/rights/rights';
-import { openSource } from '../sources/postgresql/reader';
+import { sourceKind } from '../sources/index';
 import type { Source } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { getSettings } from '../store/sources/settings';
@@ -47,7 +47,10 @@ export async function whileReading<T>(
   if (leave === null)
     return unanswered(`Others are asking ${source.name} already, and Pawl keeps its load small. Try again in a moment.`);
   try {
-    const reader = await openSource(await getConnection(store, source.id), patience);
+    const { kind, settings, secret } = await getConnection(store, source.id);
+    const { open } = sourceKind(kind);
+    if (!open) return unanswered(`${source.name} cannot be reached from here: what it is asked goes by files.`);
+    const reader = await open(settings, secret, patience);
     const stop = (): void => void reader.cancel().catch(() => undefined);
     gone.addEventListener('abort', stop, { once: true });
     try {

@@ -1,9 +1,11 @@
 // Sources and their logins: added, changed, tried, taken out of use.
 
 import { baseTables } from '../core/catalogue/lookups';
-import { risksInWords } from '../core/survey/login';
-import { openSource } from '../sources/postgresql/reader';
-import type { ConnectionDetails } from '../sources/source';
+import type { Catalogue } from '../core/catalogue/model';
+import { engineOf } from '../core/engines/index';
+import { type LoginReport, risksInWords } from '../core/survey/login';
+import { sourceKind } from '../sources/index';
+import type { Source } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
 import { countOpenDockets, isRunning } from '../store/dockets/dockets';
 import { countOwed } from '../store/dockets/owedRemovals';
@@ -45,7 +47,7 @@ export function versionOf(source: SourceRow): string {
 const changedMeanwhile = 'Somebody changed this source while you had it open. Look at it again, then make your change.';
 
 export async function addSource(office: Office, actor: Actor, source: NewSource): Promise<Outcome<number>> {
-  const { password: _, ...after } = source;
+  const { secret: _, ...after } = source;
   return perform<number>(
     office,
     actor,
@@ -69,7 +71,8 @@ export async function changeSource(
     if (!was || versionOf(was) !== version) return { problem: changedMeanwhile };
     const twin = await findSourceNamed(db, source.name);
     if (twin && twin.id !== was.id) return { problem: 'Another source has this name' };
-    if (source.password === '' && leadsElsewhere(was, source)) return { problem: passwordAgain };
+    if (was.kind !== source.kind) return { problem: 'A source stays of the kind that it is. Add another one' };
+    if (source.secret === '' && leadsElsewhere(was, source)) return { problem: secretAgain };
     // Else a source that asks for four eyes is made one that does not, changed, and made one that does again.
     const eased = was.environment !== source.environment || (was.secondPerson && !source.secondPerson);
     const open = eased ? await countOpenDockets(db, was.id) : 0;
@@ -78,19 +81,25 @@ export async function changeSource(
         problem: `${open} of its dockets are not through. What it asks of them stays as it is until they are done or discarded.`,
       };
     await updateSource(db, was.id, source);
-    const { password, ...after } = source;
-    return { ...done, before: was, after: { ...after, newPassword: password !== '' } };
+    const { secret, ...after } = source;
+    return { ...done, before: was, after: { ...after, newPassword: secret !== '' } };
   });
 }
 
-export const passwordAgain =
+export const secretAgain =
   'The stored password is for the place it was typed for. Host, port, database, user or TLS have changed, so type it again';
 
-/** Whether the stored password would go to another place, or another way, than it was typed for. */
-export function leadsElsewhere(was: Omit<ConnectionDetails, 'password'>, next: Omit<ConnectionDetails, 'password'>): boolean {
-  const place = ({ host, port, database, user, tls, weakPassword }: Omit<ConnectionDetails, 'password'>): string =>
-    JSON.stringify([host, port, database, user, tls, weakPassword === true]);
-  return place(was) !== place(next);
+type Placed = Pick<SourceRow, 'kind' | 'settings'>;
+
+/** Whether the stored secret would go to another place, or another way, than it was typed for. */
+export function leadsElsewhere(was: Placed, next: Placed): boolean {
+  const kind = sourceKind(was.kind);
+  return kind.secret !== null && kind.destinationOf(was.settings) !== kind.destinationOf(next.settings);
+}
+
+/** Where a source is, in words. */
+export function placeOf({ kind, settings }: Placed): string {
+  return sourceKind(kind).placeOf(settings);
 }
 
 export interface Tried {
@@ -102,24 +111,21 @@ export interface Tried {
   readonly fitting: string | null;
 }
 
-/** Connects and looks around, and says in plain words how far it came. An empty password takes the stored one. */
+/** Connects and looks around, and says in plain words how far it came. An empty secret takes the stored one. */
 export async function trySource(
   office: Office,
   actor: Actor,
   present: SourceRow | null,
-  details: Omit<NewSource, 'secondPerson' | 'fittingLogin'>,
+  details: Placed & Pick<NewSource, 'secret'>,
 ): Promise<Tried> {
   await allowed(office, actor, 'keepSources', present?.id ?? null);
-  if (present && details.password === '' && leadsElsewhere(present, details)) return failed(`${passwordAgain}.`);
-  const password =
-    present && details.password === '' ? (await getConnection(office.store, present.id)).password : details.password;
-  const tried = await lookAround({ ...details, password });
-  await write(
-    office.store,
-    actor,
-    { act: 'source.try', source: present, object: `${details.user}@${details.host}:${details.port}/${details.database}` },
-    tried.ok ? 'done' : 'failed',
-  );
+  if (present && details.secret === '' && leadsElsewhere(present, details)) return failed(`${secretAgain}.`);
+  const secret = present && details.secret === '' ? (await getConnection(office.store, present.id)).secret : details.secret;
+  const { open, placeOf: place } = sourceKind(details.kind);
+  if (!open) return { ...failed('It is asked by files: there is nothing to be tried from here.'), ok: true };
+  const tried = await lookAround(() => open(details.settings, secret, { statementMs: 20_000, lockMs: 2_000 }));
+  const act = { act: 'source.try', source: present, object: place(details.settings) } as const;
+  await write(office.store, actor, act, tried.ok ? 'done' : 'failed');
   return tried;
 }
 
@@ -127,33 +133,12 @@ function failed(message: string): Tried {
   return { ok: false, message, warning: null, fitting: null };
 }
 
-async function lookAround(details: ConnectionDetails): Promise<Tried> {
+async function lookAround(open: () => Promise<Source>): Promise<Tried> {
   try {
-    const source = await openSource(details, { statementMs: 20_000, lockMs: 2_000 });
+    const source = await open();
     try {
       const login = await source.login();
-      const warning = risksInWords(login);
-      const said = { warning, fitting: warning === null ? null : login.fitting };
-      const catalogue = await source.readCatalogue({ joins: false });
-      const tables = baseTables(catalogue);
-      const closed = tables.filter((table) => !table.readable);
-      const server = `PostgreSQL ${catalogue.engine.version}`;
-      if (tables.length === 0)
-        return { ok: true, message: `${server} answers. The database has no table that ${details.user} can see.`, ...said };
-      if (closed.length === tables.length) {
-        return {
-          ...said,
-          ok: false,
-          message: `${server} answers, but ${details.user} may not read any of its ${tables.length} tables. Grant usage on the schemas and select on their tables.`,
-          fitting: login.fitting,
-        };
-      }
-      const schemas = [...new Set(closed.map((table) => table.schema))];
-      const rest =
-        closed.length === 0
-          ? ''
-          : ` ${closed.length} of them may not be read by ${details.user} (in ${schemas.slice(0, 5).join(', ')}) and will be reported as not measured.`;
-      return { ok: true, message: `${server} answers, with ${tables.length} tables.${rest}`, ...said };
+      return seen(await source.readCatalogue({ joins: false }), login);
     } finally {
       await source.close();
     }
@@ -161,6 +146,30 @@ async function lookAround(details: ConnectionDetails): Promise<Tried> {
     if (error instanceof SourceError) return failed(error.message);
     throw error;
   }
+}
+
+function seen(catalogue: Catalogue, login: LoginReport): Tried {
+  const warning = risksInWords(login);
+  const said = { warning, fitting: warning === null ? null : login.fitting };
+  const tables = baseTables(catalogue);
+  const closed = tables.filter((table) => !table.readable);
+  const server = `${engineOf(catalogue).title} ${catalogue.engine.version}`;
+  if (tables.length === 0)
+    return { ok: true, message: `${server} answers. The database has no table that ${login.user} can see.`, ...said };
+  if (closed.length === tables.length) {
+    return {
+      ...said,
+      ok: false,
+      message: `${server} answers, but ${login.user} may not read any of its ${tables.length} tables. Grant usage on the schemas and select on their tables.`,
+      fitting: login.fitting,
+    };
+  }
+  const schemas = [...new Set(closed.map((table) => table.schema))];
+  const rest =
+    closed.length === 0
+      ? ''
+      : ` ${closed.length} of them may not be read by ${login.user} (in ${schemas.slice(0, 5).join(', ')}) and will be reported as not measured.`;
+  return { ok: true, message: `${server} answers, with ${tables.length} tables.${rest}`, ...said };
 }
 
 /** Takes a source out of use: its logins are forgotten, its records kept. Refused while something of it runs. */

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, inject } from 'vitest';
-import type { ConnectionDetails } from '../../src/sources/source';
+import type { ConnectionDetails } from '../../src/sources/postgresql/details';
 
 export interface TestDatabase {
   readonly url: string;

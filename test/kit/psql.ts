@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
-import type { ConnectionDetails } from '../../src/sources/source';
+import type { ConnectionDetails } from '../../src/sources/postgresql/details';
 
 /** Runs a script as people do, and returns what went wrong; empty when nothing did. */
 export async function runScript({ host, port, database, user, password }: ConnectionDetails, script: string): Promise<string> {

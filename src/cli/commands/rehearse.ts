@@ -1,5 +1,5 @@
 import { rehearse } from '../../sources/run/rehearse';
-import { gather, planOptions, planShape, planUsage, readArguments, RehearseArguments } from '../arguments';
+import { gather, planOptions, planShape, planUsage, readArguments, RehearseArguments, UsageError } from '../arguments';
 import { connectionFrom } from '../connection';
 import { planOfFile } from '../planOfFile';
 
@@ -27,14 +27,17 @@ export async function run(args: readonly string[]): Promise<number> {
   const stop = new AbortController();
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop.abort());
   let last = '';
-  const source = await connectionFrom(asked.url);
-  const server = await connectionFrom(asked.server);
-  const result = await rehearse(plan, source, server, {
+  const { kind, settings, secret } = await connectionFrom(asked.url);
+  const at = await connectionFrom(asked.server);
+  const { scratch } = kind;
+  if (!scratch) throw new UsageError('No copy can be made of such a source.');
+  const server = { ...at.settings, password: at.secret };
+  const result = await rehearse(plan, (options) => scratch.make(settings, secret, server, options), {
     mostBytes: (asked.mostMegabytes ?? 2048) * 1_048_576,
     signal: stop.signal,
     onProgress: ({ parts }) => {
-      const at = parts.at(-1);
-      const line = at ? `${at.name}: ${at.state} ${at.says}` : '';
+      const part = parts.at(-1);
+      const line = part ? `${part.name}: ${part.state} ${part.says}` : '';
       if (line !== last) process.stderr.write(`${line}\n`);
       last = line;
     },

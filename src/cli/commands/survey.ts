@@ -1,10 +1,9 @@
 import { writeFile } from 'node:fs/promises';
 import { documentOf } from '../../core/survey/document';
 import { risksInWords } from '../../core/survey/login';
-import { openSource } from '../../sources/postgresql/reader';
 import { type Progress, survey } from '../../sources/survey';
 import { gather, readArguments, SurveyArguments } from '../arguments';
-import { connectionFrom } from '../connection';
+import { connectionFrom, openNamed } from '../connection';
 
 export const usage =
   'pawl survey postgresql://USER@HOST:PORT/DATABASE|service=NAME|- [--depth catalogue|sampled|exact] [--schema S…] --json FILE';
@@ -18,7 +17,7 @@ export async function run(args: readonly string[]): Promise<void> {
     { depth: { type: 'string' }, schema: { type: 'string', multiple: true }, json: { type: 'string' } },
     (values, [first]) => ({ ...values, url: first }),
   );
-  const source = await openSource(await connectionFrom(url));
+  const source = await openNamed(await connectionFrom(url));
   try {
     const login = await source.login();
     const warning = risksInWords(login);

@@ -5,6 +5,7 @@ import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
 import type { Operation } from '../operations/index';
 import type { ActionProof, BreakingProof } from '../operations/proof';
+import type { Query } from './questions';
 import type { Cost, Mode } from '../plan/cost';
 import type { Plan } from '../plan/plan';
 
@@ -25,6 +26,8 @@ export interface Dialect {
   readonly actionProof: (proof: ActionProof, catalogue: Catalogue) => ActionTry;
   /** To be run: each step looks whether it is done already, and what stands in the way is told before anything is changed. */
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
+  /** Open questions as one read-only script for the engine's own client, which writes the answers to a file. */
+  readonly questions: (printed: PrintedQuestions) => string;
   /** To be read, or put into a ticket or a migration: the bare statements in order, each under a line that says what it does. */
   readonly statementScripts: (plan: Plan, heading: Heading) => StatementScripts;
 }
@@ -53,6 +56,15 @@ export interface ActionTry {
   readonly statement: (key: readonly string[]) => string;
   /** A count of the children that still refer to the key as it was. */
   readonly left: (key: readonly string[]) => string;
+}
+
+export interface PrintedQuestions {
+  /** What the answers name: a hash of the questions. */
+  readonly script: string;
+  readonly round: number;
+  readonly queries: readonly { readonly id: string; readonly query: Query }[];
+  /** The name of the file that the answers are written to: letters, digits, dots and dashes. */
+  readonly answers: string;
 }
 
 export interface Heading {

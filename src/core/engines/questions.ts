@@ -84,6 +84,8 @@ export interface MeasureOptions {
   readonly known?: (request: EvidenceRequest) => Fact | null;
   /** True when every answer has to be brought by somebody: then more is asked at once. */
   readonly atOnce?: boolean;
+  /** False when answers may hold counts only, no values of the tables. */
+  readonly values?: boolean;
 }
 
 export interface Page {

@@ -12,7 +12,7 @@ import { inclusionRequestOf, missingShareOf, type ReferenceCandidate, referenceC
 import { orphanShareOf } from './references/features';
 import { probeQuestions } from './references/probes';
 import { orphansTolerated, unverified } from './references/weigh';
-import type { Depth, EvidenceRequest } from './requests';
+import { type Depth, type EvidenceRequest, keyOf } from './requests';
 import { plausibleUniques } from './uniques';
 
 /** What to ask next, and how far that is: later rounds rest on what earlier ones asked. */
@@ -40,6 +40,22 @@ export function nextRequests(
     if (open.length > 0) return { requests: open, round: i };
   }
   return { requests: [], round: rounds.length };
+}
+
+/**
+ * All that can be asked with what is known, of every round: where answers are brought by somebody, trips are dearer than questions
+ * that turn out to have been idle.
+ */
+export function allRequests(
+  catalogue: Catalogue,
+  evidence: Evidence,
+  scope: ReadonlySet<TableId> | null,
+): readonly EvidenceRequest[] {
+  const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
+  const open = rounds
+    .flatMap((round) => round({ catalogue, tables, evidence, depth: 'exact' }))
+    .filter((request) => !wasAsked(evidence, request));
+  return [...new Map(open.map((request) => [keyOf(request), request])).values()];
 }
 
 interface Round {

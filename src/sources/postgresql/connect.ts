@@ -5,7 +5,7 @@
 import type { EventEmitter } from 'node:events';
 import pg from 'pg';
 import { SourceError } from '../SourceError';
-import type { ConnectionDetails, TlsMode } from '../source';
+import type { ConnectionDetails, TlsMode } from './details';
 import { connectionError, weakPasswordError } from './errors';
 
 export interface SessionLimits {

@@ -1,5 +1,5 @@
 import { SourceError } from '../SourceError';
-import type { ConnectionDetails, TlsMode } from '../source';
+import type { ConnectionDetails, TlsMode } from './details';
 
 const modes: Readonly<Record<string, TlsMode>> = {
   disable: 'off',

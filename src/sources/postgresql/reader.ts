@@ -3,7 +3,8 @@
 import pg from 'pg';
 import type { Answered, Query, Row } from '../../core/engines/questions';
 import { type Reader, sourceOver } from '../reader';
-import type { ConnectionDetails, Source } from '../source';
+import type { ConnectionDetails } from './details';
+import type { Source } from '../source';
 import { cancelOther, endOthers, openReading, reading, type ReadingOptions, readingLimits, type SessionLimits } from './connect';
 import { statementError } from './errors';
 

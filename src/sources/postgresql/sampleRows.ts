@@ -8,6 +8,7 @@ import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
 import { quote, quoteTable } from '../../core/engines/postgresql/quote';
 import type { Reference } from '../../core/operations/reference';
 import { type TableId, tableId } from '../../core/catalogue/identifiers';
+import type { Sampled } from '../run/scratch';
 import { SourceError } from '../SourceError';
 
 export interface SampleOptions {
@@ -15,11 +16,6 @@ export interface SampleOptions {
   /** References that are not declared, but that the rows have to keep to as well. */
   readonly also: readonly (Reference & { readonly child: TableId })[];
   readonly signal?: AbortSignal | undefined;
-}
-
-export interface Sampled {
-  readonly rows: number;
-  readonly ofRows: number;
 }
 
 interface SampledTable {

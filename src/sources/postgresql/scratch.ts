@@ -8,34 +8,19 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
 import { literal, quote, relationText } from '../../core/engines/postgresql/quote';
-import type { ConnectionDetails } from '../source';
+import { type Fingerprint, leftBehind, type Sampled, type Scratch, type ScratchOptions } from '../run/scratch';
+import type { ConnectionDetails } from './details';
 import { SourceError } from '../SourceError';
 import { openChanging, openReading, reading } from './connect';
-import { copySample, type Sampled, type SampleOptions } from './sampleRows';
+import { copySample, type SampleOptions } from './sampleRows';
+import { openSession } from './session';
 
 const prefix = 'pawl_scratch_';
 const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
 
-export interface ScratchOptions {
-  /** Of databases that are larger a sample is copied, in bytes. */
-  readonly mostBytes: number;
-  /** References that are not declared, but that a sample has to keep to as well. */
-  readonly also?: SampleOptions['also'];
-  readonly signal?: AbortSignal;
-  /** Letters and digits that end the copy's name, to find it again after a crash. */
-  readonly label?: string;
-}
-
-export interface Scratch {
+export interface DatabaseCopy extends Scratch {
   readonly details: ConnectionDetails;
-  readonly bytes: number;
-  /** How much of it was copied; null for all. */
-  readonly sampled: Sampled | null;
-  /** What could not be copied, in the words of the server. */
-  readonly leftOut: readonly string[];
-  /** Drops the copy and its role. Throws SourceError where it could not: then it is still there. */
-  remove(): Promise<void>;
 }
 
 /** Copies a database onto a server where a database may be made. Throws SourceError, with nothing left there. */
@@ -43,13 +28,16 @@ export async function makeScratch(
   source: ConnectionDetails,
   server: ConnectionDetails,
   { mostBytes, also = [], signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
-): Promise<Scratch> {
+): Promise<DatabaseCopy> {
   const { bytes, unreadable, version } = await lookAt(source);
   const refusal = await whyNotCopied(version);
   if (refusal !== null) throw new SourceError(refusal, 'refused');
   const name = `${prefix}${Date.now().toString(36)}_${label}`;
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
-  const remove = () => onServer(server, (admin) => drop(admin, name));
+  const remove = () =>
+    onServer(server, (admin) => drop(admin, name)).catch((cause: unknown) => {
+      throw leftBehind(`${server.host}:${server.port}`, cause);
+    });
   try {
     // What a process left behind that died, and nobody came back for.
     await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
@@ -70,11 +58,19 @@ export async function makeScratch(
       if (isHidden) return `${relation}: row security hides rows of it from this login`;
       return `${isSequence ? `how far the sequence ${relation} is` : relation}: this login may not read it`;
     });
-    return { details, bytes, sampled, leftOut: [...closed, ...leftOut], remove };
+    return {
+      details,
+      of: source.database,
+      owner: name,
+      bytes,
+      sampled,
+      leftOut: [...closed, ...leftOut],
+      open: () => openSession(details),
+      fingerprint: () => fingerprintOf(details),
+      remove,
+    };
   } catch (error) {
-    await remove().catch((cause: unknown) => {
-      throw leftBehind(server, cause);
-    });
+    await remove();
     if (error instanceof SourceError) throw error;
     throw new SourceError(
       `No scratch copy could be made at ${server.host}:${server.port}: ${error instanceof Error ? error.message : 'unknown error'}. The role needs CREATEDB and CREATEROLE.`,
@@ -102,18 +98,6 @@ export async function whyNotCopied(version: string): Promise<string | null> {
   return `The source is PostgreSQL ${needed}, and the pg_dump at hand is of ${own}, which reads no newer servers. Install postgresql-client-${needed} where Pawl runs, or set PAWL_PG_BIN to the folder of a pg_dump and pg_restore of ${needed} or later; then rehearse again.`;
 }
 
-/** A copy is still there that should be gone. */
-export class LeftBehind extends SourceError {}
-
-export function leftBehind({ host, port }: ConnectionDetails, cause: unknown): LeftBehind {
-  const why = cause instanceof Error ? cause.message : 'unknown error';
-  return new LeftBehind(
-    `The scratch copy at ${host}:${port} could not be removed: ${why}. It is tried again until it is gone.`,
-    'lost',
-    { cause },
-  );
-}
-
 /** Drops the scratch copies under a label: whoever made them died over it. */
 export async function removeScratchesOf(server: ConnectionDetails, label: string): Promise<void> {
   await removeScratches(server, (name) => name.endsWith(`_${label}`));
@@ -127,12 +111,6 @@ async function removeScratches(server: ConnectionDetails, unwanted: (name: strin
     );
     for (const { name } of rows) if (unwanted(name)) await drop(admin, name);
   });
-}
-
-/** What a copy looks like: its structure in the server's own words, and a checksum of the rows of each table. */
-export interface Fingerprint {
-  readonly structure: readonly string[];
-  readonly rows: ReadonlyMap<string, string>;
 }
 
 export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerprint> {
@@ -158,19 +136,6 @@ export async function fingerprintOf(details: ConnectionDetails): Promise<Fingerp
   } finally {
     await client.end().catch(() => undefined);
   }
-}
-
-/** Where two fingerprints differ, in words; empty when they are equal. */
-export function differences(before: Fingerprint, after: Fingerprint): readonly string[] {
-  const gone = new Set(before.structure);
-  const come = new Set(after.structure);
-  return [
-    ...before.structure.filter((line) => !come.has(line)).map((line) => `was: ${line.trim()}`),
-    ...after.structure.filter((line) => !gone.has(line)).map((line) => `is: ${line.trim()}`),
-    ...[...new Set([...before.rows.keys(), ...after.rows.keys()])]
-      .filter((table) => before.rows.get(table) !== after.rows.get(table))
-      .map((table) => `rows of ${table} are not the same`),
-  ];
 }
 
 interface Unreadable {

@@ -2,7 +2,7 @@
 
 import pg from 'pg';
 import type { Bounds, Ran, Refused, Row, Session } from '../run/session';
-import type { ConnectionDetails } from '../source';
+import type { ConnectionDetails } from './details';
 import { cancelOther, openChanging, openReading, reading, readingLimits, renewSettings } from './connect';
 import { codeOf, statementError } from './errors';
 import { sourceOver } from '../reader';

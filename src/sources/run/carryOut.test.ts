@@ -14,7 +14,8 @@ import { perform } from './perform';
 import { provePlan } from './prove';
 import { openSession } from '../postgresql/session';
 import { openSource } from '../postgresql/reader';
-import { differences, type Fingerprint, fingerprintOf } from '../postgresql/scratch';
+import { differences, type Fingerprint } from './scratch';
+import { fingerprintOf } from '../postgresql/scratch';
 import { survey } from '../survey';
 
 // Names that want to be something else; orphans; a column never empty; one that is unique.

@@ -14,8 +14,9 @@ import { type Direction, operationsOf } from '../../core/plan/direction';
 import { carryOutPlan } from './carryOut';
 import { openSession } from '../postgresql/session';
 import { openSource } from '../postgresql/reader';
-import { differences, fingerprintOf } from '../postgresql/scratch';
-import type { ConnectionDetails } from '../source';
+import { differences } from './scratch';
+import { fingerprintOf } from '../postgresql/scratch';
+import type { ConnectionDetails } from '../postgresql/details';
 import { survey } from '../survey';
 
 interface Server {

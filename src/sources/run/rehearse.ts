@@ -7,9 +7,7 @@ import type { FailedRemedy, Rehearsal, RehearsalLine, RehearsalPart, RehearsalPa
 import { rehearsalParts } from '../../core/plan/rehearsal';
 import type { Direction } from '../../core/plan/direction';
 import { carryOutPlan, carryOutWhatHolds, type PlannedStep, plannedSteps, type StepListener } from './carryOut';
-import { openSession } from '../postgresql/session';
-import { differences, fingerprintOf, leftBehind, makeScratch, type Scratch, type ScratchOptions } from '../postgresql/scratch';
-import type { ConnectionDetails } from '../source';
+import { differences, type Scratch, type ScratchOptions } from './scratch';
 import { provePlan } from './prove';
 import type { Session } from './session';
 import { proofsInWords } from '../../core/operations/proof';
@@ -27,8 +25,7 @@ export interface RehearseOptions extends ScratchOptions {
 /** Throws SourceError when no copy can be made, LeftBehind when it could not be removed; what fails on the copy is in the answer. */
 export async function rehearse(
   asPlanned: Plan,
-  source: ConnectionDetails,
-  server: ConnectionDetails,
+  make: (options: ScratchOptions) => Promise<Scratch>,
   options: RehearseOptions,
 ): Promise<Rehearsal> {
   let plan = asPlanned;
@@ -74,16 +71,16 @@ export async function rehearse(
   const scratch = await makeCopy();
   let session: Session | null = null;
   try {
-    plan = held = ownedBy(asPlanned, scratch.details.user);
-    const before = await fingerprintOf(scratch.details);
-    session = await openSession(scratch.details);
+    plan = held = ownedBy(asPlanned, scratch.owner);
+    const before = await scratch.fingerprint();
+    session = await scratch.open();
     const open = session;
     await part('forward', (add) => forward(open, add));
     await part('proofs', (add) => proofs(open, add));
     await part('again', (add) => steps(open, 'forward', add, true));
     await part('back', (add) => steps(open, 'back', add));
     await part('compare', async (add) => {
-      const found = differences(before, await fingerprintOf(scratch.details));
+      const found = differences(before, await scratch.fingerprint());
       for (const difference of found.slice(0, 200))
         await add({ title: difference, outcome: '', ok: false, ms: 0, locks: [], statement: '' });
       return found.length === 0
@@ -94,7 +91,7 @@ export async function rehearse(
     await session?.close().catch(() => undefined);
     await scratch.remove().catch(async (cause: unknown) => {
       await options.onLeftBehind?.();
-      if (!options.onLeftBehind) throw leftBehind(server, cause);
+      if (!options.onLeftBehind) throw cause;
     });
   }
   return reportOf(parts, failed);
@@ -103,12 +100,12 @@ export async function rehearse(
     const started = Date.now();
     parts.push({ name: 'copy', state: 'running', ms: 0, says: '', lines: [] });
     await options.onProgress?.(reportOf(parts, failed));
-    const made = await makeScratch(source, server, { ...options, also: referencesOf(plan) });
+    const made = await make({ ...options, also: referencesOf(plan) });
     parts[0] = {
       name: 'copy',
       state: 'held',
       ms: Date.now() - started,
-      says: `${copiedInWords(source.database, made)}${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
+      says: `${copiedInWords(made)}${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
       lines: made.leftOut.map((text) => ({ title: text, outcome: 'left out', ok: false, ms: 0, locks: [], statement: '' })),
     };
     await options.onProgress?.(reportOf(parts, failed));
@@ -186,7 +183,7 @@ function referencesOf(plan: Plan): NonNullable<ScratchOptions['also']> {
   );
 }
 
-function copiedInWords(database: string, { bytes, sampled }: Scratch): string {
+function copiedInWords({ of: database, bytes, sampled }: Scratch): string {
   if (!sampled) return `${database} was copied in full, ${sizeInWords(bytes)}`;
   const { rows, ofRows } = sampled;
   return `Of ${database}, ${sizeInWords(bytes)}, ${rows.toLocaleString('en-GB')} of about ${ofRows.toLocaleString('en-GB')} rows were copied, with every parent that they refer to`;

@@ -1,4 +1,6 @@
+import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
+import { catalogueFrom, currentFormat, decisionFrom, type Kept, planFrom } from '../../core/formats/index';
 import type { Mode } from '../../core/plan/cost';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
@@ -21,6 +23,8 @@ export interface DocketRow {
   readonly signedAt: string | null;
   /** What was signed: of plan, scripts and decisions. */
   readonly signedDigest: string | null;
+  /** The format in which that was signed. */
+  readonly signedFormat: number | null;
   readonly backupAt: string | null;
   readonly backupWhere: string | null;
   /** When what its repairs kept was dropped; from then on there is no way back. */
@@ -45,7 +49,7 @@ export interface DocketItem {
 const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt",
   (select coalesce(json_agg(json_build_object('id', people.id, 'name', full_name) order by full_name), '[]')
    from docket_authors join people on people.id = person_id where docket_id = dockets.id) as authors,
-  signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest",
+  signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest", signed_format as "signedFormat",
   (select at from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupAt",
   (select place from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupWhere",
   cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
@@ -127,12 +131,10 @@ export async function signDocket(
   { plan, catalogue }: { readonly plan: Plan; readonly catalogue: Catalogue },
 ): Promise<boolean> {
   if (!(await moveDocket(db, id, ['Draft', 'Rehearsed', 'Signed'], 'Signed'))) return false;
-  await db.query('update dockets set signed_by = $2, signed_by_id = $3, signed_digest = $4, signed_at = now() where id = $1', [
-    id,
-    signer.name,
-    signer.id,
-    digest,
-  ]);
+  await db.query(
+    'update dockets set signed_by = $2, signed_by_id = $3, signed_digest = $4, signed_format = $5, signed_at = now() where id = $1',
+    [id, signer.name, signer.id, digest, currentFormat],
+  );
   await freezeDocket(db, id, plan, catalogue);
   return true;
 }
@@ -173,16 +175,24 @@ export async function removeDocket(db: Db, id: number): Promise<void> {
   await db.query('delete from dockets where id = $1', [id]);
 }
 
-export function findFrozen(db: Db, id: number): Promise<FrozenDocket | null> {
-  return findRow(db, 'select plan, catalogue from dockets where id = $1', [id]);
+export async function findFrozen(db: Db, id: number): Promise<FrozenDocket | null> {
+  const row = await findRow<{ plan: Kept | null; catalogue: Kept | null; format: number }>(
+    db,
+    'select plan, catalogue, format from dockets where id = $1',
+    [id],
+  );
+  if (!row) return null;
+  const { plan, catalogue, format } = row;
+  return { plan: plan && planFrom(plan, format), catalogue: catalogue && catalogueFrom(catalogue, format) };
 }
 
 /** From here on the docket's plan does not change any more. */
 export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Catalogue): Promise<void> {
-  await db.query('update dockets set plan = $2, catalogue = $3 where id = $1', [
+  await db.query('update dockets set plan = $2, catalogue = $3, format = $4 where id = $1', [
     id,
     JSON.stringify(plan),
     JSON.stringify(catalogue),
+    currentFormat,
   ]);
 }
 
@@ -204,12 +214,26 @@ export async function moveDocket(db: Db, id: number, from: readonly DocketState[
   return moved.rowCount === 1;
 }
 
-export function listItems(db: Db, docket: number): Promise<readonly DocketItem[]> {
-  return rowsOf(
+export async function listItems(db: Db, docket: number): Promise<readonly DocketItem[]> {
+  const rows = await rowsOf<KeptItem>(
     db,
-    'select finding_id as "findingId", decision from docket_items where docket_id = $1 order by added_at, finding_id',
+    `select finding_id as "findingId", decision, docket_items.format, table_id as "tableId"
+     from docket_items join findings on findings.id = finding_id
+     where docket_id = $1 order by added_at, finding_id`,
     [docket],
   );
+  return rows.map(itemOf);
+}
+
+interface KeptItem {
+  readonly findingId: number;
+  readonly decision: Kept;
+  readonly format: number;
+  readonly tableId: TableId;
+}
+
+function itemOf({ findingId, decision, format, tableId }: KeptItem): DocketItem {
+  return { findingId, decision: decisionFrom(decision, format, tableId) };
 }
 
 /** Adds a remedy, or changes what was decided about it. */
@@ -218,10 +242,10 @@ export async function putItem(db: Db, docket: number, finding: number, decision:
   await reopen(db, docket);
   await db.query('delete from refusals where finding_id = $1', [finding]);
   await db.query(
-    `insert into docket_items (docket_id, finding_id, decision)
-     values ($1, $2, $3)
-     on conflict (docket_id, finding_id) do update set decision = excluded.decision`,
-    [docket, finding, JSON.stringify(decision)],
+    `insert into docket_items (docket_id, finding_id, decision, format)
+     values ($1, $2, $3, $4)
+     on conflict (docket_id, finding_id) do update set decision = excluded.decision, format = excluded.format`,
+    [docket, finding, JSON.stringify(decision), currentFormat],
   );
 }
 
@@ -236,20 +260,23 @@ export async function dropItems(db: Db, docket: number, findings: readonly numbe
 }
 
 /** The docket that a finding is in at present, with its decision: the newest that is not backed out. */
-export function findDocketOf(
+export async function findDocketOf(
   db: Db,
   finding: number,
 ): Promise<(DocketItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: number }) | null> {
-  return findRow(
+  const row = await findRow<KeptItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: number }>(
     db,
-    `select docket_id as "docketId", name, state, mode, finding_id as "findingId", decision
+    `select docket_id as "docketId", name, dockets.state, mode, finding_id as "findingId", decision, docket_items.format,
+       table_id as "tableId"
      from docket_items
      join dockets on dockets.id = docket_id
-     where finding_id = $1 and state <> 'Backed out'
+     join findings on findings.id = finding_id
+     where finding_id = $1 and dockets.state <> 'Backed out'
      order by docket_id desc
      limit 1`,
     [finding],
   );
+  return row && { docketId: row.docketId, name: row.name, state: row.state, mode: row.mode, ...itemOf(row) };
 }
 
 /** The id of the source that a docket changes. */

@@ -1,21 +1,23 @@
-import type { ConnectionDetails } from '../../sources/source';
+import type { SourceKindId } from '../../sources/index';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import { seal, unseal } from '../secrets';
 
 export interface NewOwed {
   readonly rehearsal: number;
-  readonly server: ConnectionDetails;
+  readonly server: object;
+  /** The server as people know it. */
+  readonly words: string;
   readonly label: string;
   readonly problem: string;
 }
 
 /** Keeps that a scratch copy has yet to be removed. */
-export async function addOwed(db: Db, { rehearsal, server, label, problem }: NewOwed): Promise<void> {
+export async function addOwed(db: Db, { rehearsal, server, words, label, problem }: NewOwed): Promise<void> {
   const row = await findRow<{ id: number }>(
     db,
     `insert into owed_removals (rehearsal_id, sealed_server, server, label, problem) values ($1, '', $2, $3, $4)
      on conflict (rehearsal_id) do nothing returning id`,
-    [rehearsal, `${server.host}:${server.port}`, label, problem],
+    [rehearsal, words, label, problem],
   );
   if (row)
     await db.query('update owed_removals set sealed_server = $2 where id = $1', [
@@ -26,17 +28,18 @@ export async function addOwed(db: Db, { rehearsal, server, label, problem }: New
 
 /** Those that are due to be tried again, noted as tried now. */
 export async function takeOwed(db: Db, everyMs: number) {
-  const rows = await rowsOf<{ id: number; rehearsal: number; label: string; sealed: Buffer }>(
+  const rows = await rowsOf<{ id: number; rehearsal: number; label: string; sealed: Buffer; kind: SourceKindId }>(
     db,
     `update owed_removals set tried_at = now()
      where sealed_server <> '' and tried_at < now() - make_interval(secs => $1)
-     returning id, rehearsal_id as rehearsal, label, sealed_server as sealed`,
+     returning id, rehearsal_id as rehearsal, label, sealed_server as sealed,
+       (select kind from rehearsals join dockets on dockets.id = docket_id join sources on sources.id = source_id where rehearsals.id = rehearsal_id)`,
     [everyMs / 1000],
   );
   return Promise.all(
     rows.map(async ({ sealed, ...row }) => ({
       ...row,
-      server: JSON.parse(await unseal(db, boundTo(row.id), sealed)) as ConnectionDetails,
+      server: JSON.parse(await unseal(db, boundTo(row.id), sealed)) as object,
     })),
   );
 }

@@ -1,3 +1,4 @@
+import { currentFormat, type Kept, planFrom } from '../../core/formats/index';
 import type { Plan } from '../../core/plan/plan';
 import type { Rehearsal } from '../../core/plan/rehearsal';
 import { type Db, findRow, getRow, rowsOf } from '../db';
@@ -28,16 +29,21 @@ export async function askForRehearsal(
 ): Promise<number | null> {
   const row = await findRow<{ id: number }>(
     db,
-    `insert into rehearsals (docket_id, plan, asked_by, server)
-     select $1, $2, $3, $4 where not exists (select 1 from rehearsals where docket_id = $1 and finished_at is null)
+    `insert into rehearsals (docket_id, plan, asked_by, server, format)
+     select $1, $2, $3, $4, $5 where not exists (select 1 from rehearsals where docket_id = $1 and finished_at is null)
      returning id`,
-    [docket, JSON.stringify(plan), by, server],
+    [docket, JSON.stringify(plan), by, server, currentFormat],
   );
   return row?.id ?? null;
 }
 
-export function findRehearsal(db: Db, id: number): Promise<(RehearsalRow & { readonly plan: Plan }) | null> {
-  return findRow(db, `select ${shown}, plan from rehearsals where id = $1`, [id]);
+export async function findRehearsal(db: Db, id: number): Promise<(RehearsalRow & { readonly plan: Plan }) | null> {
+  const row = await findRow<RehearsalRow & { readonly plan: Kept; readonly format: number }>(
+    db,
+    `select ${shown}, plan, format from rehearsals where id = $1`,
+    [id],
+  );
+  return row && { ...row, plan: planFrom(row.plan, row.format) };
 }
 
 export function findLastRehearsal(db: Db, docket: number): Promise<RehearsalRow | null> {

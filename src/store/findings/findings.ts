@@ -1,3 +1,4 @@
+import { currentFormat, type Kept, proposalFrom } from '../../core/formats/index';
 import type { Proposal } from '../../core/remedies/index';
 import { openStates, type FindingState } from '../../core/ratchet/states';
 import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../core/rules/rule';
@@ -23,12 +24,19 @@ export interface FindingRow {
   readonly firstSurveyId: number | null;
 }
 
-const shown = `id, identity, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, state, reason,
+const shown = `id, identity, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, format, state, reason,
   first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId"`;
+
+type KeptFinding = Omit<FindingRow, 'proposal'> & { readonly proposal: Kept; readonly format: number };
+
+async function findingsOf(db: Db, text: string, values: unknown[]): Promise<readonly FindingRow[]> {
+  const rows = await rowsOf<KeptFinding>(db, text, values);
+  return rows.map(({ format, ...row }) => ({ ...row, proposal: proposalFrom(row.proposal, format, row.facts) }));
+}
 
 /** Worst first, then the surest. `states` limits what is listed. */
 export function listFindings(db: Db, source: number, states: readonly FindingState[]): Promise<readonly FindingRow[]> {
-  return rowsOf(
+  return findingsOf(
     db,
     `select ${shown}
      from findings
@@ -38,16 +46,16 @@ export function listFindings(db: Db, source: number, states: readonly FindingSta
   );
 }
 
-export function findFinding(db: Db, source: number, id: number): Promise<FindingRow | null> {
-  return findRow(db, `select ${shown} from findings where source_id = $1 and id = $2`, [source, id]);
+export async function findFinding(db: Db, source: number, id: number): Promise<FindingRow | null> {
+  return (await findingsOf(db, `select ${shown} from findings where source_id = $1 and id = $2`, [source, id]))[0] ?? null;
 }
 
 export function listFindingsById(db: Db, source: number, ids: readonly number[]): Promise<readonly FindingRow[]> {
-  return rowsOf(db, `select ${shown} from findings where source_id = $1 and id = any($2) order by id`, [source, ids]);
+  return findingsOf(db, `select ${shown} from findings where source_id = $1 and id = any($2) order by id`, [source, ids]);
 }
 
 export function listByTable(db: Db, source: number, table: string): Promise<readonly FindingRow[]> {
-  return rowsOf(
+  return findingsOf(
     db,
     `select ${shown}
      from findings
@@ -120,13 +128,13 @@ export async function keepFindings(db: Db, source: number, survey: number, findi
   const words = findings.map(wordsOf);
   await db.query(
     `with kept as (
-       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, state, first_survey_id, last_survey_id, title, measured, place)
-       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, 'Open', $2, $2, f.title, f.measured, f.place
+       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, format, state, first_survey_id, last_survey_id, title, measured, place)
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, 'Open', $2, $2, f.title, f.measured, f.place
        from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[])
          as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place)
        on conflict (source_id, identity) do update
          set severity = excluded.severity, confidence = excluded.confidence, object = excluded.object, facts = excluded.facts,
-           proposal = excluded.proposal, last_survey_id = excluded.last_survey_id, title = excluded.title, measured = excluded.measured,
+           proposal = excluded.proposal, format = excluded.format, last_survey_id = excluded.last_survey_id, title = excluded.title, measured = excluded.measured,
            place = excluded.place
        returning id, (xmax = 0) as is_new
      )
@@ -149,13 +157,14 @@ export async function keepFindings(db: Db, source: number, survey: number, findi
       words.map((w) => w.title),
       words.map((w) => w.measured),
       findings.map((f) => objectInWords(f.object)),
+      currentFormat,
     ],
   );
 }
 
 /** Every finding of a source with what is needed to decide what became of it. */
 export function listStanding(db: Db, source: number): Promise<readonly FindingRow[]> {
-  return rowsOf(db, `select ${shown} from findings where source_id = $1`, [source]);
+  return findingsOf(db, `select ${shown} from findings where source_id = $1`, [source]);
 }
 
 export interface FindingEventRow {

@@ -1,18 +1,17 @@
-import type { ConnectionDetails } from '../../sources/source';
 import { type Db, findRow } from '../db';
 import { seal, unseal } from '../secrets';
 
 /** Where dockets of a source are rehearsed; null for Pawl's own server. */
-export async function findRehearsalServer(db: Db, source: number): Promise<ConnectionDetails | null> {
+export async function findRehearsalServer(db: Db, source: number): Promise<object | null> {
   const row = await findRow<{ sealed: Buffer | null }>(
     db,
     'select sealed_rehearsal_server as sealed from sources where id = $1',
     [source],
   );
-  return row?.sealed ? (JSON.parse(await unseal(db, serverOf(source), row.sealed)) as ConnectionDetails) : null;
+  return row?.sealed ? (JSON.parse(await unseal(db, serverOf(source), row.sealed)) as object) : null;
 }
 
-export async function keepRehearsalServer(db: Db, source: number, server: ConnectionDetails | null): Promise<void> {
+export async function keepRehearsalServer(db: Db, source: number, server: object | null): Promise<void> {
   await db.query('update sources set sealed_rehearsal_server = $2 where id = $1', [
     source,
     server && (await seal(db, serverOf(source), JSON.stringify(server))),

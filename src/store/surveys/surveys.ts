@@ -3,6 +3,7 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
+import { catalogueFrom, currentFormat, type Kept } from '../../core/formats/index';
 import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
 import type { LoginReport } from '../../core/survey/login';
@@ -94,14 +95,18 @@ export async function startSurvey(db: Db, id: number): Promise<boolean> {
 }
 
 export async function keepCatalogue(db: Db, id: number, catalogue: Catalogue): Promise<void> {
-  await db.query('update surveys set catalogue = $2 where id = $1', [id, JSON.stringify(catalogue)]);
+  await db.query('update surveys set catalogue = $2, format = $3 where id = $1', [id, JSON.stringify(catalogue), currentFormat]);
+}
+
+interface KeptCatalogue {
+  readonly catalogue: Kept | null;
+  readonly format: number;
 }
 
 /** The catalogue as a survey read it, null before it has. */
 export async function findCatalogue(db: Db, id: number): Promise<Catalogue | null> {
-  return (
-    (await findRow<{ catalogue: Catalogue | null }>(db, 'select catalogue from surveys where id = $1', [id]))?.catalogue ?? null
-  );
+  const row = await findRow<KeptCatalogue>(db, 'select catalogue, format from surveys where id = $1', [id]);
+  return row?.catalogue ? catalogueFrom(row.catalogue, row.format) : null;
 }
 
 /** The finished survey that read the catalogue last. */
@@ -130,16 +135,17 @@ export async function listFacts(db: Db, survey: number): Promise<readonly Fact[]
 
 /** The last exact survey of the whole source with all that it measured; null when there was none. */
 export async function findLastExact(db: Db, source: number, before: number): Promise<Earlier | null> {
-  const row = await findRow<{ id: number; at: string; catalogue: Catalogue }>(
+  const row = await findRow<KeptCatalogue & { readonly id: number; readonly at: string }>(
     db,
-    `select id, started_at as at, catalogue
+    `select id, started_at as at, catalogue, format
      from surveys
      where source_id = $1 and id < $2 and state = 'done' and depth = 'exact' and scope is null and catalogue is not null
      order by id desc
      limit 1`,
     [source, before],
   );
-  return row && { at: row.at, catalogue: row.catalogue, facts: await listFacts(db, row.id) };
+  if (!row?.catalogue) return null;
+  return { at: row.at, catalogue: catalogueFrom(row.catalogue, row.format), facts: await listFacts(db, row.id) };
 }
 
 export async function keepLogin(db: Db, survey: number, login: LoginReport): Promise<void> {

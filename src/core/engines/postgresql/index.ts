@@ -2,6 +2,7 @@ import type { Engine } from '../engine';
 import { writeCheck } from './checks';
 import { names } from './names';
 import { bytesPassed, costOf, stagesOf } from './operations/index';
+import { printed } from './printed';
 import { writeActionProof, writeProof } from './proofs';
 import { questions } from './questions/index';
 import { writeScripts, writeStatementScripts } from './scripts';
@@ -22,6 +23,7 @@ export const postgresql: Engine = {
     proof: writeProof,
     allAtOnce: 'set constraints all immediate',
     actionProof: writeActionProof,
+    questions: printed,
     scripts: writeScripts,
     statementScripts: writeStatementScripts,
   },

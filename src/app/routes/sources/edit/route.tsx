@@ -10,7 +10,7 @@ import { Confirmed } from '~/app/ui/Confirmed';
 import { Script } from '~/app/ui/Script';
 import { Strip } from '~/app/ui/Strip';
 import { type FieldErrors, parseForm } from '~/input/parse';
-import { type TlsMode } from '~/sources/source';
+import { type TlsMode } from '~/sources/postgresql/details';
 import { addSource, changeSource, passwordAgain, removeSource, type Tried, trySource, versionOf } from '~/work/sources';
 import { survey } from '~/work/surveys';
 import type { Route } from './+types/route';

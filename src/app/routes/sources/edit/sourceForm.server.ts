@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-import { type TlsMode, tlsModes } from '~/sources/source';
+import { type TlsMode, tlsModes } from '~/sources/postgresql/details';
 import { type Environment, environments } from '~/store/sources/sources';
 
 const plain = /^\P{C}*$/u;

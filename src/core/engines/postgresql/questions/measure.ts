@@ -24,9 +24,10 @@ import {
 import { brokenCondition, spokenOfCondition } from '../claims';
 import { quote } from '../quote';
 import { types } from '../types';
+import { countedSample } from './counted-sample';
 import { type Answer, fromClause, how, sampleSizeOf, wholeUpTo } from './extent';
 import { inclusion } from './inclusion';
-import { probe } from './probes';
+import { probe, probeAtOnce } from './probes';
 import { foldedValue, hashOf, isLive, sampledValue } from './values';
 
 const mostCells = 2_500_000;
@@ -45,13 +46,15 @@ export function* measure(
   const table = getTable(catalogue, first.table);
   switch (first.kind) {
     case 'profile':
-      return [{ request: first, ...(yield* profile(table, depth)) }];
+      return [{ request: first, ...(yield* profile(table, options)) }];
     case 'sample':
-      return [{ request: first, ...(yield* sample(table)) }];
+      return [{ request: first, ...(yield* options.values === false ? countedSample(table) : sample(table)) }];
     case 'repeats':
       return yield* repeats(table, requests as readonly RepeatsRequest[], options);
     case 'probe':
-      return yield* probe(requests as readonly ProbeRequest[], catalogue);
+      return yield* options.atOnce
+        ? probeAtOnce(requests as readonly ProbeRequest[], catalogue)
+        : probe(requests as readonly ProbeRequest[], catalogue);
     case 'inclusion':
       return [{ request: first, ...(yield* inclusion(first, catalogue, options)) }];
     case 'violations':
@@ -74,12 +77,14 @@ function isBounded(table: Table, column: Column): boolean {
   );
 }
 
-function* profile(table: Table, depth: Depth): Asking<{ how: How; result: Profile }> {
+function* profile(table: Table, { depth, values = true }: MeasureOptions): Asking<{ how: How; result: Profile }> {
   const { from, sampled } = fromClause(table, depth);
   const parts = table.columns.map((column) => [
     column.nullable ? `count(${quote(column.name)})` : 'count(*)',
     column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
-    ...(isBounded(table, column) ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`] : ['null', 'null']),
+    ...(values && isBounded(table, column)
+      ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`]
+      : ['null', 'null']),
     mayBeTooWide(column) ? `max(${widthOf(column)})` : 'null',
   ]);
   const counts = ['count(*)', ...parts.flat()];

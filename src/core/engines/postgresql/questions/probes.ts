@@ -9,7 +9,7 @@ import type { Catalogue, Column } from '../../../catalogue/model';
 import type { Probe } from '../../../evidence/evidence';
 import type { ProbedParent, ProbeRequest } from '../../../evidence/requests';
 import { groupBy } from '../../../grouping';
-import { type Asking, attempt, type Measured, rowsOf } from '../../questions';
+import { type Asking, attempt, type Measured, type Query, rowsOf } from '../../questions';
 import { quote } from '../quote';
 import { fromClause, ownRows } from './extent';
 
@@ -52,6 +52,32 @@ export function* probe(requests: readonly ProbeRequest[], catalogue: Catalogue):
     const values = yield* valuesOf(table, own, catalogue);
     own.forEach((request, i) => looked.set(request, lookedOf(catalogue, request, values[i] ?? [])));
   }
+}
+
+/** The same as counts, a query a column: where answers are brought by somebody, and must hold no values. */
+export function* probeAtOnce(requests: readonly ProbeRequest[], catalogue: Catalogue): Asking<readonly Measured[]> {
+  const answers = yield requests.map((request): Query => {
+    const table = getTable(catalogue, request.table);
+    const { from } = fromClause(table, 'sampled', { wanted: rowsLookedAt, only: true });
+    const column = quote(request.column);
+    const type = typeFor(getColumn(catalogue, request.table, request.column));
+    const missing = request.parents.map(({ table: id, column: key }) => {
+      const parent = getTable(catalogue, id);
+      const found = `exists (select 1 from ${ownRows(parent)} as parent where parent.${quote(key)} = looked.value::${type})`;
+      return parent.readable ? `count(*) filter (where not ${found})` : 'count(*)';
+    });
+    const some = `select ${column} as value from ${from} limit ${rowsLookedAt}`;
+    return {
+      text: `select ${['count(*)', ...missing].join(', ')}
+     from (select distinct value from (${some}) as part where value is not null limit ${secondLook}) as looked`,
+      columns: 1 + missing.length,
+    };
+  });
+  return requests.map((request, i) => {
+    const [tested = 0, ...missing] = (answers[i]?.rows[0] ?? []).map(Number);
+    const result: Probe = { tested, missing: missing.map((count) => (tested === 0 ? 1 : count / tested)) };
+    return { request, how: { kind: 'sample', rows: tested }, result };
+  });
 }
 
 function lookedOf(catalogue: Catalogue, request: ProbeRequest, values: readonly string[]): Looked {

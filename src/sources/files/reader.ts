@@ -1,0 +1,45 @@
+// A reader that has the answers that somebody brought, and none to what nobody has asked yet.
+
+import type { EngineName } from '../../core/engines/index';
+import type { Answered, Query } from '../../core/engines/questions';
+import { type Ask, Later, type Reader, sourceOver } from '../reader';
+import type { Source } from '../source';
+import { SourceError } from '../SourceError';
+import { type KeptAnswer, queryId } from './answers';
+import type { FilesSettings } from './settings';
+
+export const needsValues =
+  'It needs values of the rows, which nobody allowed to be written into the answers. Allow it at the source, and survey again.';
+
+/** A source that is asked by files: what is not answered yet is thrown as Later. */
+export function answeredSource(
+  { engine, rows }: Pick<FilesSettings, 'engine' | 'rows'>,
+  answers: ReadonlyMap<string, KeptAnswer>,
+): Source {
+  return sourceOver(readerOf(engine, rows, answers));
+}
+
+function readerOf(engine: EngineName, values: boolean, answers: ReadonlyMap<string, KeptAnswer>): Reader {
+  // Answered at once: nothing here waits for anybody.
+  const ask: Ask = (query) => Promise.resolve().then(() => answerTo(query, answers, values));
+  return {
+    engine,
+    byFiles: { values },
+    ask,
+    inOneSnapshot: (_, work) => work(ask),
+    cancel: () => Promise.resolve(),
+    close: () => Promise.resolve(),
+  };
+}
+
+function answerTo(query: Query, answers: ReadonlyMap<string, KeptAnswer>, values: boolean): Answered {
+  const answer = answers.get(queryId(query));
+  if (!answer && query.givesData && !values) throw new SourceError(needsValues, 'notAllowed');
+  if (!answer) throw new Later([query]);
+  if ('refused' in answer) throw new SourceError(`The server refused with the code ${answer.refused}.`, 'refused');
+  const { rows } = answer;
+  if (query.columns > 0 && rows.some((row) => row.length !== query.columns))
+    throw new SourceError('An answer has not as many fields as were asked for.', 'other');
+  if (query.each) for (const row of rows) query.each(row);
+  return { rows: query.each ? [] : rows, names: [] };
+}

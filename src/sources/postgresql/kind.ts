@@ -1,0 +1,48 @@
+import type { SourceKind } from '../kind';
+import { commandLine } from './commandLine';
+import { parseConnectionString } from './connectionString';
+import type { ConnectionDetails } from './details';
+import { openSource } from './reader';
+import { makeScratch, removeScratchesOf, whyNotCopied } from './scratch';
+import { openSession } from './session';
+import { fields, ServerSettings } from './settings';
+
+const nearby = ['127.0.0.1', '::1', 'localhost'];
+
+const ways: Readonly<Record<ServerSettings['tls'], string>> = {
+  off: 'in clear',
+  prefer: 'encrypted when the server offers it',
+  require: 'encrypted',
+  verify: 'encrypted, its certificate checked',
+};
+
+export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
+  title: 'PostgreSQL, over the network',
+  engines: ['postgresql'],
+  Settings: ServerSettings,
+  fields,
+  secret: 'Password',
+  placeOf: ({ user, host, port, database }) => `${user}@${host}:${port}/${database}`,
+  destinationOf: ({ host, port, database, user, tls, weakPassword }) =>
+    JSON.stringify([host, port, database, user, tls, weakPassword]),
+  open: (settings, password, limits) => openSource({ ...settings, password }, limits),
+  change: {
+    wayOf: ({ host, port, database, tls }) => `${host}:${port}/${database} (${ways[tls]})`,
+    open: (settings, _, login) => openSession({ ...settings, ...login }),
+  },
+  scratch: {
+    whyNot: whyNotCopied,
+    serverFrom: parseConnectionString,
+    wordsFor: ({ host, port, user }) => `${host}:${port}, as ${user}`,
+    forProduction(server, { host, port }) {
+      if (server.host === host && server.port === port)
+        return 'That is the production server itself: a rehearsal there would weigh on it. Name another.';
+      if (nearby.includes(server.host)) return server;
+      if (server.tls === 'off') return 'Rows of production are copied there: that is never done without TLS.';
+      return server.tls === 'prefer' ? { ...server, tls: 'require' } : server;
+    },
+    make: (settings, password, server, options) => makeScratch({ ...settings, password }, server, options),
+    removeAll: removeScratchesOf,
+  },
+  commandLine,
+};

@@ -18,12 +18,16 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
   const source = await addSource(db(), {
     name: 'harbour',
     environment: 'production',
-    host: hostname,
-    port: Number(port || 5432),
-    database: 'harbour',
-    user: auditor.user,
-    password: auditor.password,
-    tls: 'prefer',
+    kind: 'postgresql',
+    settings: {
+      host: hostname,
+      port: Number(port || 5432),
+      database: 'harbour',
+      user: auditor.user,
+      tls: 'prefer',
+      weakPassword: false,
+    },
+    secret: auditor.password,
   });
   const queue = await openQueue(
     storeUrl(),

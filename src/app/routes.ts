@@ -37,6 +37,8 @@ export default [
     route('findings/:finding/touches', 'routes/findings/touches.ts'),
     route('findings/:finding/reach', 'routes/findings/reach.ts'),
     route('dockets/:docket/:script', 'routes/dockets/script.ts'),
+    route('surveys/:survey/questions/:round', 'routes/surveys/survey/questions.ts'),
+    route('surveys/:survey/answers', 'routes/surveys/survey/answers.ts'),
     route('jump', 'routes/jump/route.ts'),
   ]),
 ] satisfies RouteConfig;

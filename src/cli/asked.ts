@@ -8,7 +8,8 @@ import { type EngineName, engineNames } from '../core/engines/index';
 import { documentOf } from '../core/survey/document';
 import { parse } from '../input/parse';
 import { type Answers, decoded, type KeptAnswer, readAnswers } from '../sources/files/answers';
-import { mostRounds, take } from '../sources/files/asking';
+import { take } from '../sources/files/asking';
+import { mostRounds } from '../sources/files/rounds';
 import { surveyByFiles } from '../sources/files/survey';
 import { UsageError } from './arguments';
 

@@ -137,9 +137,7 @@ function parsedFinding(plain: unknown, at: number): FindingShape {
   refuseLists([
     object,
     proposal,
-    ...Object.values(proposal)
-      .filter((part) => Array.isArray(part))
-      .flat(),
+    ...Object.values(proposal).flatMap((part): readonly unknown[] => (Array.isArray(part) ? part : [])),
   ]);
   return parsed.value;
 }

@@ -1,3 +1,4 @@
+import { sourceAt } from '../../test/kit/source';
 import type pg from 'pg';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
@@ -36,7 +37,7 @@ let hire: Workshop['hire'];
 
 useWorkshop(database, async (shop) => {
   ({ store, queue, desk, hire } = shop);
-  source = await addSource(store, { name: 'audited', environment: 'test', ...audited.details });
+  source = await addSource(store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
 });
 
 async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<number> {
@@ -101,13 +102,10 @@ test('two workers share the queue and never take the same survey', async () => {
 
 test('a source that cannot be reached fails the survey with words for people', async () => {
   await hire();
-  const lost = await addSource(store, {
-    name: 'lost',
-    environment: 'test',
-    ...audited.details,
-    port: 1,
-    password: 'not-for-eyes',
-  });
+  const lost = await addSource(
+    store,
+    sourceAt({ name: 'lost', environment: 'test', ...audited.details, port: 1, password: 'not-for-eyes' }),
+  );
   const id = await askForSurvey(store, { source: lost, depth: 'exact' });
   await queue.enqueue('survey', id);
   const row = await reached(id, 'failed', 'done');

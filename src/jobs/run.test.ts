@@ -1,5 +1,6 @@
 // Runs of a docket by real worker processes: killed, paused, stopped, fought over, and cleared away after.
 
+import { sourceAt } from '../../test/kit/source';
 import type pg from 'pg';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
@@ -41,7 +42,7 @@ const held = /^(orphans of public\.call|an index under the reference)/;
 
 useWorkshop(database, async (shop) => {
   ({ store, queue, desk, hire } = shop);
-  source = await addSource(store, { name: 'audited', environment: 'test', ...audited.details });
+  source = await addSource(store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
   before = await fingerprintOf(audited.details);
 });
 

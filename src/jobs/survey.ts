@@ -5,12 +5,15 @@ import { transitionsAfter } from '../core/ratchet/afterSurvey';
 import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { risksInWords } from '../core/survey/login';
-import { readingLimits } from '../sources/postgresql/connect';
-import { openSource } from '../sources/postgresql/reader';
+import type { FilesSettings } from '../sources/files/settings';
+import { surveyByFiles } from '../sources/files/survey';
+import { sourceKind } from '../sources/index';
+import { type SourceKind, usualLimits } from '../sources/kind';
 import { SourceError } from '../sources/SourceError';
-import { survey, type SurveyResult } from '../sources/survey';
+import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey';
 import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
-import { findSource, getConnection } from '../store/sources/sources';
+import { type Connection, findSource, getConnection } from '../store/sources/sources';
+import { keepScript, listAnswers, listScripts } from '../store/surveys/answers';
 import { getSettings } from '../store/sources/settings';
 import {
   findCatalogue,
@@ -80,6 +83,8 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext, lost: A
   }, cancelPollMs);
   try {
     const result = await measureAndJudge(row, store, AbortSignal.any([cancelled.signal, stopping, lost]));
+    // Somebody has to bring answers first.
+    if (result === null) return;
     await keepResult(row, result, store);
     await noteEnd(row, store, 'done', { findings: result.findings.length });
   } catch (error) {
@@ -109,38 +114,64 @@ interface Judged extends SurveyResult {
   readonly policies: Policies;
 }
 
-async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged> {
+/** Null when it waits for answers that somebody brings. */
+async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged | null> {
   const connection = await getConnection(store, row.sourceId);
   const { budget, policies } = await getSettings(store, row.sourceId);
+  const catalogue = await findCatalogue(store, row.id);
+  const options: Omit<SurveyOptions, 'depth'> = {
+    tables: row.scope ? new Set(row.scope) : null,
+    policies,
+    known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
+    // Right after a docket everything it touched is looked at afresh.
+    earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,
+    reuse: !row.forced,
+    signal,
+    onCatalogue: (read) => keepCatalogue(store, row.id, read),
+    onFacts: (facts) => keepFacts(store, row.id, facts),
+    onProgress: (progress) => keepProgress(store, row.id, progress),
+  };
+  const { open } = sourceKind(connection.kind);
+  const result = open
+    ? await measureLive(row, store, open, connection, { ...options, budget })
+    : await measureByFiles(row, store, connection.settings as FilesSettings, options);
+  return result && { ...result, policies };
+}
+
+async function measureLive(
+  row: SurveyRow,
+  store: JobContext['store'],
+  open: NonNullable<SourceKind['open']>,
+  { settings, secret }: Connection,
+  options: Omit<SurveyOptions, 'depth'>,
+): Promise<SurveyResult> {
   const purpose = `survey ${row.id} of ${Date.parse(row.askedAt).toString(36)}`;
   // The first session ends those that a worker left behind which died over this survey.
-  const source = await openSource(connection, { ...readingLimits, purpose });
+  const source = await open(settings, secret, { ...usualLimits, purpose });
   try {
     const login = await source.login();
     await keepLogin(store, row.id, login);
     const risks = risksInWords(login);
     if (risks !== null && (await findSource(store, row.sourceId))?.fittingLogin)
       throw new SourceError(`This source insists on a login that can only read. ${risks}`, 'notAllowed');
-    const catalogue = await findCatalogue(store, row.id);
-    const result = await survey(source, {
-      depth: row.depth,
-      tables: row.scope ? new Set(row.scope) : null,
-      budget,
-      policies,
-      openAnother: () => openSource(connection, { ...readingLimits, alongside: purpose }),
-      known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
-      // Right after a docket everything it touched is looked at afresh.
-      earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,
-      reuse: !row.forced,
-      signal,
-      onCatalogue: (read) => keepCatalogue(store, row.id, read),
-      onFacts: (facts) => keepFacts(store, row.id, facts),
-      onProgress: (progress) => keepProgress(store, row.id, progress),
-    });
-    return { ...result, policies };
+    const openAnother = () => open(settings, secret, { ...usualLimits, alongside: purpose });
+    return await survey(source, { ...options, depth: row.depth, openAnother });
   } finally {
     await source.close().catch(() => undefined);
   }
+}
+
+async function measureByFiles(
+  row: SurveyRow,
+  store: JobContext['store'],
+  { engine, rows }: FilesSettings,
+  options: Omit<SurveyOptions, 'depth'>,
+): Promise<SurveyResult | null> {
+  const rounds = (await listScripts(store, row.id)).length;
+  const step = await surveyByFiles({ engine, rows, rounds, answers: await listAnswers(store, row.id) }, options);
+  if ('result' in step) return step.result;
+  await inTransaction((db) => keepScript(db, row.id, step.asked), store);
+  return null;
 }
 
 async function keepResult(

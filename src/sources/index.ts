@@ -10,6 +10,8 @@ export type SourceKindId = keyof typeof sourceKinds;
 
 export const sourceKindIds = Object.keys(sourceKinds) as readonly SourceKindId[];
 
+export const firstSourceKind: SourceKindId = 'postgresql';
+
 export function sourceKind(id: SourceKindId): SourceKind {
   return sourceKinds[id] as unknown as SourceKind;
 }

@@ -17,9 +17,9 @@ export interface SourceKind<Settings extends object = object, Server extends obj
   /** What its secret is called; null when it has none. */
   readonly secret: string | null;
   /** Where it is, in words: `auditor@db1:5432/harbour`. */
-  placeOf(settings: Settings): string;
+  readonly placeOf: (settings: Settings) => string;
   /** All that says where a secret goes, and how: with another, it has to be typed again. */
-  destinationOf(settings: Settings): string;
+  readonly destinationOf: (settings: Settings) => string;
   /** Opens it for reading. Throws SourceError. Null where answers come later, as files that somebody brings. */
   readonly open: ((settings: Settings, secret: string, limits: OpenLimits) => Promise<Source>) | null;
   /** How a docket is run; null where scripts are only to be had. */
@@ -45,8 +45,8 @@ export interface Asking {
 }
 
 export interface Changing<Settings extends object> {
-  /** What a person reads before a login is typed: how it travels. */
-  wayOf(settings: Settings): string;
+  /** What a person reads before a login is typed: where it goes, and how it travels. */
+  wayOf(settings: Settings): { readonly to: string; readonly how: string };
   open(settings: Settings, secret: string, login: Login): Promise<Session>;
 }
 

@@ -19,12 +19,32 @@ export async function migrate(connectionString: string): Promise<readonly string
     );
     const { rows } = await client.query<{ name: string }>('select name from migrations');
     const done = new Set(rows.map((row) => row.name));
-    const open = (await readdir(folder)).filter((name) => name.endsWith('.sql') && !done.has(name)).sort();
+    const known = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort();
+    const open = known.filter((name) => !done.has(name));
+    refuseNewer([...done].filter((name) => !known.includes(name)));
+    if (open.length > 0 && done.size > 0) await refuseWhileRunning(client);
     for (const name of open) await runOne(client, name);
     return open;
   } finally {
     await client.end();
   }
+}
+
+// What a newer version keeps, this one could not read.
+function refuseNewer(unknown: readonly string[]): void {
+  if (unknown.length > 0)
+    throw new Error(
+      `Pawl's own database was brought up to date by a newer version (${unknown.join(', ')}). Start that one, or restore a copy of the database from before.`,
+    );
+}
+
+// A run goes on as it was begun: neither its plan nor what is written of it changes its form under it.
+async function refuseWhileRunning(client: pg.Client): Promise<void> {
+  const { rows } = await client.query<{ name: string }>(`select name from dockets where state = 'Running' order by id`);
+  if (rows.length > 0)
+    throw new Error(
+      `This version of Pawl starts once nothing runs: ${rows.map(({ name }) => name).join(', ')}. Start the version that you had, let it end or stop it there, then start this one.`,
+    );
 }
 
 async function runOne(client: pg.Client, name: string): Promise<void> {

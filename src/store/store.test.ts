@@ -1,3 +1,4 @@
+import { sourceAt } from '../../test/kit/source';
 import { createCipheriv, randomBytes } from 'node:crypto';
 import { mkdtempSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -30,7 +31,7 @@ beforeAll(async () => {
 });
 afterAll(() => store.end());
 
-const source: NewSource = {
+const source = sourceAt({
   name: 'harbour',
   environment: 'production',
   host: '127.0.0.1',
@@ -39,10 +40,7 @@ const source: NewSource = {
   user: 'audit',
   password: 'tell-nobody',
   tls: 'prefer',
-  secondPerson: true,
-  fittingLogin: false,
-  weakPassword: false,
-};
+});
 const named = (name: string): NewSource => ({ ...source, name });
 
 test('migrations run once, also when two start at the same time', async () => {
@@ -53,7 +51,7 @@ test('a password is sealed at rest under a key that only its owner may read', as
   const id = await addSource(store, named('sealed'));
   const { rows } = await store.query<{ sealed_password: Buffer }>('select sealed_password from sources where id = $1', [id]);
   expect(rows[0]?.sealed_password.toString('latin1')).not.toContain('tell-nobody');
-  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  expect((await getConnection(store, id)).secret).toBe('tell-nobody');
   expect(JSON.stringify(await findSource(store, id))).not.toContain('tell-nobody');
   expect(statSync(keyFile).mode & 0o777).toBe(0o600);
 });
@@ -71,11 +69,11 @@ test('keys are rotated: what was sealed opens, is sealed anew, and the old key i
   const id = await addSource(store, named('rotated'));
   const before = await sealedOf(id);
   await addKey(store);
-  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  expect((await getConnection(store, id)).secret).toBe('tell-nobody');
   await inTransaction(sealAnew, store);
   await dropOldKeys(store);
   expect((await sealedOf(id)).equals(before)).toBe(false);
-  expect((await getConnection(store, id)).password).toBe('tell-nobody');
+  expect((await getConnection(store, id)).secret).toBe('tell-nobody');
   await expect(unseal(store, `source ${id} password`, before)).rejects.toThrow('cannot be opened');
 });
 
@@ -107,7 +105,7 @@ test('what an earlier version sealed is sealed anew, bound to its row, once', as
   ]);
   await expect(getConnection(store, id)).rejects.toThrow('cannot be opened');
   expect(await inTransaction(upgradeSealed, store)).toBe(1);
-  expect((await getConnection(store, id)).password).toBe('from before');
+  expect((await getConnection(store, id)).secret).toBe('from before');
   expect(await inTransaction(upgradeSealed, store)).toBe(0);
 });
 
@@ -118,8 +116,8 @@ async function sealedOf(id: number): Promise<Buffer> {
 
 test('an empty password keeps the stored one', async () => {
   const id = await addSource(store, named('kept'));
-  await changeSource(store, id, { ...named('kept'), port: 5433, password: '' });
-  expect(await getConnection(store, id)).toMatchObject({ port: 5433, password: 'tell-nobody' });
+  await changeSource(store, id, { ...named('kept'), settings: { ...source.settings, port: 5433 }, secret: '' });
+  expect(await getConnection(store, id)).toMatchObject({ settings: { port: 5433 }, secret: 'tell-nobody' });
 });
 
 test('a survey is taken by one worker only, and can be asked for again once stopped', async () => {

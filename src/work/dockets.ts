@@ -327,10 +327,11 @@ export async function runDocket(
       const steps = plannedSteps(plan, direction);
       const run = await askForRun(store, { docket: docket.id, direction, user: login.user, by: nameOf(actor), steps });
       if (!(await office.offerLogin(run, login))) return { problem: 'That login is too long to be handed to the worker.' };
+      const on = change.wayOf(source.settings);
       return {
         problem: null,
         result: run,
-        after: { run, direction, login: login.user, on: change.wayOf(source.settings), digest },
+        after: { run, direction, login: login.user, on: on.to, how: on.how, digest },
       };
     },
   ).catch(inAnother);

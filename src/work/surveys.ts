@@ -1,6 +1,10 @@
 // Surveys as people ask for them.
 
 import type { Depth } from '../core/evidence/requests';
+import { AnswersError, decoded, readAnswers } from '../sources/files/answers';
+import { take } from '../sources/files/asking';
+import type { FilesSettings } from '../sources/files/settings';
+import { findAnswered, keepAnswers, listAnswers, listScripts } from '../store/surveys/answers';
 import { askForSurvey, cancelSurvey, findSurvey, findUnfinished, requeueSurvey } from '../store/surveys/surveys';
 import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
@@ -32,6 +36,35 @@ export function cancel({ office, actor, source }: Room, id: number): Promise<Out
     await cancelSurvey(store, id);
     return done;
   });
+}
+
+/** Takes a file of answers: the survey goes on with them. The result is a remark on them, or null. */
+export async function bringAnswers(room: Room, id: number, bytes: Uint8Array): Promise<Outcome<string | null>> {
+  const { office, actor, source } = room;
+  const act = { act: 'survey.answers', right: 'survey', source, object: `survey ${id}` } as const;
+  const outcome = await perform<string | null>(office, actor, act, async (store) => {
+    const survey = await findSurvey(store, id);
+    if (survey?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };
+    if (survey.state !== 'waiting') return { problem: 'The survey does not wait for answers.' };
+    try {
+      const { engine } = source.settings as FilesSettings;
+      const { answers, remark } = take(readAnswers(decoded(bytes)), {
+        engine,
+        before: await findAnswered(store, id),
+        scripts: (await listScripts(store, id)).map(({ scriptId }) => scriptId),
+        known: await listAnswers(store, id),
+      });
+      if (answers.size === 0) return { problem: remark ?? 'The file answers nothing that was asked.' };
+      await keepAnswers(store, id, answers, nameOf(actor));
+      await requeueSurvey(store, id, ['waiting']);
+      return { problem: null, result: remark, after: { answers: answers.size } };
+    } catch (error) {
+      if (error instanceof AnswersError) return { problem: error.message };
+      throw error;
+    }
+  });
+  if (outcome.problem === null) await office.enqueue('survey', id);
+  return outcome;
 }
 
 /** Goes on with one that failed or was cancelled. */

@@ -20,7 +20,16 @@ export interface Door {
 
 const finding = { finding: '1' };
 const login = { user: 'u', password: 'p' };
-const place = { name: 'n', environment: 'test', host: 'h', port: '1', database: 'd', user: 'u', tls: 'off' };
+const place = {
+  name: 'n',
+  environment: 'test',
+  kind: 'postgresql',
+  host: 'h',
+  port: '1',
+  database: 'd',
+  user: 'u',
+  tls: 'off',
+};
 const docketRights: Readonly<Record<(typeof intents)[number], Right>> = {
   run: 'run',
   back: 'run',

@@ -1,5 +1,6 @@
 // Forms that no page of ours sends, to every door, by one who may do everything: each is answered with words, none with a bug.
 
+import { sourceAt } from '../kit/source';
 import 'reflect-metadata';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -30,7 +31,7 @@ afterAll(() => store.end());
 beforeEach(async () => {
   source =
     (await findSourceNamed(store, 'audited'))?.id ??
-    (await addSource(store, { ...audited.details, name: 'audited', environment: 'test' }));
+    (await addSource(store, sourceAt({ ...audited.details, name: 'audited', environment: 'test' })));
 });
 
 const odd = fc.oneof(

@@ -1,5 +1,6 @@
 // Live reads while people wait: few at a time, stopped at the server when nobody waits any more.
 
+import { sourceAt } from '../kit/source';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -27,7 +28,7 @@ beforeAll(async () => {
   store = openStore(database.url);
   const source = await findSource(
     store,
-    await addSource(store, { ...audited.details, name: 'audited', environment: 'production' }),
+    await addSource(store, sourceAt({ ...audited.details, name: 'audited', environment: 'production' })),
   );
   if (!source) throw new Error('It was just added.');
   const unused = () => Promise.reject(new Error('unused'));

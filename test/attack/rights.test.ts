@@ -1,5 +1,6 @@
 // Every door of the web server, and the right that opens it: a route or an act that is not listed here fails.
 
+import { sourceAt } from '../kit/source';
 import 'reflect-metadata';
 import { join } from 'node:path';
 import { mkdtempSync } from 'node:fs';
@@ -28,7 +29,7 @@ beforeAll(async () => {
 // One of the acts takes it out of use.
 beforeEach(async () => {
   const known = await findSourceNamed(store, 'audited');
-  source = known?.id ?? (await addSource(store, { ...database.details, name: 'audited', environment: 'test' }));
+  source = known?.id ?? (await addSource(store, sourceAt({ ...database.details, name: 'audited', environment: 'test' })));
 });
 afterAll(() => store.end());
 

@@ -1,5 +1,6 @@
 // An audited database that attacks who reads it, rehearses it and changes it.
 
+import { makeScratch } from '../../src/sources/postgresql/scratch';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { carryOutPlan } from '../../src/sources/run/carryOut';
 import { provePlan } from '../../src/sources/run/prove';
@@ -152,7 +153,9 @@ describe('a docket on it', () => {
   });
 
   test('a rehearsal leaves the source as it was', async () => {
-    const result = await rehearse(planOfCall(), asReader(), database.details, { mostBytes: 1e9 });
+    const result = await rehearse(planOfCall(), (options) => makeScratch(asReader(), database.details, options), {
+      mostBytes: 1e9,
+    });
     expect(result.parts.map(({ name, state }) => `${name} ${state}`)).toContain('forward held');
     expect(await loot()).toMatchObject({ rows: 0 });
   });

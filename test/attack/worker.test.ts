@@ -1,5 +1,6 @@
 // Workers under attack: what ends them, what they leave behind, who talks to them that should not.
 
+import { sourceAt } from '../kit/source';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { askForLogin } from '../../src/jobs/loginHandover';
@@ -27,7 +28,7 @@ let shop: Workshop;
 let source: number;
 useWorkshop(database, async (opened) => {
   shop = opened;
-  source = await addSource(shop.store, { name: 'audited', environment: 'test', ...audited.details });
+  source = await addSource(shop.store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
 });
 
 async function ask(of = source): Promise<number> {
@@ -167,7 +168,7 @@ test('a login too long to be handed over is refused', async () => {
 });
 
 test('a source that insists on a login that only reads is not read with one that may more', async () => {
-  const details = { name: 'insisting', environment: 'production', ...audited.details, fittingLogin: true } as const;
+  const details = sourceAt({ name: 'insisting', environment: 'production', ...audited.details, fittingLogin: true });
   await shop.hire();
   const survey = await reached(await ask(await addSource(shop.store, details)), 'failed', 'done');
   expect(survey.problem).toMatch(/insists on a login that can only read.*is superuser/);
@@ -195,6 +196,7 @@ test('a scratch copy whose server is away stays owed until it is gone, and is sh
   await addOwed(shop.store, {
     rehearsal,
     server: { ...server, password: 'wrong' },
+    words: 'there',
     label: `r${rehearsal}`,
     problem: 'Its server was away.',
   });
@@ -204,7 +206,7 @@ test('a scratch copy whose server is away stays owed until it is gone, and is sh
     return row && row.problem !== 'Its server was away.' ? row : null;
   }, 'a try that fails with words');
   await shop.store.query('delete from owed_removals');
-  await addOwed(shop.store, { rehearsal, server, label: `r${rehearsal}`, problem: 'Its server was away.' });
+  await addOwed(shop.store, { rehearsal, server, words: 'there', label: `r${rehearsal}`, problem: 'Its server was away.' });
   await shop.store.query(`update owed_removals set tried_at = now() - interval '1 hour'`);
   await eventually(async () => ((await listOwed(shop.store, docket)).length === 0 ? true : null), 'the copy to be removed');
   const { rowCount } = await audited.run(`select from pg_database where datname = 'pawl_scratch_x_r${rehearsal}'`);

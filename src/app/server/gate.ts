@@ -18,6 +18,9 @@ export interface GateShape {
 }
 
 export const largestBody = 1_000_000;
+/** Files of answers, from who is signed in. */
+export const largestAnswers = 64_000_000;
+const answersPath = /^\/s\/\d+\/surveys\/\d+\/answers(\.data)?$/;
 const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
 /** Who has not signed in waits apart: whatever they try, those at work are served. */
 const atTheDoor = { places: 4, waiting: 60, waitMs: 10_000 } as const;
@@ -61,7 +64,16 @@ export function leavingIn(cookies: string | null): string {
 
 /** The middleware, in order. */
 export function gate(shape: GateShape): readonly RequestHandler[] {
-  return [onlyOurHosts(shape), onlyKnownMethods, onlyFromOurPages(shape), kept, counted, signedIn(shape), inLine()];
+  return [
+    onlyOurHosts(shape),
+    onlyKnownMethods,
+    onlyFromOurPages(shape),
+    kept,
+    counted('forms'),
+    signedIn(shape),
+    counted('answers'),
+    inLine(),
+  ];
 }
 
 function refuse(response: Response, status: number, words: string): void {
@@ -121,25 +133,28 @@ const kept: RequestHandler = (_request, response, next) => {
 };
 
 // Read as it comes, whatever length it claims; what is over is not even read to its end.
-const counted: RequestHandler = (request, response, next) => {
-  if (request.method !== 'POST') return next();
-  if ((request.headers['content-encoding'] ?? 'identity') !== 'identity')
-    return refuse(response, 415, 'Pawl unpacks nothing that it is sent.');
-  const parts: Buffer[] = [];
-  let bytes = 0;
-  const take = (part: Buffer): void => {
-    bytes += part.length;
-    if (bytes <= largestBody) return void parts.push(part);
-    request.off('data', take).off('end', end).pause();
-    response.set('Connection', 'close').once('finish', () => request.destroy());
-    refuse(response, 413, 'That is more than Pawl takes at once.');
+function counted(what: 'forms' | 'answers'): RequestHandler {
+  const most = what === 'forms' ? largestBody : largestAnswers;
+  return (request, response, next) => {
+    if (request.method !== 'POST' || answersPath.test(request.path) !== (what === 'answers')) return next();
+    if ((request.headers['content-encoding'] ?? 'identity') !== 'identity')
+      return refuse(response, 415, 'Pawl unpacks nothing that it is sent.');
+    const parts: Buffer[] = [];
+    let bytes = 0;
+    const take = (part: Buffer): void => {
+      bytes += part.length;
+      if (bytes <= most) return void parts.push(part);
+      request.off('data', take).off('end', end).pause();
+      response.set('Connection', 'close').once('finish', () => request.destroy());
+      refuse(response, 413, 'That is more than Pawl takes at once.');
+    };
+    const end = (): void => {
+      request.body = Buffer.concat(parts);
+      next();
+    };
+    request.on('data', take).on('end', end);
   };
-  const end = (): void => {
-    request.body = Buffer.concat(parts);
-    next();
-  };
-  request.on('data', take).on('end', end);
-};
+}
 
 function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateShape): RequestHandler {
   return (request: Request, response: Response, next: NextFunction) => {

@@ -77,7 +77,7 @@ export interface Ground {
   /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
   readonly namedNotNull: boolean;
   /** A name as long as names may be. */
-  shorten(name: string): string;
+  readonly shorten: (name: string) => string;
 }
 
 export interface Bound {

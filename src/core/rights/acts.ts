@@ -39,6 +39,7 @@ const words: Readonly<Record<string, string>> = {
   'docket.pause': 'paused a run',
   'docket.resume': 'let a run go on',
   'docket.stop': 'stopped a run',
+  'survey.answers': 'brought answers to a survey',
   'docket.ranElsewhere': 'said that a docket was run elsewhere',
   'docket.discard': 'discarded a docket',
   'run.end': 'came to the end of a run',

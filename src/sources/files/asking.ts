@@ -4,9 +4,6 @@ import { engineNamed, type EngineName } from '../../core/engines/index';
 import type { Query } from '../../core/engines/questions';
 import { type Answers, AnswersError, type KeptAnswer, queryId, scriptId } from './answers';
 
-/** As often as somebody is asked to run a script; what is open after that stays so. */
-export const mostRounds = 3;
-
 export interface AskedScript {
   readonly round: number;
   /** What its answers name. */

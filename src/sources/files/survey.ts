@@ -4,7 +4,8 @@ import type { EngineName } from '../../core/engines/index';
 import { Later } from '../reader';
 import { survey, type SurveyOptions, type SurveyResult } from '../survey';
 import type { KeptAnswer } from './answers';
-import { type AskedScript, mostRounds, scriptFor } from './asking';
+import { type AskedScript, scriptFor } from './asking';
+import { mostRounds } from './rounds';
 import { answeredSource } from './reader';
 
 export interface ByFiles {

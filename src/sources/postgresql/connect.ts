@@ -4,7 +4,6 @@
 
 import type { EventEmitter } from 'node:events';
 import pg from 'pg';
-import { SourceError } from '../SourceError';
 import type { ConnectionDetails, TlsMode } from './details';
 import { connectionError, weakPasswordError } from './errors';
 

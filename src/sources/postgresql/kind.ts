@@ -10,8 +10,8 @@ import { fields, ServerSettings } from './settings';
 const nearby = ['127.0.0.1', '::1', 'localhost'];
 
 const ways: Readonly<Record<ServerSettings['tls'], string>> = {
-  off: 'in clear',
-  prefer: 'encrypted when the server offers it',
+  off: 'not encrypted',
+  prefer: 'encrypted if the server offers it',
   require: 'encrypted',
   verify: 'encrypted, its certificate checked',
 };
@@ -27,7 +27,7 @@ export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
     JSON.stringify([host, port, database, user, tls, weakPassword]),
   open: (settings, password, limits) => openSource({ ...settings, password }, limits),
   change: {
-    wayOf: ({ host, port, database, tls }) => `${host}:${port}/${database} (${ways[tls]})`,
+    wayOf: ({ host, port, database, tls }) => ({ to: `${host}:${port}/${database}`, how: ways[tls] }),
     open: (settings, _, login) => openSession({ ...settings, ...login }),
   },
   scratch: {

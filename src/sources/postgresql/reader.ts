@@ -62,19 +62,19 @@ export function rowsOf(client: pg.Client, { text, values = [], each }: Query): P
       types: asText,
     };
     const query = new pg.Query<(string | null)[]>(asked);
-    let problem: unknown = null;
+    let problem: Error | null = null;
     let names: readonly string[] = [];
     query.on('row', (row, result) => {
       if (names.length === 0) names = result?.fields.map(({ name }) => name) ?? [];
       try {
-        take(row as unknown as Row);
+        take(row);
       } catch (error) {
-        problem ??= error;
+        problem ??= error instanceof Error ? error : new Error('A row could not be taken.', { cause: error });
       }
     });
     query.on('error', reject);
     query.on('end', (result) => {
-      if (problem) reject(problem as Error);
+      if (problem) reject(problem);
       else resolve({ rows: kept, names: names.length > 0 ? names : result.fields.map(({ name }) => name) });
     });
     client.query(query);

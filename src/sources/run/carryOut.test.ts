@@ -6,7 +6,6 @@ import type { Mode } from '../../core/plan/cost';
 import { driftOf } from '../../core/catalogue/drift';
 import { tableNames } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
-import { postgresql } from '../../core/engines/postgresql/index';
 import { type Plan, planFor } from '../../core/plan/plan';
 import { type Direction, operationsOf } from '../../core/plan/direction';
 import { carryOutPlan, plannedSteps } from './carryOut';

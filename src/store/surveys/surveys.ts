@@ -9,7 +9,8 @@ import type { SurveyDocument } from '../../core/survey/document';
 import type { LoginReport } from '../../core/survey/login';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 
-export type SurveyState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
+/** `waiting`: for answers that somebody brings. */
+export type SurveyState = 'queued' | 'running' | 'waiting' | 'done' | 'failed' | 'cancelled';
 
 export interface SurveyRow {
   readonly id: number;
@@ -71,9 +72,11 @@ export function listSurveys(db: Db, source: number, limit = 30): Promise<readonl
 
 /** The survey that runs or waits, if one does. */
 export function findUnfinished(db: Db, source: number): Promise<SurveyRow | null> {
-  return findRow(db, `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running') order by id limit 1`, [
-    source,
-  ]);
+  return findRow(
+    db,
+    `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running', 'waiting') order by id limit 1`,
+    [source],
+  );
 }
 
 /** The last finished survey of the whole source, which the survey chip speaks of. */
@@ -229,10 +232,10 @@ export async function cancelSurvey(db: Db, id: number): Promise<void> {
   await db.query(
     `update surveys
      set cancel_requested = true,
-       state = case when state = 'queued' then 'cancelled' else state end,
-       finished_at = case when state = 'queued' then now() else finished_at end,
-       doing = case when state = 'queued' then 'Cancelled' else 'Cancelling' end
-     where id = $1 and state in ('queued', 'running')`,
+       state = case when state in ('queued', 'waiting') then 'cancelled' else state end,
+       finished_at = case when state in ('queued', 'waiting') then now() else finished_at end,
+       doing = case when state in ('queued', 'waiting') then 'Cancelled' else 'Cancelling' end
+     where id = $1 and state in ('queued', 'running', 'waiting')`,
     [id],
   );
 }

@@ -10,7 +10,7 @@ import { actorIn, formIn, orPage } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
 import { office } from '~/app/server/office.server';
 import { may } from '~/core/rights/rights';
-import { archivedFor, purge, sourcesFor } from '~/work/sources';
+import { archivedFor, placeOf, purge, sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
 
 export async function loader({ context }: Route.LoaderArgs) {
@@ -26,6 +26,7 @@ export async function loader({ context }: Route.LoaderArgs) {
         return {
           ...source,
           ...counts,
+          place: placeOf(source),
           mayKeep: may(actor.bounds, 'keepSources', source.id),
           surveyed: last?.finishedAt ? `${last.depth}, ${ago(last.finishedAt)}` : null,
         };
@@ -90,9 +91,7 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                       </Link>
                     )}
                   </div>
-                  <p className="mono mute address">
-                    {source.user}@{source.host}:{source.port}/{source.database}
-                  </p>
+                  <p className="mono mute address">{source.place}</p>
                   <p className="small" style={{ margin: 0 }}>
                     {source.surveyed ? (
                       <>

@@ -21,17 +21,12 @@ interface RunPanelProps {
   readonly you: number | null;
   readonly instead: Instead;
   readonly problem: string | null;
+  /** Where a login goes, and how; null where the docket cannot be run from here. */
+  readonly way: { readonly to: string; readonly how: string } | null;
 }
 
-const tlsWords: Readonly<Record<SourceRow['tls'], string>> = {
-  prefer: 'encrypted if the server offers it',
-  require: 'encrypted',
-  verify: 'encrypted, its certificate checked',
-  off: 'not encrypted',
-};
-
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({ source, docket, run, kept, shown, you, instead, problem }: RunPanelProps) {
+export function RunPanel({ source, docket, run, kept, shown, you, instead, problem, way }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
@@ -40,10 +35,11 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
   const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
   const wouldForward = docket.state === 'Stopped' || (changeable && open.length === 0);
   const refusal = instead.run ?? whyNotRun(docket, source, you);
-  const canForward = wouldForward && refusal === null;
+  const canForward = wouldForward && refusal === null && way !== null;
   const hasWayBack = docket.clearedAt === null || kept.length === 0;
-  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack && instead.run === null;
-  const canClear = docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null && instead.run === null;
+  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack && instead.run === null && way !== null;
+  const canClear =
+    docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null && instead.run === null && way !== null;
   const told = changeable || wouldForward || docket.state === 'Done';
   return (
     <Form method="post" preventScrollReset aria-label="Run">
@@ -54,10 +50,7 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
           <p className="small mute" style={{ margin: '0 0 10px' }}>
             {canForward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
             {canForward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
-            <span className="mono">
-              {source.host}:{source.port}/{source.database}
-            </span>{' '}
-            ({tlsWords[source.tls]}).
+            <span className="mono">{way?.to}</span> ({way?.how}).
           </p>
           <div className="fields">
             <TextField inputRef={user} name="user" label="User" autoComplete="off" />
@@ -66,6 +59,12 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
         </>
       )}
       {wouldForward && refusal !== null && <p className="small mute">{refusal}</p>}
+      {way === null && (
+        <p className="small mute">
+          {source.name} cannot be reached from here. Download the scripts above and run them where it is; then bring what
+          after.sql wrote.
+        </p>
+      )}
       {problem && (
         <p className="notice harm" role="alert">
           {problem}

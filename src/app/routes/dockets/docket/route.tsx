@@ -10,6 +10,7 @@ import { Moment } from '~/app/ui/Moment';
 import { usePolling } from '~/app/ui/usePolling';
 import { VirtualList } from '~/app/ui/VirtualList';
 import { engineOf } from '~/core/engines/index';
+import { sourceKind } from '~/sources/index';
 import { operationInWords } from '~/core/operations/index';
 import { operationsOf } from '~/core/plan/direction';
 import type { Rehearsal } from '~/core/plan/rehearsal';
@@ -85,6 +86,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
   return {
     source,
+    way: sourceKind(source.kind).change?.wayOf(source.settings) ?? null,
     docket,
     refusals: refusals.map((refusal) => ({
       ...refusal,
@@ -389,6 +391,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
               you={loaderData.you}
               instead={instead}
               problem={about === null ? problem : null}
+              way={loaderData.way}
             />
           </>
         )}

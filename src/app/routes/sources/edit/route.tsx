@@ -3,26 +3,35 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import { data, Form, Link, redirect, useNavigate, useNavigation } from 'react-router';
 import { actorIn, enter, enterAll, formIn, orPage } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { Confirmed } from '~/app/ui/Confirmed';
 import { Script } from '~/app/ui/Script';
 import { Strip } from '~/app/ui/Strip';
-import { type FieldErrors, parseForm } from '~/input/parse';
-import { type TlsMode } from '~/sources/postgresql/details';
-import { addSource, changeSource, passwordAgain, removeSource, type Tried, trySource, versionOf } from '~/work/sources';
+import type { FieldErrors } from '~/input/parse';
+import { firstSourceKind, sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
+import { addSource, changeSource, secretAgain, removeSource, type Tried, trySource, versionOf } from '~/work/sources';
 import { survey } from '~/work/surveys';
 import type { Route } from './+types/route';
-import { SourceForm } from './sourceForm.server';
+import { SettingField } from './SettingField';
+import { readSourceForm } from './sourceForm.server';
 
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const kinds = sourceKindIds.map((id) => ({ id, title: sourceKind(id).title }));
   if (params.source === undefined) {
     await enterAll({ context }, 'keepSources');
-    return { source: null, version: '' };
+    const asked = new URL(request.url).searchParams.get('kind');
+    const kind = sourceKindIds.find((id) => id === asked) ?? firstSourceKind;
+    return { source: null, version: '', kinds, ...shapeOf(kind) };
   }
   const { source } = await enter({ params, context }, 'keepSources');
-  return { source, version: versionOf(source) };
+  return { source, version: versionOf(source), kinds, ...shapeOf(source.kind) };
+}
+
+function shapeOf(kind: SourceKindId) {
+  const { fields, secret, open } = sourceKind(kind);
+  return { kind, fields, secret, live: open !== null };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -33,7 +42,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     const { problem } = await orPage(removeSource(office(), actor, present));
     return problem === null ? redirect('/sources') : data(answer(null, { '': [problem] }), { status: 409 });
   }
-  const parsed = await parseForm(SourceForm, form);
+  const parsed = await readSourceForm(form);
   if (!parsed.ok) return data(answer(null, parsed.errors), { status: 422 });
   const { intent, version, ...source } = parsed.value;
   if (intent === 'try') return answer(await orPage(trySource(office(), actor, present, source)), {});
@@ -50,7 +59,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 /** At which field a problem of the whole is said. */
 function fieldOf(problem: string): FieldErrors {
-  if (problem === passwordAgain) return { password: [problem] };
+  if (problem === secretAgain) return { secret: [problem] };
   return { [problem.startsWith('Another source') ? 'name' : '']: [problem] };
 }
 
@@ -62,15 +71,11 @@ export function meta() {
   return [{ title: 'Source · Pawl' }];
 }
 
-const tlsWords: Readonly<Record<TlsMode, string>> = {
-  prefer: 'encrypt when the server offers it',
-  require: 'encrypt, whatever its certificate',
-  verify: 'encrypt, and check its certificate',
-  off: 'do not encrypt',
-};
-
-export default function EditSource({ loaderData: { source, version }, actionData }: Route.ComponentProps) {
+export default function EditSource({ loaderData, actionData }: Route.ComponentProps) {
+  const { source, version, kinds, kind, fields, secret, live } = loaderData;
+  const settings = (source?.settings ?? {}) as Readonly<Record<string, string | number | boolean>>;
   const navigation = useNavigation();
+  const navigate = useNavigate();
   const trying = navigation.state !== 'idle' && navigation.formData?.get('intent') === 'try';
   const errors: FieldErrors = actionData?.errors ?? {};
   const tick = (name: string, label: string, on: boolean) => (
@@ -86,13 +91,15 @@ export default function EditSource({ loaderData: { source, version }, actionData
       <Strip />
       <main className="page" id="content">
         <div className="narrow">
-          <h1>{source ? `The connection of ${source.name}` : 'Add a PostgreSQL source'}</h1>
+          <h1>{source ? `The connection of ${source.name}` : 'Add a source'}</h1>
           <p className="mute">
-            Pawl reads with this login, in transactions that the server itself keeps read-only. It needs no right to change
-            anything.
+            {live
+              ? 'Pawl reads with this login, in transactions that the server itself keeps read-only. It needs no right to change anything.'
+              : 'Pawl writes its questions as scripts that only read. You run them where the database is, and bring what they write; three times at most.'}
           </p>
           <Form method="post" noValidate aria-label="Connection">
             <input type="hidden" name="version" value={version} />
+            <input type="hidden" name="kind" value={kind} />
             <div className="fields">
               <TextField {...field('name')} label="Name" defaultValue={source?.name ?? ''} autoFocus />
               <TextField {...field('environment')} label="Environment" select defaultValue={source?.environment ?? 'test'}>
@@ -100,28 +107,33 @@ export default function EditSource({ loaderData: { source, version }, actionData
                 <MenuItem value="staging">staging</MenuItem>
                 <MenuItem value="test">test</MenuItem>
               </TextField>
-              <TextField {...field('host')} label="Host" defaultValue={source?.host ?? ''} />
-              <TextField
-                {...field('port')}
-                label="Port"
-                defaultValue={source?.port ?? 5432}
-                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-              />
-              <TextField {...field('database')} label="Database" defaultValue={source?.database ?? ''} />
-              <TextField {...field('tls')} label="TLS" select defaultValue={source?.tls ?? 'prefer'}>
-                {Object.entries(tlsWords).map(([mode, words]) => (
-                  <MenuItem key={mode} value={mode}>
-                    {words}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <TextField {...field('user')} label="User" defaultValue={source?.user ?? ''} autoComplete="off" />
-              <TextField
-                {...field('password')}
-                label={source ? 'Password (empty keeps the stored one)' : 'Password'}
-                type="password"
-                autoComplete="new-password"
-              />
+              {!source && (
+                <TextField
+                  label="How it is reached"
+                  select
+                  value={kind}
+                  onChange={(event) => void navigate(`?kind=${event.target.value}`, { replace: true })}
+                >
+                  {kinds.map(({ id, title }) => (
+                    <MenuItem key={id} value={id}>
+                      {title}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              )}
+              {fields.map((own) =>
+                own.input === 'tick' ? null : (
+                  <SettingField key={`${kind} ${own.name}`} field={own} value={settings[own.name]} {...field(own.name)} />
+                ),
+              )}
+              {secret !== null && (
+                <TextField
+                  {...field('secret')}
+                  label={source ? `${secret} (empty keeps the stored one)` : secret}
+                  type="password"
+                  autoComplete="new-password"
+                />
+              )}
             </div>
             <div className="ticks">
               {tick(
@@ -129,11 +141,9 @@ export default function EditSource({ loaderData: { source, version }, actionData
                 'On production, another than its authors signs a docket, and another than its signer runs it',
                 source?.secondPerson ?? true,
               )}
-              {tick('fittingLogin', 'Surveys insist on a login that can only read', source?.fittingLogin ?? false)}
-              {tick(
-                'weakPassword',
-                'The password may be sent in clear text or as md5 where the certificate is not checked',
-                source?.weakPassword ?? false,
+              {live && tick('fittingLogin', 'Surveys insist on a login that can only read', source?.fittingLogin ?? false)}
+              {fields.map(({ name, label, input, usual }) =>
+                input === 'tick' ? tick(name, label, settings[name] === true || (source === null && usual === true)) : null,
               )}
             </div>
             {actionData?.tried && (
@@ -161,9 +171,11 @@ export default function EditSource({ loaderData: { source, version }, actionData
               <Button variant="contained" type="submit" name="intent" value="save">
                 {source ? 'Save' : 'Save and survey'}
               </Button>
-              <Button type="submit" name="intent" value="try" disabled={trying}>
-                {trying ? 'Trying…' : 'Try it'}
-              </Button>
+              {live && (
+                <Button type="submit" name="intent" value="try" disabled={trying}>
+                  {trying ? 'Trying…' : 'Try it'}
+                </Button>
+              )}
               <Button component={Link} to="/sources" variant="text">
                 Cancel
               </Button>

@@ -1,46 +1,45 @@
 import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-import { type TlsMode, tlsModes } from '~/sources/postgresql/details';
+import { Transform } from 'class-transformer';
+import { IsBoolean, IsIn, IsNotEmpty, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
+import { type FieldErrors, parse, parseForm } from '~/input/parse';
+import { sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
 import { type Environment, environments } from '~/store/sources/sources';
 
-const plain = /^\P{C}*$/u;
 const Ticked = () => Transform(({ value }: { value: unknown }) => value === true || value === 'on');
 
-/** The form of a source, as typed. */
-export class SourceForm {
+/** What every source has, of whatever kind. */
+class SourceForm {
   @IsString()
   @IsNotEmpty({ message: 'A name is needed' })
   @MaxLength(80)
-  @Matches(plain, { message: 'A name has no control characters' })
+  @Matches(/^\P{C}*$/u, { message: 'A name has no control characters' })
   name!: string;
   @IsIn(environments) environment!: Environment;
-  @IsString()
-  @IsNotEmpty({ message: 'A host is needed' })
-  @MaxLength(255)
-  @Matches(/^[\p{L}\p{N}._:%-]*$/u, { message: 'A host is a name or an address, without spaces, slashes or @' })
-  host!: string;
-  @Type(() => Number)
-  @IsInt({ message: 'A port is a whole number' })
-  @Min(1, { message: 'A port is at least 1' })
-  @Max(65535, { message: 'A port is at most 65535' })
-  port!: number;
-  @IsString()
-  @IsNotEmpty({ message: 'A database is needed' })
-  @MaxLength(63)
-  @Matches(plain, { message: 'A database has no control characters' })
-  database!: string;
-  @IsString()
-  @IsNotEmpty({ message: 'A user is needed' })
-  @MaxLength(63)
-  @Matches(plain, { message: 'A user has no control characters' })
-  user!: string;
-  @IsString() @MaxLength(1000) @Matches(/^\P{Cc}*$/u, { message: 'A password has no control characters' }) password = '';
-  @IsIn(tlsModes) tls!: TlsMode;
+  @IsIn(sourceKindIds) kind!: SourceKindId;
+  @IsString() @MaxLength(1000) @Matches(/^\P{Cc}*$/u, { message: 'A password has no control characters' }) secret = '';
   @IsBoolean() @Ticked() secondPerson = false;
   @IsBoolean() @Ticked() fittingLogin = false;
-  @IsBoolean() @Ticked() weakPassword = false;
   /** Of what was shown: another one means that somebody else changed it meanwhile. */
   @IsString() @MaxLength(64) version = '';
   @IsOptional() @IsIn(['try', 'save', 'remove']) intent: 'try' | 'save' | 'remove' = 'save';
+}
+
+type Typed = SourceForm & { readonly settings: object };
+
+/** The form of a source, as typed; its settings as its kind checks them. */
+export async function readSourceForm(
+  form: FormData,
+): Promise<{ readonly ok: true; readonly value: Typed } | { readonly ok: false; readonly errors: FieldErrors }> {
+  const kind = sourceKindIds.find((id) => id === form.get('kind')) ?? null;
+  const { fields = [], Settings = null } = kind === null ? {} : sourceKind(kind);
+  const own = new Set(fields.map(({ name }) => name));
+  const base = new FormData();
+  for (const [name, value] of form) if (!own.has(name)) base.append(name, value);
+  const parsed = await parseForm(SourceForm, base);
+  const typed = Object.fromEntries([...form].filter(([name]) => own.has(name)));
+  const settings = Settings ? await parse(Settings, typed) : null;
+  const errors = { ...(parsed.ok ? {} : parsed.errors), ...(settings && !settings.ok ? settings.errors : {}) };
+  return parsed.ok && settings?.ok
+    ? { ok: true, value: Object.assign(parsed.value, { settings: { ...settings.value } }) }
+    : { ok: false, errors };
 }

@@ -13,9 +13,11 @@ import { usePolling } from '~/app/ui/usePolling';
 import { parseForm } from '~/input/parse';
 import type { Budget } from '~/sources/budget';
 import { getSettings } from '~/store/sources/settings';
+import { countAnswers, listScripts } from '~/store/surveys/answers';
 import { findSurvey } from '~/store/surveys/surveys';
 import { cancel, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
+import { Answers } from './Answers';
 import { counted, sizeInWords } from '~/core/naming/words';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
@@ -27,7 +29,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   if (!survey || survey.sourceId !== source.id)
     throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
   const { budget } = await getSettings(store, source.id);
-  return { source: source.id, survey, budget, now: new Date().toISOString() };
+  const script = survey.state === 'waiting' ? ((await listScripts(store, survey.id)).at(-1) ?? null) : null;
+  const answered = script ? await countAnswers(store, survey.id) : 0;
+  return { source: source.id, survey, script, answered, budget, now: new Date().toISOString() };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -49,7 +53,8 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData ? `Survey ${loaderData.survey.id}` : 'Survey', matches);
 }
 
-export default function SurveyProgress({ loaderData: { source, survey, budget, now } }: Route.ComponentProps) {
+export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
+  const { source, survey, script, answered, budget, now } = loaderData;
   const { state, doneBytes, totalBytes, startedAt } = survey;
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
@@ -106,6 +111,16 @@ export default function SurveyProgress({ loaderData: { source, survey, budget, n
               </div>
             </Form>
           </section>
+        )}
+        {script && <Answers source={source} survey={survey.id} script={script} answered={answered} />}
+        {state === 'waiting' && (
+          <Form method="post" className="actions">
+            <Allowed right="survey">
+              <Button type="submit" name="intent" value="cancel">
+                Cancel
+              </Button>
+            </Allowed>
+          </Form>
         )}
         {survey.problem && (
           <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">

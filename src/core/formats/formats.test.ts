@@ -1,0 +1,91 @@
+// What earlier versions kept is read as what it is today. The samples were written by them: the survey of the demo, and plans
+// of large dockets of it with what was decided.
+
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { beforeAll, expect, test } from 'vitest';
+import { readSurveyDocument, type ReadSurvey } from '../../input/surveyDocument';
+import { engines, scriptsOf } from '../engines/index';
+import { afterPlan, planFor } from '../plan/plan';
+import { completeDecision } from '../remedies/question';
+import { questionsFor } from '../remedies/index';
+import { tableOf } from '../rules/audit';
+import type { Finding } from '../rules/rule';
+import { catalogueFrom, currentFormat, decisionFrom, type Kept, planFrom, proposalFrom } from './index';
+
+const golden = join(import.meta.dirname, '../../../test/golden');
+const unpacked = (name: string): string => gunzipSync(readFileSync(join(golden, name))).toString();
+
+interface Sample {
+  readonly decisions: Readonly<Record<string, Kept>>;
+  readonly plan: Kept & { readonly mode: 'plain' | 'quiet' };
+}
+const samples = JSON.parse(unpacked('plans-1.json.gz')) as readonly Sample[];
+const document = JSON.parse(unpacked('harbour.json.gz')) as { readonly catalogue: Kept; readonly findings: readonly Kept[] };
+let survey: ReadSurvey;
+beforeAll(async () => {
+  survey = await readSurveyDocument(unpacked('harbour.json.gz'));
+});
+
+const heading = { title: 'kept', source: 'harbour', madeAt: '' };
+const decided = (finding: Finding, { decisions }: Sample) =>
+  decisionFrom(decisions[finding.id] ?? {}, 1, tableOf(finding.object));
+
+test.each([0, 1, 2])('a plan of the first format is written as it was signed: docket %i', (n) => {
+  const sample = samples[n] as Sample;
+  const chosen = survey.findings.filter(({ id }) => id in sample.decisions);
+  const anew = planFor(
+    chosen.map((finding) => ({ finding, decision: decided(finding, sample) })),
+    survey.catalogue,
+    'kept',
+    sample.plan.mode,
+  );
+  const kept = planFrom(sample.plan, 1);
+  expect(kept.engine).toBe(Object.keys(engines)[0]);
+  expect(scriptsOf(kept, heading, 'guarded')).toEqual(scriptsOf(anew, heading, 'guarded'));
+  expect(afterPlan(kept, survey.catalogue)).toEqual(afterPlan(anew, survey.catalogue));
+});
+
+test('what was decided stays decided', () => {
+  const lost = samples.flatMap((sample) =>
+    survey.findings
+      .filter(({ id }) => id in sample.decisions)
+      .flatMap((finding) => {
+        const chosen = decided(finding, sample);
+        const complete = completeDecision(questionsFor(finding, survey.catalogue, chosen), chosen);
+        return Object.keys(complete)
+          .filter((question) => question in chosen && complete[question] !== chosen[question])
+          .map((question) => `${finding.id} ${question}`);
+      }),
+  );
+  expect(lost).toEqual([]);
+});
+
+test('a catalogue of the first format says what nulls mean and what fills itself', () => {
+  const { tables } = catalogueFrom(document.catalogue, 1);
+  const keys = tables.flatMap(({ constraints }) => constraints.filter(({ kind }) => kind === 'unique'));
+  expect(new Set(keys.map((key) => 'nulls' in key && key.nulls))).toEqual(new Set(['distinct']));
+  expect(tables.flatMap(({ columns }) => columns).some(({ fillsItself }) => fillsItself)).toBe(true);
+  expect(JSON.stringify(tables)).not.toContain('nullsDistinct');
+});
+
+test('a proposal of the first format takes what it needs from its facts, and one of today nothing', () => {
+  const kept = { kind: 'nulls', columns: ['grade'] };
+  expect(proposalFrom(kept, 1, { nulls: 3 })).toEqual({ ...kept, rows: 3 });
+  const today = { ...kept, rows: 4 };
+  expect(proposalFrom(today, currentFormat, { nulls: 3 })).toBe(today);
+});
+
+test('an upgrade takes anything', () => {
+  for (const odd of [
+    {},
+    { tables: 7 },
+    { tables: [null, [], { columns: 'x' }] },
+    { steps: [{ operation: null }] },
+  ] as readonly Kept[]) {
+    expect(() => catalogueFrom(odd, 1)).not.toThrow();
+    expect(() => planFrom(odd, 1)).not.toThrow();
+    expect(() => proposalFrom(odd, 1, odd)).not.toThrow();
+  }
+});

@@ -30,6 +30,7 @@ export class AskArguments {
 export class AnswerArguments {
   @IsString() @MinLength(1) file!: string;
   @IsOptional() @IsString() @MinLength(1) folder?: string;
+  @IsBoolean() withoutRest = false;
 }
 
 /** What is taken from a survey file, and how it is to be carried out. */

@@ -3,26 +3,35 @@
 
 import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
 import { basename, dirname, join, resolve } from 'node:path';
-import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches } from 'class-validator';
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches, ValidateNested } from 'class-validator';
 import { type EngineName, engineNames } from '../core/engines/index';
 import { documentOf } from '../core/survey/document';
 import { parse } from '../input/parse';
 import { type Answers, decoded, type KeptAnswer, readAnswers } from '../sources/files/answers';
-import { take } from '../sources/files/asking';
+import { notBrought, take, withoutTheRest } from '../sources/files/asking';
 import { mostRounds } from '../sources/files/rounds';
 import { surveyByFiles } from '../sources/files/survey';
 import { UsageError } from './arguments';
 
 const stateFile = 'pawl.json';
 
+class AskedScriptLine {
+  @Matches(/^[0-9a-f]{12}$/) id!: string;
+  @IsArray() @Matches(/^q[0-9a-f]{16}$/, { each: true }) queries!: string[];
+}
+
 class AskedFolder {
   @Equals('pawl-asked/1') format!: 'pawl-asked/1';
   @IsIn(engineNames) engine!: EngineName;
   @IsBoolean() rows!: boolean;
-  /** Ids of the scripts so far, the open one last. */
-  @IsArray() @ArrayMaxSize(mostRounds) @Matches(/^[0-9a-f]{12}$/, { each: true }) scripts!: string[];
+  /** The scripts so far, the open one last. */
+  @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Type(() => AskedScriptLine) scripts!: AskedScriptLine[];
   /** Names of the files of answers that were taken. */
   @IsArray() @ArrayMaxSize(100) @Matches(/^[\w.-]+$/, { each: true }) @IsString({ each: true }) answers!: string[];
+  /** Ids of questions that nobody is going to answer. */
+  @IsArray() @Matches(/^q[0-9a-f]{16}$/, { each: true }) without: string[] = [];
 }
 
 /** Begins one. Throws UsageError where one is already. */
@@ -31,20 +40,27 @@ export async function begin(folder: string, engine: EngineName, rows: boolean): 
   const known = await readFile(join(folder, stateFile)).catch(() => null);
   if (known)
     throw new UsageError(`${folder} holds a survey already. Bring its answers with \`pawl answer\`, or name another folder.`);
-  await step(folder, { format: 'pawl-asked/1', engine, rows, scripts: [], answers: [] });
+  await step(folder, { format: 'pawl-asked/1', engine, rows, scripts: [], answers: [], without: [] });
 }
 
 /** Takes a file of answers, which tells by its folder what it answers. Throws AnswersError, UsageError. */
-export async function answer(file: string, folder: string = dirname(resolve(file))): Promise<void> {
+export async function answer(
+  file: string,
+  { folder = dirname(resolve(file)), withoutRest }: { readonly folder?: string | undefined; readonly withoutRest: boolean },
+): Promise<void> {
   const state = await stateIn(folder);
   const brought = await answersIn(file);
   const { before, known } = await takenIn(folder, state);
-  const { answers, remark } = take(brought, { engine: state.engine, before, scripts: state.scripts, known });
+  const { answers, missing, remark } = take(brought, { engine: state.engine, before, scripts: state.scripts, known });
   if (remark !== null) process.stderr.write(`${remark}\n`);
-  if (answers.size === 0) return;
+  if (answers.size === 0 && !withoutRest) return;
   const name = state.answers.includes(basename(file)) ? `${state.answers.length + 1}-${basename(file)}` : basename(file);
   if (resolve(file) !== resolve(folder, name)) await copyFile(file, join(folder, name));
-  await step(folder, { ...state, answers: [...state.answers, name] });
+  const now = { ...state, answers: [...state.answers, name] };
+  if (missing > 0 && !withoutRest) return keep(folder, now);
+  const open = now.scripts.at(-1);
+  const given = open && withoutRest ? withoutTheRest(open, (await takenIn(folder, now)).known).keys() : [];
+  await step(folder, { ...now, without: [...now.without, ...given] });
 }
 
 async function stateIn(folder: string): Promise<AskedFolder> {
@@ -65,9 +81,13 @@ interface TakenSoFar {
   readonly known: ReadonlyMap<string, KeptAnswer>;
 }
 
-async function takenIn(folder: string, { answers }: AskedFolder): Promise<TakenSoFar> {
+async function takenIn(folder: string, { answers, without }: AskedFolder): Promise<TakenSoFar> {
   const all = await Promise.all(answers.map((name) => answersIn(join(folder, name))));
-  return { before: all[0] ?? null, known: new Map(all.flatMap(({ byQuery }) => [...byQuery])) };
+  return { before: all[0] ?? null, known: new Map([...all.flatMap(({ byQuery }) => [...byQuery]), ...nobodys(without)]) };
+}
+
+function nobodys(queries: readonly string[]): readonly (readonly [string, KeptAnswer])[] {
+  return queries.map((id) => [id, { refused: notBrought }]);
 }
 
 // Goes on as far as the answers reach: to another script, or to the end.
@@ -79,7 +99,7 @@ async function step(folder: string, state: AskedFolder): Promise<void> {
     const { id, text, round, queries } = next.asked;
     const name = `pawl-${round}.sql`;
     await writeFile(join(folder, name), text, { mode: 0o600 });
-    await keep(folder, { ...state, scripts: [...scripts, id] });
+    await keep(folder, { ...state, scripts: [...scripts, { id, queries: [...queries] }] });
     process.stderr.write(
       `Round ${round} of ${mostRounds} at most: ${queries.length} questions in ${join(folder, name)}. Run it, and bring what it writes: pawl answer pawl-${id}.txt\n`,
     );

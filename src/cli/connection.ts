@@ -3,7 +3,7 @@
 import { createInterface } from 'node:readline/promises';
 import { Writable } from 'node:stream';
 import { text } from 'node:stream/consumers';
-import { kindFor } from '../sources/index';
+import { kindFor, sourceKind, sourceKindIds } from '../sources/index';
 import { type Asking, type SourceKind, usualLimits } from '../sources/kind';
 import type { Source } from '../sources/source';
 import { UsageError } from './arguments';
@@ -13,6 +13,9 @@ export interface Named {
   readonly settings: object;
   readonly secret: string;
 }
+
+/** How sources are typed. */
+export const connectionUsage = sourceKindIds.flatMap((id) => sourceKind(id).commandLine?.usage ?? []).join('|');
 
 /** Throws UsageError, SourceError `misspelt`. */
 export async function connectionFrom(given: string): Promise<Named> {

@@ -75,7 +75,7 @@ export interface ReadSurvey {
 /** Reads the text of a survey file. Throws SurveyFileError. */
 export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   refuseDepth(text);
-  // No name and no text in PostgreSQL holds a zero byte.
+  // No name and no text in the store holds a zero byte.
   if (/(?:^|[^\\])(?:\\\\)*\\u0000/.test(text)) throw new SurveyFileError('The file holds a zero byte, which no database does.');
   const { plain, format } = upToDate(parsedJson(text));
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');

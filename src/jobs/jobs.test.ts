@@ -15,7 +15,6 @@ import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
 import { plannedSteps } from '../sources/run/carryOut';
 import { differences } from '../sources/run/scratch';
-import { fingerprintOf } from '../sources/postgresql/scratch';
 
 // A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.
 const audited = useDatabase(`
@@ -165,7 +164,7 @@ test.each(['plain', 'quiet'] as const)(
 test('a docket is rehearsed on a copy of which nothing is left; changed, it is a draft again', async () => {
   await hire();
   const { docket, plan } = await docketFor('keys/missing');
-  const before = await fingerprintOf(audited.details);
+  const before = await audited.fingerprint();
   const id = await askForRehearsal(store, docket, plan);
   expect(await askForRehearsal(store, docket, plan)).toBeNull();
   await queue.enqueue('rehearsal', id ?? 0);
@@ -176,7 +175,7 @@ test('a docket is rehearsed on a copy of which nothing is left; changed, it is a
   expect([rehearsal.problem, rehearsal.state, rehearsal.report?.holds]).toEqual([null, 'held', true]);
   expect((await findDocket(store, source, docket))?.state).toBe('Rehearsed');
   expect((await store.query(`select 1 from pg_database where datname like 'pawl\\_scratch\\_%\\_r${id}'`)).rowCount).toBe(0);
-  expect(differences(before, await fingerprintOf(audited.details))).toEqual([]);
+  expect(differences(before, await audited.fingerprint())).toEqual([]);
   await setDocketMode(store, docket, 'quiet');
   expect((await findDocket(store, source, docket))?.state).toBe('Draft');
 });

@@ -1,4 +1,4 @@
-// The queue between the web server and the workers, kept in Pawl's own PostgreSQL. Only this file
+// The queue between the web server and the workers, kept in Pawl's own store. Only this file
 // knows which package does it.
 
 import PgBoss from 'pg-boss';

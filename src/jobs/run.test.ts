@@ -10,9 +10,7 @@ import type { Mode } from '../core/plan/cost';
 import { type Plan, planFor } from '../core/plan/plan';
 import type { Direction } from '../core/plan/direction';
 import { plannedSteps } from '../sources/run/carryOut';
-import { openSource } from '../sources/postgresql/reader';
 import { differences, type Fingerprint } from '../sources/run/scratch';
-import { fingerprintOf } from '../sources/postgresql/scratch';
 import { survey } from '../sources/survey';
 import { addDocket, findDocket, freezeDocket, moveDocket } from '../store/dockets/dockets';
 import { askForRun, findRun, listSteps, type RunState, steerRun } from '../store/dockets/runs';
@@ -43,14 +41,14 @@ const held = /^(orphans of public\.call|an index under the reference)/;
 useWorkshop(database, async (shop) => {
   ({ store, queue, desk, hire } = shop);
   source = await addSource(store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
-  before = await fingerprintOf(audited.details);
+  before = await audited.fingerprint();
 });
 
 async function planned(
   mode: Mode = 'plain',
   rules = ['keys/missing', 'references/undeclared'],
 ): Promise<{ readonly docket: number; readonly plan: Plan }> {
-  const reader = await openSource(audited.details);
+  const reader = await audited.open();
   const result = await survey(reader, { depth: 'exact' }).finally(() => reader.close());
   ({ catalogue } = result);
   const docket = await addDocket(store, source, 'Docket', mode);
@@ -89,7 +87,7 @@ const stands = (id: number) =>
 const holding = (work: (letGo: () => Promise<void>) => Promise<void>) =>
   whileLocked(audited, 'call in share row exclusive mode', work);
 
-const same = async (): Promise<void> => expect(differences(before, await fingerprintOf(audited.details))).toEqual([]);
+const same = async (): Promise<void> => expect(differences(before, await audited.fingerprint())).toEqual([]);
 
 test('a worker killed inside a step: the docket is stopped, goes on, and goes back to how it was', async () => {
   const { docket, plan } = await planned();

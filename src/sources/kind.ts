@@ -10,7 +10,7 @@ import type { Source } from './source';
 export interface SourceKind<Settings extends object = object, Server extends object = object> {
   /** As people choose it. */
   readonly title: string;
-  readonly engines: readonly EngineName[];
+  readonly engineOf: (settings: Settings) => EngineName;
   /** Checks what is typed, and what is read back. */
   readonly Settings: ClassConstructor<Settings>;
   readonly fields: readonly Field[];
@@ -31,6 +31,8 @@ export interface SourceKind<Settings extends object = object, Server extends obj
 }
 
 export interface CommandLine<Settings extends object> {
+  /** How it is typed there. */
+  readonly usage: string;
   reads(given: string): boolean;
   /** Finds the secret where the engine's own programs do, else asks. Throws SourceError `misspelt`. */
   connection(given: string, asking: Asking): Promise<{ readonly settings: Settings; readonly secret: string }>;
@@ -56,6 +58,8 @@ export interface Login {
 }
 
 export interface Copying<Settings extends object, Server extends object> {
+  /** What a server looks like as people type it. */
+  readonly example: string;
   /** Why a source of that version cannot be copied with what is at hand; null when it can. */
   whyNot(version: string): Promise<string | null>;
   /** The server that a person names. Throws SourceError. */

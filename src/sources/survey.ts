@@ -153,13 +153,17 @@ class Run {
   }
 
   private askAtOnce(catalogue: Catalogue, evidence: Evidence, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {
-    const all = [...allRequests(catalogue, evidence, scope), ...askRules(catalogue, evidence, this.judging(scope))];
+    const all = [
+      ...allRequests(catalogue, evidence, scope),
+      ...askRules(catalogue, evidence, { ...this.judging(scope), ahead: true }),
+    ];
     return all.filter((request) => !this.open.has(keyOf(request)));
   }
 
   /** Answers one round of questions; each connection takes the next batch when it is free. */
   private async answer(catalogue: Catalogue, open: readonly EvidenceRequest[]): Promise<void> {
-    const all = batchesOf(open);
+    // What is brought later has to be asked in the same words again, whatever else is open by then.
+    const all = this.sources[0]?.byFiles ? open.map((request) => [request]) : batchesOf(open);
     const batches = all.values();
     const size = (batch: readonly EvidenceRequest[]): number =>
       Math.max(findTable(catalogue, batch[0]?.table as TableId)?.bytes ?? 0, 8192);

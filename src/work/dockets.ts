@@ -8,7 +8,6 @@ import { currentFormat } from '../core/formats/index';
 import { engineOf, scriptsOf } from '../core/engines/index';
 import type { Mode } from '../core/plan/cost';
 import type { NeededKey } from '../core/operations/refusal';
-import { tablesTouched } from '../core/operations/index';
 import { questionsFor } from '../core/remedies/index';
 import { type DecidedFinding, type Plan, takeOut } from '../core/plan/plan';
 import { type Direction, operationsOf } from '../core/plan/direction';
@@ -50,7 +49,6 @@ import { coreFinding, type FindingRow, listByTable, listFindingsById, moveFindin
 import { listSince } from '../store/journal/journal';
 import { findRehearsalServer, keepRehearsalServer } from '../store/sources/rehearsalServer';
 import { type Environment, lockSource, type SourceRow } from '../store/sources/sources';
-import { askForSurvey } from '../store/surveys/surveys';
 import { type Actor, nameOf } from './actor';
 import { latestCatalogue } from './catalogues';
 import { digestOf } from './digest';
@@ -254,7 +252,7 @@ interface OnDocket {
 }
 
 // Every act on a docket: it is held while it lasts, and it is the one that the person saw, or the act is refused.
-function onDocket<T>(
+export function onDocket<T>(
   { office, actor, source }: Room,
   id: number,
   { act, right, shown }: OnDocket,
@@ -292,7 +290,7 @@ async function changesSince(store: Db, source: number, docket: number, { seen }:
     : 'A survey has found something else since then, or the docket was planned anew. Read it again below.';
 }
 
-const nothing = 'There is nothing to do in this docket.';
+export const nothing = 'There is nothing to do in this docket.';
 const acts = { forward: 'docket.run', back: 'docket.back', clear: 'docket.clear' } as const;
 
 /** Asks a worker to run a docket with a login that is handed over in memory. */
@@ -340,7 +338,7 @@ export async function runDocket(
 }
 
 // uq_docket_items_open: going back or on would put a finding into two dockets that are not through.
-function inAnother(error: unknown): { readonly problem: string } {
+export function inAnother(error: unknown): { readonly problem: string } {
   if (typeof error === 'object' && error !== null && 'constraint' in error && error.constraint === 'uq_docket_items_open')
     return { problem: 'One of its findings is in another docket by now. Take it out there first.' };
   throw error;
@@ -418,40 +416,8 @@ function serverIn(text: string, { kind, settings, environment }: SourceRow): obj
   }
 }
 
-/** Records that somebody ran the script themselves, and has the objects surveyed again. */
-export async function ranElsewhere(
-  room: Room,
-  id: number,
-  { direction, shown }: { readonly direction: 'forward' | 'back'; readonly shown: Shown },
-): Promise<string | null> {
-  const { office, actor, source } = room;
-  const outcome = await onDocket<number>(
-    room,
-    id,
-    { act: 'docket.ranElsewhere', right: 'vouch', shown },
-    async (store, docket, shownNow) => {
-      const { plan, catalogue, digest } = shownNow;
-      if (!plan || !catalogue || plan.steps.length === 0) return { problem: nothing };
-      if (!(await moveDocket(store, docket.id, startsFrom[direction], 'Running')))
-        return { problem: `The docket is ${docket.state.toLowerCase()}; it cannot be run ${direction} now.` };
-      await freezeDocket(store, docket.id, plan, catalogue);
-      const run = await askForRun(store, { docket: docket.id, direction, user: null, by: nameOf(actor), steps: [] });
-      await settleRun(store, { id: run, docketId: docket.id, direction }, plan);
-      const survey = await askForSurvey(store, {
-        source: source.id,
-        depth: 'exact',
-        scope: [...tablesTouched(operationsOf(plan, direction))],
-        docket: docket.id,
-      });
-      const missing = requirementsFor(docket, source.environment).flatMap(({ kind, met }) => (met ? [] : [kind]));
-      return { problem: null, result: survey, after: { direction, digest, withoutWhatProductionAsksFor: missing } };
-    },
-  ).catch(inAnother);
-  if (outcome.problem === null) await office.enqueue('survey', outcome.result);
-  return outcome.problem;
-}
-
-const startsFrom = {
+/** The states in which a docket can be run that way. */
+export const startsFrom = {
   forward: ['Draft', 'Rehearsed', 'Signed', 'Stopped'],
   back: ['Done', 'Stopped'],
   clear: ['Done'],

@@ -31,7 +31,6 @@ import {
   confirmBackup,
   discard,
   planDocket,
-  ranElsewhere,
   rehearsalPlace,
   rehearseDocket,
   runDocket,
@@ -40,6 +39,7 @@ import {
   takeFromDocket,
 } from '../../src/work/dockets';
 import type { Room } from '../../src/work/enter';
+import { ranElsewhere } from '../../src/work/ranElsewhere';
 import type { Office } from '../../src/work/office';
 import { changeSource, purge, removeSource, trySource, versionOf } from '../../src/work/sources';
 import * as settling from '../../src/work/settling';
@@ -266,7 +266,7 @@ describe('what is signed and run is what was shown', () => {
 describe('guards of production', () => {
   test('what was run elsewhere is marked, with what production would have asked for', async () => {
     const docket = await drafted();
-    expect(await ranElsewhere(room, docket, { direction: 'forward', shown: await shownOf(docket) })).toBeNull();
+    expect(await ranElsewhere(room, docket, { direction: 'forward', evidence: null, shown: await shownOf(docket) })).toBeNull();
     const { rows } = await store.query(
       `select person, after from journal where act = 'docket.ranElsewhere' order by id desc limit 1`,
     );
@@ -289,7 +289,7 @@ describe('guards of production', () => {
     expect(
       (await confirmBackup(room, docket, { at: '2099-01-01T06:00', place: 'x', shown: await shownOf(docket) })).problem,
     ).toContain('yet to be taken');
-    await ranElsewhere(room, docket, { direction: 'forward', shown: await shownOf(docket) });
+    await ranElsewhere(room, docket, { direction: 'forward', evidence: null, shown: await shownOf(docket) });
     expect(
       (await confirmBackup(room, docket, { at: '2026-01-01T06:00', place: 'x', shown: await shownOf(docket) })).problem,
     ).toContain('It has run');

@@ -155,6 +155,9 @@ export const doors: Readonly<Record<string, Door>> = {
       resume: { right: 'survey', form: { intent: 'resume' } },
     },
   },
+  'dockets/evidence.ts': { acts: { bring: { right: 'vouch', form: {} } } },
+  'surveys/survey/questions.ts': { load: 'survey' },
+  'surveys/survey/answers.ts': { acts: { bring: { right: 'survey', form: {} } } },
   'jump/route.ts': { load: 'seeFindings' },
 };
 

@@ -2,10 +2,18 @@ import { randomBytes } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, inject } from 'vitest';
 import type { ConnectionDetails } from '../../src/sources/postgresql/details';
+import { openSource } from '../../src/sources/postgresql/reader';
+import { fingerprintOf } from '../../src/sources/postgresql/scratch';
+import type { Fingerprint } from '../../src/sources/run/scratch';
+import type { Source } from '../../src/sources/source';
 
 export interface TestDatabase {
   readonly url: string;
   readonly details: ConnectionDetails;
+  /** Opens it for reading. */
+  open(): Promise<Source>;
+  /** What its schema and rows are. */
+  fingerprint(): Promise<Fingerprint>;
   /** Runs SQL as the superuser. */
   readonly run: (text: string, values?: unknown[]) => Promise<pg.QueryResult<Record<string, unknown>>>;
 }
@@ -27,16 +35,19 @@ export function useDatabase(setup = ''): TestDatabase {
     await client.end();
     await dropDatabase(name);
   });
+  const details: ConnectionDetails = {
+    host: url.hostname,
+    port: Number(url.port),
+    database: name,
+    user: url.username,
+    password: url.password,
+    tls: 'prefer',
+  };
   return {
     url: url.href,
-    details: {
-      host: url.hostname,
-      port: Number(url.port),
-      database: name,
-      user: url.username,
-      password: url.password,
-      tls: 'prefer',
-    },
+    details,
+    open: () => openSource(details),
+    fingerprint: () => fingerprintOf(details),
     run: (text, values) => client.query(text, values),
   };
 }

@@ -20,7 +20,7 @@ export interface GateShape {
 export const largestBody = 1_000_000;
 /** Files of answers, from who is signed in. */
 export const largestAnswers = 64_000_000;
-const answersPath = /^\/s\/\d+\/surveys\/\d+\/answers(\.data)?$/;
+const answersPath = /^\/s\/\d+\/(surveys\/\d+\/answers|dockets\/\d+\/evidence)(\.data)?$/;
 const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
 /** Who has not signed in waits apart: whatever they try, those at work are served. */
 const atTheDoor = { places: 4, waiting: 60, waitMs: 10_000 } as const;
@@ -94,7 +94,7 @@ const onlyKnownMethods: RequestHandler = (request, response, next) => {
     response.set('Allow', 'GET, HEAD, POST');
     return refuse(response, 405, 'Pawl knows GET, HEAD and POST.');
   }
-  // No name and no text in PostgreSQL holds a zero byte.
+  // No name and no text in the store holds a zero byte.
   if (/%00|\0/.test(request.originalUrl)) return refuse(response, 400, 'There is a zero byte in that address.');
   try {
     decodeURIComponent(request.path);

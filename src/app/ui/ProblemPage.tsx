@@ -67,7 +67,7 @@ function told(error: unknown): Told {
   return {
     title: 'Pawl could not do that',
     advice:
-      'Nothing was half done. Try again; if it happens again, the log of the web server says why. Check too that Pawl’s own PostgreSQL runs.',
+      'Nothing was half done. Try again; if it happens again, the log of the web server says why. Check too that Pawl’s own database runs.',
   };
 }
 

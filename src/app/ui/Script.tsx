@@ -1,6 +1,7 @@
-import { PostgreSQL } from '@codemirror/lang-sql';
+import * as grammars from '@codemirror/lang-sql';
 import { highlightTree, tagHighlighter, tags } from '@lezer/highlight';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { engineNamed, firstEngine } from '~/core/engines/index';
 import { type ReactNode, useMemo, useRef } from 'react';
 
 const highlighter = tagHighlighter([
@@ -55,7 +56,7 @@ function LongScript({ lines, label }: { readonly lines: readonly string[]; reado
 function coloured(text: string): ReactNode[] {
   const pieces: ReactNode[] = [];
   let at = 0;
-  highlightTree(PostgreSQL.language.parser.parse(text), highlighter, (from, to, classes) => {
+  highlightTree(grammars[engineNamed(firstEngine).grammar].language.parser.parse(text), highlighter, (from, to, classes) => {
     if (from > at) pieces.push(text.slice(at, from));
     pieces.push(
       <span key={from} className={classes}>

@@ -3,10 +3,9 @@ import { documentOf } from '../../core/survey/document';
 import { risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
 import { gather, readArguments, SurveyArguments } from '../arguments';
-import { connectionFrom, openNamed } from '../connection';
+import { connectionFrom, connectionUsage, openNamed } from '../connection';
 
-export const usage =
-  'pawl survey postgresql://USER@HOST:PORT/DATABASE|service=NAME|- [--depth catalogue|sampled|exact] [--schema S…] --json FILE';
+export const usage = `pawl survey ${connectionUsage} [--depth catalogue|sampled|exact] [--schema S…] --json FILE`;
 export const about = 'Audits a database, reading only, and writes what it found as a file.';
 
 /** Audits a database and writes the survey as a file. Progress goes to standard error. */

@@ -1,4 +1,4 @@
-import { postgresql } from '../engines/postgresql/index';
+import { engineNamed, firstEngine } from '../engines/index';
 import { expect, test } from 'vitest';
 import { searchJoins } from './joins';
 import { sketch } from '../../../test/kit/sketch';
@@ -10,7 +10,7 @@ const catalogue = sketch(`
 `);
 
 function joinsIn(...texts: readonly string[]) {
-  const search = searchJoins(catalogue, postgresql.types.casts);
+  const search = searchJoins(catalogue, engineNamed(firstEngine).types.casts);
   for (const text of texts) search.lookInto(text);
   return search.found();
 }

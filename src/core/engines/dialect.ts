@@ -61,7 +61,8 @@ export interface ActionTry {
 export interface PrintedQuestions {
   /** What the answers name: a hash of the questions. */
   readonly script: string;
-  readonly round: number;
+  /** What it is, for its first line: `open questions, round 2`. */
+  readonly title: string;
   readonly queries: readonly { readonly id: string; readonly query: Query }[];
   /** The name of the file that the answers are written to: letters, digits, dots and dashes. */
   readonly answers: string;

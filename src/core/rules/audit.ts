@@ -29,6 +29,8 @@ export interface AuditOptions {
   readonly policies?: Policies;
   readonly at?: string;
   readonly earlier?: EarlierSurvey | null;
+  /** True to ask already for what only may turn out to be needed. */
+  readonly ahead?: boolean;
 }
 
 /** All findings, worst first. */
@@ -63,7 +65,11 @@ function isJudgedAbove(catalogue: Catalogue, { concern }: Rule, { table: id, col
   );
 }
 
-function inputOf(catalogue: Catalogue, evidence: Evidence, { scope = null, at = '', earlier = null }: AuditOptions): Audit {
+function inputOf(
+  catalogue: Catalogue,
+  evidence: Evidence,
+  { scope = null, at = '', earlier = null, ahead = false }: AuditOptions,
+): Audit {
   return {
     catalogue,
     evidence,
@@ -72,6 +78,7 @@ function inputOf(catalogue: Catalogue, evidence: Evidence, { scope = null, at = 
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
     at,
     earlier,
+    ahead,
   };
 }
 

@@ -53,6 +53,8 @@ export interface Audit {
   readonly at: string;
   /** What an earlier survey saw, for rates of growth; null when there was none. */
   readonly earlier: EarlierSurvey | null;
+  /** True where somebody brings the answers: a trip is dearer than a question that turns out to have been idle. */
+  readonly ahead: boolean;
 }
 
 export interface EarlierSurvey {

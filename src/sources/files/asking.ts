@@ -1,5 +1,6 @@
 // Open questions as a script, and what is brought as its answers.
 
+import { counted } from '../../core/naming/words';
 import { engineNamed, type EngineName } from '../../core/engines/index';
 import type { Query } from '../../core/engines/questions';
 import { type Answers, AnswersError, type KeptAnswer, queryId, scriptId } from './answers';
@@ -19,7 +20,7 @@ export function scriptFor(engine: EngineName, round: number, open: readonly Quer
   const id = scriptId(queries);
   const text = engineNamed(engine).dialect.questions({
     script: id,
-    round,
+    title: `open questions, round ${round}`,
     queries: [...byId].map(([query, asked]) => ({ id: query, query: asked })),
     answers: `pawl-${id}.txt`,
   });
@@ -27,49 +28,76 @@ export function scriptFor(engine: EngineName, round: number, open: readonly Quer
 }
 
 export interface Taken {
-  /** Those that are new. */
+  /** Those that are new, or otherwise than in a file that was cut off. */
   readonly answers: ReadonlyMap<string, KeptAnswer>;
+  /** How many questions of the open script are not answered yet: while there are any, it stays open. */
+  readonly missing: number;
   /** What a person has to know of them; null when all is well. */
   readonly remark: string | null;
+}
+
+/** A script that somebody is to run. */
+export interface OpenScript {
+  readonly id: string;
+  readonly queries: readonly string[];
 }
 
 export interface Expected {
   readonly engine: EngineName;
   /** Of the database that was answered for before; null when this is the first. */
   readonly before: Pick<Answers, 'version' | 'database'> | null;
-  /** Ids of the scripts that were asked, the open one last. */
-  readonly scripts: readonly string[];
+  /** Those that were asked, the open one last. */
+  readonly scripts: readonly OpenScript[];
   readonly known: ReadonlyMap<string, KeptAnswer>;
 }
 
 /** Holds what was brought against what was asked. Throws AnswersError, with nothing taken. */
 export function take(brought: Answers, { engine, before, scripts, known }: Expected): Taken {
+  const open = scripts.at(-1) ?? { id: 'none', queries: [] };
   if (brought.engine !== engine)
     throw new AnswersError(
       `These are answers of ${engineNamed(brought.engine).title}, and ${engineNamed(engine).title} was asked.`,
     );
-  if (!scripts.includes(brought.script))
+  if (!scripts.some(({ id }) => id === brought.script))
     throw new AnswersError(
-      `These are answers to another script (${brought.script.slice(0, 40)}). The open one is ${scripts.at(-1) ?? 'none'}: run that, and bring what it writes.`,
+      `These are answers to another script (${brought.script.slice(0, 40)}). The open one is ${open.id}: run that, and bring what it writes.`,
     );
   if (before && before.database !== brought.database)
     throw new AnswersError(
       `These are answers of the database ${brought.database}, and those before were of ${before.database}. Run the script where the first was run.`,
     );
-  const contradicted = [...brought.byQuery].find(([id, answer]) => {
-    const was = known.get(id);
-    return was !== undefined && JSON.stringify(was) !== JSON.stringify(answer);
-  });
-  if (contradicted)
+  const missing = open.queries.filter((id) => !known.has(id) && !brought.byQuery.has(id)).length;
+  // A run that came to its end counts more than one that was cut off.
+  const counts = brought.script === open.id && missing === 0 && brought.ended && brought.cut === 0;
+  const others = [...brought.byQuery].filter(([id, answer]) => isOtherwise(answer, known.get(id)));
+  if (others[0] && !counts)
     throw new AnswersError(
-      `The file answers the question ${contradicted[0]} otherwise than the one that was brought before. What was brought first is kept; begin a new survey if the database has changed.`,
+      `The file answers the question ${others[0][0]} otherwise than the one that was brought before. What was brought first is kept; begin a new survey if the database has changed.`,
     );
-  const answers = new Map([...brought.byQuery].filter(([id]) => !known.has(id)));
-  return { answers, remark: remarkOn(brought, answers.size) };
+  const answers = new Map([...others, ...[...brought.byQuery].filter(([id]) => !known.has(id))]);
+  return { answers, missing, remark: remarkOn(brought, { fresh: answers.size, missing, replaced: others.length }) };
 }
 
-function remarkOn({ byQuery, cut, ended }: Answers, fresh: number): string | null {
+function isOtherwise(answer: KeptAnswer, was: KeptAnswer | undefined): boolean {
+  return was !== undefined && JSON.stringify(was) !== JSON.stringify(answer);
+}
+
+function remarkOn(
+  { byQuery, cut, ended }: Answers,
+  { fresh, missing, replaced }: { readonly fresh: number; readonly missing: number; readonly replaced: number },
+): string | null {
   if (byQuery.size > 0 && fresh === 0) return 'These answers were brought before: nothing in them is new.';
-  if (ended && cut === 0) return null;
-  return `The file is cut off: ${byQuery.size} answers are whole and were taken, the rest is asked again.`;
+  if (missing > 0)
+    return `The file is cut off${ended && cut === 0 ? ' at its beginning' : ''}: ${counted(fresh, 'answer')} of it were taken, ${missing} are still open. Run the script again and bring the whole file, or go on without the rest.`;
+  if (replaced > 0)
+    return `${counted(replaced, 'answer')} are otherwise than in the file that was cut off: the whole one counts.`;
+  return null;
+}
+
+/** The code under which a question is kept that nobody is going to answer. */
+export const notBrought = 'not brought';
+
+/** What is open of a script, as questions that nobody answers. */
+export function withoutTheRest({ queries }: OpenScript, known: ReadonlyMap<string, KeptAnswer>): ReadonlyMap<string, KeptAnswer> {
+  return new Map(queries.filter((id) => !known.has(id)).map((id) => [id, { refused: notBrought }]));
 }

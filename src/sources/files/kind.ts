@@ -1,10 +1,10 @@
-import { engineNamed, engineNames } from '../../core/engines/index';
+import { engineNamed } from '../../core/engines/index';
 import type { SourceKind } from '../kind';
 import { fields, FilesSettings } from './settings';
 
 export const files: SourceKind<FilesSettings> = {
   title: 'A database behind a wall, by files',
-  engines: engineNames,
+  engineOf: ({ engine }) => engine,
   Settings: FilesSettings,
   fields,
   secret: null,

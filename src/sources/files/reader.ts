@@ -6,6 +6,7 @@ import { type Ask, Later, type Reader, sourceOver } from '../reader';
 import type { Source } from '../source';
 import { SourceError } from '../SourceError';
 import { type KeptAnswer, queryId } from './answers';
+import { notBrought } from './asking';
 import type { FilesSettings } from './settings';
 
 export const needsValues =
@@ -36,6 +37,8 @@ function answerTo(query: Query, answers: ReadonlyMap<string, KeptAnswer>, values
   const answer = answers.get(queryId(query));
   if (!answer && query.givesData && !values) throw new SourceError(needsValues, 'notAllowed');
   if (!answer) throw new Later([query]);
+  if ('refused' in answer && answer.refused === notBrought)
+    throw new SourceError('Nobody brought the answer. Survey again, and bring all that the script writes.', 'other');
   if ('refused' in answer) throw new SourceError(`The server refused with the code ${answer.refused}.`, 'refused');
   const { rows } = answer;
   if (query.columns > 0 && rows.some((row) => row.length !== query.columns))

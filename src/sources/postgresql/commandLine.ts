@@ -16,6 +16,7 @@ import type { ServerSettings } from './settings';
  * programs do (manual, 34.14 to 34.17), then asked for.
  */
 export const commandLine: CommandLine<ServerSettings> = {
+  usage: 'postgresql://USER@HOST:PORT/DATABASE|service=NAME|-',
   reads: () => true,
   async connection(given, asking) {
     const found = given.startsWith('service=')

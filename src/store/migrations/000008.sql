@@ -43,7 +43,8 @@ create table asked_scripts (
   -- A hash of its text: answers name it.
   script_id text not null,
   text text not null,
-  queries integer not null constraint ck_asked_scripts_queries check (queries > 0),
+  -- Ids of what it asks.
+  queries text[] not null constraint ck_asked_scripts_queries check (cardinality(queries) > 0),
   asked_at timestamptz not null default now(),
   constraint pk_asked_scripts primary key (survey_id, round)
 );

@@ -7,7 +7,8 @@ import { type Db, findRow, rowsOf } from '../db';
 export interface ScriptRow {
   readonly round: number;
   readonly scriptId: string;
-  readonly queries: number;
+  /** Ids of what it asks. */
+  readonly queries: readonly string[];
   readonly askedAt: string;
 }
 
@@ -16,7 +17,7 @@ export async function keepScript(db: Db, survey: number, { round, id, text, quer
   await db.query(
     `insert into asked_scripts (survey_id, round, script_id, text, queries) values ($1, $2, $3, $4, $5)
      on conflict (survey_id, round) do nothing`,
-    [survey, round, id, text, queries.length],
+    [survey, round, id, text, queries],
   );
   await db.query(`update surveys set state = 'waiting', doing = 'Waiting for answers' where id = $1 and state = 'running'`, [
     survey,
@@ -48,9 +49,13 @@ export async function listAnswers(db: Db, survey: number): Promise<ReadonlyMap<s
   return new Map(rows.map(({ id, rows: kept, refused }) => [id, kept ? { rows: kept } : { refused: refused ?? '' }]));
 }
 
-/** How many questions are answered. */
-export async function countAnswers(db: Db, survey: number): Promise<number> {
-  const row = await findRow<{ count: number }>(db, 'select count(*) as count from answers where survey_id = $1', [survey]);
+/** How many of a script's questions are answered. */
+export async function countAnswered(db: Db, survey: number, { queries }: ScriptRow): Promise<number> {
+  const row = await findRow<{ count: number }>(
+    db,
+    'select count(*) as count from answers where survey_id = $1 and query_id = any ($2)',
+    [survey, queries],
+  );
   return row?.count ?? 0;
 }
 
@@ -60,7 +65,8 @@ export async function keepAnswers(db: Db, survey: number, answers: ReadonlyMap<s
     `insert into answers (survey_id, query_id, rows, refused, brought_by)
      select $1, kept.id, kept.rows::jsonb, kept.refused, $5
      from unnest($2::text[], $3::text[], $4::text[]) as kept (id, rows, refused)
-     on conflict (survey_id, query_id) do nothing`,
+     on conflict (survey_id, query_id) do update
+     set rows = excluded.rows, refused = excluded.refused, brought_by = excluded.brought_by, brought_at = now()`,
     [
       survey,
       all.map(([id]) => id),

@@ -3,9 +3,13 @@ import { idIn, notFound } from '~/app/server/ids.server';
 import { scriptForms, scriptNames } from '~/core/engines/dialect';
 import { findDocket } from '~/store/dockets/dockets';
 import { planDocket } from '~/work/dockets';
+import { evidenceScript } from '~/work/ranElsewhere';
 import type { Route } from './+types/script';
 
-/** forward.sql, back.sql, before.sql or after.sql of a docket, as a file; the first two as statements only, if asked for. */
+/**
+ * forward.sql, back.sql, before.sql or after.sql of a docket, as a file; the first two as statements only, if asked for, the
+ * last one so that it writes what it finds to a file.
+ */
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
   const docket = await findDocket(store, source.id, await idIn(params.docket, 'docket'));
@@ -14,9 +18,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const form = scriptForms.find((each) => each === asked) ?? 'guarded';
   if (!docket || !name)
     throw notFound('There is no such script', 'A docket has forward.sql, back.sql, before.sql and after.sql.');
-  const { write } = await planDocket(store, source, docket);
-  const text = write?.(form)[name];
-  if (text === undefined)
+  const planned = await planDocket(store, source, docket);
+  const text = name === 'after' && asked === 'answers' ? evidenceScript(docket, planned) : planned.write?.(form)[name];
+  if (text === undefined || text === null)
     throw notFound('The docket has no such script', 'Survey the source first; checks come with guards only.');
   return new Response(text, {
     headers: {

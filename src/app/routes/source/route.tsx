@@ -15,6 +15,8 @@ import { usePolling } from '~/app/ui/usePolling';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
 import { countTables } from '~/store/surveys/surveyedTables';
+import { engineNamed } from '~/core/engines/index';
+import { sourceKind } from '~/sources/index';
 import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
 import { allRights, may } from '~/core/rights/rights';
 import { sourcesFor } from '~/work/sources';
@@ -33,7 +35,21 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   ]);
   const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
   const allowed = allRights.filter((right) => may(actor.bounds, right, source.id));
-  return { source, sources, allowed, tables, counts, dockets: dockets.length, openDockets, last, unfinished };
+  const { engineOf, open } = sourceKind(source.kind);
+  const engine = engineNamed(engineOf(source.settings)).title;
+  return {
+    source,
+    engine,
+    live: open !== null,
+    sources,
+    allowed,
+    tables,
+    counts,
+    dockets: dockets.length,
+    openDockets,
+    last,
+    unfinished,
+  };
 }
 
 export function meta({ loaderData }: Route.MetaArgs) {
@@ -41,10 +57,12 @@ export function meta({ loaderData }: Route.MetaArgs) {
 }
 
 const pollMs = 1200;
+/** Somebody is on the way to a database. */
+const waitingPollMs = 15_000;
 
 export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   const { source, tables, counts, dockets, unfinished } = loaderData;
-  usePolling(unfinished !== null, pollMs);
+  usePolling(unfinished !== null, unfinished?.state === 'waiting' ? waitingPollMs : pollMs);
   const navigate = useNavigate();
   useKeys(
     useMemo(
@@ -86,7 +104,7 @@ function Station({ to, name, count }: { readonly to: string; readonly name: stri
 
 type Loaded = Route.ComponentProps['loaderData'];
 
-function Switcher({ source, sources, allowed }: Loaded) {
+function Switcher({ source, engine, sources, allowed }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => setAnchor(null);
   return (
@@ -102,7 +120,7 @@ function Switcher({ source, sources, allowed }: Loaded) {
         <span className={`environment ${source.environment}`}>
           {source.environment}{' '}
           <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
-            PostgreSQL
+            {engine}
           </span>
         </span>
       </button>
@@ -144,7 +162,7 @@ const depths = [
   { depth: 'catalogue', forced: '', name: 'catalogue', words: 'declarations and the server’s own statistics, no table read' },
 ] as const;
 
-function SurveyChip({ source, last, unfinished, tables, allowed }: Loaded) {
+function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const button = useRef<HTMLButtonElement>(null);
   const fetcher = useFetcher();
@@ -155,7 +173,7 @@ function SurveyChip({ source, last, unfinished, tables, allowed }: Loaded) {
     return (
       <div className="chip" aria-live="polite">
         <div>
-          surveying{share}
+          {unfinished.state === 'waiting' ? 'waiting for answers' : `surveying${share}`}
           <br />
           {unfinished.depth}
         </div>
@@ -193,21 +211,23 @@ function SurveyChip({ source, last, unfinished, tables, allowed }: Loaded) {
         </Button>
       )}
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        {depths.map(({ depth, forced, name, words }) => (
-          <MenuItem
-            key={name}
-            onClick={() => {
-              close();
-              void fetcher.submit({ depth, forced }, { method: 'post', action: `/s/${source.id}/surveys` });
-            }}
-          >
-            <span>
-              <b>{name}</b>
-              <br />
-              <span className="small mute">{words}</span>
-            </span>
-          </MenuItem>
-        ))}
+        {depths
+          .filter(({ depth }) => live || depth === 'exact')
+          .map(({ depth, forced, name, words }) => (
+            <MenuItem
+              key={name}
+              onClick={() => {
+                close();
+                void fetcher.submit({ depth, forced }, { method: 'post', action: `/s/${source.id}/surveys` });
+              }}
+            >
+              <span>
+                <b>{name}</b>
+                <br />
+                <span className="small mute">{words}</span>
+              </span>
+            </MenuItem>
+          ))}
         <MenuItem component={Link} to={`/s/${source.id}/surveys`} onClick={close}>
           All surveys
         </MenuItem>

@@ -9,5 +9,5 @@ export class SurveyForm {
 }
 
 export class SurveyIntentForm {
-  @IsIn(['cancel', 'resume']) intent!: 'cancel' | 'resume';
+  @IsIn(['cancel', 'resume', 'goOn']) intent!: 'cancel' | 'resume' | 'goOn';
 }

@@ -11,6 +11,8 @@ import { types } from './types';
 
 export const postgresql: Engine = {
   title: 'PostgreSQL',
+  grammar: 'PostgreSQL',
+  client: { name: 'psql', runs: (file) => `psql -X -f ${file}` },
   traits,
   names,
   types,

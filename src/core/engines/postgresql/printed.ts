@@ -27,9 +27,9 @@ const signs: readonly (readonly [string, string])[] = [
   ["E'\\n'", '%0A'],
 ];
 
-export function printed({ script, queries, round, answers }: PrintedQuestions): string {
+export function printed({ script, queries, title, answers }: PrintedQuestions): string {
   return [
-    comment(`Pawl: open questions, round ${round}. It only reads: ${queries.length} queries in one read-only transaction.`),
+    comment(`Pawl: ${title}. It only reads: ${queries.length} queries in one read-only transaction.`),
     comment(`Run it with: psql -X -f FILE -d DATABASE. What it answers is written to ${answers}: bring that back.`),
     comment('Answers hold counts and the schema; values of rows only where that was allowed.'),
     '\\set ON_ERROR_STOP off',

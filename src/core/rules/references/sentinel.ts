@@ -24,8 +24,8 @@ export const sentinelReference = defineRule<Facts>({
   id: 'references/sentinel',
   concern: 'References',
   about: 'A reference that says "none" with 0, -1 or an empty text instead of null.',
-  *asks({ catalogue, evidence }) {
-    for (const { table, column } of doubted(catalogue, evidence))
+  *asks({ catalogue, evidence, ahead }) {
+    for (const { table, column } of doubted(catalogue, evidence, ahead))
       yield { kind: 'violations', table, claim: claimFor(catalogue, table, column) };
   },
   *check({ catalogue, evidence, tables }) {
@@ -85,7 +85,7 @@ interface Doubted {
 }
 
 // Single references that are declared or well named, with orphans in a few values only.
-function doubted(catalogue: Catalogue, evidence: Evidence): readonly Doubted[] {
+function doubted(catalogue: Catalogue, evidence: Evidence, ahead = false): readonly Doubted[] {
   const declared = catalogue.tables.flatMap((table) =>
     foreignKeysOf(table)
       .filter((key) => key.columns.length === 1)
@@ -97,6 +97,7 @@ function doubted(catalogue: Catalogue, evidence: Evidence): readonly Doubted[] {
   return [...declared, ...named].flatMap(({ child, columns, parent, parentColumns }): Doubted[] => {
     const fact = findFact(evidence, { kind: 'inclusion', table: child, columns, parent, parentColumns });
     const [column] = columns;
+    if (ahead && !fact && column !== undefined) return [{ table: child, column, parent, orphanRows: 0 }];
     if (!fact || column === undefined || fact.result.orphanRows === 0 || fact.result.orphanValues > fewValues) return [];
     return [{ table: child, column, parent, orphanRows: fact.result.orphanRows }];
   });

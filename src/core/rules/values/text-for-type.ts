@@ -79,14 +79,15 @@ export const textForType = defineRule<Facts>({
   },
 });
 
-function suspects({ evidence, references }: Audit, table: Table): readonly { readonly column: Column; readonly form: Form }[] {
+function suspects(
+  { evidence, references, ahead }: Audit,
+  table: Table,
+): readonly { readonly column: Column; readonly form: Form }[] {
   const sample = sampleOf(evidence, table.id);
   if (!sample || sample.how.kind === 'statistics') return [];
   const referring = new Set([
     ...table.constraints.filter((c) => c.kind !== 'check').flatMap((c) => c.columns),
-    ...referencesFrom(references, table.id)
-      .filter((r) => r.confidence >= 0.4)
-      .flatMap((r) => r.columns),
+    ...(ahead ? [] : referencesFrom(references, table.id)).filter((r) => r.confidence >= 0.4).flatMap((r) => r.columns),
   ]);
   return table.columns.flatMap((column) => {
     const seen = sample.result.columns[column.name];

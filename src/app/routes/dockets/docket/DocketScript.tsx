@@ -8,6 +8,8 @@ interface DocketScriptProps {
   readonly docket: number;
   /** Of another docket than that, another script is read. */
   readonly digest: string;
+  /** The engine's own client. */
+  readonly client: string;
 }
 
 const titles: Readonly<Record<ScriptName, string>> = {
@@ -16,18 +18,30 @@ const titles: Readonly<Record<ScriptName, string>> = {
   before: 'Checks before',
   after: 'Checks after',
 };
-const formTitles: Readonly<Record<ScriptForm, string>> = { statements: 'Statements only', guarded: 'With guards' };
-const formsOf: Readonly<Record<ScriptName, readonly ScriptForm[]>> = {
+/** As it is written for the engine's client, or so that it writes a file to be brought back. */
+type Form = ScriptForm | 'answers';
+const formTitles: Readonly<Record<Form, string>> = {
+  statements: 'Statements only',
+  guarded: 'With guards',
+  answers: 'Writes a file',
+};
+const formsOf: Readonly<Record<ScriptName, readonly Form[]>> = {
   forward: ['statements', 'guarded'],
   back: ['statements', 'guarded'],
   before: ['guarded'],
-  after: ['guarded'],
+  after: ['guarded', 'answers'],
+};
+
+const says: Readonly<Record<Form, string>> = {
+  statements: 'To be read, or put into a ticket or a migration. It looks at nothing before it changes something.',
+  guarded: 'To be run with CLIENT: it looks at the rows first, leaves out what is done, and can be run again.',
+  answers: 'To be run with CLIENT: it writes what it finds to a file. Brought here, that is the evidence of a run elsewhere.',
 };
 
 /** The docket's scripts, each read when it is looked at: to be read first, to be run beside it. */
-export function DocketScript({ source, docket, digest }: DocketScriptProps) {
+export function DocketScript({ source, docket, digest, client }: DocketScriptProps) {
   const [name, setName] = useState<ScriptName>('forward');
-  const [wanted, setForm] = useState<ScriptForm>('statements');
+  const [wanted, setForm] = useState<Form>('statements');
   const form = formsOf[name].includes(wanted) ? wanted : 'guarded';
   const at = `/s/${source}/dockets/${docket}/${name}.sql?form=${form}`;
   const { load, data, state } = useFetcher<string>();
@@ -54,9 +68,7 @@ export function DocketScript({ source, docket, digest }: DocketScriptProps) {
         </a>
       </div>
       <p className="small mute" style={{ margin: 0 }}>
-        {form === 'statements'
-          ? 'To be read, or put into a ticket or a migration. It looks at nothing before it changes something.'
-          : 'To be run with psql: it looks at the rows first, leaves out what is done, and can be run again.'}
+        {says[form].replace('CLIENT', client)}
       </p>
       {text === '' ? (
         <p className="small mute" role="status">

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
+import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
 import { useKeys } from '~/app/ui/keys';
 import { requirementsFor, whyNotRun } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
@@ -23,10 +24,12 @@ interface RunPanelProps {
   readonly problem: string | null;
   /** Where a login goes, and how; null where the docket cannot be run from here. */
   readonly way: { readonly to: string; readonly how: string } | null;
+  /** The command that runs after.sql where the database is. */
+  readonly command: string;
 }
 
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({ source, docket, run, kept, shown, you, instead, problem, way }: RunPanelProps) {
+export function RunPanel({ source, docket, run, kept, shown, you, instead, problem, way, command }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
@@ -60,10 +63,7 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
       )}
       {wouldForward && refusal !== null && <p className="small mute">{refusal}</p>}
       {way === null && (
-        <p className="small mute">
-          {source.name} cannot be reached from here. Download the scripts above and run them where it is; then bring what
-          after.sql wrote.
-        </p>
+        <p className="small mute">{source.name} cannot be reached from here: download its scripts and run them where it is.</p>
       )}
       {problem && (
         <p className="notice harm" role="alert">
@@ -99,6 +99,9 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
           </Button>
         )}
       </div>
+      {(changeable || wouldForward) && instead.vouch === null && (
+        <Evidence {...{ source: source.id, docket: docket.id, shown, command, open: way === null }} />
+      )}
       {canClear && (
         <details className="kept">
           <summary>What its repairs kept is still there</summary>
@@ -118,6 +121,36 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
         <p className="small mute">What its repairs kept has been dropped: it cannot be backed out any more.</p>
       )}
     </Form>
+  );
+}
+
+interface EvidenceProps {
+  readonly source: number;
+  readonly docket: number;
+  readonly shown: Shown;
+  readonly command: string;
+  readonly open: boolean;
+}
+
+/** What after.sql wrote where somebody ran the docket themselves. */
+function Evidence({ source, docket, shown: { digest, seen }, command, open }: EvidenceProps) {
+  const here = `/s/${source}/dockets/${docket}`;
+  const { busy, said, bring } = useBringing(`${here}/evidence?${new URLSearchParams({ digest, seen: String(seen) })}`);
+  return (
+    <details className="kept" open={open}>
+      <summary>It was run elsewhere, and here is the evidence</summary>
+      <p className="small">
+        Run forward.sql there, then this: <code className="mono">{command}</code>. What it writes says whether all is as it should
+        be; brought here, it makes the findings held.
+      </p>
+      <WhatCame said={said} />
+      <div className="actions">
+        <Button href={`${here}/after.sql?form=answers`} download>
+          Download after.sql
+        </Button>
+        <BringFile busy={busy} bring={bring} label="Bring what it wrote" what="File of checks" />
+      </div>
+    </details>
   );
 }
 

@@ -9,7 +9,7 @@ import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { usePolling } from '~/app/ui/usePolling';
 import { VirtualList } from '~/app/ui/VirtualList';
-import { engineOf } from '~/core/engines/index';
+import { engineNamed, engineOf } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
 import { operationInWords } from '~/core/operations/index';
 import { operationsOf } from '~/core/plan/direction';
@@ -38,7 +38,6 @@ import {
   discard,
   findingsToMake,
   planDocket,
-  ranElsewhere,
   rehearsalPlace,
   rehearseDocket,
   rename,
@@ -57,6 +56,7 @@ import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
 import { DocketScript } from './DocketScript';
 import { Refused } from './Refused';
+import { ranElsewhere } from '~/work/ranElsewhere';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
@@ -83,10 +83,13 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const others = async (right: Right): Promise<string | null> =>
     may(actor.bounds, right, source.id) ? null : whoMay(store, right, source.id);
   const [last] = runs;
+  const { scratch, engineOf: engineAt } = sourceKind(source.kind);
+  const { client } = engineNamed(engineAt(source.settings));
   const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
   return {
     source,
     way: sourceKind(source.kind).change?.wayOf(source.settings) ?? null,
+    client: { name: client.name, command: client.runs(`docket-${docket.id}-after.sql`) },
     docket,
     refusals: refusals.map((refusal) => ({
       ...refusal,
@@ -139,8 +142,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       vouch: await others('vouch'),
       server: await others('chooseRehearsalServer'),
     },
-    place: {
+    place: scratch && {
       server: where.words,
+      example: scratch.example,
       confirm: source.environment === 'production',
       bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + (table.bytes ?? 0), 0),
     },
@@ -204,7 +208,7 @@ async function carryOut(room: Room, docket: number, form: DocketForm): Promise<s
       return problemOf(steer(room, docket, intent === 'resume' ? null : intent));
     case 'elsewhere':
     case 'backElsewhere':
-      return ranElsewhere(room, docket, { direction: intent === 'elsewhere' ? 'forward' : 'back', shown });
+      return ranElsewhere(room, docket, { direction: intent === 'elsewhere' ? 'forward' : 'back', evidence: null, shown });
     case 'takeRefused':
       return problemOf(takeRefused(room, docket, await Promise.all(form.refused.map((id) => idIn(id, 'finding'))), shown));
     case 'take':
@@ -309,7 +313,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             />
           )}
         {run && !draft && <RunLog run={run} running={docket.state === 'Running'} />}
-        {steps.length > 0 && (
+        {steps.length > 0 && place !== null && (
           <Rehearsing
             docket={docket}
             rehearsal={rehearsal}
@@ -392,10 +396,13 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
               instead={instead}
               problem={about === null ? problem : null}
               way={loaderData.way}
+              command={loaderData.client.command}
             />
           </>
         )}
-        {loaderData.planned && <DocketScript source={source.id} docket={docket.id} digest={shown.digest} />}
+        {loaderData.planned && (
+          <DocketScript source={source.id} docket={docket.id} digest={shown.digest} client={loaderData.client.name} />
+        )}
       </aside>
     </div>
   );

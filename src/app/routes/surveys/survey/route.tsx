@@ -13,9 +13,12 @@ import { usePolling } from '~/app/ui/usePolling';
 import { parseForm } from '~/input/parse';
 import type { Budget } from '~/sources/budget';
 import { getSettings } from '~/store/sources/settings';
-import { countAnswers, listScripts } from '~/store/surveys/answers';
+import { countAnswered, listScripts } from '~/store/surveys/answers';
+import { engineNamed } from '~/core/engines/index';
+import { sourceKind } from '~/sources/index';
+import type { FilesSettings } from '~/sources/files/settings';
 import { findSurvey } from '~/store/surveys/surveys';
-import { cancel, resume } from '~/work/surveys';
+import { cancel, goOnWithout, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
 import { Answers } from './Answers';
 import { counted, sizeInWords } from '~/core/naming/words';
@@ -30,8 +33,11 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     throw notFound(`There is no survey ${params.survey}`, 'It may belong to another source.');
   const { budget } = await getSettings(store, source.id);
   const script = survey.state === 'waiting' ? ((await listScripts(store, survey.id)).at(-1) ?? null) : null;
-  const answered = script ? await countAnswers(store, survey.id) : 0;
-  return { source: source.id, survey, script, answered, budget, now: new Date().toISOString() };
+  const answered = script ? await countAnswered(store, survey.id, script) : 0;
+  const { client } = engineNamed(sourceKind(source.kind).engineOf(source.settings));
+  const command = client.runs(`pawl-${script?.scriptId}.sql`);
+  const answers = script && { script, answered, command, database: (source.settings as FilesSettings).database };
+  return { source: source.id, survey, answers, budget, now: new Date().toISOString() };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -43,9 +49,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       { title: 'That is not something a survey can do', advice: 'It can be cancelled, or gone on with.' },
       { status: 400 },
     );
-  await orPage<unknown>(parsed.value.intent === 'cancel' ? cancel(room, id) : resume(room, id));
+  await orPage<unknown>(does[parsed.value.intent](room, id));
   return null;
 }
+
+const does = { cancel, resume, goOn: goOnWithout };
 
 const pollMs = 1200;
 
@@ -54,7 +62,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
-  const { source, survey, script, answered, budget, now } = loaderData;
+  const { source, survey, answers, budget, now } = loaderData;
   const { state, doneBytes, totalBytes, startedAt } = survey;
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
@@ -112,16 +120,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             </Form>
           </section>
         )}
-        {script && <Answers source={source} survey={survey.id} script={script} answered={answered} />}
-        {state === 'waiting' && (
-          <Form method="post" className="actions">
-            <Allowed right="survey">
-              <Button type="submit" name="intent" value="cancel">
-                Cancel
-              </Button>
-            </Allowed>
-          </Form>
-        )}
+        {answers && <Answers key={answers.script.scriptId} {...{ source, survey: survey.id, ...answers }} />}
         {survey.problem && (
           <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">
             {visible(survey.problem)}

@@ -63,13 +63,15 @@ export function* probeAtOnce(requests: readonly ProbeRequest[], catalogue: Catal
     const type = typeFor(getColumn(catalogue, request.table, request.column));
     const missing = request.parents.map(({ table: id, column: key }) => {
       const parent = getTable(catalogue, id);
-      const found = `exists (select 1 from ${ownRows(parent)} as parent where parent.${quote(key)} = looked.value::${type})`;
-      return parent.readable ? `count(*) filter (where not ${found})` : 'count(*)';
+      // A join of its own for each: the server hashes, where it would look up value by value otherwise.
+      const found = `exists (select 1 from ${ownRows(parent)} as parent where parent.${quote(key)} = looked.value)`;
+      return `(select count(*) from looked${parent.readable ? ` where not ${found}` : ''})`;
     });
     const some = `select ${column} as value from ${from} limit ${rowsLookedAt}`;
     return {
-      text: `select ${['count(*)', ...missing].join(', ')}
-     from (select distinct value from (${some}) as part where value is not null limit ${secondLook}) as looked`,
+      text: `with looked as materialized (
+       select distinct value::${type} as value from (${some}) as part where value is not null limit ${secondLook})
+     select ${['(select count(*) from looked)', ...missing].join(', ')}`,
       columns: 1 + missing.length,
     };
   });

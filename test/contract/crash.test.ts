@@ -7,17 +7,17 @@ import { join } from 'node:path';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
-import { startPostgres } from '../../../scripts/postgres.mjs';
-import type { Mode } from '../../core/plan/cost';
-import { type Plan, planFor } from '../../core/plan/plan';
-import { type Direction, operationsOf } from '../../core/plan/direction';
-import { carryOutPlan } from './carryOut';
-import { openSession } from '../postgresql/session';
-import { openSource } from '../postgresql/reader';
-import { differences } from './scratch';
-import { fingerprintOf } from '../postgresql/scratch';
-import type { ConnectionDetails } from '../postgresql/details';
-import { survey } from '../survey';
+import { startPostgres } from '../../scripts/postgres.mjs';
+import type { Mode } from '../../src/core/plan/cost';
+import { type Plan, planFor } from '../../src/core/plan/plan';
+import { type Direction, operationsOf } from '../../src/core/plan/direction';
+import { carryOutPlan } from '../../src/sources/run/carryOut';
+import { openSession } from '../../src/sources/postgresql/session';
+import { openSource } from '../../src/sources/postgresql/reader';
+import { differences } from '../../src/sources/run/scratch';
+import { fingerprintOf } from '../../src/sources/postgresql/scratch';
+import type { ConnectionDetails } from '../../src/sources/postgresql/details';
+import { survey } from '../../src/sources/survey';
 
 interface Server {
   url(database?: string): string;

@@ -3,16 +3,16 @@
 
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { useDatabase } from '../../test/kit/database';
-import { quote } from '../core/engines/postgresql/quote';
-import { driftOf } from '../core/catalogue/drift';
-import type { Catalogue } from '../core/catalogue/model';
-import { planFor } from '../core/plan/plan';
-import { carryOutPlan } from './run/carryOut';
-import { provePlan } from './run/prove';
-import { openSession } from './postgresql/session';
-import { openSource } from './postgresql/reader';
-import { survey, type SurveyResult } from './survey';
+import { useDatabase } from '../kit/database';
+import { quote } from '../../src/core/engines/postgresql/quote';
+import { driftOf } from '../../src/core/catalogue/drift';
+import type { Catalogue } from '../../src/core/catalogue/model';
+import { planFor } from '../../src/core/plan/plan';
+import { carryOutPlan } from '../../src/sources/run/carryOut';
+import { provePlan } from '../../src/sources/run/prove';
+import { openSession } from '../../src/sources/postgresql/session';
+import { openSource } from '../../src/sources/postgresql/reader';
+import { survey, type SurveyResult } from '../../src/sources/survey';
 
 const database = useDatabase();
 const seeds = Number(process.env['PAWL_SEEDS'] ?? 300);

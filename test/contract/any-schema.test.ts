@@ -2,16 +2,16 @@
 // and leaves structure and rows as they were; what cannot be scripted is said before.
 
 import { beforeAll, describe, expect, test } from 'vitest';
-import { useDatabase } from '../../test/kit/database';
-import { runScript } from '../../test/kit/psql';
-import { stateOf } from '../../test/kit/state';
-import { postgresql } from '../core/engines/postgresql/index';
-import type { Mode } from '../core/plan/cost';
-import { planFor } from '../core/plan/plan';
-import { wordsOf } from '../core/rules/audit';
-import type { Finding } from '../core/rules/rule';
-import { openSource } from './postgresql/reader';
-import { survey, type SurveyResult } from './survey';
+import { useDatabase } from '../kit/database';
+import { runScript } from '../kit/psql';
+import { stateOf } from '../kit/state';
+import { postgresql } from '../../src/core/engines/postgresql/index';
+import type { Mode } from '../../src/core/plan/cost';
+import { planFor } from '../../src/core/plan/plan';
+import { wordsOf } from '../../src/core/rules/audit';
+import type { Finding } from '../../src/core/rules/rule';
+import { openSource } from '../../src/sources/postgresql/reader';
+import { survey, type SurveyResult } from '../../src/sources/survey';
 
 const database = useDatabase(`
   create role anyone nologin;

@@ -1,21 +1,21 @@
 import pg from 'pg';
 import { afterEach, expect, test, vi } from 'vitest';
-import { useDatabase } from '../../../test/kit/database';
-import { apply } from '../../core/operations/index';
-import type { Mode } from '../../core/plan/cost';
-import { driftOf } from '../../core/catalogue/drift';
-import { tableNames } from '../../core/catalogue/identifiers';
-import type { Catalogue } from '../../core/catalogue/model';
-import { type Plan, planFor } from '../../core/plan/plan';
-import { type Direction, operationsOf } from '../../core/plan/direction';
-import { carryOutPlan, plannedSteps } from './carryOut';
-import { perform } from './perform';
-import { provePlan } from './prove';
-import { openSession } from '../postgresql/session';
-import { openSource } from '../postgresql/reader';
-import { differences, type Fingerprint } from './scratch';
-import { fingerprintOf } from '../postgresql/scratch';
-import { survey } from '../survey';
+import { useDatabase } from '../kit/database';
+import { apply } from '../../src/core/operations/index';
+import type { Mode } from '../../src/core/plan/cost';
+import { driftOf } from '../../src/core/catalogue/drift';
+import { tableNames } from '../../src/core/catalogue/identifiers';
+import type { Catalogue } from '../../src/core/catalogue/model';
+import { type Plan, planFor } from '../../src/core/plan/plan';
+import { type Direction, operationsOf } from '../../src/core/plan/direction';
+import { carryOutPlan, plannedSteps } from '../../src/sources/run/carryOut';
+import { perform } from '../../src/sources/run/perform';
+import { provePlan } from '../../src/sources/run/prove';
+import { openSession } from '../../src/sources/postgresql/session';
+import { openSource } from '../../src/sources/postgresql/reader';
+import { differences, type Fingerprint } from '../../src/sources/run/scratch';
+import { fingerprintOf } from '../../src/sources/postgresql/scratch';
+import { survey } from '../../src/sources/survey';
 
 // Names that want to be something else; orphans; a column never empty; one that is unique.
 const database = useDatabase(`

@@ -1,0 +1,16 @@
+import { enter, orPage } from '~/app/server/door.server';
+import { idIn } from '~/app/server/ids.server';
+import { ranElsewhere } from '~/work/ranElsewhere';
+import type { Brought } from '~/app/ui/BringFile';
+import type { Route } from './+types/evidence';
+
+/** Takes what after.sql wrote where somebody ran a docket themselves: it is the body as it is. */
+export async function action({ params, request, context }: Route.ActionArgs): Promise<Brought> {
+  const room = await enter({ params, context }, 'vouch');
+  const docket = await idIn(params.docket, 'docket');
+  const { searchParams } = new URL(request.url);
+  const shown = { digest: searchParams.get('digest') ?? '', seen: Number(searchParams.get('seen') ?? 0) };
+  const evidence = new Uint8Array(await request.arrayBuffer());
+  const problem = await orPage(ranElsewhere(room, docket, { direction: 'forward', evidence, shown }));
+  return { problem, remark: null };
+}

@@ -67,9 +67,17 @@ async function stateIn(folder: string): Promise<AskedFolder> {
   const text = await readFile(join(folder, stateFile), 'utf8').catch((cause: unknown) => {
     throw new UsageError(`${folder} holds no survey by files. Begin one with \`pawl ask\`.`, { cause });
   });
-  const parsed = await parse(AskedFolder, JSON.parse(text));
+  const parsed = await parse(AskedFolder, jsonIn(text));
   if (!parsed.ok) throw new UsageError(`${join(folder, stateFile)} is not what \`pawl ask\` wrote.`);
   return parsed.value;
+}
+
+function jsonIn(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
 }
 
 async function answersIn(file: string): Promise<Answers> {

@@ -1,16 +1,30 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import type { ConnectionDetails } from '../../src/sources/postgresql/details';
 
 /** Runs a script as people do, and returns what went wrong; empty when nothing did. */
-export async function runScript({ host, port, database, user, password }: ConnectionDetails, script: string): Promise<string> {
-  const file = join(mkdtempSync(join(tmpdir(), 'pawl-psql-')), 'script.sql');
-  writeFileSync(file, script);
-  const args = ['-X', '-q', '-h', host, '-p', String(port), '-U', user, '-d', database, '-f', file];
-  return promisify(execFile)('psql', args, { env: { ...process.env, PGPASSWORD: password } }).then(
+export function runScript(details: ConnectionDetails, script: string): Promise<string> {
+  return runIn(mkdtempSync(join(tmpdir(), 'pawl-psql-')), details, script);
+}
+
+/** The file that a script of questions writes. */
+export async function answersTo(details: ConnectionDetails, script: string): Promise<Buffer> {
+  const folder = mkdtempSync(join(tmpdir(), 'pawl-psql-'));
+  await runIn(folder, details, script);
+  return readFileSync(join(folder, /^\\o (\S+)$/m.exec(script)?.[1] ?? ''));
+}
+
+async function runIn(
+  folder: string,
+  { host, port, database, user, password }: ConnectionDetails,
+  script: string,
+): Promise<string> {
+  writeFileSync(join(folder, 'script.sql'), script);
+  const args = ['-X', '-q', '-h', host, '-p', String(port), '-U', user, '-d', database, '-f', 'script.sql'];
+  return promisify(execFile)('psql', args, { cwd: folder, env: { ...process.env, PGPASSWORD: password } }).then(
     () => '',
     (error: { stderr: string }) => error.stderr,
   );

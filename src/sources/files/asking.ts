@@ -88,9 +88,8 @@ function remarkOn(
 ): string | null {
   if (byQuery.size > 0 && fresh === 0) return 'These answers were brought before: nothing in them is new.';
   if (missing > 0)
-    return `The file is cut off${ended && cut === 0 ? ' at its beginning' : ''}: ${counted(fresh, 'answer')} of it were taken, ${missing} are still open. Run the script again and bring the whole file, or go on without the rest.`;
-  if (replaced > 0)
-    return `${counted(replaced, 'answer')} are otherwise than in the file that was cut off: the whole one counts.`;
+    return `The file is cut off${ended && cut === 0 ? ' at its beginning' : ''}. Taken of it: ${counted(fresh, 'answer')}; still open: ${missing}. Run the script again and bring the whole file, or go on without the rest.`;
+  if (replaced > 0) return `Otherwise than in the file that was cut off: ${counted(replaced, 'answer')}. The whole one counts.`;
   return null;
 }
 

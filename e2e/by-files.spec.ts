@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import pg from 'pg';
 import { answersTo, runScript } from '../test/kit/psql';
+import { databasePort } from './pawl';
 import { expect, open, test } from './test';
 
 const folder = mkdtempSync(join(tmpdir(), 'pawl-wall-'));
@@ -11,7 +12,7 @@ const folder = mkdtempSync(join(tmpdir(), 'pawl-wall-'));
 /** A database that only this journey can reach, and Pawl cannot. */
 async function walled() {
   const password = readFileSync(join(process.env['PAWL_E2E_HOME'] ?? '', 'postgres.password'), 'utf8').trim();
-  const details = { host: '127.0.0.1', port: 5810, database: 'walled', user: 'pawl', password, tls: 'off' } as const;
+  const details = { host: '127.0.0.1', port: databasePort(), database: 'walled', user: 'pawl', password, tls: 'off' } as const;
   const server = new pg.Client({ ...details, database: 'postgres' });
   await server.connect();
   await server.query('create database walled');

@@ -1,5 +1,6 @@
 import pg from 'pg';
 import type { Page } from '@playwright/test';
+import { databasePort } from './pawl';
 import { as, expect } from './test';
 
 /** What a production source asks for before a docket may run, done with the keyboard: rehearsed, signed by another, a backup confirmed. */
@@ -42,7 +43,7 @@ async function press(page: Page, name: string | RegExp): Promise<void> {
 export async function atWork(statement: string) {
   const client = new pg.Client({
     host: '127.0.0.1',
-    port: 5810,
+    port: databasePort(),
     database: 'harbour',
     user: 'harbour_owner',
     password: 'mend-with-care',

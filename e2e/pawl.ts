@@ -1,9 +1,11 @@
 // Pawl as a person starts it, in a home of its own.
 
 import { type ChildProcess, spawn } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+// @ts-expect-error A script without types: it must run before there are any.
+import { freePort } from '../scripts/postgres.mjs';
 
 export interface StartedPawl {
   readonly url: string;
@@ -23,6 +25,16 @@ export function makeHome(): string {
   return home;
 }
 
+/** The port of the private database server that a home has. */
+export function databasePort(home = process.env['PAWL_E2E_HOME'] ?? ''): number {
+  return Number(readFileSync(join(home, 'postgres', 'postmaster.pid'), 'utf8').split('\n')[3]);
+}
+
+/** A port of the web server that is free; where one begins to look differs from run to run, as two may begin at the same moment. */
+export function webPort(): Promise<number> {
+  return (freePort as (wanted: number) => Promise<number>)(4710 + (process.pid % 150));
+}
+
 export function removeHome(home: string): void {
   rmSync(home, { recursive: true, force: true });
 }
@@ -40,7 +52,6 @@ export function startPawl(home: string, demo: boolean, more: Readonly<Record<str
       // Every request is written down, so that it shows what must not be.
       LOG_LEVEL: 'info',
       LOG_HTTP: '1',
-      PAWL_PORT: '4710',
       PAWL_PG_PORT: '5810',
     },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -1,8 +1,8 @@
 import { type Client } from 'pg';
+import { databasePort } from './pawl';
 import { makeQuay, spoiled, spoiledLater } from './quay';
 import { expect, open, test } from './test';
 
-const port = 5810;
 let client: Client;
 
 test.afterAll(() => client.end());
@@ -11,6 +11,7 @@ test('of 207 remedies five fail on the copy, all named at once; one decision and
   page,
 }) => {
   test.setTimeout(240_000);
+  const port = databasePort();
   const quay = await makeQuay(process.env['PAWL_E2E_HOME'] ?? '', port);
   client = quay.client;
   await open(page, '/sources/new');

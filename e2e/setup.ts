@@ -2,16 +2,17 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startProvider } from '../test/kit/provider';
 import { signInto, stateOf } from '../test/kit/signIn';
-import { makeHome, removeHome, startPawl } from './pawl';
+import { makeHome, removeHome, startPawl, webPort } from './pawl';
 
 /** One demo for all journeys; each leaves behind what the next may find. */
 export default async function setup() {
   const home = makeHome();
-  const provider = await startProvider('http://127.0.0.1:4710', {
+  const port = await webPort();
+  const provider = await startProvider(`http://127.0.0.1:${port}`, {
     tove: { name: 'Tove Sandik', preferred_username: 'tove', groups: ['audit'] },
     guest: { name: 'A Guest', preferred_username: 'guest', groups: [] },
   });
-  const pawl = await startPawl(home, true, provider.environment);
+  const pawl = await startPawl(home, true, { ...provider.environment, PAWL_PORT: String(port) });
   process.env['PAWL_E2E_URL'] = pawl.url;
   process.env['PAWL_E2E_HOME'] = home;
   for (const person of people) writeFileSync(join(home, `${person}.json`), JSON.stringify(await stateOf(pawl.url, person)));

@@ -1,16 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { databasePort } from './pawl';
 import { expect, open, test } from './test';
-
-const port = () =>
-  readFileSync(join(process.env['PAWL_E2E_HOME'] ?? '', 'postgres', 'postmaster.pid'), 'utf8').split('\n')[3] ?? '';
 
 async function fill(page: Page, changes: Readonly<Record<string, string>> = {}): Promise<void> {
   const fields = {
     Name: 'second look',
     Host: '127.0.0.1',
-    Port: port(),
+    Port: String(databasePort()),
     Database: 'harbour',
     User: 'harbour_audit',
     Password: 'look-no-touch',

@@ -1,0 +1,202 @@
+// What every engine has to keep of every operation: carried out, the server's catalogue is what the core said it would be;
+// carried out again, nothing is done; undone, all is as it was.
+
+import { describe, expect, test } from 'vitest';
+import { Draft } from '../../src/core/catalogue/draft';
+import { driftOf } from '../../src/core/catalogue/drift';
+import { tableId } from '../../src/core/catalogue/identifiers';
+import type { Catalogue } from '../../src/core/catalogue/model';
+import { type EngineName, engineNames } from '../../src/core/engines/index';
+import { apply, inverseOf, kinds, type Operation } from '../../src/core/operations/index';
+import { sideTableOf } from '../../src/core/operations/side-table';
+import { Refusal } from '../../src/core/operations/refusal';
+import { fitted, groundOf } from '../../src/core/plan/fit';
+import { type Mode, modes } from '../../src/core/plan/cost';
+import { perform } from '../../src/sources/run/perform';
+import type { Session } from '../../src/sources/run/session';
+import { type Live, liveEngines } from '../kit/live';
+
+const [berth, vessel, call, note] = ['berth', 'vessel', 'call', 'note'].map((name) => tableId('port', name)) as [
+  ReturnType<typeof tableId>,
+  ReturnType<typeof tableId>,
+  ReturnType<typeof tableId>,
+  ReturnType<typeof tableId>,
+];
+const toVessel = { columns: ['vessel_id'], parent: vessel, parentColumns: ['vessel_id'] };
+const reference = {
+  kind: 'addForeignKey',
+  table: call,
+  name: 'fk_call_vessel',
+  ...toVessel,
+  onDelete: 'cascade',
+  onUpdate: 'no action',
+  match: 'simple',
+  deferrable: 'no',
+} as const;
+const key = {
+  kind: 'addPrimaryKey',
+  table: berth,
+  name: 'pk_berth',
+  columns: ['berth_no'],
+  nullableBefore: [],
+  index: null,
+} as const;
+const kept = { sideTable: 'pawl_kept_1', owner: 'nobody' } as const;
+const columnsOfVessel = ['vessel_id', 'name', 'imo_no', 'berth_no', 'tons'];
+
+/** Operations that are tried together, one after the other; those that only ever are a way back are tried as that. */
+type Sample = readonly Operation[];
+type Backwards =
+  'bringBack' | 'removeParents' | 'dropColumn' | 'dropConstraint' | 'restoreKey' | 'dropIndex' | 'uncheckRows' | 'dropNotNull';
+
+const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly Sample[]>> = {
+  addPrimaryKey: [[key]],
+  addUnique: [[{ kind: 'addUnique', table: vessel, name: 'uq_imo', columns: ['imo_no'], index: null }]],
+  replaceKey: [
+    [
+      {
+        kind: 'replaceKey',
+        table: call,
+        name: 'call_pkey',
+        columns: ['call_no'],
+        former: ['call_id'],
+        unique: 'uq_call_id',
+        references: [],
+      },
+    ],
+  ],
+  addForeignKey: [[{ ...reference, rows: 'checked' }], [{ ...reference, rows: 'new only' }]],
+  addCheck: [
+    [{ kind: 'addCheck', table: call, name: 'ck_no', claim: { kind: 'notBlank', column: 'call_no' }, rows: 'checked' }],
+    [{ kind: 'addCheck', table: call, name: 'ck_no', claim: { kind: 'notBlank', column: 'call_no' }, rows: 'new only' }],
+  ],
+  checkRows: [
+    [
+      {
+        kind: 'checkRows',
+        table: vessel,
+        name: 'ck_tons',
+        against: { kind: 'breakingDeclared', name: 'ck_tons' },
+        before: { kind: 'declaredCheck' },
+      },
+    ],
+  ],
+  createIndex: [
+    [{ kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false }],
+    [{ kind: 'createIndex', table: vessel, name: 'ux_imo', columns: ['imo_no'], unique: true }],
+  ],
+  setNotNull: [[{ kind: 'setNotNull', table: berth, column: 'area' }]],
+  rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],
+  numberRows: [[{ kind: 'numberRows', table: note, column: 'note_id', batches: true }]],
+  setAside: [
+    [
+      {
+        kind: 'setAside',
+        table: vessel,
+        ...kept,
+        rows: { kind: 'nulls', column: 'name' },
+        change: { kind: 'remove' },
+        rowKey: [],
+        columns: columnsOfVessel,
+      },
+    ],
+    [
+      {
+        kind: 'setAside',
+        table: vessel,
+        ...kept,
+        rows: { kind: 'nulls', column: 'name' },
+        change: { kind: 'fill', columns: [{ column: 'name', with: { kind: 'constant', text: 'unknown', keyOf: null } }] },
+        rowKey: ['vessel_id'],
+        columns: columnsOfVessel,
+      },
+    ],
+  ],
+  addParents: [
+    [
+      key,
+      {
+        kind: 'addParents',
+        table: berth,
+        child: vessel,
+        ...kept,
+        reference: { columns: ['berth_no'], parent: berth, parentColumns: ['berth_no'] },
+        beside: [],
+      },
+    ],
+  ],
+  dropKept: [],
+};
+
+for (const engine of engineNames)
+  describe.each(modes)(`${engine}, %s`, (mode) => {
+    const live = liveEngines[engine].use();
+    for (const [kind, tried] of Object.entries(samples))
+      for (const [i, sample] of tried.entries())
+        test(`${kind} ${i + 1}: the catalogue is as foretold, and as before afterwards`, () =>
+          there(live, sample, { engine, mode }));
+  });
+
+async function there(live: Live, sample: Sample, on: { readonly engine: EngineName; readonly mode: Mode }): Promise<void> {
+  const session = await live.session();
+  try {
+    const first = await session.readCatalogue();
+    const rows = await rowsIn(session);
+    const carried: Operation[] = [];
+    let before = first;
+    for (const wanted of sample) {
+      const operation = fitted(wanted, groundOf(before, new Draft(before)));
+      if (operation instanceof Refusal) throw new Error(operation.message);
+      carried.push(operation);
+      expect(await perform(session, operation, on)).toMatchObject({ changed: true });
+      const after = await session.readCatalogue();
+      expect(drift(apply(operation, before), after, operation)).toEqual([]);
+      // What is in force is not done again.
+      expect(await perform(session, operation, on)).toMatchObject({ changed: false, words: 'in force already' });
+      before = after;
+    }
+    for (const back of carried.toReversed().flatMap(inverseOf)) await perform(session, back, on);
+    expect(
+      driftOf(
+        first,
+        await session.readCatalogue(),
+        first.tables.map(({ id }) => id),
+      ),
+    ).toEqual([]);
+    expect(await rowsIn(session)).toEqual(rows);
+  } finally {
+    await session.close();
+  }
+}
+
+// How a server spells a condition is its own affair; side tables are no affair of the catalogue.
+function drift(foretold: Catalogue, seen: Catalogue, operation: Operation): readonly string[] {
+  const tables = [...new Set([...foretold.tables, ...seen.tables].map(({ id }) => id))];
+  const side = 'sideTable' in operation ? sideTableOf(operation) : null;
+  return driftOf(
+    unspelt(foretold),
+    unspelt(seen),
+    tables.filter((id) => id !== side),
+  );
+}
+
+function unspelt(catalogue: Catalogue): Catalogue {
+  const tables = catalogue.tables.map((table) => ({
+    ...table,
+    constraints: table.constraints.map((c) => (c.kind === 'check' ? { ...c, expression: '' } : c)),
+  }));
+  return { ...catalogue, tables };
+}
+
+async function rowsIn(session: Session): Promise<readonly unknown[]> {
+  const all: unknown[] = [];
+  for (const table of [berth, vessel, call, note]) all.push(await session.read(`select * from ${table} order by 1`));
+  return all;
+}
+
+test('every kind of operation is tried, or is the way back of one that is', () => {
+  const tried = Object.values(samples).flat(2);
+  const seen = new Set([...tried, ...tried.flatMap((operation) => inverseOf(operation))].map(({ kind }) => kind));
+  const missing = Object.keys(kinds).filter((kind) => !seen.has(kind as Operation['kind']));
+  expect(missing).toEqual(['dropKept']);
+});

@@ -91,7 +91,7 @@ function keyGroups({ schema, catalogue, evidence }: Case): readonly Group['choic
             return known.kind === 'unique' && known.nullRows === 0;
           })
           .map((columns) => ({
-            features: keyFeaturesOf(catalogue, table, columns, sample),
+            features: keyFeaturesOf(catalogue, table, columns, { sample }),
             right: right !== null && sameColumnSet(right, columns),
           })),
       ];

@@ -67,7 +67,7 @@ function exampleOf({ schema, catalogue, evidence }: Case): Example {
     return table.columns
       .filter((column) => column.nullable && !known?.pk?.includes(column.name))
       .flatMap((column) => {
-        const features = mandatoryFeatures(catalogue, evidence, table, column, {
+        const features = mandatoryFeatures({ catalogue, evidence }, table, column, {
           refers: referring.has(column.name),
           inKey: identifying.has(column.name),
         });

@@ -1,41 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { dirname, join, relative } from 'node:path';
+import { join, relative } from 'node:path';
 import { expect, test } from 'vitest';
+import { rules } from '../src/core/rules/index';
+import { engineNames } from '../src/core/engines/index';
 
 const src = join(import.meta.dirname, '..', 'src');
-
-// Who may import whom, besides itself.
-const allowed: Readonly<Record<string, readonly string[]>> = {
-  core: [],
-  input: ['core'],
-  sources: ['core'],
-  store: ['core', 'sources'],
-  work: ['core', 'sources', 'store'],
-  jobs: ['core', 'sources', 'store', 'work'],
-  app: ['core', 'input', 'sources', 'store', 'work', 'jobs'],
-  cli: ['core', 'input', 'sources', 'store', 'work'],
-};
-
-test('imports point one way', () => {
-  const broken = files(src)
-    .filter((file) => !file.includes('.test.'))
-    .flatMap((file) =>
-      importsOf(file).flatMap((target) => {
-        const from = relative(src, file).split('/')[0] ?? '';
-        const to = relative(src, target).split('/')[0] ?? '';
-        const isOutside = to.startsWith('..') && !relative(src, target).startsWith('../test');
-        return from === to || isOutside || allowed[from]?.includes(to)
-          ? []
-          : [`${relative(src, file)} → ${relative(src, target)}`];
-      }),
-    );
-  expect(broken).toEqual([]);
-});
 
 test('only dialects, sources and the store write SQL', () => {
   const sql = /^\s*(select|insert into|alter table|create table|delete from|listen) [\w*$]/i;
   const speakers = files(src)
-    .filter((file) => !file.includes('.test.') && !/\/(dialects|sources|store)\//.test(file) && !file.endsWith('.css'))
+    .filter((file) => !file.includes('.test.') && !/\/(core\/engines\/\w+|sources|store)\//.test(file) && !file.endsWith('.css'))
     .filter((file) => strings(readFileSync(file, 'utf8')).some((text) => sql.test(text)))
     .map((file) => relative(src, file));
   // The handover and the locks of workers are the queue's own business.
@@ -62,25 +36,47 @@ test('screens only read the store: whatever changes it is a use case, which perm
   expect(broken).toEqual([]);
 });
 
-test('every job stands in the table of jobs', () => {
-  const listed = readFileSync(join(src, 'jobs/index.ts'), 'utf8');
-  const made = readdirSync(join(src, 'jobs')).filter((file) =>
-    /export const \w+Job: Job = /.test(readFileSync(join(src, 'jobs', file), 'utf8')),
+// What grows by a file and a line: the folder, the table, and what is in the folder for all of them.
+const tables: readonly (readonly [string, string, readonly string[]])[] = [
+  ['core/operations', 'index.ts', ['beside', 'check', 'hand-down', 'keys', 'operation', 'proof', 'reference', 'refusal']],
+  ['core/remedies', 'index.ts', ['names', 'question', 'remedy', 'shared']],
+  ['core/rules', 'index.ts', ['audit', 'policy', 'rule', 'severity']],
+  ['core/engines', 'index.ts', ['DialectError', 'dialect', 'engine', 'questions']],
+  ['sources', 'index.ts', ['SourceError', 'budget', 'kind', 'reader', 'source', 'survey', 'run']],
+  ['jobs', 'index.ts', ['job', 'prepare', 'loginHandover', 'ownership', 'queue', 'worker']],
+];
+test.each(tables)('what is in %s stands in its table', (folder, table, shared) => {
+  const listed = readFileSync(join(src, folder, table), 'utf8');
+  const made = readdirSync(join(src, folder), { withFileTypes: true })
+    .map((entry) => entry.name.replace(/\.ts$/, ''))
+    .filter((name) => !name.endsWith('.test') && name !== 'index' && !shared.includes(name));
+  expect(made.filter((name) => !new RegExp(`'\\./${name}(/|')`).test(listed))).toEqual([]);
+});
+
+test('every rule stands in the table of rules, and no two have the same name', () => {
+  const made = files(join(src, 'core/rules')).flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/defineRule<[^(]*\(\{\s*id: '([^']+)'/g)].map(([, id]) => id),
   );
-  expect(made.filter((file) => !listed.includes(`'./${file.replace('.ts', '')}'`))).toEqual([]);
+  expect(made.toSorted()).toEqual(rules.map(({ id }) => id).toSorted());
+  expect(new Set(made).size).toBe(made.length);
+});
+
+test('an engine is named in its own folders, in our store, and in the tables that list it', () => {
+  const rooms = /^(core\/engines\/(\w+\/|index\.ts)|sources\/(\w+\/|index\.ts)|store\/)/;
+  for (const engine of engineNames) {
+    const named = new RegExp(engine.slice(0, 8), 'i');
+    const strangers = files(src)
+      .filter((file) => named.test(readFileSync(file, 'utf8')))
+      .map((file) => relative(src, file))
+      .filter((file) => !rooms.test(file) || /^sources\/(files|run)\//.test(file));
+    expect(strangers).toEqual([]);
+  }
 });
 
 function files(folder: string): string[] {
   return readdirSync(folder, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))
     .map((entry) => join(entry.parentPath, entry.name));
-}
-
-function importsOf(file: string): string[] {
-  return [...readFileSync(file, 'utf8').matchAll(/from '([.~][^']+)'/g)]
-    .map(([, path = '']) => path)
-    .filter((path) => !path.includes('+types'))
-    .map((path) => (path.startsWith('~/') ? join(src, path.slice(2)) : join(dirname(file), path)));
 }
 
 function strings(text: string): string[] {

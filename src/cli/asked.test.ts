@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
 import { answersTo } from '../../test/kit/psql';
+import { firstEngine } from '../core/engines/index';
 import { readSurveyDocument } from '../input/surveyDocument';
 import { AnswersError } from '../sources/files/answers';
 import { UsageError } from './arguments';
@@ -35,7 +36,7 @@ async function answered(script: string): Promise<string> {
   return file;
 }
 
-const begin = () => ask(['--engine', 'postgresql', '--rows', '--out', folder]);
+const begin = () => ask(['--engine', firstEngine, '--rows', '--out', folder]);
 
 test('ask, run, answer, until the survey is a file as any other', async () => {
   await begin();

@@ -116,7 +116,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
       if (!changed) await keepRefusals(db, docketId, 'rehearsal', report.failed ?? []);
       await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
       const act = { act: 'rehearsal.end', source: await findSource(db, sourceId), object: docketObject(docketId) };
-      await write(db, pawlItself('worker'), act, report.holds ? 'done' : 'failed', { after: { rehearsal: id } });
+      await write(db, pawlItself('worker'), act, { outcome: report.holds ? 'done' : 'failed', after: { rehearsal: id } });
     }, store);
   } catch (error) {
     const stopped = error instanceof SourceError && error.reason === 'cancelled';

@@ -76,15 +76,18 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
       if (current && !(await hasBegun(store, row.docketId))) refuseDrift(plan, catalogue, current);
-      await runSteps(session, plan, row, current, store, steering);
-      if (row.direction === 'forward') await runProofs(session, plan, row, source, store);
+      await runSteps({ session, plan, row, store }, current, steering);
+      if (row.direction === 'forward') await runProofs({ session, plan, row, store }, source);
     } finally {
       steering.end();
       await session.close().catch(() => undefined);
     }
     await inTransaction(async (db) => {
       await settleRun(db, row, plan);
-      await write(db, pawlItself('worker'), await endOf(db, row), 'done', { after: { run: row.id, direction: row.direction } });
+      await write(db, pawlItself('worker'), await endOf(db, row), {
+        outcome: 'done',
+        after: { run: row.id, direction: row.direction },
+      });
     }, store);
     if (row.direction === 'clear') return;
     await context.enqueue(
@@ -153,12 +156,16 @@ function refuseDrift(plan: Plan, planned: Catalogue, current: Catalogue): void {
   );
 }
 
+interface UnderWay {
+  readonly session: Session;
+  readonly plan: Plan;
+  readonly row: RunRow;
+  readonly store: Db;
+}
+
 async function runSteps(
-  session: Session,
-  plan: Plan,
-  { id, docketId, direction }: RunRow,
+  { session, plan, row: { id, docketId, direction }, store }: UnderWay,
   current: Catalogue | null,
-  store: Db,
   steering: Steering,
 ): Promise<void> {
   const listener: StepListener = {
@@ -166,9 +173,9 @@ async function runSteps(
       await steering.beforeStep();
       await startStep(store, id, step);
     },
-    ended: (step, { words }) => finishStep(store, id, step, 'done', words),
+    ended: (step, { words }) => finishStep(store, id, step, { state: 'done', outcome: words }),
     failed: async (step, error, finding) => {
-      await finishStep(store, id, step, 'failed', messageOf(error));
+      await finishStep(store, id, step, { state: 'failed', outcome: messageOf(error) });
       const stopped = error instanceof SourceError && (error.reason === 'cancelled' || error.reason === 'lost');
       if (finding === null || stopped) return;
       const { title = '', statement = '' } = plannedSteps(plan, direction)[step - 1] ?? {};
@@ -177,10 +184,10 @@ async function runSteps(
       await keepRefusals(store, docketId, 'run', [{ finding, step: title, statement, says, rows, tried: true }]);
     },
   };
-  await carryOutPlan(session, plan, direction, listener, current);
+  await carryOutPlan(session, plan, direction, { ...listener, current });
 }
 
-async function runProofs(session: Session, plan: Plan, row: RunRow, source: number, store: Db): Promise<void> {
+async function runProofs({ session, plan, row, store }: UnderWay, source: number): Promise<void> {
   const items = await listItems(store, row.docketId);
   const findings = new Map(
     (
@@ -201,7 +208,7 @@ async function stop(store: JobContext['store'], run: number, docket: number, pro
   await inTransaction(async (db) => {
     await finishRun(db, run, 'stopped', problem);
     await moveDocket(db, docket, ['Running'], 'Stopped');
-    await write(db, pawlItself('worker'), await endOf(db, { docketId: docket }), 'failed', { after: { run, problem } });
+    await write(db, pawlItself('worker'), await endOf(db, { docketId: docket }), { outcome: 'failed', after: { run, problem } });
   }, store);
 }
 

@@ -107,7 +107,7 @@ async function noteEnd(
 ) {
   const source = await findSource(store, sourceId);
   const act = { act: 'survey.end', source, object: `survey ${id}` };
-  await write(store, pawlItself('worker'), act, outcome, { after: { depth, ...after } });
+  await write(store, pawlItself('worker'), act, { outcome, after: { depth, ...after } });
 }
 
 interface Judged extends SurveyResult {
@@ -133,7 +133,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
   };
   const { open } = sourceKind(connection.kind);
   const result = open
-    ? await measureLive(row, store, open, connection, { ...options, budget })
+    ? await measureLive(row, store, { ...connection, open }, { ...options, budget })
     : await measureByFiles(row, store, connection.settings as FilesSettings, options);
   return result && { ...result, policies };
 }
@@ -141,8 +141,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
 async function measureLive(
   row: SurveyRow,
   store: JobContext['store'],
-  open: NonNullable<SourceKind['open']>,
-  { settings, secret }: Connection,
+  { open, settings, secret }: Connection & { readonly open: NonNullable<SourceKind['open']> },
   options: Omit<SurveyOptions, 'depth'>,
 ): Promise<SurveyResult> {
   const purpose = `survey ${row.id} of ${Date.parse(row.askedAt).toString(36)}`;
@@ -203,7 +202,7 @@ async function keepResult(
       }),
       { survey: row.id, docket: row.docketId },
     );
-    await keepTables(db, row.sourceId, catalogue, evidence, unmeasured, scope);
+    await keepTables(db, row.sourceId, { catalogue, evidence, unmeasured, scope });
     await keepNotMeasured(db, row.id, unmeasured);
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);

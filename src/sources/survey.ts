@@ -17,7 +17,7 @@ import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import { Later } from './reader';
-import type { Source } from './source';
+import type { MeasureOptions, Source } from './source';
 import { SourceError } from './SourceError';
 
 export interface SurveyOptions {
@@ -147,7 +147,7 @@ class Run {
     if (this.sources[0]?.byFiles) return this.askAtOnce(catalogue, evidence, scope);
     if (this.before) keepWhatHolds(this.before, evidence);
     this.before = evidence;
-    const { requests, round } = nextRequests(catalogue, evidence, depth, scope, this.round);
+    const { requests, round } = nextRequests(catalogue, evidence, { depth, scope, from: this.round });
     this.round = round;
     return requests.length > 0 || depth === 'catalogue' ? requests : askRules(catalogue, evidence, this.judging(scope));
   }
@@ -196,19 +196,7 @@ class Run {
     // Each profile reads one table whole.
     const whole = this.options.depth === 'exact' && batch[0]?.kind === 'profile' ? findTable(catalogue, batch[0].table) : null;
     this.passed.bytes += whole?.bytes ?? 0;
-    const facts = await this.factsFrom(source, catalogue, batch, tables, left, whole !== null);
-    await this.keep(facts);
-  }
-
-  private async factsFrom(
-    source: Source,
-    catalogue: Catalogue,
-    batch: readonly EvidenceRequest[],
-    tables: ReadonlySet<TableId>,
-    left: number | null,
-    whole: boolean,
-  ): Promise<readonly Fact[]> {
-    const options = {
+    const facts = await this.factsFrom(source, catalogue, batch, {
       depth: this.options.depth,
       timeoutMs: left,
       workers: this.budget.workers,
@@ -219,7 +207,16 @@ class Run {
         return this.pause(tookMs * this.budget.rest);
       },
       known: (request: EvidenceRequest) => this.facts.get(keyOf(request)) ?? null,
-    };
+    });
+    await this.keep(facts);
+  }
+
+  private async factsFrom(
+    source: Source,
+    catalogue: Catalogue,
+    batch: readonly EvidenceRequest[],
+    options: MeasureOptions,
+  ): Promise<readonly Fact[]> {
     try {
       return await source.measure(batch, catalogue, options);
     } catch (error) {

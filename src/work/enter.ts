@@ -28,7 +28,7 @@ export async function allowed(office: Office, actor: Actor, right: Right, source
     await permit(office.store, actor, right, source);
   } catch (error) {
     const row = source === null ? null : await findSource(office.store, source);
-    await write(office.store, actor, { act: `look.${right}`, source: row, object: row?.name ?? 'Pawl' }, 'refused');
+    await write(office.store, actor, { act: `look.${right}`, source: row, object: row?.name ?? 'Pawl' }, { outcome: 'refused' });
     throw error;
   }
 }

@@ -132,7 +132,12 @@ async function openSession(store: Office['store'], person: number, { address, ag
   await inTransaction(async (db) => {
     await addSession(db, hashOf(token), { person, hours: sessionLimits().hours, address, agent });
     const row = await findPerson(db, person);
-    await write(db, { person: row, via: 'browser', address }, { act: 'person.signIn', source: null, object: 'Pawl' }, 'done');
+    await write(
+      db,
+      { person: row, via: 'browser', address },
+      { act: 'person.signIn', source: null, object: 'Pawl' },
+      { outcome: 'done' },
+    );
   }, store);
   return token;
 }
@@ -145,16 +150,19 @@ export async function actorOfSession({ store }: Pick<Office, 'store'>, token: st
 
 export async function signOut({ store }: Office, actor: Actor, token: string): Promise<void> {
   await endSession(store, hashOf(token));
-  await write(store, actor, { act: 'person.signOut', source: null, object: 'Pawl' }, 'done');
+  await write(store, actor, { act: 'person.signOut', source: null, object: 'Pawl' }, { outcome: 'done' });
 }
 
 /** Ends all of one's sessions, this one too. */
 export async function signOutEverywhere({ store }: Office, actor: Actor): Promise<void> {
   if (!actor.person) return;
   const ended = await endSessions(store, actor.person.id);
-  await write(store, actor, { act: 'person.signOut', source: null, object: 'everywhere' }, 'done', {
-    after: { sessions: ended },
-  });
+  await write(
+    store,
+    actor,
+    { act: 'person.signOut', source: null, object: 'everywhere' },
+    { outcome: 'done', after: { sessions: ended } },
+  );
 }
 
 /** What is wrong with a password to be; null when nothing is. */
@@ -178,7 +186,7 @@ export async function changePassword(
   const known = await findForSignIn(store, person.name);
   if (known?.hash && !(await fits(known.hash, current))) {
     await countFailure(store, person.id, failuresBeforeLock, lockMinutes);
-    await write(store, actor, { act: 'person.password', source: null, object: person.fullName }, 'refused');
+    await write(store, actor, { act: 'person.password', source: null, object: person.fullName }, { outcome: 'refused' });
     await slowDown(known.failures);
     return 'The present password is another one.';
   }
@@ -187,7 +195,7 @@ export async function changePassword(
   await inTransaction(async (db) => {
     await keepPasswordHash(db, person.id, await hash(next, cost));
     await endSessions(db, person.id, hashOf(token));
-    await write(db, actor, { act: 'person.password', source: null, object: person.fullName }, 'done');
+    await write(db, actor, { act: 'person.password', source: null, object: person.fullName }, { outcome: 'done' });
   }, store);
   return null;
 }
@@ -215,8 +223,7 @@ export async function acceptInvitation(
       db,
       { person, via: 'browser', address: comer.address },
       { act: 'person.password', source: null, object: person.fullName },
-      'done',
-      { after: { by: 'invitation' } },
+      { outcome: 'done', after: { by: 'invitation' } },
     );
     return true;
   }, store);
@@ -261,7 +268,10 @@ export async function addPerson(
 
 /** Another invitation, which makes the former one void: for who lost a password or never came. */
 export async function invite(office: Office, actor: Actor, id: number): Promise<Outcome<string>> {
-  return performOn(office, actor, 'person.invite', id, async (db) => ({ problem: null, result: await inviteIn(db, id) }));
+  return performOn(office, actor, { act: 'person.invite', id }, async (db) => ({
+    problem: null,
+    result: await inviteIn(db, id),
+  }));
 }
 
 async function inviteIn(db: Db, person: number): Promise<string> {
@@ -272,7 +282,7 @@ async function inviteIn(db: Db, person: number): Promise<string> {
 
 /** Disables or enables a person; one who is disabled is signed out at once, and their tokens rest. */
 export async function setDisabled(office: Office, actor: Actor, id: number, disabled: boolean): Promise<Outcome<null>> {
-  return performOn(office, actor, disabled ? 'person.disable' : 'person.enable', id, async (db) => {
+  return performOn(office, actor, { act: disabled ? 'person.disable' : 'person.enable', id }, async (db) => {
     await disablePerson(db, id, disabled);
     if (disabled) await endSessions(db, id);
     else await forgetFailures(db, id);
@@ -283,7 +293,7 @@ export async function setDisabled(office: Office, actor: Actor, id: number, disa
 const nobodyLeft = 'Then nobody would be left who keeps people. Make somebody else administrator first.';
 
 export async function giveRole(office: Office, actor: Actor, id: number, grant: Grant): Promise<Outcome<null>> {
-  return performOn(office, actor, 'person.grant', id, async (db) => {
+  return performOn(office, actor, { act: 'person.grant', id }, async (db) => {
     if (grant.source !== null && !(await findSource(db, grant.source))) return { problem: 'That source is gone.' };
     await addGrant(db, id, grant);
     return { ...done, after: grant };
@@ -291,7 +301,7 @@ export async function giveRole(office: Office, actor: Actor, id: number, grant: 
 }
 
 export async function takeRole(office: Office, actor: Actor, id: number, grant: number): Promise<Outcome<null>> {
-  return performOn(office, actor, 'person.ungrant', id, async (db) => {
+  return performOn(office, actor, { act: 'person.ungrant', id }, async (db) => {
     const was = await removeGrant(db, id, grant);
     if (!was) return { problem: 'That role was taken away already.' };
     return (await countAdministrators(db)) === 0 ? { problem: nobodyLeft } : { ...done, before: was };
@@ -301,8 +311,7 @@ export async function takeRole(office: Office, actor: Actor, id: number, grant: 
 function performOn<T>(
   office: Office,
   actor: Actor,
-  act: string,
-  id: number,
+  { act, id }: { readonly act: string; readonly id: number },
   work: (db: Db, person: PersonRow) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   return perform(office, actor, { act, right: 'keepPeople', source: null, object: `person ${id}` }, async (db) => {
@@ -329,9 +338,12 @@ export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish
   const token = `${tokenStart}${randomBytes(30).toString('base64url')}`;
   await inTransaction(async (db) => {
     await addToken(db, { ...wish, hash: hashOf(token), person: person.id });
-    await write(db, actor, { act: 'token.make', source: null, object: wish.name }, 'done', {
-      after: { rights: wish.rights.map((right) => rights[right]), source: wish.source, days: wish.days },
-    });
+    await write(
+      db,
+      actor,
+      { act: 'token.make', source: null, object: wish.name },
+      { outcome: 'done', after: { rights: wish.rights.map((right) => rights[right]), source: wish.source, days: wish.days } },
+    );
   }, store);
   return { problem: null, result: token };
 }
@@ -339,7 +351,7 @@ export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish
 export async function endToken({ store }: Office, actor: Actor, id: number): Promise<string | null> {
   const name = actor.person && (await revokeToken(store, actor.person.id, id));
   if (name === null) return 'That token was revoked already.';
-  await write(store, actor, { act: 'token.revoke', source: null, object: name }, 'done');
+  await write(store, actor, { act: 'token.revoke', source: null, object: name }, { outcome: 'done' });
   return null;
 }
 

@@ -31,19 +31,28 @@ export async function perform<T>(
   try {
     await permit(store, actor, act.right, act.source?.id ?? null);
   } catch (error) {
-    if (error instanceof NotAllowed) await write(store, actor, act, 'refused', { after: { reason: error.message } });
+    if (error instanceof NotAllowed) await write(store, actor, act, { outcome: 'refused', after: { reason: error.message } });
     throw error;
   }
   try {
     return await inTransaction(async (db) => {
       const outcome = await work(db);
       if (outcome.problem !== null) throw new Declined(outcome.problem);
-      await write(db, actor, { ...act, object: outcome.object ?? act.object }, 'done', outcome);
+      await write(
+        db,
+        actor,
+        { ...act, object: outcome.object ?? act.object },
+        {
+          outcome: 'done',
+          before: outcome.before,
+          after: outcome.after,
+        },
+      );
       return outcome;
     }, store);
   } catch (error) {
     const reason = error instanceof Error ? error.message : 'unknown error';
-    await write(store, actor, act, 'failed', { after: { reason: reason.slice(0, 2000) } });
+    await write(store, actor, act, { outcome: 'failed', after: { reason: reason.slice(0, 2000) } });
     if (error instanceof Declined) return { problem: error.message };
     throw error;
   }
@@ -58,13 +67,18 @@ export const done = { problem: null, result: null } as const;
 
 class Declined extends Error {}
 
+export interface HowItWent {
+  readonly outcome: 'done' | 'refused' | 'failed';
+  readonly before?: unknown;
+  readonly after?: unknown;
+}
+
 /** Writes down what happened without an act of `perform`: sign-ins, and what workers did. */
 export function write(
   db: Db,
   { person, via, address }: Omit<Actor, 'bounds'>,
   { act, source, object }: Omit<Act, 'right'>,
-  outcome: 'done' | 'refused' | 'failed',
-  { before, after }: { readonly before?: unknown; readonly after?: unknown } = {},
+  { outcome, before, after }: HowItWent,
 ): Promise<void> {
   return appendEntry(db, {
     personId: person?.id ?? null,

@@ -125,7 +125,7 @@ export async function trySource(
   if (!open) return { ...failed('It is asked by files: there is nothing to be tried from here.'), ok: true };
   const tried = await lookAround(() => open(details.settings, secret, { statementMs: 20_000, lockMs: 2_000 }));
   const act = { act: 'source.try', source: present, object: place(details.settings) } as const;
-  await write(office.store, actor, act, tried.ok ? 'done' : 'failed');
+  await write(office.store, actor, act, { outcome: tried.ok ? 'done' : 'failed' });
   return tried;
 }
 

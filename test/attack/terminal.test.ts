@@ -7,7 +7,8 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { planOfFile } from '../../src/cli/planOfFile';
-import { PlanArguments, UsageError } from '../../src/cli/arguments';
+import { PlanArguments } from '../../src/cli/arguments';
+import { SourceError } from '../../src/sources/SourceError';
 import { connectionFrom } from '../../src/cli/connection';
 import { postgresql } from '../../src/core/engines/postgresql/index';
 import { SurveyFileError } from '../../src/input/surveyFile';
@@ -77,7 +78,7 @@ describe('a password', () => {
     const told = await pawl(['survey', audited.url, '--depth', 'catalogue', '--json', out]);
     expect(told.stderr).toContain('shows in the list of processes');
     expect(told.stderr).not.toContain(password);
-    await expect(connectionFrom('service=nobody')).rejects.toThrow(UsageError);
+    await expect(connectionFrom('service=nobody')).rejects.toThrow(SourceError);
   });
 
   test('that is wrong is in no error', async () => {

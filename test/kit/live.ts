@@ -22,7 +22,7 @@ export const liveEngines: Readonly<Record<EngineName, LiveEngine>> = {
   postgresql: {
     use: () => {
       const database = useDatabase(smallPort);
-      return { open: database.open, session: () => openSession(database.details), run: database.run };
+      return { open: () => database.open(), session: () => openSession(database.details), run: database.run };
     },
   },
 };

@@ -2,7 +2,8 @@ import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useFetcher } from 'react-router';
 import { Script } from './Script';
-import type { ReadDdl } from '~/app/routes/coverage/ddl';
+import type { Ddl } from '~/core/engines/questions';
+import type { Answered } from '~/work/reading';
 
 interface DeclarationProps {
   readonly source: number;
@@ -13,7 +14,7 @@ interface DeclarationProps {
 
 /** A constraint or index, and on request the statements that drop it and make it again. */
 export function Declaration({ source, table, name, words }: DeclarationProps) {
-  const fetcher = useFetcher<ReadDdl>();
+  const fetcher = useFetcher<Answered<Ddl>>();
   const ddl = fetcher.data;
   const at = `/s/${source}/coverage/${encodeURIComponent(table)}/ddl?name=${encodeURIComponent(name)}`;
   return (

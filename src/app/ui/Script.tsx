@@ -1,7 +1,7 @@
 import * as grammars from '@codemirror/lang-sql';
 import { highlightTree, tagHighlighter, tags } from '@lezer/highlight';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { engineNamed, firstEngine } from '~/core/engines/index';
+import { engineNamed, type EngineName, firstEngine } from '~/core/engines/index';
 import { type ReactNode, useMemo, useRef } from 'react';
 
 const highlighter = tagHighlighter([
@@ -14,6 +14,11 @@ const highlighter = tagHighlighter([
   { tag: tags.special(tags.string), class: 'identifier' },
   { tag: tags.comment, class: 'comment' },
 ]);
+
+function grammarOf(engine: EngineName): grammars.SQLDialect {
+  const grammar: unknown = Object.entries(grammars).find(([name]) => name === engineNamed(engine).grammar)?.[1];
+  return grammar instanceof grammars.SQLDialect ? grammar : grammars.StandardSQL;
+}
 
 /** Longer scripts are drawn line by line, as they come into view. */
 const drawnWhole = 400;
@@ -56,7 +61,7 @@ function LongScript({ lines, label }: { readonly lines: readonly string[]; reado
 function coloured(text: string): ReactNode[] {
   const pieces: ReactNode[] = [];
   let at = 0;
-  highlightTree(grammars[engineNamed(firstEngine).grammar].language.parser.parse(text), highlighter, (from, to, classes) => {
+  highlightTree(grammarOf(firstEngine).language.parser.parse(text), highlighter, (from, to, classes) => {
     if (from > at) pieces.push(text.slice(at, from));
     pieces.push(
       <span key={from} className={classes}>

@@ -1,11 +1,10 @@
 import { useRouteLoaderData } from 'react-router';
 import type { Right } from '~/core/rights/rights';
 import type { loader as rootLoader } from '../root';
-import type { loader as sourceLoader } from '../routes/source/route';
 
 /** What the person who looks may do on the source that the page is about. What one may not do is not offered. */
 export function useAllowed(): (right: Right) => boolean {
-  const data = useRouteLoaderData<typeof sourceLoader>('routes/source/route');
+  const data = useRouteLoaderData<() => { readonly allowed: readonly Right[] }>('routes/source/route');
   return (right) => data?.allowed.includes(right) ?? false;
 }
 

@@ -24,9 +24,12 @@ export async function run(args: readonly string[]): Promise<void> {
     await addKey(store);
     const sealed = await inTransaction(async (db) => {
       const values = await sealAnew(db);
-      await write(db, pawlItself('terminal'), { act: 'secret.rotate', source: null, object: 'keys' }, 'done', {
-        after: { values },
-      });
+      await write(
+        db,
+        pawlItself('terminal'),
+        { act: 'secret.rotate', source: null, object: 'keys' },
+        { outcome: 'done', after: { values } },
+      );
       return values;
     }, store);
     await dropOldKeys(store);

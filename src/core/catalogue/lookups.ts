@@ -1,6 +1,7 @@
 // Looking things up in a catalogue by key. The maps are built once for each catalogue and kept
 // as long as it lives, so asking is cheap and no caller scans a list.
 
+import { CatalogueError } from './CatalogueError';
 import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
 import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Sequence, Table } from './model';
 
@@ -29,7 +30,7 @@ export function findTable(catalogue: Catalogue, id: TableId): Table | null {
 /** Throws when the catalogue has no such table. */
 export function getTable(catalogue: Catalogue, id: TableId): Table {
   const table = findTable(catalogue, id);
-  if (!table) throw new Error(`No table ${id} in the catalogue of ${catalogue.database}.`);
+  if (!table) throw new CatalogueError(`No table ${id} in the catalogue of ${catalogue.database}.`);
   return table;
 }
 
@@ -44,7 +45,7 @@ export function findColumn(catalogue: Catalogue, table: TableId, column: string)
 /** Throws when the catalogue has no such column. */
 export function getColumn(catalogue: Catalogue, table: TableId, column: string): Column {
   const found = findColumn(catalogue, table, column);
-  if (!found) throw new Error(`No column ${column} in ${table}.`);
+  if (!found) throw new CatalogueError(`No column ${column} in ${table}.`);
   return found;
 }
 

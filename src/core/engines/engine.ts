@@ -10,7 +10,7 @@ export interface Engine {
   /** For every text that names it. */
   readonly title: string;
   /** Its dialect, as the parser that colours scripts names it. */
-  readonly grammar: 'MariaSQL' | 'MySQL' | 'PostgreSQL';
+  readonly grammar: string;
   /** Its own client, at a terminal where the database is. */
   readonly client: { readonly name: string; readonly runs: (file: string) => string };
   /** `version` as the server spells it. */

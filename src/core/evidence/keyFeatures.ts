@@ -95,20 +95,24 @@ export const keyFeatureWords: Readonly<Record<KeyFeatureName, string>> = {
 };
 
 /** What only a survey as a whole knows of a table. */
-export interface MoreKnown {
+export interface Known {
+  readonly sample: Sample;
   readonly roles?: ReadonlyMap<string, Role>;
   /** Repeats to be expected by chance in other tables that have such columns, of which there are none. */
   readonly expectedElsewhere?: number;
 }
 
-export function keyFeaturesOf(
+export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonly string[], known: Known): KeyFeatures {
+  const set = setOf(catalogue, table, names, known);
+  return { ...whatItSays(set), ...whereItStands(set), ...whatItHolds(set) };
+}
+
+function setOf(
   catalogue: Catalogue,
   table: Table,
   names: readonly string[],
-  sample: Sample,
-  more: MoreKnown = {},
-): KeyFeatures {
-  const { roles = rolesOf(catalogue, table), expectedElsewhere = 0 } = more;
+  { sample, roles = rolesOf(catalogue, table), expectedElsewhere = 0 }: Known,
+) {
   const columns = names.flatMap((name) => table.columns.find((column) => column.name === name) ?? []);
   const vocabulary = vocabularyOf(catalogue);
   const width = Math.max(1, columns.length);
@@ -124,6 +128,16 @@ export function keyFeaturesOf(
   const onlyRefers = single !== undefined && refers(single) && !ownIds;
   const expected = expectedRepeats(sample, names) + expectedElsewhere;
   const isShared = (column: Column): boolean => roles.get(column.name)?.shared === true && !own(column);
+  return {
+    ...{ catalogue, table, names, sample, columns, vocabulary, width, single, at, leads, next, ownIds, onlyRefers, expected },
+    ...{ share, refers, ordinal, own, isShared },
+  };
+}
+
+type ColumnSet = ReturnType<typeof setOf>;
+
+/** By the names and types of its columns. */
+function whatItSays({ catalogue, table, sample, vocabulary, single, ownIds, share, refers, ordinal, own }: ColumnSet) {
   return {
     ownId: flag(ownIds),
     fillsItself: flag(single && single.fillsItself),
@@ -148,6 +162,27 @@ export function keyFeaturesOf(
         column.family === 'binary' ||
         /(hash|token|secret|password|checksum|md5|sha\d*|digest|signature|salt)(_|$)/i.test(column.name),
     ),
+  };
+}
+
+/** By its place in the table. */
+function whereItStands({
+  table,
+  names,
+  sample,
+  columns,
+  single,
+  at,
+  leads,
+  next,
+  ownIds,
+  onlyRefers,
+  share,
+  refers,
+  ordinal,
+  isShared,
+}: ColumnSet) {
+  return {
     mandatory: share((column) => !column.nullable),
     indexed: flag(declaredUniques(table).some((unique) => sameColumnSet(unique, names))),
     first: flag(at === 0),
@@ -156,6 +191,14 @@ export function keyFeaturesOf(
     leads: flag(!single && leads),
     cutsRun: flag(leads && next && !columns[0]?.fillsItself && !ownIds && (refers(next) || isShared(next) || ordinal(next))),
     rising: flag(single?.family === 'integer' && (sample.columns[single.name]?.rising ?? 0) > 0.98),
+  };
+}
+
+/** By what it refers to, and by its values. */
+function whatItHolds(set: ColumnSet) {
+  const { catalogue, table, names, sample, columns, vocabulary, width, single, ownIds, onlyRefers, expected } = set;
+  const { share, refers, ordinal, isShared } = set;
+  return {
     columns: (width - 1) / 3,
     refers: single ? 0 : share(refers),
     allRefer: flag(!single && columns.every(refers)),

@@ -47,7 +47,7 @@ export function keyQuestions(catalogue: Catalogue, table: Table, evidence: Evide
   if (depth !== 'exact' || !sample || sample.how.kind === 'exact' || sample.result.rows < 2) return [];
   const ranked = uniqueSets(catalogue, table, sample.result)
     .filter((columns) => uniquenessOf(evidence, table.id, columns).kind === 'unique')
-    .map((columns) => ({ columns, score: scoreOf(keyFeaturesOf(catalogue, table, columns, sample.result)) }))
+    .map((columns) => ({ columns, score: scoreOf(keyFeaturesOf(catalogue, table, columns, { sample: sample.result })) }))
     .filter(({ score }) => score > leastAsked)
     .sort((a, b) => b.score - a.score);
   const [best] = ranked;
@@ -100,7 +100,7 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
       const verified = isVerified(evidence, table.id, unique, sample.result.uniques);
       if (known.kind !== 'unique' || (unique.length > 1 && sample.how.kind === 'sample' && !verified)) return [];
       const columns = withSplit(table, unique);
-      const features = keyFeaturesOf(catalogue, table, unique, sample.result);
+      const features = keyFeaturesOf(catalogue, table, unique, { sample: sample.result });
       return columns === null
         ? []
         : [

@@ -74,8 +74,7 @@ export const mandatoryWords: Readonly<Record<MandatoryFeatureName, string>> = {
 
 /** Null where nothing was measured, or where it is empty at times. */
 export function mandatoryFeatures(
-  catalogue: Catalogue,
-  evidence: Evidence,
+  { catalogue, evidence }: { readonly catalogue: Catalogue; readonly evidence: Evidence },
   table: Table,
   column: Column,
   more: MoreKnown,

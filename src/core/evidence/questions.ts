@@ -21,17 +21,17 @@ export interface Asking {
   readonly round: number;
 }
 
+export interface Wanted {
+  readonly depth: Depth;
+  readonly scope?: ReadonlySet<TableId> | null;
+  readonly from?: number;
+}
+
 /**
  * `scope` limits the questions to findings about these tables; null asks about all. `from` is the round of the questions before: those
  * before it have nothing left to ask, since only what they themselves asked would make them ask more.
  */
-export function nextRequests(
-  catalogue: Catalogue,
-  evidence: Evidence,
-  depth: Depth,
-  scope: ReadonlySet<TableId> | null = null,
-  from = 0,
-): Asking {
+export function nextRequests(catalogue: Catalogue, evidence: Evidence, { depth, scope = null, from = 0 }: Wanted): Asking {
   if (depth === 'catalogue') return { requests: [], round: rounds.length };
   const tables = baseTables(catalogue).filter((table) => scope === null || scope.has(table.id));
   for (const [i, round] of rounds.entries()) {

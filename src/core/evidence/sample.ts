@@ -109,7 +109,7 @@ function summariseColumn(column: Column, rows: readonly SampleRow[], at: number)
   });
   const values = [...byValue.keys()];
   return {
-    summary: joined(describe(column, values, counts, nulls, rows.length, comparable), {
+    summary: joined(describe(column, { values, counts, nulls, rows: rows.length, comparable }), {
       rising: rising(column, rows, at),
       ...(column.family === 'integer' && values.length >= fewestForTenths && { tenths: tenthsOf(values) }),
     }),
@@ -117,14 +117,16 @@ function summariseColumn(column: Column, rows: readonly SampleRow[], at: number)
   };
 }
 
-function describe(
-  column: Column,
-  values: readonly string[],
-  counts: readonly number[],
-  nulls: number,
-  rows: number,
-  comparable: boolean,
-): Omit<SampledColumn, 'rising'> {
+interface Distinct {
+  readonly values: readonly string[];
+  /** Of each value, how often it was seen. */
+  readonly counts: readonly number[];
+  readonly nulls: number;
+  readonly rows: number;
+  readonly comparable: boolean;
+}
+
+function describe(column: Column, { values, counts, nulls, rows, comparable }: Distinct): Omit<SampledColumn, 'rising'> {
   const isText = column.family === 'text';
   const forms: Partial<Record<Form, number>> = {};
   const folds = new Set<string>();

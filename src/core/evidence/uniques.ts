@@ -78,7 +78,8 @@ export function uniqueCandidates(catalogue: Catalogue, table: Table, evidence: E
     .map((columns) => ({
       columns,
       features: {
-        ...keyFeaturesOf(catalogue, table, columns, sample.result, {
+        ...keyFeaturesOf(catalogue, table, columns, {
+          sample: sample.result,
           roles,
           expectedElsewhere: expectedElsewhere(shapes.elsewhere(table, columns)),
         }),

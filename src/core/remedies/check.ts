@@ -37,7 +37,13 @@ export const checkRemedy: Remedy<CheckProposal> = {
 };
 
 export function addCheck(claim: Claim, rows: AddCheck['rows'], table: Table, naming: Naming): AddCheck {
-  return { kind: 'addCheck', table: table.id, name: give(naming, 'check', table, columnsOfClaim(claim)), claim, rows };
+  return {
+    kind: 'addCheck',
+    table: table.id,
+    name: give(naming, table, { kind: 'check', columns: columnsOfClaim(claim) }),
+    claim,
+    rows,
+  };
 }
 
 function repairsOf({ claim }: CheckProposal, { table, chosen, naming }: Making): readonly SetAside[] | Refusal {

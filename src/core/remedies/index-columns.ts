@@ -15,5 +15,5 @@ export const indexRemedy: Remedy<IndexProposal> = {
 };
 
 export function createIndex(table: Table, columns: readonly string[], naming: Naming): CreateIndex {
-  return { kind: 'createIndex', table: table.id, columns, name: give(naming, 'index', table, columns), unique: false };
+  return { kind: 'createIndex', table: table.id, columns, name: give(naming, table, { kind: 'index', columns }), unique: false };
 }

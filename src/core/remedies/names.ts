@@ -19,9 +19,16 @@ export function startNaming(catalogue: Catalogue, style: HouseStyle, label: stri
   return { catalogue, style, taken: new Map(), label, sideTables: new Map() };
 }
 
-export function give(naming: Naming, kind: NamedKind, table: Table, columns: readonly string[], parent?: string): string {
+export interface Made {
+  readonly kind: NamedKind;
+  readonly columns: readonly string[];
+  /** Of a reference, the table that it leads to. */
+  readonly parent?: string;
+}
+
+export function give(naming: Naming, table: Table, made: Made): string {
   const taken = takenIn(naming, table.schema);
-  const name = freeName(naming.style, { kind, table: table.name, columns, ...(parent !== undefined && { parent }) }, taken);
+  const name = freeName(naming.style, { ...made, table: table.name }, taken);
   taken.add(name);
   return name;
 }

@@ -33,7 +33,7 @@ export const promoteRemedy: Remedy<PromoteProposal> = {
 type OfColumns = Pick<UniqueProposal, 'columns'>;
 
 export function addUnique(table: Table, columns: readonly string[], naming: Naming): AddUnique {
-  return { kind: 'addUnique', table: table.id, columns, name: give(naming, 'unique', table, columns), index: null };
+  return { kind: 'addUnique', table: table.id, columns, name: give(naming, table, { kind: 'unique', columns }), index: null };
 }
 
 export function isUnique({ columns }: OfColumns, { table }: Pick<Ground, 'table'>): boolean {

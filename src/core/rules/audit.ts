@@ -111,9 +111,16 @@ export function tableOf(object: FoundObject): TableId {
   return tableId(object.schema, object.table);
 }
 
+/** A finding is of a rule that this version has not. */
+export class UnknownRule extends Error {
+  constructor(id: string) {
+    super(`No rule ${id}: the survey was made by another version of Pawl. Survey again.`);
+  }
+}
+
 function getRule(id: string): Rule {
   const rule = rules.find((r) => r.id === id);
-  if (!rule) throw new Error(`No rule ${id}: the survey was made by another version of Pawl. Survey again.`);
+  if (!rule) throw new UnknownRule(id);
   return rule;
 }
 

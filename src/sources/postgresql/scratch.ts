@@ -53,7 +53,7 @@ export async function makeScratch(
     const { leftOut, sampled } =
       bytes > mostBytes
         ? await copySome(source, details, unreadable, { mostBytes, also, signal })
-        : { leftOut: await copy(source, details, unreadable, [], signal), sampled: null };
+        : { leftOut: await copy(source, details, { unreadable, signal }), sampled: null };
     const closed = unreadable.map(({ name: relation, isSequence, isHidden }) => {
       if (isHidden) return `${relation}: row security hides rows of it from this login`;
       return `${isSequence ? `how far the sequence ${relation} is` : relation}: this login may not read it`;
@@ -202,6 +202,7 @@ async function copySome(
   unreadable: readonly Unreadable[],
   options: SampleOptions,
 ): Promise<{ readonly leftOut: readonly string[]; readonly sampled: Sampled }> {
+  const { signal } = options;
   const patience = { ...limits, statementMs: 600_000 };
   const reader = await openReading(source, patience);
   const writer = await openChanging(target, limits);
@@ -210,10 +211,10 @@ async function copySome(
       await reader.query('set local idle_in_transaction_session_timeout = 0');
       const { rows } = await reader.query<{ snapshot: string }>('select pg_catalog.pg_export_snapshot() as snapshot');
       const snapshot = `--snapshot=${rows[0]?.snapshot}`;
-      const before = await copy(source, target, unreadable, [snapshot, '--section=pre-data'], options.signal);
+      const before = await copy(source, target, { unreadable, signal, more: [snapshot, '--section=pre-data'] });
       const sampled = await copySample(reader, writer, options);
       await copySequences(reader, writer);
-      const after = await copy(source, target, unreadable, [snapshot, '--section=post-data'], options.signal);
+      const after = await copy(source, target, { unreadable, signal, more: [snapshot, '--section=post-data'] });
       return { leftOut: [...before, ...after], sampled };
     });
   } finally {
@@ -230,13 +231,18 @@ async function copySequences(reader: pg.Client, writer: pg.Client): Promise<void
     await writer.query(`select pg_catalog.setval(${relationText(schema, name)}::pg_catalog.regclass, $1::bigint)`, [last]);
 }
 
+interface Copied {
+  readonly unreadable: readonly Unreadable[];
+  readonly signal: AbortSignal | undefined;
+  /** Further arguments of the dump. */
+  readonly more?: readonly string[];
+}
+
 // pg_restore reads the archive itself: unlike psql it takes no commands from what a hostile server may have put into it.
 async function copy(
   source: ConnectionDetails,
   target: ConnectionDetails,
-  unreadable: readonly Unreadable[],
-  more: readonly string[],
-  signal: AbortSignal | undefined,
+  { unreadable, signal, more = [] }: Copied,
 ): Promise<readonly string[]> {
   const dump = start('pg_dump', source, [
     '--format=custom',

@@ -51,16 +51,15 @@ function statementOf(operation: Operation, { engine, mode }: Plan): string {
   return statementsOf(engineNamed(engine).dialect, operation, mode).join(';\n');
 }
 
-/** Takes every step that is not in force already. `known`: the catalogue, when it was just read. Throws SourceError at the first that fails, after telling of it. */
+/** Takes every step that is not in force already. `current`: the catalogue, when it was just read. Throws SourceError at the first that fails, after telling of it. */
 export async function carryOutPlan(
   session: Session,
   plan: Plan,
   direction: Direction,
-  listener: StepListener = {},
-  known: Catalogue | null = null,
+  { current = null, ...listener }: StepListener & { readonly current?: Catalogue | null } = {},
 ): Promise<void> {
   const operations = operationsOf(plan, direction);
-  const toStart = checksToStart(plan, direction, known ?? (await session.readCatalogue()));
+  const toStart = checksToStart(plan, direction, current ?? (await session.readCatalogue()));
   const work: readonly (() => Promise<Outcome>)[] = [
     () => checkAll(session, plan, toStart, 'Nothing was changed'),
     ...operations.map((operation) => () => perform(session, operation, plan)),
@@ -108,48 +107,66 @@ export interface WhatHeld {
  * left does not hold together. For copies only.
  */
 export async function carryOutWhatHolds(session: Session, plan: Plan, listener: StepListener = {}): Promise<WhatHeld> {
-  const catalogue = await session.readCatalogue();
-  const failed: FailedRemedy[] = [];
-  const out = new Set<FindingId>();
-  const taken: Step[] = [];
-  let left = plan;
+  return new PastFailures(session, plan, listener, await session.readCatalogue()).carryOut();
+}
 
-  await step(1, () => checkAll(session, plan, checksOfRights(operationsOf(plan, 'forward')), 'Nothing was changed'));
-  await fail(await againstTheStart());
-  for (const [i, { operation, finding }] of plan.steps.entries()) {
-    const at = i + 2;
-    await listener.started?.(at);
-    if (out.has(finding)) {
-      await listener.ended?.(at, { words: 'left out', changed: false, locks: [] });
-      continue;
-    }
-    try {
-      const outcome = await perform(session, operation, plan);
-      taken.push({ finding, operation });
-      await listener.ended?.(at, outcome);
-    } catch (error) {
-      if (!(error instanceof SourceError) || error.reason === 'cancelled' || error.reason === 'lost') throw error;
-      await listener.failed?.(at, error, finding);
-      const against = await countAgainst(operation);
-      const statement = statementOf(operation, plan);
-      const says = inFull(error.message, against);
-      await fail([{ finding, tried: true, step: operationInWords(operation), statement, says, rows: against?.count ?? null }]);
-    }
+class PastFailures {
+  private readonly failed: FailedRemedy[] = [];
+  private readonly out = new Set<FindingId>();
+  private readonly taken: Step[] = [];
+  private left: Plan;
+
+  constructor(
+    private readonly session: Session,
+    private readonly plan: Plan,
+    private readonly listener: StepListener,
+    private readonly catalogue: Catalogue,
+  ) {
+    this.left = plan;
   }
-  await step(plan.steps.length + 2, () => checkAll(session, plan, checksToEnd(left, 'forward'), 'The steps are done'));
-  return { plan: left, failed };
 
-  async function step(at: number, take: () => Promise<Outcome>): Promise<void> {
-    await listener.started?.(at);
+  async carryOut(): Promise<WhatHeld> {
+    const { session, plan } = this;
+    const rights = checksOfRights(operationsOf(plan, 'forward'));
+    await this.step(1, () => checkAll(session, plan, rights, 'Nothing was changed'));
+    await this.fail(await this.againstTheStart());
+    for (const [i, step] of plan.steps.entries()) await this.take(i + 2, step);
+    const end = checksToEnd(this.left, 'forward');
+    await this.step(plan.steps.length + 2, () => checkAll(session, plan, end, 'The steps are done'));
+    return { plan: this.left, failed: this.failed };
+  }
+
+  private async step(at: number, take: () => Promise<Outcome>): Promise<void> {
+    await this.listener.started?.(at);
     try {
-      await listener.ended?.(at, await take());
+      await this.listener.ended?.(at, await take());
     } catch (error) {
-      await listener.failed?.(at, error, null);
+      await this.listener.failed?.(at, error, null);
       throw error;
     }
   }
 
-  async function againstTheStart(): Promise<readonly FailedRemedy[]> {
+  private async take(at: number, { operation, finding }: Step): Promise<void> {
+    const { session, plan, listener } = this;
+    await listener.started?.(at);
+    if (this.out.has(finding)) return listener.ended?.(at, { words: 'left out', changed: false, locks: [] });
+    try {
+      const outcome = await perform(session, operation, plan);
+      this.taken.push({ finding, operation });
+      await listener.ended?.(at, outcome);
+    } catch (error) {
+      if (!(error instanceof SourceError) || error.reason === 'cancelled' || error.reason === 'lost') throw error;
+      await listener.failed?.(at, error, finding);
+      const against = await this.countAgainst(operation);
+      const statement = statementOf(operation, plan);
+      const says = inFull(error.message, against);
+      const step = operationInWords(operation);
+      await this.fail([{ finding, tried: true, step, statement, says, rows: against?.count ?? null }]);
+    }
+  }
+
+  private async againstTheStart(): Promise<readonly FailedRemedy[]> {
+    const { session, plan, catalogue } = this;
     const found = new Map<FindingId, FailedRemedy>();
     for (const check of checksToStart(plan, 'forward', catalogue).filter(({ kind }) => kind !== 'notAllowed')) {
       const count = await countOf(session, check, plan);
@@ -161,33 +178,34 @@ export async function carryOutWhatHolds(session: Session, plan: Plan, listener: 
     return [...found.values()];
   }
 
-  async function fail(remedies: readonly FailedRemedy[]): Promise<void> {
+  private async fail(remedies: readonly FailedRemedy[]): Promise<void> {
     if (remedies.length === 0) return;
-    const { plan: next, resting } = leaveOut(left, new Set(remedies.map(({ finding }) => finding)), catalogue);
+    const lost = new Set(remedies.map(({ finding }) => finding));
+    const { plan: next, resting } = leaveOut(this.left, lost, this.catalogue);
     const idle = resting.map(({ finding, message }): FailedRemedy => {
       const says = `It rests on what failed: ${message}`;
       return { finding, tried: false, step: remedies[0]?.step ?? '', statement: '', says, rows: null };
     });
-    failed.push(...remedies, ...idle);
-    for (const { finding } of [...remedies, ...idle]) out.add(finding);
-    left = next;
-    await undo();
+    this.failed.push(...remedies, ...idle);
+    for (const { finding } of [...remedies, ...idle]) this.out.add(finding);
+    this.left = next;
+    await this.undo();
   }
 
   // Half a remedy would stand in the way of others, and of the way back.
-  async function undo(): Promise<void> {
-    for (let at = taken.length - 1; at >= 0; at--) {
-      const { finding, operation } = taken[at] as Step;
-      if (!out.has(finding)) continue;
-      taken.splice(at, 1);
-      for (const inverse of inverseOf(operation)) await perform(session, inverse, plan);
+  private async undo(): Promise<void> {
+    for (let at = this.taken.length - 1; at >= 0; at--) {
+      const { finding, operation } = this.taken[at] as Step;
+      if (!this.out.has(finding)) continue;
+      this.taken.splice(at, 1);
+      for (const inverse of inverseOf(operation)) await perform(this.session, inverse, this.plan);
     }
   }
 
-  async function countAgainst(operation: Operation): Promise<{ readonly check: Check; readonly count: number } | null> {
+  private async countAgainst(operation: Operation): Promise<{ readonly check: Check; readonly count: number } | null> {
     for (const check of checksFor(operation)) {
       // What the server refused may be refused to a check as well.
-      const count = await countOf(session, check, plan).catch(() => 0);
+      const count = await countOf(this.session, check, this.plan).catch(() => 0);
       if (count > 0) return { check, count };
     }
     return null;

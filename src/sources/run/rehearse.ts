@@ -7,7 +7,7 @@ import type { FailedRemedy, Rehearsal, RehearsalLine, RehearsalPart, RehearsalPa
 import { rehearsalParts } from '../../core/plan/rehearsal';
 import type { Direction } from '../../core/plan/direction';
 import { carryOutPlan, carryOutWhatHolds, type PlannedStep, plannedSteps, type StepListener } from './carryOut';
-import { differences, type Scratch, type ScratchOptions } from './scratch';
+import { differences, type Fingerprint, type Scratch, type ScratchOptions } from './scratch';
 import { provePlan } from './prove';
 import type { Session } from './session';
 import { proofsInWords } from '../../core/operations/proof';
@@ -23,29 +23,61 @@ export interface RehearseOptions extends ScratchOptions {
 }
 
 /** Throws SourceError when no copy can be made, LeftBehind when it could not be removed; what fails on the copy is in the answer. */
-export async function rehearse(
-  asPlanned: Plan,
-  make: (options: ScratchOptions) => Promise<Scratch>,
-  options: RehearseOptions,
-): Promise<Rehearsal> {
-  let plan = asPlanned;
-  const parts: RehearsalPart[] = [];
-  const goesOn = new Set<RehearsalPartName>();
-  let failed: readonly FailedRemedy[] = [];
+export async function rehearse(plan: Plan, make: Make, options: RehearseOptions): Promise<Rehearsal> {
+  return new Rehearsing(plan, options).carryOut(make);
+}
+
+type Make = (options: ScratchOptions) => Promise<Scratch>;
+
+class Rehearsing {
+  private readonly parts: RehearsalPart[] = [];
+  private readonly goesOn = new Set<RehearsalPartName>();
+  private failed: readonly FailedRemedy[] = [];
   /** All that went through: what is proven, tried again and taken back. */
-  let held = asPlanned;
-  const part = async (name: RehearsalPartName, work: (lines: Lines) => Promise<Said>): Promise<boolean> => {
-    // What failed for itself and was left out does not keep the rest from being tried.
-    if (parts.some((earlier) => earlier.state === 'failed' && !goesOn.has(earlier.name))) {
-      parts.push({ name, state: 'left out', ms: 0, says: 'Something before it failed.', lines: [] });
-      return false;
+  private held: Plan;
+
+  constructor(
+    private plan: Plan,
+    private readonly options: RehearseOptions,
+  ) {
+    this.held = plan;
+  }
+
+  async carryOut(make: Make): Promise<Rehearsal> {
+    const scratch = await this.makeCopy(make);
+    let session: Session | null = null;
+    try {
+      this.plan = this.held = ownedBy(this.plan, scratch.owner);
+      const before = await scratch.fingerprint();
+      session = await scratch.open();
+      const open = session;
+      await this.part('forward', (add) => this.forward(open, add));
+      await this.part('proofs', (add) => this.proofs(open, add));
+      await this.part('again', (add) => this.steps(open, { direction: 'forward', nothingToDo: true }, add));
+      await this.part('back', (add) => this.steps(open, { direction: 'back', nothingToDo: false }, add));
+      await this.part('compare', async (add) => compared(before, await scratch.fingerprint(), add));
+    } finally {
+      await session?.close().catch(() => undefined);
+      await scratch.remove().catch(async (cause: unknown) => {
+        await this.options.onLeftBehind?.();
+        if (!this.options.onLeftBehind) throw cause;
+      });
     }
-    const at = parts.length;
+    return reportOf(this.parts, this.failed);
+  }
+
+  private async part(name: RehearsalPartName, work: (lines: Lines) => Promise<Said>): Promise<void> {
+    // What failed for itself and was left out does not keep the rest from being tried.
+    if (this.parts.some((earlier) => earlier.state === 'failed' && !this.goesOn.has(earlier.name))) {
+      this.parts.push({ name, state: 'left out', ms: 0, says: 'Something before it failed.', lines: [] });
+      return;
+    }
+    const at = this.parts.length;
     const started = Date.now();
     const lines: RehearsalLine[] = [];
     const keep = async (state: RehearsalPart['state'], says: string): Promise<void> => {
-      parts[at] = { name, state, ms: Date.now() - started, says, lines: [...lines] };
-      await options.onProgress?.(reportOf(parts, failed));
+      this.parts[at] = { name, state, ms: Date.now() - started, says, lines: [...lines] };
+      await this.tell();
     };
     await keep('running', '');
     let told = 0;
@@ -58,67 +90,43 @@ export async function rehearse(
     };
     try {
       const { ok, says, goes = false } = await work(add);
-      if (!ok && goes) goesOn.add(name);
+      if (!ok && goes) this.goesOn.add(name);
       await keep(ok ? 'held' : 'failed', says);
-      return ok;
     } catch (error) {
-      refuseWhenStopped();
+      this.refuseWhenStopped();
       await keep('failed', error instanceof Error ? error.message : 'unknown error');
-      return false;
     }
-  };
-
-  const scratch = await makeCopy();
-  let session: Session | null = null;
-  try {
-    plan = held = ownedBy(asPlanned, scratch.owner);
-    const before = await scratch.fingerprint();
-    session = await scratch.open();
-    const open = session;
-    await part('forward', (add) => forward(open, add));
-    await part('proofs', (add) => proofs(open, add));
-    await part('again', (add) => steps(open, 'forward', add, true));
-    await part('back', (add) => steps(open, 'back', add));
-    await part('compare', async (add) => {
-      const found = differences(before, await scratch.fingerprint());
-      for (const difference of found.slice(0, 200))
-        await add({ title: difference, outcome: '', ok: false, ms: 0, locks: [], statement: '' });
-      return found.length === 0
-        ? { ok: true, says: `Structure and rows of ${before.rows.size.toLocaleString('en-GB')} tables are as they were.` }
-        : { ok: false, says: `${found.length.toLocaleString('en-GB')} differences are left after going back.` };
-    });
-  } finally {
-    await session?.close().catch(() => undefined);
-    await scratch.remove().catch(async (cause: unknown) => {
-      await options.onLeftBehind?.();
-      if (!options.onLeftBehind) throw cause;
-    });
   }
-  return reportOf(parts, failed);
 
-  async function makeCopy() {
+  private async tell(): Promise<void> {
+    await this.options.onProgress?.(reportOf(this.parts, this.failed));
+  }
+
+  private async makeCopy(make: Make): Promise<Scratch> {
     const started = Date.now();
-    parts.push({ name: 'copy', state: 'running', ms: 0, says: '', lines: [] });
-    await options.onProgress?.(reportOf(parts, failed));
-    const made = await make({ ...options, also: referencesOf(plan) });
-    parts[0] = {
+    this.parts.push({ name: 'copy', state: 'running', ms: 0, says: '', lines: [] });
+    await this.tell();
+    const made = await make({ ...this.options, also: referencesOf(this.plan) });
+    this.parts[0] = {
       name: 'copy',
       state: 'held',
       ms: Date.now() - started,
       says: `${copiedInWords(made)}${made.leftOut.length > 0 ? ', but for what is listed' : ''}.`,
       lines: made.leftOut.map((text) => ({ title: text, outcome: 'left out', ok: false, ms: 0, locks: [], statement: '' })),
     };
-    await options.onProgress?.(reportOf(parts, failed));
+    await this.tell();
     return made;
   }
 
-  function refuseWhenStopped(): void {
-    if (options.signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
+  private refuseWhenStopped(): void {
+    if (this.options.signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
   }
 
-  async function forward(open: Session, add: Lines): Promise<Said> {
-    const told = telling(plannedSteps(plan, 'forward'), add);
-    ({ failed, plan: held } = await carryOutWhatHolds(open, plan, told.listener));
+  private async forward(open: Session, add: Lines): Promise<Said> {
+    const { plan } = this;
+    const told = this.telling(plannedSteps(plan, 'forward'), add);
+    ({ failed: this.failed, plan: this.held } = await carryOutWhatHolds(open, plan, told.listener));
+    const { failed } = this;
     if (failed.length === 0) return { ok: true, says: `${told.changed()} of ${plan.steps.length} steps changed something.` };
     const remedies = new Set(plan.steps.map(({ finding }) => finding)).size;
     const tried = failed.filter((one) => one.tried).length;
@@ -130,17 +138,17 @@ export async function rehearse(
     return { ok: false, goes: true, says: `${tried} of ${counted(remedies, 'remedy')} failed${others}. The rest went on.` };
   }
 
-  async function steps(open: Session, direction: Direction, add: Lines, nothingToDo = false): Promise<Said> {
-    const planned = plannedSteps(held, direction);
-    const { listener, changed } = telling(planned, add, nothingToDo);
-    await carryOutPlan(open, held, direction, listener);
+  private async steps(open: Session, { direction, nothingToDo }: Way, add: Lines): Promise<Said> {
+    const planned = plannedSteps(this.held, direction);
+    const { listener, changed } = this.telling(planned, add, nothingToDo);
+    await carryOutPlan(open, this.held, direction, listener);
     if (!nothingToDo) return { ok: true, says: `${changed()} of ${planned.length - 2} steps changed something.` };
     return changed() === 0
       ? { ok: true, says: 'A second run changes nothing.' }
       : { ok: false, says: `A second run changes something in ${changed()} steps.` };
   }
 
-  function telling(planned: readonly PlannedStep[], add: Lines, nothingToDo = false) {
+  private telling(planned: readonly PlannedStep[], add: Lines, nothingToDo = false) {
     let started = 0;
     let changed = 0;
     const line = (step: number, outcome: string, ok: boolean, locks: readonly string[]): RehearsalLine => {
@@ -149,7 +157,7 @@ export async function rehearse(
     };
     const listener: StepListener = {
       started: () => {
-        refuseWhenStopped();
+        this.refuseWhenStopped();
         started = Date.now();
       },
       ended: (step, outcome) => {
@@ -161,17 +169,32 @@ export async function rehearse(
     return { listener, changed: () => changed };
   }
 
-  async function proofs(open: Session, add: Lines): Promise<Said> {
+  private async proofs(open: Session, add: Lines): Promise<Said> {
     const count = { refused: 0, acted: 0, accepted: 0, 'not provable': 0 };
-    for await (const { finding, title, statement, outcome, answer } of provePlan(open, held)) {
+    for await (const { finding, title, statement, outcome, answer } of provePlan(open, this.held)) {
       count[outcome]++;
-      if (outcome === 'accepted' && !failed.some((one) => one.finding === finding))
-        failed = [...failed, { finding, step: title, statement, says: answer, rows: null, tried: true }];
+      if (outcome === 'accepted' && !this.failed.some((one) => one.finding === finding))
+        this.failed = [...this.failed, { finding, step: title, statement, says: answer, rows: null, tried: true }];
       await add({ title, statement, outcome: `${outcome}: ${answer}`, ok: outcome !== 'accepted', ms: 0, locks: [] });
     }
     const { refused, acted, accepted, 'not provable': untried } = count;
     return { ok: accepted === 0, goes: true, says: proofsInWords({ refused, acted, accepted, untried }) };
   }
+}
+
+interface Way {
+  readonly direction: Direction;
+  /** True of what was done already: it must not do anything again. */
+  readonly nothingToDo: boolean;
+}
+
+async function compared(before: Fingerprint, after: Fingerprint, add: Lines): Promise<Said> {
+  const found = differences(before, after);
+  for (const difference of found.slice(0, 200))
+    await add({ title: difference, outcome: '', ok: false, ms: 0, locks: [], statement: '' });
+  return found.length === 0
+    ? { ok: true, says: `Structure and rows of ${before.rows.size.toLocaleString('en-GB')} tables are as they were.` }
+    : { ok: false, says: `${found.length.toLocaleString('en-GB')} differences are left after going back.` };
 }
 
 // What the plan will tie is as good as declared: parents come along for it too.

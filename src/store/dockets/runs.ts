@@ -105,8 +105,7 @@ export async function finishStep(
   db: Db,
   run: number,
   position: number,
-  state: 'done' | 'failed',
-  outcome: string,
+  { state, outcome }: { readonly state: 'done' | 'failed'; readonly outcome: string },
 ): Promise<void> {
   await db.query('update run_steps set state = $3, outcome = $4, finished_at = now() where run_id = $1 and position = $2', [
     run,

@@ -6,17 +6,17 @@ import type { SurveyedTable } from '../../core/survey/boards';
 import type { SurveyDocument } from '../../core/survey/document';
 import { type Db, findRow, rowsOf } from '../db';
 
+export interface Surveyed {
+  readonly catalogue: Catalogue;
+  readonly evidence: Evidence;
+  readonly unmeasured: SurveyDocument['notMeasured'];
+  readonly scope: ReadonlySet<TableId> | null;
+}
+
 /** Keeps the tables as a survey saw them. Those outside its scope keep their row counts. */
-export async function keepTables(
-  db: Db,
-  source: number,
-  catalogue: Catalogue,
-  evidence: Evidence,
-  notMeasured: SurveyDocument['notMeasured'],
-  scope: ReadonlySet<TableId> | null,
-): Promise<void> {
+export async function keepTables(db: Db, source: number, { catalogue, evidence, unmeasured, scope }: Surveyed): Promise<void> {
   const tables = baseTables(catalogue);
-  const reasons = new Map(notMeasured.map((t) => [tableId(t.schema, t.table), t.reason]));
+  const reasons = new Map(unmeasured.map((t) => [tableId(t.schema, t.table), t.reason]));
   await db.query('delete from surveyed_tables where source_id = $1 and table_id <> all($2)', [source, tables.map((t) => t.id)]);
   await db.query(
     `insert into surveyed_tables (source_id, table_id, schema_name, table_name, row_count, bytes, column_names, not_measured)

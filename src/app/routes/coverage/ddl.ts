@@ -4,10 +4,8 @@ import type { Ddl } from '~/core/engines/questions';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/ddl';
 
-export type ReadDdl = Answered<Ddl>;
-
 /** How a constraint or index is dropped and made again, as the source has it now. */
-export function loader({ params, request, context }: Route.LoaderArgs): Promise<ReadDdl> {
+export function loader({ params, request, context }: Route.LoaderArgs): Promise<Answered<Ddl>> {
   return entering({ params, context }, 'seeFindings', async (room) => {
     const name = new URL(request.url).searchParams.get('name') ?? '';
     return whileReading<Ddl>(room, 'seeFindings', request.signal, async (reader) => {

@@ -6,7 +6,7 @@ import { Link, NavLink, Outlet, useFetcher, useNavigate } from 'react-router';
 import { enter } from '~/app/server/door.server';
 
 import { shortCount } from '~/app/ui/format';
-import { JumpBox } from '~/app/ui/JumpBox';
+import { JumpBox } from './JumpBox';
 import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { ProblemPage } from '~/app/ui/ProblemPage';

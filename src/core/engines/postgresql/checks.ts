@@ -8,98 +8,88 @@ import { shorten } from './names';
 import { countUnfilled } from './operations/repairs';
 
 export function writeCheck(check: Check): string {
-  switch (check.kind) {
-    case 'nulls':
-      return lines(
-        'select count(*)',
-        `from ${quoteTable(check.table)}`,
-        `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
-      );
-    case 'repeats':
-      return lines(
-        'select count(*)',
-        'from (',
-        '  select 1',
-        `  from ${rowsOf(check.table, check.only === true)}`,
-        `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
-        `  group by ${quoteList(check.columns)}`,
-        '  having count(*) > 1',
-        ') as repeated',
-      );
-    case 'orphans':
-      return lines(
-        'select count(*)',
-        `from ${childRows(check.table, check.reference)} as child`,
-        `where ${orphanCondition(check.reference, check.values)}`,
-      );
-    case 'breaking':
-      return lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${brokenCondition(check.claim)}`);
-    case 'breakingDeclared':
-      return countBroken(check.table, check.name);
-    case 'unfilled':
-      return countUnfilled(check.repair);
-    case 'rowMissing':
-      return unless(
-        `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
-      );
-    case 'notAllowed':
-      return notAllowed(check);
-    case 'keyMissing':
-      return unless(primaryKey(check.table, check.columns));
-    case 'keyIndexMissing':
-      return unless(
-        `select 1 ${index(check.table, check.name)} and indisvalid`,
-        `  and not exists (${primaryKey(check.table, check.columns)})`,
-      );
-    case 'constraintMissing':
-      return unless(`${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''}`);
-    case 'constraintValidated':
-      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`;
-    case 'constraintPresent':
-      return `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`;
-    case 'indexMissing':
-      return unless(`select 1 ${index(check.table, check.name)} and indisvalid`);
-    case 'indexPresent':
-      return `select count(*) ${index(check.table, check.name)}`;
-    case 'indexBroken':
-      return `select count(*) ${index(check.table, check.name)} and not indisvalid`;
-    case 'nullable':
-      // From PostgreSQL 18 on it may hold for new rows only.
-      return lines(
-        'select count(*)',
-        'from pg_catalog.pg_attribute',
-        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and (not attnotnull or exists (`,
-        "  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated",
-        '))',
-      );
-    case 'notNullable':
-      return lines(
-        'select count(*)',
-        'from pg_catalog.pg_attribute',
-        `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and attnotnull`,
-      );
-    case 'tableMissing':
-      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is null`;
-    case 'tablePresent':
-      return `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is not null`;
-    case 'columnMissing':
-      return unless(`select 1 ${column(check.table, check.column)}`);
-    case 'identityMissing':
-      return unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`);
-    case 'columnTaken':
-      return lines(
-        `select count(*) ${column(check.table, check.column)}`,
-        '  and not exists (',
-        '    select 1',
-        '    from pg_catalog.pg_depend join pg_catalog.pg_class as sequence on sequence.oid = objid',
-        "    where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'",
-        `      and sequence.relname = ${literal(numberingSequence(check.table, check.column))}`,
-        '  )',
-      );
-    case 'columnPresent':
-      return `select count(*) ${column(check.table, check.column)}`;
-  }
+  const write = written[check.kind] as (check: Check) => string;
+  return write(check);
 }
+
+const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { readonly kind: Kind }>) => string } = {
+  nulls: (check) =>
+    lines(
+      'select count(*)',
+      `from ${quoteTable(check.table)}`,
+      `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
+    ),
+  repeats: (check) =>
+    lines(
+      'select count(*)',
+      'from (',
+      '  select 1',
+      `  from ${rowsOf(check.table, check.only === true)}`,
+      `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
+      `  group by ${quoteList(check.columns)}`,
+      '  having count(*) > 1',
+      ') as repeated',
+    ),
+  orphans: (check) =>
+    lines(
+      'select count(*)',
+      `from ${childRows(check.table, check.reference)} as child`,
+      `where ${orphanCondition(check.reference, check.values)}`,
+    ),
+  breaking: (check) => lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${brokenCondition(check.claim)}`),
+  breakingDeclared: (check) => countBroken(check.table, check.name),
+  unfilled: (check) => countUnfilled(check.repair),
+  rowMissing: (check) =>
+    unless(
+      `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
+    ),
+  notAllowed: (check) => notAllowed(check),
+  keyMissing: (check) => unless(primaryKey(check.table, check.columns)),
+  keyIndexMissing: (check) =>
+    unless(
+      `select 1 ${index(check.table, check.name)} and indisvalid`,
+      `  and not exists (${primaryKey(check.table, check.columns)})`,
+    ),
+  constraintMissing: (check) => unless(`${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''}`),
+  constraintValidated: (check) =>
+    `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`,
+  constraintPresent: (check) => `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`,
+  indexMissing: (check) => unless(`select 1 ${index(check.table, check.name)} and indisvalid`),
+  indexPresent: (check) => `select count(*) ${index(check.table, check.name)}`,
+  indexBroken: (check) => `select count(*) ${index(check.table, check.name)} and not indisvalid`,
+  // From PostgreSQL 18 on it may hold for new rows only.
+  nullable: (check) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_attribute',
+      `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and (not attnotnull or exists (`,
+      "  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated",
+      '))',
+    ),
+  notNullable: (check) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_attribute',
+      `where attrelid = ${regclass(check.table)} and attname = ${literal(check.column)} and attnotnull`,
+    ),
+  tableMissing: (check) =>
+    `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is null`,
+  tablePresent: (check) =>
+    `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is not null`,
+  columnMissing: (check) => unless(`select 1 ${column(check.table, check.column)}`),
+  identityMissing: (check) => unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`),
+  columnTaken: (check) =>
+    lines(
+      `select count(*) ${column(check.table, check.column)}`,
+      '  and not exists (',
+      '    select 1',
+      '    from pg_catalog.pg_depend join pg_catalog.pg_class as sequence on sequence.oid = objid',
+      "    where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'",
+      `      and sequence.relname = ${literal(numberingSequence(check.table, check.column))}`,
+      '  )',
+    ),
+  columnPresent: (check) => `select count(*) ${column(check.table, check.column)}`,
+};
 
 /** What numbers new rows while those that are there are numbered, a few blocks at a time. */
 export function numberingSequence(table: TableId, column: string): string {

@@ -1,5 +1,6 @@
 // Turning names and values into SQL text that means exactly them.
 
+import { DialectError } from '../DialectError';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import { unseen, visible } from '../../naming/visible';
 
@@ -16,7 +17,7 @@ export function quote(identifier: string): string {
 /** As the server's functions read a name out of a text, `to_regclass` and the like: they know no escapes. */
 function quoteAsText(identifier: string): string {
   if (identifier === '' || identifier.includes('\0'))
-    throw new Error('An identifier in PostgreSQL has at least one character and no zero byte.');
+    throw new DialectError('An identifier in PostgreSQL has at least one character and no zero byte.');
   return /^[a-z_][a-z0-9_]*$/.test(identifier) && !keyWords.has(identifier)
     ? identifier
     : `"${identifier.replaceAll('"', '""')}"`;

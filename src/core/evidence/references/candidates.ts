@@ -124,17 +124,22 @@ export function freeColumns(table: Table): readonly Column[] {
   );
 }
 
+export interface ColumnIn {
+  readonly table: Table;
+  readonly column: Column;
+}
+
 /** Whether a foreign key from the one to the other could be declared: by type, and by where their rows are kept. */
-export function canHold(catalogue: Catalogue, child: Table, column: Column, parent: Table, key: Column): boolean {
-  const kept = child.persistence === 'unlogged' || parent.persistence === 'permanent';
-  return kept && canRefer(catalogue, column, key);
+export function canHold(catalogue: Catalogue, child: ColumnIn, parent: ColumnIn): boolean {
+  const kept = child.table.persistence === 'unlogged' || parent.table.persistence === 'permanent';
+  return kept && canRefer(catalogue, child.column, parent.column);
 }
 
 function findCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
   const keys = parentKeys(catalogue, evidence);
   const index = indexOf(catalogue, evidence, keys);
   const found = baseTables(catalogue).flatMap((child) => [
-    ...freeColumns(child).flatMap((column) => candidatesOf(catalogue, evidence, index, child, column)),
+    ...freeColumns(child).flatMap((column) => candidatesOf({ catalogue, evidence, index }, child, column)),
     ...compositeCandidates(catalogue, child, index.composites),
   ]);
   return [...found, ...rootCandidates(catalogue, index, found)];
@@ -169,7 +174,7 @@ function rootCandidates(
     const name = `${candidate.child} ${column} ${root.table}`;
     const child = getTable(catalogue, candidate.child);
     const own = child.columns.find((one) => one.name === column);
-    if (!key || !own || known.has(name) || !canHold(catalogue, child, own, key.table, key.column)) return [];
+    if (!key || !own || known.has(name) || !canHold(catalogue, { table: child, column: own }, key)) return [];
     known.add(name);
     return [
       {
@@ -297,16 +302,15 @@ function declaredByName(
   return found;
 }
 
-function candidatesOf(
-  catalogue: Catalogue,
-  evidence: Evidence,
-  index: KeyIndex,
-  child: Table,
-  column: Column,
-): readonly ReferenceCandidate[] {
+interface Searched {
+  readonly catalogue: Catalogue;
+  readonly evidence: Evidence;
+  readonly index: KeyIndex;
+}
+
+function candidatesOf({ catalogue, evidence, index }: Searched, child: Table, column: Column): readonly ReferenceCandidate[] {
   const from = namedColumn(catalogue, child, column.name);
-  const holds = (key: IndexedKey): boolean =>
-    key.column.id !== column.id && canHold(catalogue, child, column, key.table, key.column);
+  const holds = (key: IndexedKey): boolean => key.column.id !== column.id && canHold(catalogue, { table: child, column }, key);
   const named = [...spokenOf(index, child, from)]
     .filter(holds)
     .flatMap((key) => {
@@ -445,7 +449,9 @@ function compositeCandidates(
     const own = key.columns.flatMap((name) => {
       const target = key.table.columns.find((c) => c.name === name);
       const column = byWords.get(vocabulary.columnWords(key.table, name).join(' '));
-      return column && target && canHold(catalogue, child, column, key.table, target) ? [column.name] : [];
+      return column && target && canHold(catalogue, { table: child, column }, { table: key.table, column: target })
+        ? [column.name]
+        : [];
     });
     if (own.length < key.columns.length || new Set(own).size < own.length) return [];
     if (foreignKeysOf(child).some((declared) => sameColumnSet(declared.columns, own))) return [];

@@ -56,12 +56,7 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
   const byRole = new Tally();
   const byParent = new Map<TableId, number>();
   const own = new Map<string, Map<TableId, number>>();
-  const makes = new Map<string, { columns: number; refer: number }>();
-  for (const { make } of told.values()) {
-    const known = makes.get(make);
-    if (known) known.columns++;
-    else makes.set(make, { columns: 1, refer: 0 });
-  }
+  const makes = makesOf(told);
   for (const { child, column, parent, belief } of lessons) {
     const name = `${child} ${column}`;
     const one = told.get(name);
@@ -107,6 +102,22 @@ export function learn(catalogue: Catalogue, lessons: readonly Lesson[]): Learned
     },
     children: (parent, child, column) => Math.max(0, (byParent.get(parent) ?? 0) - (ownOf(child, column).get(parent) ?? 0)),
   };
+}
+
+interface Make {
+  columns: number;
+  /** How many of them refer, as far as is believed. */
+  refer: number;
+}
+
+function makesOf(told: ReadonlyMap<string, Told>): Map<string, Make> {
+  const makes = new Map<string, Make>();
+  for (const { make } of told.values()) {
+    const known = makes.get(make);
+    if (known) known.columns++;
+    else makes.set(make, { columns: 1, refer: 0 });
+  }
+  return makes;
 }
 
 /** What is declared teaches most. */

@@ -26,7 +26,7 @@ export function probeQuestions(catalogue: Catalogue, tables: readonly Table[], e
     return freeColumns(table)
       .filter((column) => mayRefer(table, column, evidence))
       .flatMap((column): ProbeRequest[] => {
-        const fitting = snuggest(catalogue, table, column, parents, evidence);
+        const fitting = snuggest({ catalogue, evidence, parents }, table, column);
         return fitting.length === 0 ? [] : [probeRequestOf(table.id, column.name, fitting)];
       });
   });
@@ -116,13 +116,13 @@ function lengthOf({ longest }: Bounded): number {
   return longest ?? 0;
 }
 
-function snuggest(
-  catalogue: Catalogue,
-  table: Table,
-  column: Column,
-  parents: Parents,
-  evidence: Evidence,
-): readonly ProbedParent[] {
+interface Among {
+  readonly catalogue: Catalogue;
+  readonly evidence: Evidence;
+  readonly parents: Parents;
+}
+
+function snuggest({ catalogue, evidence, parents }: Among, table: Table, column: Column): readonly ProbedParent[] {
   const own = boundsOf(evidence, table.id, column.name);
   const seen = sampleOf(evidence, table.id)?.result.columns[column.name];
   const distinct = seen?.distinct ?? 0;
@@ -132,7 +132,7 @@ function snuggest(
         parent.asked.table !== table.id &&
         distinct <= parent.rows * 1.05 &&
         surpriseOf(parent.target, parent.rows, parent.range, distinct) >= leastSurprise &&
-        canHold(catalogue, table, column, getTable(catalogue, parent.asked.table), parent.target),
+        canHold(catalogue, { table, column }, { table: getTable(catalogue, parent.asked.table), column: parent.target }),
     )
     .map((parent) => ({ parent, slack: slackOf(parent, own, seen?.longest ?? null) }))
     .filter(({ slack }) => slack !== null)

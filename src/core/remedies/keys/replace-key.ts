@@ -35,7 +35,7 @@ export const replaceKeyRemedy: Remedy<ReplaceKeyProposal> = {
       name,
       columns: [surrogate],
       former: columns,
-      unique: give(naming, 'unique', table, columns),
+      unique: give(naming, table, { kind: 'unique', columns }),
       references: restingOn(table, catalogue).flatMap(({ child, key }) => {
         const reference = asItIs(child, key.name);
         return reference ? [{ reference, validated: key.validated }] : [];

@@ -39,7 +39,7 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
             last,
             most: range.most,
             limitedBy: range.by,
-            fullOn: earlier ? fullOn(last, before, range.most, earlier.at, at) : null,
+            fullOn: earlier ? fullOn({ last, before, most: range.most }, earlier.at, at) : null,
           },
           proposal: byHand([name]),
         };
@@ -88,7 +88,13 @@ function sequenceOf(catalogue: Catalogue, table: Table, column: Column) {
   return findSequence(catalogue, columnId(table.id, column.name));
 }
 
-function fullOn(last: number, before: number | null, most: number, from: string, to: string): string | null {
+interface Filling {
+  readonly last: number;
+  readonly before: number | null;
+  readonly most: number;
+}
+
+function fullOn({ last, before, most }: Filling, from: string, to: string): string | null {
   const elapsed = Date.parse(to) - Date.parse(from);
   if (before === null || !(elapsed > 0) || last <= before) return null;
   const days = ((most - last) / (last - before)) * (elapsed / dayMs);

@@ -37,7 +37,7 @@ export const absentNotNull = defineRule<Facts, 'confidence' | 'rows'>({
         // The primary key that is proposed brings its own NOT NULL.
         if (!column.nullable || !seen || seen.nulls > 0 || asKey.includes(column.name) || referring.includes(column.name))
           continue;
-        const features = mandatoryFeatures(audit.catalogue, audit.evidence, table, column, {
+        const features = mandatoryFeatures(audit, table, column, {
           refers: refers(audit, table, column),
           inKey: identifying.has(column.name),
         });

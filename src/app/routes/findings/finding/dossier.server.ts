@@ -14,7 +14,7 @@ import type { Mode } from '~/core/plan/cost';
 import { dependentsOf } from '~/core/catalogue/dependents';
 import { chosenReference } from '~/core/remedies/reference/parent';
 import { outcomeInWords, questionsFor } from '~/core/remedies/index';
-import { planFor } from '~/core/plan/plan';
+import { type DecidedFinding, planFor } from '~/core/plan/plan';
 import { costInWords } from '~/core/plan/times';
 import { isGone } from '~/core/ratchet/mended';
 import { completeDecision, type Decision } from '~/core/remedies/question';
@@ -69,8 +69,7 @@ export async function dossierOf(room: Room, id: number, answers: Decision) {
       present && needsRemedy(row)
         ? await remedy(
             room,
-            finding,
-            { ...(docket?.decision ?? {}), ...answers },
+            { finding, decision: { ...(docket?.decision ?? {}), ...answers } },
             catalogue,
             docket?.mode ?? usualMode(source.environment),
           )
@@ -135,7 +134,7 @@ function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine
   return [{ label: 'columns', text: table.columns.map((c) => c.name).join(', ') }];
 }
 
-async function remedy(room: Room, finding: Finding, chosen: Decision, catalogue: Catalogue, mode: Mode) {
+async function remedy(room: Room, { finding, decision: chosen }: DecidedFinding, catalogue: Catalogue, mode: Mode) {
   const questions = questionsFor(finding, catalogue, chosen);
   const decision = completeDecision(questions, chosen);
   const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);

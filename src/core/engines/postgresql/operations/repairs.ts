@@ -1,6 +1,7 @@
 // Repairs of data. One statement finds, keeps and changes the rows, so that none can slip in between; what it
 // changes is first written to a side table, from which the way back restores it exactly.
 
+import { DialectError } from '../../DialectError';
 import type { TableId } from '../../../catalogue/identifiers';
 import type { AddParents, RemoveParents } from '../../../operations/add-parents';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
@@ -206,7 +207,8 @@ function valueOf({ with: filling }: Filled, rows: WrongRows): string {
       return parentValue(filling);
     case 'kept': {
       const at = rows.kind === 'childrenOfRepeats' ? rows.reference.parentColumns.indexOf(filling.column) : -1;
-      if (at < 0) throw new Error(`Only children of repeated rows are pointed to the one that is kept, by ${filling.column}.`);
+      if (at < 0)
+        throw new DialectError(`Only children of repeated rows are pointed to the one that is kept, by ${filling.column}.`);
       return `wrong.to_${at}`;
     }
   }
@@ -228,7 +230,7 @@ function conditionOf(rows: WrongRows): string {
       return brokenCondition(rows.claim);
     case 'repeats':
     case 'childrenOfRepeats':
-      throw new Error('Repeats are found by their rank, not by a condition.');
+      throw new DialectError('Repeats are found by their rank, not by a condition.');
   }
 }
 

@@ -1,8 +1,8 @@
 import Dialog from '@mui/material/Dialog';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useFetcher, useNavigate } from 'react-router';
-import { useKeys } from './keys';
-import type { Found, Landing } from '../routes/jump/route';
+import { useKeys } from '~/app/ui/keys';
+import type { Found, Landing } from '../jump/route';
 
 /** Finds any table, column, finding or docket by a few of its letters, and goes there. */
 export function JumpBox({ source }: { readonly source: number }) {

@@ -1,7 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { expect, test } from 'vitest';
-import { rules } from '../src/core/rules/index';
 import { engineNames } from '../src/core/engines/index';
 
 const src = join(import.meta.dirname, '..', 'src');
@@ -51,14 +50,6 @@ test.each(tables)('what is in %s stands in its table', (folder, table, shared) =
     .map((entry) => entry.name.replace(/\.ts$/, ''))
     .filter((name) => !name.endsWith('.test') && name !== 'index' && !shared.includes(name));
   expect(made.filter((name) => !new RegExp(`'\\./${name}(/|')`).test(listed))).toEqual([]);
-});
-
-test('every rule stands in the table of rules, and no two have the same name', () => {
-  const made = files(join(src, 'core/rules')).flatMap((file) =>
-    [...readFileSync(file, 'utf8').matchAll(/defineRule<[^(]*\(\{\s*id: '([^']+)'/g)].map(([, id]) => id),
-  );
-  expect(made.toSorted()).toEqual(rules.map(({ id }) => id).toSorted());
-  expect(new Set(made).size).toBe(made.length);
 });
 
 test('an engine is named in its own folders, in our store, and in the tables that list it', () => {

@@ -1,0 +1,125 @@
+// The house grows by a file and a line: what else a new operation or engine needs is named by the compiler, and is all there
+// is. Tried with made-up ones that are laid over the real files and type-checked, nothing written.
+
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+import { expect, test } from 'vitest';
+// @ts-expect-error A script without types, as it runs before there are any.
+import { filesOfRule } from '../scripts/new.mjs';
+
+const root = join(import.meta.dirname, '..');
+const read = (file: string): string => readFileSync(join(root, file), 'utf8');
+
+type Laid = Readonly<Record<string, string>>;
+
+/** What the compiler has against the core, and what stands on it, with these files laid over it: `file: message`. */
+function problemsWith(laid: Laid, roots: readonly string[]): readonly string[] {
+  const { config } = ts.readConfigFile(join(root, 'tsconfig.json'), (path) => ts.sys.readFile(path)) as { config: object };
+  const { options } = ts.parseJsonConfigFileContent(config, ts.sys, root);
+  const host = ts.createCompilerHost({ ...options, incremental: false });
+  const over = new Map(Object.entries(laid).map(([file, text]) => [join(root, file), text]));
+  const [fileExists, readFile] = [host.fileExists.bind(host), host.readFile.bind(host)];
+  host.fileExists = (path) => over.has(path) || fileExists(path);
+  host.readFile = (path) => over.get(path) ?? readFile(path);
+  const directoryExists = host.directoryExists?.bind(host);
+  host.directoryExists = (path) =>
+    [...over.keys()].some((file) => file.startsWith(`${path}/`)) || (directoryExists?.(path) ?? true);
+  host.getSourceFile = (path, version) => {
+    const text = host.readFile(path);
+    return text === undefined ? undefined : ts.createSourceFile(path, text, version);
+  };
+  const program = ts.createProgram({
+    rootNames: [...roots, 'src/sources/postgresql/pgpass.d.ts'].map((file) => join(root, file)),
+    options: { ...options, incremental: false },
+    host,
+  });
+  return program
+    .getSourceFiles()
+    .filter(({ fileName }) => fileName.startsWith(root) && !fileName.includes('node_modules'))
+    .flatMap((file) => program.getSemanticDiagnostics(file))
+    .map(({ file, messageText }) => {
+      const message = ts.flattenDiagnosticMessageText(messageText, ' ');
+      return `${file?.fileName.slice(root.length + 1)}: ${message}`;
+    });
+}
+
+/** The text of a file with something put before a part of it. */
+function withLine(file: string, before: string, line: string): string {
+  const text = read(file);
+  expect(text).toContain(before);
+  return text.replace(before, `${line}${before}`);
+}
+
+const users = ['src/work/dockets.ts', 'src/sources/index.ts', 'src/cli/main.ts', 'src/core/plan/rehearsal.ts'];
+
+const operation: Laid = {
+  'src/core/operations/paint-hull.ts': `
+    import type { TableId } from '../catalogue/identifiers';
+    import type { Kind } from './operation';
+    export interface PaintHull { readonly kind: 'paintHull'; readonly table: TableId; readonly colour: string; readonly before: string }
+    export const paintHull: Kind<PaintHull> = {
+      rank: 7,
+      words: ({ table, colour }) => \`\${table} painted \${colour}\`,
+      inverse: ({ table, colour, before }) => [{ kind: 'paintHull', table, colour: before, before: colour }],
+      apply: () => undefined,
+      todo: ({ table }) => ({ kind: 'tablePresent', table }),
+    };`,
+  'src/core/operations/index.ts': withLine('src/core/operations/index.ts', 'export type Operation =', '')
+    .replace('  ...{ rename },', '  ...{ rename, paintHull },\n')
+    .replace(
+      "import { rename } from './rename';",
+      "import { rename } from './rename';\nimport { paintHull } from './paint-hull';",
+    ),
+};
+
+test(
+  'a new operation is a file and a line; an engine that cannot write it yet is named, and nothing else',
+  { timeout: 120_000 },
+  () => {
+    const problems = problemsWith(operation, users);
+    expect(problems.slice(1)).toEqual([]);
+    expect(problems[0]).toMatch(/^src\/core\/engines\/\w+\/operations\/index\.ts: .*'paintHull' is missing/);
+
+    const engine = 'src/core/engines/postgresql/operations/index.ts';
+    const written: Laid = {
+      'src/core/engines/postgresql/operations/painting.ts': `
+      import type { PaintHull } from '../../../operations/paint-hull';
+      import type { Writing } from './writing';
+      export const paintHull: Writing<PaintHull> = {
+        statements: ({ colour }) => [\`select '\${colour}'\`],
+        cost: () => ({ lock: 'ACCESS SHARE', blocks: 'nobody', work: 'catalogue only' }),
+      };`,
+      [engine]: withLine(engine, 'type Writings =', "import { paintHull } from './painting';\n").replace(
+        '  ...{ setNotNull, dropNotNull },',
+        '  ...{ setNotNull, dropNotNull, paintHull },',
+      ),
+    };
+    expect(problemsWith({ ...operation, ...written }, users)).toEqual([]);
+  },
+);
+
+const engine: Laid = {
+  'src/core/engines/paper/index.ts': `
+    import type { Engine } from '../engine';
+    import { postgresql } from '../postgresql/index';
+    export const paper: Engine = { ...postgresql, title: 'Paper' };`,
+  'src/core/engines/index.ts': read('src/core/engines/index.ts')
+    .replace('engines = { postgresql }', 'engines = { postgresql, paper }')
+    .replace("from './postgresql/index';", "from './postgresql/index';\nimport { paper } from './paper/index';"),
+};
+
+test('a new engine is a folder and a line; the suites ask for a server of it', { timeout: 120_000 }, () => {
+  expect(problemsWith(engine, users)).toEqual([]);
+  const problems = problemsWith(engine, ['test/contract/operations.test.ts', 'test/kit/server.ts']);
+  expect(problems.slice(1)).toEqual([]);
+  expect(problems[0]).toMatch(/^test\/kit\/live\.ts: Property 'paper' is missing/);
+});
+
+test('a new rule is made whole by a command, which refuses what is no name for one', { timeout: 120_000 }, () => {
+  const make = filesOfRule as (id: string) => Laid;
+  const files = make('values/made-up');
+  expect(Object.keys(files)).toHaveLength(3);
+  expect(problemsWith(files, Object.keys(files))).toEqual([]);
+  for (const wrong of ['values', 'colours/red', 'values/Made Up', '../x', 'keys/missing']) expect(() => make(wrong)).toThrow();
+});

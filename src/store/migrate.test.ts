@@ -10,6 +10,7 @@ import { findFrozen, listDockets, listItems } from './dockets/dockets';
 import { findRehearsal } from './dockets/rehearsals';
 import { findFinding } from './findings/findings';
 import { migrate } from './migrate';
+import { getSettings } from './sources/settings';
 import { findSource } from './sources/sources';
 import { findCatalogue, findLastExact } from './surveys/surveys';
 
@@ -100,6 +101,11 @@ test('what an earlier version kept is there after an update, in today’s form',
   expect(await listItems(store, 1)).toEqual([{ findingId: 1, decision: { key: 'natural(a, b)' } }]);
 });
 
+test('what was waived stays so', async () => {
+  const { policies } = await getSettings(store, 1);
+  expect(policies['keys/wide']?.waivers).toEqual([{ object: 'port.call', reason: 'it is small', by: 'Bo' }]);
+});
+
 test('an earlier version does not start on what a newer one keeps', async () => {
   await store.query(`insert into migrations (name) values ('999999.sql')`);
   await expect(migrate(database.url)).rejects.toThrow('by a newer version (999999.sql)');
@@ -120,6 +126,16 @@ async function keepAsBefore(db: pg.Pool): Promise<void> {
     `insert into sources (name, environment, host, port, database_name, user_name, tls, sealed_password, weak_password)
      values ('harbour', 'production', 'db1', 5432, 'harbour', 'audit', 'verify', '', true)`,
   );
+  await db.query('update sources set policies = $1', [
+    {
+      'keys/wide': {
+        on: true,
+        severity: null,
+        thresholds: {},
+        exemptions: [{ object: 'port.call', reason: 'it is small', by: 'Bo' }],
+      },
+    },
+  ]);
   await db.query(`insert into surveys (source_id, depth, state, started_at, catalogue) values (1, 'exact', 'done', now(), $1)`, [
     catalogue,
   ]);

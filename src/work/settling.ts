@@ -3,7 +3,7 @@
 
 import { objectInWords } from '../core/ratchet/mended';
 import { nextState } from '../core/ratchet/states';
-import { type Exemption, type Policy, policyOf, waiverInWords } from '../core/rules/policy';
+import { type Waiver, type Policy, policyOf, waiverInWords } from '../core/rules/policy';
 import type { Budget } from '../sources/budget';
 import { findFinding, moveFindings } from '../store/findings/findings';
 import { getSettings, keepBudget, keepPolicies } from '../store/sources/settings';
@@ -21,7 +21,7 @@ export function versionOf(shown: Policy | Budget): string {
 }
 
 /** `until` is a day in ISO 8601, or empty. */
-export function exempt(
+export function waive(
   room: Room,
   id: number,
   { reason, until }: { readonly reason: string; readonly until: string },
@@ -29,18 +29,18 @@ export function exempt(
   if (reason.trim() === '') return Promise.resolve({ problem: 'Say why it is meant to be so: the next one to look will ask.' });
   if (until !== '' && until < new Date().toISOString().slice(0, 10))
     return Promise.resolve({ problem: 'That day is over already.' });
-  return waive(room, id, 'waived', { reason: reason.trim(), ...(until !== '' && { until }), by: nameOf(room.actor) });
+  return settleWaiver(room, id, 'waived', { reason: reason.trim(), ...(until !== '' && { until }), by: nameOf(room.actor) });
 }
 
-export function unexempt(room: Room, id: number): Promise<Outcome<null>> {
-  return waive(room, id, 'waiverEnded', null);
+export function unwaive(room: Room, id: number): Promise<Outcome<null>> {
+  return settleWaiver(room, id, 'waiverEnded', null);
 }
 
-function waive(
+function settleWaiver(
   { office, actor, source }: Room,
   id: number,
   event: 'waived' | 'waiverEnded',
-  waiver: Omit<Exemption, 'object'> | null,
+  waiver: Omit<Waiver, 'object'> | null,
 ): Promise<Outcome<null>> {
   const act = { act: waiver ? 'finding.waive' : 'finding.unwaive', right: 'keepRules', source, object: `finding ${id}` } as const;
   return perform(office, actor, act, async (db) => {
@@ -51,9 +51,9 @@ function waive(
     const { policies } = await getSettings(db, source.id);
     const policy = policyOf(policies, finding.rule);
     const object = objectInWords(finding.object);
-    const others = policy.exemptions.filter((exemption) => exemption.object !== object);
-    const exemptions = waiver === null ? others : [...others, { object, ...waiver }];
-    await keepPolicies(db, source.id, { ...policies, [finding.rule]: { ...policy, exemptions } });
+    const others = policy.waivers.filter((other) => other.object !== object);
+    const waivers = waiver === null ? others : [...others, { object, ...waiver }];
+    await keepPolicies(db, source.id, { ...policies, [finding.rule]: { ...policy, waivers } });
     await moveFindings(db, [{ finding: id, from: finding.state, to, reason: waiver && waiverInWords(waiver) }], {});
     return { ...done, object: finding.identity, after: waiver };
   });

@@ -144,11 +144,11 @@ describe('at the same moment', () => {
     const findings = (await listFindings(store, room.source.id, ['Open'])).slice(0, 12);
     expect(findings.length).toBeGreaterThan(5);
     const outcomes = await Promise.all(
-      findings.map(({ id }) => settling.exempt(room, id, { reason: `because of ${id}`, until: '' })),
+      findings.map(({ id }) => settling.waive(room, id, { reason: `because of ${id}`, until: '' })),
     );
     expect(outcomes.every(({ problem }) => problem === null)).toBe(true);
     const { policies } = await getSettings(store, room.source.id);
-    expect(Object.values(policies).flatMap(({ exemptions }) => exemptions)).toHaveLength(findings.length);
+    expect(Object.values(policies).flatMap(({ waivers }) => waivers)).toHaveLength(findings.length);
     expect((await listFindings(store, room.source.id, ['Waived'])).length).toBe(findings.length);
   });
 

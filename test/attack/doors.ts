@@ -111,8 +111,8 @@ export const doors: Readonly<Record<string, Door>> = {
     acts: {
       add: { right: 'plan', form: { intent: 'add' } },
       remove: { right: 'plan', form: { intent: 'remove' } },
-      exempt: { right: 'keepRules', form: { intent: 'exempt', reason: 'r' } },
-      unexempt: { right: 'keepRules', form: { intent: 'unexempt' } },
+      waive: { right: 'keepRules', form: { intent: 'waive', reason: 'r' } },
+      unwaive: { right: 'keepRules', form: { intent: 'unwaive' } },
     },
   },
   'findings/rows.ts': { load: 'seeRows' },
@@ -139,8 +139,8 @@ export const doors: Readonly<Record<string, Door>> = {
     acts: {
       keep: { right: 'keepRules', form: { intent: 'keep' } },
       reset: { right: 'keepRules', form: { intent: 'reset' } },
-      exempt: { right: 'keepRules', form: { intent: 'exempt', object: 'o', reason: 'r' } },
-      unexempt: { right: 'keepRules', form: { intent: 'unexempt', object: 'o' } },
+      waive: { right: 'keepRules', form: { intent: 'waive', object: 'o', reason: 'r' } },
+      unwaive: { right: 'keepRules', form: { intent: 'unwaive', object: 'o' } },
     },
   },
   'budget/route.tsx': {

@@ -50,9 +50,9 @@ function eventFor(
 ): { readonly kind: FindingEvent; readonly reason: string | null } | null {
   if (isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
   if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
-  // What is exempt is not found: it was, so its exemption has run out or was taken back among the rules.
+  // What is waived is not found: it was, so its waiver has run out or was taken back among the rules.
   if (seen.found.has(finding.id)) return { kind: state === 'Waived' ? 'waiverEnded' : 'seen', reason: null };
-  // What is exempt is no longer looked for: that it was not found says nothing.
+  // What is waived is no longer looked for: that it was not found says nothing.
   if (state === 'Waived') return null;
   if (!policyOf(seen.policies, finding.rule).on) return { kind: 'gone', reason: 'Its rule is switched off for this source.' };
   // Only an exact look can say that the data has stopped speaking for a finding.
@@ -64,7 +64,7 @@ function eventFor(
 
 function reasonFor(from: FindingState, to: FindingState, reason: string | null): string | null {
   if (from === 'Applied' && to === 'Open') return 'The docket was run, but the survey after it still finds this.';
-  if (from === 'Waived' && to === 'Open') return 'It is exempt no longer.';
+  if (from === 'Waived' && to === 'Open') return 'It is waived no longer.';
   if (to === 'Slipped') return 'It was held, and the rule is gone again.';
   return to === 'Lapsed' ? reason : null;
 }

@@ -79,7 +79,7 @@ test('an event that means nothing leaves the state alone, and none leads out of 
       expect(findingStates).toContain(nextState(state, event));
 });
 
-test('what was waived is open again when a survey finds it: its day is over, or the exemption was taken back', () => {
+test('what was waived is open again when a survey finds it: its day is over, or the waiver was taken back', () => {
   expect(after('Waived')).toBe('Open');
   expect(after('Waived', { found: new Set() })).toBeNull();
 });

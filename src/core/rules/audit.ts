@@ -10,7 +10,7 @@ import { weighReferences } from '../evidence/references/weigh';
 import type { RowsQuestion } from '../evidence/rows';
 import { inferStyle } from '../naming/style';
 import { rules } from './index';
-import { exemptionOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
+import { waiverOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
 import {
   type Audit,
   type EarlierSurvey,
@@ -39,7 +39,7 @@ export function audit(catalogue: Catalogue, evidence: Evidence, options: AuditOp
   const findings = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
     [...rule.check(input, limitsOf(rule, policy))]
       .filter((found) => !isJudgedAbove(catalogue, rule, found))
-      .filter((found) => exemptionOf(policy, namesOf(found), input.at) === null)
+      .filter((found) => waiverOf(policy, namesOf(found), input.at) === null)
       .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity })),
   );
   return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
@@ -90,7 +90,7 @@ function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, n
   return Object.fromEntries(Object.entries(rule.thresholds ?? {}).map(([name, { value }]) => [name, thresholds[name] ?? value]));
 }
 
-/** What an exemption may call an object: its table, its columns, its constraint. */
+/** What a waiver may call an object: its table, its columns, its constraint. */
 function namesOf({ table, columns, name }: Found<unknown>): readonly string[] {
   return [table, columnsId(table, columns), ...(name === undefined ? [] : [name])];
 }

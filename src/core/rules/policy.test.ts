@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { sketch } from '../../../test/kit/sketch';
 import { profiled } from '../../../test/kit/measured';
 import { foundBy } from '../../../test/kit/found';
-import { exemptionOf, usualPolicy } from './policy';
+import { waiverOf, usualPolicy } from './policy';
 
 const port = sketch('port.log: entry text\n port.log_old: entry text\n port.tug: name text');
 const facts = port.tables.map((table) => profiled(port, table.id, 50));
@@ -20,8 +20,8 @@ test.each([
   ['*', 0],
   ['port.l*_o*d', 2],
   ['nothing.*', 3],
-])('what is exempt is not found: %s', (object, left) => {
-  expect(under({ exemptions: [{ object, reason: 'kept as it is' }] })).toHaveLength(left);
+])('what is waived is not found: %s', (object, left) => {
+  expect(under({ waivers: [{ object, reason: 'kept as it is' }] })).toHaveLength(left);
 });
 
 test('a threshold that is set takes the place of the rule’s own', () => {
@@ -32,8 +32,8 @@ test('a threshold that is set takes the place of the rule’s own', () => {
   expect(found(500)).toHaveLength(0);
 });
 
-test('an exemption until a day holds on that day and not on the next', () => {
-  const policy = { ...usualPolicy, exemptions: [{ object: 'port.log', reason: 'a log', until: '2026-12-31', by: 'Bo' }] };
-  expect(exemptionOf(policy, ['port.log'], '2026-12-31T23:00:00Z')?.by).toBe('Bo');
-  expect(exemptionOf(policy, ['port.log'], '2027-01-01T00:00:00Z')).toBeNull();
+test('a waiver until a day holds on that day and not on the next', () => {
+  const policy = { ...usualPolicy, waivers: [{ object: 'port.log', reason: 'a log', until: '2026-12-31', by: 'Bo' }] };
+  expect(waiverOf(policy, ['port.log'], '2026-12-31T23:00:00Z')?.by).toBe('Bo');
+  expect(waiverOf(policy, ['port.log'], '2027-01-01T00:00:00Z')).toBeNull();
 });

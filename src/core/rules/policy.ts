@@ -1,5 +1,5 @@
 // What a source's people have settled about the rules: which are off, which count for more or less,
-// where their thresholds lie, and what is exempt from them, with the reason.
+// where their thresholds lie, and what they leave alone, with the reason.
 
 import type { Severity } from './rule';
 
@@ -12,10 +12,10 @@ export interface Policy {
   readonly severity: Severity | null;
   /** In place of the rule's own; by name. */
   readonly thresholds: Readonly<Record<string, number>>;
-  readonly exemptions: readonly Exemption[];
+  readonly waivers: readonly Waiver[];
 }
 
-export interface Exemption {
+export interface Waiver {
   /** A table, or a table with columns, as findings name it; `*` stands for any text: `port.log_*`. */
   readonly object: string;
   readonly reason: string;
@@ -27,24 +27,24 @@ export interface Exemption {
 
 export const noPolicies: Policies = {};
 
-export const usualPolicy: Policy = { on: true, severity: null, thresholds: {}, exemptions: [] };
+export const usualPolicy: Policy = { on: true, severity: null, thresholds: {}, waivers: [] };
 
 export function policyOf(policies: Policies, rule: string): Policy {
   return (Object.hasOwn(policies, rule) ? policies[rule] : undefined) ?? usualPolicy;
 }
 
-/** The exemption that covers an object at a moment (ISO 8601), or null. `names` are all that the object goes by. */
-export function exemptionOf(policy: Policy, names: readonly string[], at: string): Exemption | null {
+/** The waiver that covers an object at a moment (ISO 8601), or null. `names` are all that the object goes by. */
+export function waiverOf(policy: Policy, names: readonly string[], at: string): Waiver | null {
   const day = at.slice(0, 'yyyy-mm-dd'.length);
   return (
-    policy.exemptions.find(
+    policy.waivers.find(
       ({ object, until }) => (until === undefined || day <= until) && names.some((name) => matches(object, name)),
     ) ?? null
   );
 }
 
 /** `Spare berths are kept empty, until 2026-12-31, by Harbour office`. */
-export function waiverInWords({ reason, until, by }: Omit<Exemption, 'object'>): string {
+export function waiverInWords({ reason, until, by }: Omit<Waiver, 'object'>): string {
   return [reason, ...(until === undefined ? [] : [`until ${until}`]), ...(by === undefined ? [] : [`by ${by}`])].join(', ');
 }
 

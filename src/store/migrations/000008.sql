@@ -63,3 +63,10 @@ create table answers (
 
 -- Not every source tells how large a table is.
 alter table surveyed_tables alter column bytes drop not null;
+
+-- What a rule leaves alone for a reason is called a waiver, here as on the screens.
+update sources
+set policies = (
+  select jsonb_object_agg(rule, case when policy ? 'exemptions' then (policy - 'exemptions') || jsonb_build_object('waivers', policy -> 'exemptions') else policy end)
+  from jsonb_each(policies) as kept (rule, policy))
+where policies <> '{}';

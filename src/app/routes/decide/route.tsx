@@ -14,7 +14,7 @@ import { answersIn } from '~/core/remedies/index';
 import { WaiverForm } from '../findings/finding/waiver.server';
 import { decisionsFor } from '~/work/decisions';
 import { addToDocket } from '~/work/dockets';
-import { exempt } from '~/work/settling';
+import { waive } from '~/work/settling';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
@@ -37,10 +37,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   if (findings.length === 0) return data({ problem: 'Leave at least one finding ticked.' }, { status: 422 });
   if (form.get('intent') === 'waive') {
     const [reason, until] = ['reason', 'until'].map((name) => form.get(name) ?? '');
-    const parsed = await parse(WaiverForm, { intent: 'exempt', reason, until });
+    const parsed = await parse(WaiverForm, { intent: 'waive', reason, until });
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     for (const finding of findings) {
-      const { problem } = await orPage(exempt(room, finding, parsed.value));
+      const { problem } = await orPage(waive(room, finding, parsed.value));
       if (problem) return data({ problem }, { status: 422 });
     }
     return redirect(`/s/${room.source.id}/findings?show=Waived`);

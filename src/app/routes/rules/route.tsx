@@ -24,7 +24,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
         ...(policy.on ? [] : ['off']),
         ...(policy.severity ? [policy.severity.toLowerCase()] : []),
         ...(Object.keys(policy.thresholds).length > 0 ? ['thresholds'] : []),
-        ...(policy.exemptions.length > 0 ? [`${policy.exemptions.length} exempt`] : []),
+        ...(policy.waivers.length > 0 ? [`${policy.waivers.length} waived`] : []),
       ];
       return {
         id: rule.id,

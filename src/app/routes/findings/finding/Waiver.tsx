@@ -16,11 +16,11 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
     return (
       <Form method="post" className="actions" preventScrollReset>
         {allowed && (
-          <Button type="submit" name="intent" value="unexempt">
+          <Button type="submit" name="intent" value="unwaive">
             Ask again
           </Button>
         )}
-        <span className="small mute">It is exempt from {dossier.rule}.</span>
+        <span className="small mute">{dossier.rule} leaves it alone.</span>
       </Form>
     );
   if (!canWaive) return null;
@@ -39,7 +39,7 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
     <Form method="post" preventScrollReset aria-label="Waive">
       <h2>Waive it</h2>
       <p className="small mute" style={{ margin: '0 0 8px' }}>
-        It is exempt from {dossier.rule} until the day that you give, or else until somebody takes that back, here or among the
+        {dossier.rule} leaves it alone until the day that you give, or else until somebody takes that back, here or among the
         rules.
       </p>
       <TextField name="reason" label="Why it is meant to be so" multiline autoFocus required />
@@ -52,7 +52,7 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
         </p>
       )}
       <div className="actions">
-        <Button type="submit" variant="contained" name="intent" value="exempt">
+        <Button type="submit" variant="contained" name="intent" value="waive">
           Waive
         </Button>
         <Button variant="text" onClick={() => setAsking(false)}>

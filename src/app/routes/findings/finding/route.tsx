@@ -11,7 +11,7 @@ import { usePolling } from '~/app/ui/usePolling';
 import { answersIn } from '~/core/remedies/index';
 import { addToDocket, takeFromDocket } from '~/work/dockets';
 import { problemOf } from '~/work/perform';
-import { exempt, unexempt } from '~/work/settling';
+import { waive, unwaive } from '~/work/settling';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
@@ -36,11 +36,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const finding = await idIn(params.finding, 'finding');
   const form = await formIn(request);
   const intent = form.get('intent');
-  if (intent === 'exempt' || intent === 'unexempt') {
+  if (intent === 'waive' || intent === 'unwaive') {
     const parsed = await parseForm(WaiverForm, form);
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     return {
-      problem: await orPage(problemOf(intent === 'exempt' ? exempt(room, finding, parsed.value) : unexempt(room, finding))),
+      problem: await orPage(problemOf(intent === 'waive' ? waive(room, finding, parsed.value) : unwaive(room, finding))),
     };
   }
   if (intent === 'remove') return { problem: await orPage(problemOf(takeFromDocket(room, finding))) };

@@ -49,7 +49,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   if (!parsed.ok)
     return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', kept: false }, { status: 422 });
   const form = parsed.value;
-  // Exemptions are entries of their own; only what is written over has to be what was shown.
+  // Waivers are entries of their own; only what is written over has to be what was shown.
   const version = form.intent === 'keep' || form.intent === 'reset' ? form.version : null;
   const { problem } = await orPage(
     settleRule(room, rule.id, version, (policy) => changed(policy, form, Object.entries(rule.thresholds ?? {}))),
@@ -62,14 +62,14 @@ function changed(policy: Policy, form: RuleForm, thresholds: readonly [string, {
   const object = form.object.trim();
   switch (form.intent) {
     case 'reset':
-      return { ...usualPolicy, exemptions: policy.exemptions };
-    case 'unexempt':
-      return { ...policy, exemptions: policy.exemptions.filter((exemption) => exemption.object !== object) };
-    case 'exempt':
-      if (object === '' || form.reason.trim() === '') return 'An exemption needs an object and a reason.';
+      return { ...usualPolicy, waivers: policy.waivers };
+    case 'unwaive':
+      return { ...policy, waivers: policy.waivers.filter((waiver) => waiver.object !== object) };
+    case 'waive':
+      if (object === '' || form.reason.trim() === '') return 'A waiver needs an object and a reason.';
       return {
         ...policy,
-        exemptions: [...policy.exemptions.filter((e) => e.object !== object), { object, reason: form.reason.trim() }],
+        waivers: [...policy.waivers.filter((e) => e.object !== object), { object, reason: form.reason.trim() }],
       };
     case 'keep': {
       const set = thresholds.flatMap(([name, { value }], i) => {
@@ -156,9 +156,9 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
           </div>
         </Form>
       </Allowed>
-      <h2>Exempt</h2>
-      {policy.exemptions.length === 0 && <p className="small mute">Nothing is exempt from this rule.</p>}
-      {policy.exemptions.map(({ object, ...waiver }) => (
+      <h2>Waived</h2>
+      {policy.waivers.length === 0 && <p className="small mute">This rule leaves nothing alone.</p>}
+      {policy.waivers.map(({ object, ...waiver }) => (
         <Form key={object} method="post" preventScrollReset className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
             <span className="mono">{object}</span>
@@ -168,14 +168,14 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
           </span>
           <input type="hidden" name="object" value={object} />
           <Allowed right="keepRules">
-            <Button type="submit" variant="text" name="intent" value="unexempt" aria-label={`No longer exempt: ${object}`}>
+            <Button type="submit" variant="text" name="intent" value="unwaive" aria-label={`No longer waived: ${object}`}>
               Take back
             </Button>
           </Allowed>
         </Form>
       ))}
       <Allowed right="keepRules">
-        <Form method="post" preventScrollReset aria-label="Exempt" key={`exempt ${policy.exemptions.length}`}>
+        <Form method="post" preventScrollReset aria-label="Waive" key={`waive ${policy.waivers.length}`}>
           <div className="fields" style={{ marginTop: 12 }}>
             <TextField
               name="object"
@@ -186,8 +186,8 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
             <TextField name="reason" label="Why it is meant to be so" />
           </div>
           <div className="actions">
-            <Button type="submit" name="intent" value="exempt" disabled={busy}>
-              Exempt it
+            <Button type="submit" name="intent" value="waive" disabled={busy}>
+              Waive it
             </Button>
           </div>
         </Form>

@@ -5,7 +5,7 @@ import { type Severity, severities } from '~/core/rules/rule';
 
 /** What is set of a rule. `limits` are in the order of the rule's own thresholds. */
 export class RuleForm {
-  @IsIn(['keep', 'reset', 'exempt', 'unexempt']) intent!: 'keep' | 'reset' | 'exempt' | 'unexempt';
+  @IsIn(['keep', 'reset', 'waive', 'unwaive']) intent!: 'keep' | 'reset' | 'waive' | 'unwaive';
   @IsIn(['on', 'off']) on: 'on' | 'off' = 'on';
   @IsIn(['', ...severities]) severity: '' | Severity = '';
   @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value : [value]).map(Number))

@@ -14,7 +14,7 @@ import { addSource, findSource } from '../../src/store/sources/sources';
 import { pawlItself } from '../../src/work/actor';
 import type { Room } from '../../src/work/enter';
 import { openLine } from '../../src/work/line';
-import { whileReading } from '../../src/work/reading';
+import { askSource } from '../../src/work/askSource';
 import { useDatabase } from '../kit/database';
 import { eventually } from '../kit/worker';
 
@@ -47,7 +47,7 @@ const sessions = async () =>
   );
 const rows = { kind: 'rows', table: 'public.held', columns: [] } as never;
 const read = (gone: AbortSignal) =>
-  whileReading(room, 'seeRows', gone, async (reader) => ({ page: await reader.offenders(rows, { offset: 0, limit: 8 }) }));
+  askSource(room, 'seeRows', gone, async (reader) => ({ page: await reader.offenders(rows, { offset: 0, limit: 8 }) }));
 
 test.each([1, 2])('a hundred at once take as many sessions as the budget allows, two at the most: %i', async (allowed) => {
   await keepBudget(store, room.source.id, { ...usualBudget, connections: allowed === 2 ? 5 : 1 });

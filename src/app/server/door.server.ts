@@ -7,7 +7,7 @@ import { parseForm } from '~/input/parse';
 import type { ClassConstructor } from 'class-transformer';
 import { type Actor, NotAllowed } from '~/work/actor';
 import { allowed, enterSource, type Room } from '~/work/enter';
-import { type Answered, unanswered } from '~/work/reading';
+import { type Answered, unanswered } from '~/work/askSource';
 import { passedContext } from './context.server';
 import { idIn, notFound } from './ids.server';
 import { office } from './office.server';

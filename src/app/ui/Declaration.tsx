@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useFetcher } from 'react-router';
 import { Script } from './Script';
 import type { Ddl } from '~/core/engines/questions';
-import type { Answered } from '~/work/reading';
+import type { Answered } from '~/work/askSource';
 
 interface DeclarationProps {
   readonly source: number;

@@ -1,4 +1,4 @@
-import { type Answered, unanswered, whileReading } from '~/work/reading';
+import { type Answered, unanswered, askSource } from '~/work/askSource';
 import type { TableId } from '~/core/catalogue/identifiers';
 import type { Ddl } from '~/core/engines/questions';
 import { entering } from '~/app/server/door.server';
@@ -8,7 +8,7 @@ import type { Route } from './+types/ddl';
 export function loader({ params, request, context }: Route.LoaderArgs): Promise<Answered<Ddl>> {
   return entering({ params, context }, 'seeFindings', async (room) => {
     const name = new URL(request.url).searchParams.get('name') ?? '';
-    return whileReading<Ddl>(room, 'seeFindings', request.signal, async (reader) => {
+    return askSource<Ddl>(room, 'seeFindings', request.signal, async (reader) => {
       const ddl = name.length > 63 ? null : await reader.ddl(params.table as TableId, name);
       return ddl ?? unanswered(`${params.table} has no constraint or index ${name} now. Survey again.`);
     });

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { latestCatalogue } from '~/work/catalogues';
 import { idIn, notFound } from '~/app/server/ids.server';
-import { type Answered, unanswered, whileReading } from '~/work/reading';
+import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { tableId } from '~/core/catalogue/identifiers';
 import type { ReferentialAction } from '~/core/catalogue/model';
 import { type Reach, reachReferences } from '~/core/plan/reach';
@@ -55,7 +55,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
       onDelete,
     };
     const question = { parent, key: parentColumns, values: key === '' ? null : [key], ...reachReferences(catalogue, proposed) };
-    return whileReading<Counted>(room, 'seeRows', request.signal, async (reader) => ({
+    return askSource<Counted>(room, 'seeRows', request.signal, async (reader) => ({
       key: parentColumns,
       reach: await reader.reach(question),
     }));

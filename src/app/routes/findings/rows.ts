@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { idIn, notFound } from '~/app/server/ids.server';
-import { type Answered, unanswered, whileReading } from '~/work/reading';
+import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { rowsOf } from '~/core/rules/audit';
 import { parse } from '~/input/parse';
 import type { RowsPage } from '~/core/engines/questions';
@@ -32,7 +32,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     if (!question) return unanswered('No row speaks for this: it is about how things are declared.');
     const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
     const page = parsed.ok ? parsed.value.page : 1;
-    return whileReading<Shown>(room, 'seeRows', request.signal, async (reader) => ({
+    return askSource<Shown>(room, 'seeRows', request.signal, async (reader) => ({
       page,
       rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }),
     }));

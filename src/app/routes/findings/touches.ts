@@ -1,5 +1,5 @@
 import { idIn, notFound } from '~/app/server/ids.server';
-import { type Answered, unanswered, whileReading } from '~/work/reading';
+import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { tableOf } from '~/core/rules/audit';
 import type { Dependent } from '~/core/engines/questions';
 import { coreFinding, findFinding } from '~/store/findings/findings';
@@ -17,7 +17,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     const { object } = coreFinding(row);
     const { name } = object;
     if (name === undefined) return unanswered('It is about no constraint that has a name.');
-    return whileReading<{ readonly dependents: readonly Dependent[] }>(room, 'seeFindings', request.signal, async (reader) => ({
+    return askSource<{ readonly dependents: readonly Dependent[] }>(room, 'seeFindings', request.signal, async (reader) => ({
       dependents: await reader.dependents(tableOf(object), name),
     }));
   });

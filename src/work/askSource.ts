@@ -31,7 +31,7 @@ export function unanswered(message: string): Unanswered {
 }
 
 /** Opens a reader, asks, closes. `ask` may itself find that there is no answer. `gone` fires when nobody waits for it any more. */
-export async function whileReading<T>(
+export async function askSource<T>(
   { store, source, actor }: Room,
   right: Right,
   gone: AbortSignal,

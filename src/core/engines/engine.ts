@@ -45,6 +45,8 @@ export interface TypeRules {
   readonly fixedBytes: (column: Pick<Column, 'declaredType'>) => number | null;
   /** The largest whole number that the type holds; null for one without such a bound. */
   readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
+  /** Whether a moment tells its zone; null for what is no moment. */
+  readonly zoneOf: (column: Pick<Column, 'declaredType'>) => 'with' | 'without' | null;
   /** Bytes that an index entry takes at most. */
   readonly widestIndexed: number;
   /** Casts in the text of views and functions, to be skipped when their joins are looked for. */

@@ -94,7 +94,7 @@ function findKeys(catalogue: Catalogue, table: Table, evidence: Evidence): reado
   if (!sample) return [];
   if (sample.result.rows < 2) return byNameAlone(catalogue, table, sample.how);
   return uniqueSets(catalogue, table, sample.result)
-    .filter((columns) => !isTooWide(evidence, table.id, columns))
+    .filter((columns) => !isTooWide({ catalogue, evidence }, table.id, columns))
     .flatMap((unique): KeyCandidate[] => {
       const known = uniquenessOf(evidence, table.id, unique);
       const verified = isVerified(evidence, table.id, unique, sample.result.uniques);

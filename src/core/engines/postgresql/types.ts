@@ -17,6 +17,8 @@ const largest: Readonly<Record<string, number>> = { smallint: 32_767, integer: 2
 export const types: TypeRules = {
   fixedBytes: ({ declaredType }) => bytes[declaredType] ?? (/^time/.test(declaredType) ? 8 : null),
   largest: ({ declaredType }) => largest[declaredType] ?? null,
+  zoneOf: ({ declaredType }) =>
+    (/^timestamp(?:\(\d\))? (with|without) time zone$/.exec(declaredType)?.[1] ?? null) as 'with' | 'without' | null,
   /** Manual, 67.4.1 "B-Tree Structure": an entry takes a third of a page at most, 2,704 bytes with its header. */
   widestIndexed: 2_690,
   casts:

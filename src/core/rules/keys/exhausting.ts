@@ -1,6 +1,7 @@
 import { columnId } from '../../catalogue/identifiers';
 import { findSequence, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
+import { engineOf } from '../../engines/index';
 import { type Evidence, profileOf } from '../../evidence/evidence';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule, type Severity } from '../rule';
@@ -13,7 +14,6 @@ interface Facts {
   readonly fullOn: string | null;
 }
 
-const largest: Readonly<Record<string, number>> = { smallint: 32_767, integer: 2_147_483_647, bigint: 2 ** 63 };
 const dayMs = 86_400_000;
 
 /** A key whose type or sequence is nearly used up, with the day it will be at the present rate. */
@@ -68,8 +68,8 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
 });
 
 function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly most: number; readonly by: string } | null {
-  const byType = largest[column.declaredType];
-  if (byType === undefined) return null;
+  const byType = engineOf(catalogue).types.largest(column);
+  if (byType === null) return null;
   const sequence = sequenceOf(catalogue, table, column);
   const bySequence = sequence && !sequence.cycles ? Number(sequence.maximum) : Infinity;
   return bySequence < byType

@@ -1,6 +1,7 @@
 import { primaryKeyOf, referencesTo } from '../../catalogue/lookups';
 import type { Column } from '../../catalogue/model';
-import { type Evidence, profileOf, sampleOf } from '../../evidence/evidence';
+import { engineOf } from '../../engines/index';
+import { profileOf, sampleOf } from '../../evidence/evidence';
 import { surrogateName } from '../../evidence/keys';
 import { counted, sizeInWords } from '../../naming/words';
 import { type Audit, defineRule } from '../rule';
@@ -31,7 +32,7 @@ export const wideKey = defineRule<Facts, 'bytes' | 'saving'>({
       const key = primaryKeyOf(table);
       if (!key) continue;
       const parts = key.columns.flatMap((name) => table.columns.find((c) => c.name === name) ?? []);
-      const bytes = parts.reduce((sum, column) => sum + widthOf(column, evidence, table.id), 0);
+      const bytes = parts.reduce((sum, column) => sum + widthOf(column, { catalogue, evidence }, table.id), 0);
       if (bytes <= limits.bytes) continue;
       const children = childrenOf({ catalogue, evidence }, table.id);
       const rows = profileOf(evidence, table.id)?.result.rows ?? table.estimatedRows ?? 0;
@@ -78,10 +79,13 @@ function childrenOf({ catalogue, evidence }: Pick<Audit, 'catalogue' | 'evidence
   }));
 }
 
-const fixedWidths: Readonly<Record<string, number>> = { smallint: 2, integer: 4, bigint: 8, uuid: 16, date: 4, boolean: 1 };
-
-function widthOf(column: Column, evidence: Evidence, table: Parameters<typeof profileOf>[1]): number {
-  if (column.declaredType in fixedWidths) return fixedWidths[column.declaredType] ?? 8;
+function widthOf(
+  column: Column,
+  { catalogue, evidence }: Pick<Audit, 'catalogue' | 'evidence'>,
+  table: Parameters<typeof profileOf>[1],
+): number {
+  const fixed = engineOf(catalogue).types.fixedBytes(column);
+  if (fixed !== null) return fixed;
   if (column.family !== 'text') return 8;
   return Math.min(column.length ?? 255, sampleOf(evidence, table)?.result.columns[column.name]?.longest ?? 255) + 1;
 }

@@ -32,7 +32,8 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
     const judged = new Set(tables.map((table) => table.id));
     for (const reference of references) {
       if (!judged.has(reference.child) || reference.confidence * 100 < limits.confidence) continue;
-      if (standsForAnother(catalogue, reference) || isTooWide(evidence, reference.child, reference.columns)) continue;
+      if (standsForAnother(catalogue, reference) || isTooWide({ catalogue, evidence }, reference.child, reference.columns))
+        continue;
       const { schema, name } = getTable(catalogue, reference.parent);
       const parent = { schema, table: name, columns: reference.parentColumns };
       const counts = reference.inclusion;

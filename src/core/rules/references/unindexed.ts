@@ -38,7 +38,9 @@ export const unindexedReference = defineRule<Facts, 'rows'>({
             rows,
             onDelete: key.onDelete,
           },
-          proposal: isTooWide(evidence, table.id, key.columns) ? byHand(key.columns) : { kind: 'index', columns: key.columns },
+          proposal: isTooWide({ catalogue, evidence }, table.id, key.columns)
+            ? byHand(key.columns)
+            : { kind: 'index', columns: key.columns },
         };
       }
     }

@@ -27,7 +27,7 @@ export const absentUnique = defineRule<Facts, 'confidence'>({
       for (const { columns, likelihood, reasons } of plausibleUniques(catalogue, table, evidence)) {
         const known = uniquenessOf(evidence, table.id, columns);
         if (known.kind !== 'unique' || likelihood * 100 < limits.confidence) continue;
-        const tooWide = isTooWide(evidence, table.id, columns);
+        const tooWide = isTooWide({ catalogue, evidence }, table.id, columns);
         const measured = findFact(evidence, { kind: 'repeats', table: table.id, columns })?.result.rows ?? rows;
         yield {
           table: table.id,

@@ -50,7 +50,7 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
           severity: own || rows >= 1000 ? 'Serious' : 'Moderate',
           confidence: own ? 0.95 : 0.8,
           facts: { rows, nullRows, repeatedRows, repeatedValues, how: fact.how },
-          proposal: isTooWide(audit.evidence, table.id, columns)
+          proposal: isTooWide(audit, table.id, columns)
             ? byHand(columns)
             : { kind: 'repeats', columns, children: likelyChildren(audit, table), rows: repeatedRows, values: repeatedValues },
         };

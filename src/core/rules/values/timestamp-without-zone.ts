@@ -1,4 +1,5 @@
-import type { Table } from '../../catalogue/model';
+import type { Catalogue } from '../../catalogue/model';
+import { engineOf } from '../../engines/index';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
@@ -14,16 +15,17 @@ export const timestampWithoutZone = defineRule<Facts>({
   concern: 'Values',
   about: 'Moments without a time zone among others that have one.',
   *check({ catalogue, tables }) {
-    const counts = countBySchema(catalogue.tables);
+    const { zoneOf } = engineOf(catalogue).types;
+    const counts = countBySchema(catalogue);
     for (const table of tables) {
       const count = counts.get(table.schema) ?? { zoned: 0, unzoned: 0 };
       if (count.zoned < 2 || count.unzoned > count.zoned) continue;
       for (const column of table.columns) {
-        if (zoneOf(column.declaredType) !== 'without') continue;
+        if (zoneOf(column) !== 'without') continue;
         yield {
           table: table.id,
           columns: [column.name],
-          severity: table.columns.some((other) => zoneOf(other.declaredType) === 'with') ? 'Moderate' : 'Minor',
+          severity: table.columns.some((other) => zoneOf(other) === 'with') ? 'Moderate' : 'Minor',
           confidence: 0.8,
           facts: count,
           proposal: byHand([column.name]),
@@ -49,17 +51,12 @@ export const timestampWithoutZone = defineRule<Facts>({
   },
 });
 
-/** How a type spells its zone, if it is a moment: `timestamp(3) with time zone`. */
-function zoneOf(type: string): 'with' | 'without' | null {
-  const match = /^timestamp(?:\(\d\))? (with|without) time zone$/.exec(type);
-  return match ? (match[1] as 'with' | 'without') : null;
-}
-
-function countBySchema(tables: readonly Table[]): ReadonlyMap<string, Facts> {
+function countBySchema(catalogue: Catalogue): ReadonlyMap<string, Facts> {
+  const { zoneOf } = engineOf(catalogue).types;
   const counts = new Map<string, Facts>();
-  for (const { schema, columns } of tables) {
+  for (const { schema, columns } of catalogue.tables) {
     const { zoned, unzoned } = counts.get(schema) ?? { zoned: 0, unzoned: 0 };
-    const zones = columns.map((column) => zoneOf(column.declaredType));
+    const zones = columns.map((column) => zoneOf(column));
     counts.set(schema, {
       zoned: zoned + zones.filter((zone) => zone === 'with').length,
       unzoned: unzoned + zones.filter((zone) => zone === 'without').length,

@@ -27,7 +27,7 @@ function problemsWith(laid: Laid, roots: readonly string[]): readonly string[] {
     [...over.keys()].some((file) => file.startsWith(`${path}/`)) || (directoryExists?.(path) ?? true);
   host.getSourceFile = (path, version) => {
     const text = host.readFile(path);
-    return text === undefined ? undefined : ts.createSourceFile(path, text, version);
+    return text === undefined ? undefined : parsed(path, text, version);
   };
   const program = ts.createProgram({
     rootNames: [...roots, 'src/sources/postgresql/pgpass.d.ts'].map((file) => join(root, file)),
@@ -42,6 +42,17 @@ function problemsWith(laid: Laid, roots: readonly string[]): readonly string[] {
       const message = ts.flattenDiagnosticMessageText(messageText, ' ');
       return `${file?.fileName.slice(root.length + 1)}: ${message}`;
     });
+}
+
+const known = new Map<string, ts.SourceFile>();
+
+// What one program has parsed serves the next: most files are the same for all.
+function parsed(path: string, text: string, version: ts.ScriptTarget | ts.CreateSourceFileOptions): ts.SourceFile {
+  const before = known.get(path);
+  if (before?.text === text) return before;
+  const file = ts.createSourceFile(path, text, version);
+  known.set(path, file);
+  return file;
 }
 
 /** The text of a file with something put before a part of it. */

@@ -20,10 +20,16 @@ import { median, makeDatabase, startBenchServer, timed } from './database';
 // @ts-expect-error A script without types: it must run before there are any.
 import { freePort } from '../scripts/postgres.mjs';
 import playwrightConfig from '../playwright.config';
+import type { SourceId } from '../src/store/ids';
+import { isProblem, parseFilter } from '../src/core/inventory/filter';
+import { inventory } from '../src/core/inventory/index';
+import type { Line } from '../src/core/inventory/stock';
+import { countLines, countStock, keepLines, listLines } from '../src/store/inventory/inventory';
 
 const tables = 10_000;
 const findings = 20_000;
 const calls = 40;
+const source = 1 as SourceId;
 
 const server = await startBenchServer();
 try {
@@ -33,17 +39,34 @@ try {
   await fill();
   await addDemoPeople({ store });
   console.log('| loader | p50 ms | p95 ms | goal |\n|---|---|---|---|');
-  await measure('Coverage', () => coverageBoard(store, 1));
-  await measure('Findings', () => findingsBoard(store, 1, findingStates));
+  await measure('Coverage', () => coverageBoard(store, source));
+  await measure('Findings', () => findingsBoard(store, source, findingStates));
   await measure('Jump box, at each letter', () =>
-    Promise.all([searchNames(store, 1, 'ves', 8), searchFindings(store, 1, 'ves', 8), listDockets(store, 1)]),
+    Promise.all([searchNames(store, source, 'ves', 8), searchFindings(store, source, 'ves', 8), listDockets(store, source)]),
   );
+  for (const [name, q, sort] of [
+    ['first page', '', null],
+    ['filtered by a word', 'table_77', null],
+    ['filtered by fields', 'type:text empty>5% -column:id', null],
+    ['sorted by rows', '', { field: 'rows', falling: true }],
+  ] as const) {
+    const filter = parseFilter(q, inventory.columns);
+    if (isProblem(filter)) throw new Error(filter.says);
+    await measure(`Inventory of 120,000 columns, ${name}`, () =>
+      Promise.all([
+        listLines(store, source, 'columns', { filter, sort, offset: 0, limit: 200 }),
+        countLines(store, source, 'columns', filter),
+        countStock(store, source),
+      ]),
+    );
+  }
   await store.end();
   await frames(url);
 
   async function fill(): Promise<void> {
     await store.query(
-      `insert into sources (name, environment, host, port, database_name, user_name, tls, sealed_password) values ('large', 'test', 'h', 1, 'd', 'u', 'off', '')`,
+      `insert into sources (name, environment, kind, settings, sealed_password)
+       values ('large', 'test', 'postgresql', '{"host": "h", "port": 1, "database": "d", "user": "u", "tls": "off", "weakPassword": false}', '')`,
     );
     await store.query(
       `insert into surveyed_tables (source_id, table_id, schema_name, table_name, row_count, bytes, column_names)
@@ -58,11 +81,30 @@ try {
        from generate_series(1, $1::int) n`,
       [findings, tables],
     );
+    await keepLines(store, source, 'columns', columnLines());
     await store.query('analyze');
   }
 } finally {
   server.stop();
   server.remove();
+}
+
+/** Twelve columns a table, as a survey tells of them. */
+function columnLines(): readonly Line[] {
+  return Array.from({ length: tables * 12 }, (_, i): Line => {
+    const [table, position] = [`table_${1 + Math.floor(i / 12)}`, i % 12];
+    const name = position === 0 ? 'id' : `column_${position}`;
+    const values = Object.fromEntries(inventory.columns.fields.map((field) => [field.name, null]));
+    return {
+      id: `port.${table}.${name}`,
+      table: `port.${table}`,
+      values: {
+        ...values,
+        ...{ schema: 'port', table, position: position + 1, column: name, type: position % 3 === 0 ? 'text' : 'integer' },
+        ...{ nullable: position > 2, rows: (i * 7919) % 100_000, empty: (i % 40) / 100, variety: 0.5, how: 'exact' },
+      },
+    };
+  });
 }
 
 async function measure(name: string, load: () => Promise<unknown>): Promise<void> {
@@ -92,7 +134,7 @@ async function frames(url: string): Promise<void> {
     await answering(`${address}/healthz`);
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, storageState: await stateOf(address, 'ada') });
     console.log('\n| scrolling | frames a second | slowest frame ms | goal |\n|---|---|---|---|');
-    for (const board of ['coverage', 'findings']) {
+    for (const board of ['coverage', 'findings', 'inventory/columns']) {
       await page.goto(`${address}/s/1/${board}`, { waitUntil: 'networkidle' }).catch(() => undefined);
       await page.locator('.rows .virtual').first().waitFor();
       const runs: Awaited<ReturnType<typeof scroll>>[] = [];

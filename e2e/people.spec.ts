@@ -8,7 +8,7 @@ test('who may only read walks through everything, is offered nothing else, and i
   await expect(page.getByRole('row', { name: /port\.berth_booking/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Survey' })).toHaveCount(0);
 
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await page.getByRole('row', { name: /Berth bookings without a berth/ }).click();
   await expect(page.getByText('Its rows are shown to who may see rows of data here.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Add to docket' })).toHaveCount(0);

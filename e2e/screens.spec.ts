@@ -3,6 +3,10 @@ import { expect, open, test } from './test';
 const views = [
   '/sources',
   '/sources/new',
+  '/s/1/inventory/columns',
+  '/s/1/inventory/columns/port.vessel.imo_no?q=vessel',
+  '/s/1/inventory/tables/port.vessel',
+  '/s/1/inventory/triggers',
   '/s/1/coverage',
   '/s/1/coverage/cargo.consignment',
   '/s/1/findings',
@@ -13,6 +17,8 @@ const views = [
   '/s/1/rules',
   '/s/1/rules/references/unindexed',
   '/s/1/budget',
+  '/s/1/style',
+  '/s/1/style/foreign%20key',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {
@@ -63,15 +69,15 @@ test('the strip keeps what it can on a narrow window', async ({ page }) => {
 });
 
 test('each page is called by what is on it; a part that fails leaves the rest of its page', async ({ page }) => {
-  const titles: string[] = [];
+  const titles = new Map<string, string>();
   for (const view of views) {
     await page.goto(view);
-    titles.push(await page.title());
+    titles.set(view, await page.title());
   }
-  expect(titles[2]).toBe('Coverage · harbour · Pawl');
-  expect(titles[3]).toBe('cargo.consignment · harbour · Pawl');
+  expect(titles.get('/s/1/coverage')).toBe('Coverage · harbour · Pawl');
+  expect(titles.get('/s/1/coverage/cargo.consignment')).toBe('cargo.consignment · harbour · Pawl');
   // Adding a source and the others have titles of their own.
-  expect(new Set(titles).size).toBe(views.length);
+  expect(new Set(titles.values()).size).toBe(views.length);
 
   await page.goto('/s/1/findings/999999');
   await expect(page.getByRole('complementary', { name: 'Dossier' })).toContainText('There is no finding 999999');

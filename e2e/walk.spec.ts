@@ -107,7 +107,7 @@ test('a docket is rehearsed on a copy before it is run; changed, it is a draft a
   await expect(page.getByText(/port\.berth_booking: access exclusive/).first()).toBeVisible();
 
   await expect(page.getByLabel('Script: Forward')).toContainText('create unique index concurrently');
-  await page.getByRole('button', { name: /In one go/ }).click();
+  await page.getByRole('button', { name: /in one go/ }).click();
   await expect(page.getByText('Draft', { exact: true })).toBeVisible();
   await expect(page.getByLabel('Script: Forward')).not.toContainText('concurrently');
   await page.getByRole('button', { name: 'Discard' }).click();

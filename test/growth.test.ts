@@ -62,7 +62,7 @@ function withLine(file: string, before: string, line: string): string {
   return text.replace(before, `${line}${before}`);
 }
 
-const users = ['src/work/dockets.ts', 'src/sources/index.ts', 'src/cli/main.ts', 'src/core/plan/rehearsal.ts'];
+const users = ['src/work/dockets/planned.ts', 'src/sources/index.ts', 'src/cli/main.ts', 'src/core/plan/rehearsal.ts'];
 
 const operation: Laid = {
   'src/core/operations/paint-hull.ts': `

@@ -9,6 +9,11 @@ import { NonceContext } from './ui/nonce';
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce || undefined;
 const cache = createEmotionCache(nonce);
 
+// What is being read when somebody goes elsewhere is broken off, and says so to nobody who waits for it.
+window.addEventListener('unhandledrejection', (event) => {
+  if (event.reason instanceof DOMException && event.reason.name === 'AbortError') event.preventDefault();
+});
+
 startTransition(() => {
   hydrateRoot(
     document,

@@ -15,6 +15,11 @@ export default [
   route('sources/:source/edit', 'routes/sources/edit/route.tsx', { id: 'edit-source' }),
   route('s/:source', 'routes/source/route.tsx', [
     index('routes/source/start.tsx'),
+    route('inventory', 'routes/inventory/start.ts'),
+    route('inventory/:kind', 'routes/inventory/route.tsx', [
+      index('routes/inventory/nothing.tsx'),
+      route(':line', 'routes/inventory/line/route.tsx'),
+    ]),
     route('coverage', 'routes/coverage/route.tsx', [
       index('routes/coverage/nothing.tsx'),
       route(':table', 'routes/coverage/table/route.tsx'),
@@ -27,11 +32,14 @@ export default [
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
     route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
+    route('style', 'routes/style/route.tsx', [index('routes/style/nothing.tsx'), route(':kind', 'routes/style/kind/route.tsx')]),
     route('budget', 'routes/budget/route.tsx'),
     route('surveys', 'routes/surveys/route.tsx'),
     route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
   ]),
   ...prefix('s/:source', [
+    route('inventory/:kind/lines', 'routes/inventory/lines.ts'),
+    route('inventory/:kind/export', 'routes/inventory/export.ts'),
     route('coverage/:table/ddl', 'routes/coverage/ddl.ts'),
     route('findings/:finding/rows', 'routes/findings/rows.ts'),
     route('findings/:finding/touches', 'routes/findings/touches.ts'),

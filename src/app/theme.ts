@@ -9,6 +9,10 @@ const day = {
   verd: '#1D6D63',
   rust: '#A23A1C',
   brass: '#8A6512',
+  /** Quieter than a line: under what is pointed at, between rows. */
+  faint: '#EDE7D8',
+  /** Behind words in verdigris, rust and brass. */
+  tints: { verd: '#DCEAE5', rust: '#F6E1D8', brass: '#F3E7C8' },
 };
 const night: typeof day = {
   paper: '#10181C',
@@ -19,20 +23,23 @@ const night: typeof day = {
   verd: '#5DB7A8',
   rust: '#E88D69',
   brass: '#D9B450',
+  faint: '#213036',
+  tints: { verd: '#1B3A37', rust: '#3E251C', brass: '#39301A' },
 };
 
-function palette({ paper, card, line, ink, mute, verd, rust, brass }: typeof day) {
+function palette({ paper, card, line, ink, mute, verd, rust, brass, faint, tints }: typeof day) {
   return {
-    primary: { main: verd, contrastText: card },
-    error: { main: rust, contrastText: card },
-    warning: { main: brass, contrastText: card },
+    primary: { main: verd, light: tints.verd, contrastText: card },
+    error: { main: rust, light: tints.rust, contrastText: card },
+    warning: { main: brass, light: tints.brass, contrastText: card },
     background: { default: paper, paper: card },
     text: { primary: ink, secondary: mute },
     divider: line,
+    action: { hover: faint, selected: tints.verd },
   };
 }
 
-/** MUI in our own dress: flat, square, quiet. Colours of our own parts are in app.css. */
+/** MUI in our own dress: flat, square, quiet. The palette stands here alone; other styles take it from `--mui-palette-*`. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-color-scheme' },
   colorSchemes: { light: { palette: palette(day) }, dark: { palette: palette(night) } },
@@ -51,14 +58,26 @@ export const theme = createTheme({
         root: {
           padding: '4px 12px',
           lineHeight: 1.5,
-          '&.Mui-focusVisible': { outline: '2px solid var(--verd)', outlineOffset: 2 },
+          '&.Mui-focusVisible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
         },
       },
     },
     MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
+    MuiTabs: { styleOverrides: { root: { minHeight: 36, borderBottom: '1px solid var(--mui-palette-divider)' } } },
+    MuiTab: {
+      styleOverrides: {
+        root: { minHeight: 36, minWidth: 0, padding: '6px 12px' },
+      },
+    },
+    MuiTableSortLabel: { styleOverrides: { icon: { display: 'none', '.Mui-active > &': { display: 'inline' } } } },
+    MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: 'var(--mui-palette-background-paper)' } } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '0 12px 40px rgba(0, 0, 0, 0.25)' } } },
-    MuiMenu: { styleOverrides: { paper: { border: '1px solid var(--line)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } } },
-    MuiAlert: { styleOverrides: { root: { padding: '4px 12px', border: '1px solid var(--line)' } } },
+    MuiDialog: {
+      styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 12px 40px rgba(0, 0, 0, 0.25)' } },
+    },
+    MuiMenu: {
+      styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } },
+    },
+    MuiAlert: { styleOverrides: { root: { padding: '4px 12px', border: '1px solid var(--mui-palette-divider)' } } },
   },
 });

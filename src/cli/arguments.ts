@@ -56,6 +56,14 @@ export class RehearseArguments extends PlanArguments {
   @IsOptional() @IsNumber() @Min(1) mostMegabytes?: number;
 }
 
+export class StyleArguments {
+  @IsIn(['infer'], { message: 'Only infer is known: pawl style infer FILE' }) what!: 'infer';
+  @IsString() @MinLength(1) file!: string;
+  @IsBoolean() json = false;
+  /** How many of those that do not follow are named. */
+  @IsNumber() @Min(0) @Max(100_000) exceptions = 10;
+}
+
 export const planUsage =
   '[--only RULE…] [--min-confidence X] [--mode quiet|plain] [--repairs null|delete|keep-by-hand] [--unmeasured]';
 export const planOptions = {

@@ -7,6 +7,7 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches, ValidateNested } from 'class-validator';
 import { type EngineName, engineNames } from '../core/engines/index';
+import { notJudgedBy } from '../core/rules/index';
 import { documentOf } from '../core/survey/document';
 import { parse } from '../input/parse';
 import { type Answers, decoded, type KeptAnswer, readAnswers } from '../sources/files/answers';
@@ -118,6 +119,9 @@ async function step(folder: string, state: AskedFolder): Promise<void> {
   const file = join(folder, 'survey.json');
   await writeFile(file, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
   process.stderr.write(`${document.tables.length} tables, ${document.findings.length} findings: ${file}\n`);
+  const blind = notJudgedBy(state);
+  if (blind.length > 0)
+    process.stderr.write(`The answers hold counts alone. What only values tell was not judged:\n  ${blind.join('\n  ')}\n`);
 }
 
 async function keep(folder: string, state: AskedFolder): Promise<void> {

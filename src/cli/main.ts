@@ -11,6 +11,7 @@ import * as journal from './commands/journal';
 import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
 import * as script from './commands/script';
+import * as style from './commands/style';
 import * as secret from './commands/secret';
 import * as survey from './commands/survey';
 
@@ -27,6 +28,7 @@ const commands: Readonly<Record<string, Command>> = {
   answer,
   script,
   rehearse,
+  style,
   person,
   journal,
   secret,

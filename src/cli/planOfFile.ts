@@ -6,6 +6,14 @@ import type { Finding } from '../core/rules/rule';
 import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';
 
+/** The survey that a file holds. Throws UsageError, SurveyFileError. */
+export async function surveyIn(file: string): Promise<ReadSurvey> {
+  const text = await readFile(file, 'utf8').catch((cause: unknown) => {
+    throw new UsageError(`${file} cannot be read. Is the path right?`, { cause });
+  });
+  return readSurveyDocument(text);
+}
+
 /** The plan for the findings of a survey file that were asked for. Throws UsageError, SurveyFileError. */
 export async function planOfFile({
   file,
@@ -15,10 +23,7 @@ export async function planOfFile({
   repairs,
   unmeasured,
 }: PlanArguments): Promise<{ readonly plan: Plan; readonly survey: ReadSurvey; readonly chosen: number }> {
-  const text = await readFile(file, 'utf8').catch((cause: unknown) => {
-    throw new UsageError(`${file} cannot be read. Is the path right?`, { cause });
-  });
-  const survey = await readSurveyDocument(text);
+  const survey = await surveyIn(file);
   const chosen = survey.findings
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
     .filter((finding) => finding.confidence >= minConfidence)

@@ -21,7 +21,7 @@ import { tableId, type TableId } from '../core/catalogue/identifiers';
 import { findTable } from '../core/catalogue/lookups';
 import { columnsOfClaim } from '../core/evidence/claims';
 import { upgradeCatalogue } from '../core/formats/catalogue';
-import { currentFormat, isKept } from '../core/formats/kept';
+import { currentFormat, isStored } from '../core/formats/stored';
 import { upgradeProposal } from '../core/formats/proposal';
 import { type Proposal, remedyOf } from '../core/remedies/index';
 import { surveyFormat } from '../core/survey/document';
@@ -105,8 +105,8 @@ function parsedJson(text: string): unknown {
 
 // A file of an earlier version is brought up to date before it is checked.
 function upToDate(plain: unknown): { readonly plain: unknown; readonly format: number } {
-  if (!isKept(plain) || plain['format'] !== 'pawl-survey/1') return { plain, format: currentFormat };
-  const catalogue = isKept(plain['catalogue']) ? upgradeCatalogue(plain['catalogue'], 1) : plain['catalogue'];
+  if (!isStored(plain) || plain['format'] !== 'pawl-survey/1') return { plain, format: currentFormat };
+  const catalogue = isStored(plain['catalogue']) ? upgradeCatalogue(plain['catalogue'], 1) : plain['catalogue'];
   return { plain: { ...plain, format: surveyFormat, catalogue }, format: 1 };
 }
 

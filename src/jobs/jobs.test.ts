@@ -1,3 +1,4 @@
+import { there } from '../../test/kit/there';
 import { sourceAt } from '../../test/kit/source';
 import type pg from 'pg';
 import { expect, test } from 'vitest';
@@ -15,6 +16,7 @@ import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
 import { plannedSteps } from '../sources/run/carryOut';
 import { differences } from '../sources/run/scratch';
+import type { DocketId, RunId, SourceId, SurveyId } from '../store/ids';
 
 // A source slow enough to be interrupted: reading each of these tables waits for a lock that the test holds.
 const audited = useDatabase(`
@@ -31,7 +33,7 @@ const database = useDatabase();
 let store: pg.Pool;
 let queue: Queue;
 let desk: LoginDesk;
-let source: number;
+let source: SourceId;
 let hire: Workshop['hire'];
 
 useWorkshop(database, async (shop) => {
@@ -39,13 +41,13 @@ useWorkshop(database, async (shop) => {
   source = await addSource(store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
 });
 
-async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<number> {
+async function ask(depth: 'exact' | 'sampled' | 'catalogue' = 'exact'): Promise<SurveyId> {
   const id = await askForSurvey(store, { source, depth, forced: true });
   await queue.enqueue('survey', id);
   return id;
 }
-const reached = (id: number, ...states: readonly SurveyState[]) => inState(() => findSurvey(store, id), ...states);
-const isAt = (id: number, doing: string) =>
+const reached = (id: SurveyId, ...states: readonly SurveyState[]) => inState(() => findSurvey(store, id), ...states);
+const isAt = (id: SurveyId, doing: string) =>
   eventually(async () => ((await findSurvey(store, id))?.doing.includes(doing) ? true : null), `survey ${id} to be at ${doing}`);
 
 /** Holds a table so that a survey stands still at it, until let go. */
@@ -184,7 +186,7 @@ test('killing the worker in a rehearsal leaves no copy behind, and says so', asy
   const first = await hire();
   const { docket, plan } = await docketFor('keys/missing');
   await killed(first, 'SIGKILL');
-  const id = (await askForRehearsal(store, docket, plan)) ?? 0;
+  const id = there(await askForRehearsal(store, docket, plan));
   await startRehearsal(store, id);
   await store.query(`create database pawl_scratch_1_r${id}`);
   await hire();
@@ -213,7 +215,7 @@ test('a docket whose tables have changed since it was planned stops before its f
 });
 
 /** A draft for the findings of a rule, as advised. */
-async function docketFor(rule: string): Promise<{ readonly docket: number; readonly plan: Plan }> {
+async function docketFor(rule: string): Promise<{ readonly docket: DocketId; readonly plan: Plan }> {
   const catalogue = await findCatalogue(store, (await reached(await ask('catalogue'), 'done')).id);
   if (!catalogue) throw new Error('the survey read a catalogue');
   const rows = (await listFindings(store, source, ['Open'])).filter((row) => row.rule === rule);
@@ -256,15 +258,15 @@ test('no table ever holds a password that was typed for a run', async () => {
   }
 });
 
-async function run(docket: number, plan: Plan, direction: 'forward' | 'back'): Promise<number> {
+async function run(docket: DocketId, plan: Plan, direction: 'forward' | 'back'): Promise<RunId> {
   const ended = await runToItsEnd(docket, plan, direction);
   expect(ended.problem).toBeNull();
   return ended.id;
 }
 
-async function runToItsEnd(docket: number, plan: Plan, direction: 'forward' | 'back') {
+async function runToItsEnd(docket: DocketId, plan: Plan, direction: 'forward' | 'back') {
   await moveDocket(store, docket, ['Draft', 'Done'], 'Running');
-  const catalogue = await findCatalogue(store, (await reached(1, 'done')).id);
+  const catalogue = await findCatalogue(store, (await reached(1 as SurveyId, 'done')).id);
   if (!catalogue) throw new Error('there is a catalogue');
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;

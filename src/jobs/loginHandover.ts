@@ -8,6 +8,7 @@ import pg from 'pg';
 import type { Db } from '../store/db';
 import { seal, unseal } from '../store/secrets';
 import type { Login } from '../work/office';
+import type { RunId } from '../store/ids';
 
 const wanted = 'pawl_login_wanted';
 const offeredMs = 10 * 60_000;
@@ -17,7 +18,7 @@ const mostBytes = 7_900;
 
 export interface LoginDesk {
   /** Keeps a login ready for the worker that takes the run; forgotten once handed over, or after ten minutes. False when it is too long to be handed over. */
-  offer(run: number, login: Login): Promise<boolean>;
+  offer(run: RunId, login: Login): Promise<boolean>;
   close(): Promise<void>;
 }
 
@@ -47,7 +48,7 @@ export function openLoginDesk(connectionString: string, store: Db): LoginDesk {
   // Throws when somebody else than a worker asks.
   async function answer(payload: string): Promise<void> {
     const [text = '', sealedChannel = ''] = payload.split(' ');
-    const run = Number(text);
+    const run = Number(text) as RunId;
     const channel = await unseal(store, askingFor(run), Buffer.from(sealedChannel, 'base64'));
     const offer = offered.get(run);
     if (!offer) return;
@@ -72,7 +73,7 @@ export function openLoginDesk(connectionString: string, store: Db): LoginDesk {
 }
 
 /** For the worker. Null when nobody has the login any more: the web server was restarted, or it is too late. */
-export async function askForLogin(connectionString: string, store: Db, run: number): Promise<Login | null> {
+export async function askForLogin(connectionString: string, store: Db, run: RunId): Promise<Login | null> {
   const client = new pg.Client({ connectionString, application_name: 'pawl logins' });
   const channel = `pawl_login_${randomBytes(16).toString('hex')}`;
   client.on('error', () => undefined);
@@ -101,10 +102,10 @@ export async function askForLogin(connectionString: string, store: Db, run: numb
   }
 }
 
-function askingFor(run: number): string {
+function askingFor(run: RunId): string {
   return `run ${run} asks`;
 }
 
-function loginFor(run: number): string {
+function loginFor(run: RunId): string {
   return `run ${run} login`;
 }

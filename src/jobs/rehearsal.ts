@@ -19,11 +19,12 @@ import { keepRefusals } from '../store/dockets/refusals';
 import { findRehearsalServer } from '../store/sources/rehearsalServer';
 import { findSource, getConnection } from '../store/sources/sources';
 import { pawlItself } from '../work/actor';
-import { docketObject } from '../work/dockets';
+import { docketObject } from '../work/dockets/planned';
 import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import { messageOf } from './survey';
+import type { RehearsalId, SourceId } from '../store/ids';
 
 const stopPollMs = 1_000;
 
@@ -31,7 +32,7 @@ const stopPollMs = 1_000;
 export const rehearsalJob: Job = {
   name: 'rehearsal',
 
-  async run(id, { store, stopping }) {
+  async run(id: RehearsalId, { store, stopping }) {
     const row = await findRehearsal(store, id);
     if (!row) return;
     await whileOwning(store, 'rehearsal', id, async (lost) => {
@@ -68,9 +69,14 @@ const owed = 'Its copy could not be removed yet and is tried again until it is g
 const oweEveryMs = 60_000;
 
 /** Notes that a copy is still there, with how to reach it: the source may name another server by the next time. */
-function oweRemoval(store: JobContext['store'], rehearsal: number, { scratch, server }: CopyPlace): Promise<void> {
+function oweRemoval(
+  store: JobContext['store'],
+  rehearsal: RehearsalId,
+  { scratch, server }: CopyPlace,
+  problem = 'Its server was away.',
+): Promise<void> {
   const words = scratch.wordsFor(server);
-  return addOwed(store, { rehearsal, server, words, label: labelOf(rehearsal), problem: 'Its server was away.' });
+  return addOwed(store, { rehearsal, server, words, label: labelOf(rehearsal), problem });
 }
 
 async function removeOwed(store: JobContext['store']): Promise<void> {
@@ -101,7 +107,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
     const place = await copyPlace(store, sourceId);
     const { settings, secret } = await getConnection(store, sourceId);
     const report = await rehearse(plan, (options) => place.scratch.make(settings, secret, place.server, options), {
-      onLeftBehind: () => oweRemoval(store, id, place),
+      onLeftBehind: (why) => oweRemoval(store, id, place, messageOf(why)),
       label: labelOf(id),
       mostBytes: usualCopyBytes,
       signal: AbortSignal.any([asked.signal, stopping]),
@@ -132,7 +138,7 @@ interface CopyPlace {
   readonly server: object;
 }
 
-async function copyPlace(store: JobContext['store'], source: number): Promise<CopyPlace> {
+async function copyPlace(store: JobContext['store'], source: SourceId): Promise<CopyPlace> {
   const { scratch } = sourceKind((await getConnection(store, source)).kind);
   if (!scratch) throw new SourceError('No copy can be made of it from here.', 'refused');
   const server =
@@ -140,6 +146,6 @@ async function copyPlace(store: JobContext['store'], source: number): Promise<Co
   return { scratch, server };
 }
 
-function labelOf(id: number): string {
+function labelOf(id: RehearsalId): string {
   return `r${id}`;
 }

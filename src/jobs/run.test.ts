@@ -17,6 +17,7 @@ import { askForRun, findRun, listSteps, type RunState, steerRun } from '../store
 import { addSource } from '../store/sources/sources';
 import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
+import type { DocketId, RunId, SourceId } from '../store/ids';
 
 // `call` is changed half way, and a lock on it makes a run stand still there.
 const audited = useDatabase(`
@@ -32,7 +33,7 @@ const database = useDatabase();
 let store: pg.Pool;
 let queue: Queue;
 let desk: LoginDesk;
-let source: number;
+let source: SourceId;
 let catalogue: Catalogue;
 let before: Fingerprint;
 let hire: Workshop['hire'];
@@ -47,7 +48,7 @@ useWorkshop(database, async (shop) => {
 async function planned(
   mode: Mode = 'plain',
   rules = ['keys/missing', 'references/undeclared'],
-): Promise<{ readonly docket: number; readonly plan: Plan }> {
+): Promise<{ readonly docket: DocketId; readonly plan: Plan }> {
   const reader = await audited.open();
   const result = await survey(reader, { depth: 'exact' }).finally(() => reader.close());
   ({ catalogue } = result);
@@ -60,7 +61,7 @@ async function planned(
   return { docket, plan };
 }
 
-async function ask(docket: number, plan: Plan, direction: Direction): Promise<number> {
+async function ask(docket: DocketId, plan: Plan, direction: Direction): Promise<RunId> {
   expect(await moveDocket(store, docket, ['Draft', 'Done', 'Stopped'], 'Running')).toBe(true);
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;
@@ -70,14 +71,14 @@ async function ask(docket: number, plan: Plan, direction: Direction): Promise<nu
   return id;
 }
 
-const reached = (id: number, ...states: readonly RunState[]) => inState(() => findRun(store, id), ...states);
+const reached = (id: RunId, ...states: readonly RunState[]) => inState(() => findRun(store, id), ...states);
 
-async function run(docket: number, plan: Plan, direction: Direction): Promise<void> {
+async function run(docket: DocketId, plan: Plan, direction: Direction): Promise<void> {
   expect((await reached(await ask(docket, plan, direction), 'done', 'stopped')).problem).toBeNull();
 }
 
 /** Resolves once a step stands still at the lock. */
-const stands = (id: number) =>
+const stands = (id: RunId) =>
   eventually(async () => {
     const running = (await listSteps(store, id)).find((step) => step.state === 'running');
     return running && held.test(running.title) ? running : null;

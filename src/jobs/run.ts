@@ -28,19 +28,21 @@ import { listFindingsById } from '../store/findings/findings';
 import { findSource, getConnection } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
 import { pawlItself } from '../work/actor';
-import { docketObject, settleRun } from '../work/dockets';
+import { docketObject } from '../work/dockets/planned';
+import { settleRun } from '../work/dockets/running';
 import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { askForLogin } from './loginHandover';
 import { whileOwning } from './ownership';
 import { messageOf } from './survey';
+import type { DocketId, RunId, SourceId } from '../store/ids';
 
 const steerPollMs = 400;
 
 export const runJob: Job = {
   name: 'run',
 
-  async run(id, context) {
+  async run(id: RunId, context) {
     const row = await findRun(context.store, id);
     if (!row) return;
     await whileOwning(context.store, 'docket', row.docketId, async (lost) => {
@@ -113,7 +115,7 @@ interface Steering {
 }
 
 // A stop interrupts the statement that is under way, which is rolled back; a pause lets the step come to its end.
-function steer(session: Session, run: number, store: Db, lost: AbortSignal): Steering {
+function steer(session: Session, run: RunId, store: Db, lost: AbortSignal): Steering {
   let stopped = false;
   // Nobody holds the docket any more: nothing goes on that is not on record.
   lost.addEventListener('abort', () => void session.cancel().catch(() => undefined), { once: true });
@@ -187,7 +189,7 @@ async function runSteps(
   await carryOutPlan(session, plan, direction, { ...listener, current });
 }
 
-async function runProofs({ session, plan, row, store }: UnderWay, source: number): Promise<void> {
+async function runProofs({ session, plan, row, store }: UnderWay, source: SourceId): Promise<void> {
   const items = await listItems(store, row.docketId);
   const findings = new Map(
     (
@@ -204,7 +206,7 @@ async function runProofs({ session, plan, row, store }: UnderWay, source: number
   }
 }
 
-async function stop(store: JobContext['store'], run: number, docket: number, problem: string): Promise<void> {
+async function stop(store: JobContext['store'], run: RunId, docket: DocketId, problem: string): Promise<void> {
   await inTransaction(async (db) => {
     await finishRun(db, run, 'stopped', problem);
     await moveDocket(db, docket, ['Running'], 'Stopped');

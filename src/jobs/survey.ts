@@ -34,11 +34,17 @@ import {
   startSurvey,
   type SurveyRow,
 } from '../store/surveys/surveys';
+import { inventory, stockKinds } from '../core/inventory/index';
+import { withEarlier } from '../core/inventory/take';
+import type { Db } from '../store/db';
+import type { SourceId } from '../store/ids';
+import { keepLines, listLinesOutside } from '../store/inventory/inventory';
 import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
 import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
+import type { SurveyId } from '../store/ids';
 
 const cancelPollMs = 500;
 /** How often a survey is taken up that its worker died over. */
@@ -51,7 +57,7 @@ function deadlyWords({ attempts, doing }: SurveyRow): string {
 export const surveyJob: Job = {
   name: 'survey',
 
-  async run(id, context) {
+  async run(id: SurveyId, context) {
     await whileOwning(context.store, 'survey', id, async (lost) => {
       if (!(await startSurvey(context.store, id))) return;
       const row = await findSurvey(context.store, id);
@@ -203,11 +209,24 @@ async function keepResult(
       { survey: row.id, docket: row.docketId },
     );
     await keepTables(db, row.sourceId, { catalogue, evidence, unmeasured, scope });
+    await takeStock(db, row.sourceId, { catalogue, evidence, findings, scope });
     await keepNotMeasured(db, row.id, unmeasured);
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);
     await finishSurvey(db, row.id, 'done');
   }, store);
+}
+
+async function takeStock(
+  db: Db,
+  source: SourceId,
+  { scope, ...taken }: Pick<Judged, 'catalogue' | 'evidence' | 'findings' | 'scope'>,
+) {
+  for (const kind of stockKinds) {
+    const lines = inventory[kind].lines(taken);
+    const all = scope ? withEarlier(lines, await listLinesOutside(db, source, kind, scope), scope) : lines;
+    await keepLines(db, source, kind, all);
+  }
 }
 
 export function messageOf(error: unknown): string {

@@ -68,6 +68,9 @@ const plan = {
   problems: [],
 };
 
+// Of each kind there is one.
+const first = 1 as never;
+
 test('what an earlier version kept is there after an update, in today’s form', async () => {
   await asBefore(store, '000007.sql');
   await keepAsBefore(store);
@@ -76,33 +79,33 @@ test('what an earlier version kept is there after an update, in today’s form',
   await store.query(`update dockets set state = 'Signed', signed_digest = 'x', signed_by = 'Runa', signed_at = now()`);
 
   expect(await migrate(database.url)).toContain('000008.sql');
-  expect(await findSource(store, 1)).toMatchObject({
+  expect(await findSource(store, first)).toMatchObject({
     name: 'harbour',
     kind: 'postgresql',
     settings: { host: 'db1', port: 5432, database: 'harbour', user: 'audit', tls: 'verify', weakPassword: true },
   });
-  const read = await findCatalogue(store, 1);
+  const read = await findCatalogue(store, first);
   expect(read?.tables[0]?.columns[0]?.fillsItself).toBe(true);
   expect(read?.tables[0]?.constraints[0]).toMatchObject({ nulls: 'alike' });
-  expect((await findLastExact(store, 1, 2))?.catalogue).toEqual(read);
-  expect((await findFinding(store, 1, 1))?.proposal).toMatchObject({
+  expect((await findLastExact(store, first, 2))?.catalogue).toEqual(read);
+  expect((await findFinding(store, first, first))?.proposal).toMatchObject({
     kind: 'surrogateKey',
     rows: 12,
     surrogate: 'id',
     candidates: [],
   });
-  const [docket] = await listDockets(store, 1);
+  const [docket] = await listDockets(store, first);
   expect([docket?.state, docket?.signedBy, docket?.signedFormat]).toEqual(['Signed', 'Runa', 1]);
-  const frozen = await findFrozen(store, 1);
+  const frozen = await findFrozen(store, first);
   expect(frozen?.plan?.steps[0]).toMatchObject({ operation: { kind: 'numberRows' }, cost: { blocks: 'everyone' } });
   expect(frozen?.plan?.back[0]).toMatchObject({ kind: 'uncheckRows', before: { rows: 'new only' } });
   expect(frozen?.catalogue).toEqual(read);
-  expect((await findRehearsal(store, 1))?.plan).toEqual(frozen?.plan);
-  expect(await listItems(store, 1)).toEqual([{ findingId: 1, decision: { key: 'natural(a, b)' } }]);
+  expect((await findRehearsal(store, first))?.plan).toEqual(frozen?.plan);
+  expect(await listItems(store, first)).toEqual([{ findingId: 1, decision: { key: 'natural(a, b)' } }]);
 });
 
 test('what was waived stays so', async () => {
-  const { policies } = await getSettings(store, 1);
+  const { policies } = await getSettings(store, first);
   expect(policies['keys/wide']?.waivers).toEqual([{ object: 'port.call', reason: 'it is small', by: 'Bo' }]);
 });
 

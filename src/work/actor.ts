@@ -5,10 +5,11 @@ import { type Bounds, may, type Right, rights, rolesWith } from '../core/rights/
 import { type Db } from '../store/db';
 import type { Via } from '../store/journal/journal';
 import { listNamesWith } from '../store/people/people';
+import type { PersonId, SourceId } from '../store/ids';
 
 export interface Actor {
   /** Null for Pawl itself. */
-  readonly person: { readonly id: number; readonly name: string; readonly fullName: string } | null;
+  readonly person: { readonly id: PersonId; readonly name: string; readonly fullName: string } | null;
   readonly via: Via;
   /** From where: an address of the network, or `this machine`. */
   readonly address: string;
@@ -37,13 +38,13 @@ export class NotAllowed extends Error {
 }
 
 /** Throws NotAllowed unless the one who asks may do that on the source; null asks for all sources. */
-export async function permit(store: Db, actor: Actor, right: Right, source: number | null): Promise<void> {
+export async function permit(store: Db, actor: Actor, right: Right, source: SourceId | null): Promise<void> {
   if (may(actor.bounds, right, source)) return;
   throw new NotAllowed(await whoMay(store, right, source), right);
 }
 
 /** `You may not sign dockets here. Bo Larsk may.` */
-export async function whoMay(store: Db, right: Right, source: number | null): Promise<string> {
+export async function whoMay(store: Db, right: Right, source: SourceId | null): Promise<string> {
   const names = await listNamesWith(store, rolesWith(right), source);
   const shown = names.slice(0, 4);
   const more = names.length - shown.length;

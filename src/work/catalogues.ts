@@ -1,20 +1,21 @@
 import type { Catalogue } from '../core/catalogue/model';
 import type { Db } from '../store/db';
 import { findCatalogue, findLatestCatalogueId } from '../store/surveys/surveys';
+import type { SourceId, SurveyId } from '../store/ids';
 
 // Snapshots never change, so the last few read are kept: a large one takes seconds to read again.
 const kept = new Map<number, Promise<Catalogue | null>>();
-const numbers = new WeakMap<Catalogue, number>();
+const numbers = new WeakMap<Catalogue, SurveyId>();
 const most = 4;
 
 /** The catalogue as last surveyed; null when no survey has finished yet. */
-export async function latestCatalogue(store: Db, source: number): Promise<Catalogue | null> {
+export async function latestCatalogue(store: Db, source: SourceId): Promise<Catalogue | null> {
   const id = await findLatestCatalogueId(store, source);
   return id === null ? null : readOnce(id, () => findCatalogue(store, id));
 }
 
 /** The catalogue of that number, read when it is not at hand. */
-export function readOnce(id: number, read: () => Promise<Catalogue | null>): Promise<Catalogue | null> {
+export function readOnce(id: SurveyId, read: () => Promise<Catalogue | null>): Promise<Catalogue | null> {
   const known = kept.get(id);
   if (known) return known;
   const reading = read().then((catalogue) => {
@@ -31,6 +32,6 @@ export function readOnce(id: number, read: () => Promise<Catalogue | null>): Pro
 }
 
 /** The number that a catalogue has in the store; null for one that is not of the store. */
-export function catalogueId(catalogue: Catalogue): number | null {
+export function catalogueId(catalogue: Catalogue): SurveyId | null {
   return numbers.get(catalogue) ?? null;
 }

@@ -8,9 +8,10 @@ import { wordsOf } from '../core/rules/audit';
 import { listRefusals } from '../store/dockets/refusals';
 import { coreFinding, listFindings, listFindingsById } from '../store/findings/findings';
 import { latestCatalogue } from './catalogues';
-import { usualMode } from './dockets';
+import { usualMode } from './dockets/planned';
 import type { Room } from './enter';
 import { makePlan } from './planning';
+import type { DocketId } from '../store/ids';
 
 /** More at once nobody reads before deciding. */
 const mostAtOnce = 400;
@@ -18,7 +19,7 @@ const mostAtOnce = 400;
 /** Of the open findings of a rule; or, with a docket, of those in it that the database refused. */
 export async function decisionsFor(
   { source, store }: Room,
-  { rule, docket }: { readonly rule: string; readonly docket: number | null },
+  { rule, docket }: { readonly rule: string; readonly docket: DocketId | null },
   chosen: Decision,
 ) {
   const [open, catalogue, refused] = await Promise.all([

@@ -6,6 +6,7 @@ import { findSource, type SourceRow } from '../store/sources/sources';
 import { type Actor, permit } from './actor';
 import type { Office } from './office';
 import { write } from './perform';
+import type { SourceId } from '../store/ids';
 
 /** What one who looks gets: the source, and the records of it. */
 export interface Room {
@@ -16,14 +17,14 @@ export interface Room {
 }
 
 /** Null when there is no such source. Throws NotAllowed, also where there is none: who may not look cannot tell. */
-export async function enterSource(office: Office, actor: Actor, source: number, right: Right): Promise<Room | null> {
+export async function enterSource(office: Office, actor: Actor, source: SourceId, right: Right): Promise<Room | null> {
   await allowed(office, actor, right, source);
   const row = await findSource(office.store, source);
   return row && { source: row, store: office.store, office, actor };
 }
 
 /** For what is about no single source. Throws NotAllowed. */
-export async function allowed(office: Office, actor: Actor, right: Right, source: number | null): Promise<void> {
+export async function allowed(office: Office, actor: Actor, right: Right, source: SourceId | null): Promise<void> {
   try {
     await permit(office.store, actor, right, source);
   } catch (error) {

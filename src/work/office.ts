@@ -2,6 +2,7 @@
 // (web server, worker, terminal) brings it.
 
 import type pg from 'pg';
+import type { RunId } from '../store/ids';
 
 /** As somebody typed it for one run. */
 export interface Login {
@@ -13,5 +14,5 @@ export interface Office {
   readonly store: pg.Pool;
   readonly enqueue: (job: 'survey' | 'rehearsal' | 'run', id: number) => Promise<void>;
   /** Keeps a typed login ready for the worker that takes the run; false when it is too long. */
-  readonly offerLogin: (run: number, login: Login) => Promise<boolean>;
+  readonly offerLogin: (run: RunId, login: Login) => Promise<boolean>;
 }

@@ -37,6 +37,7 @@ import { findSource } from '../store/sources/sources';
 import { type Actor, pawlItself } from './actor';
 import type { Office } from './office';
 import { done, type Outcome, perform, write } from './perform';
+import type { GrantId, PersonId, SourceId, TokenId } from '../store/ids';
 
 /** How long a session may last, and lie idle. */
 export function sessionLimits(): { readonly idleMinutes: number; readonly hours: number } {
@@ -123,11 +124,11 @@ function slowDown(failures: number): Promise<void> {
 }
 
 /** Lets somebody in who has shown elsewhere who they are. */
-export async function letIn(office: Office, person: number, comer: Comer): Promise<string> {
+export async function letIn(office: Office, person: PersonId, comer: Comer): Promise<string> {
   return openSession(office.store, person, comer);
 }
 
-async function openSession(store: Office['store'], person: number, { address, agent }: Comer): Promise<string> {
+async function openSession(store: Office['store'], person: PersonId, { address, agent }: Comer): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   await inTransaction(async (db) => {
     await addSession(db, hashOf(token), { person, hours: sessionLimits().hours, address, agent });
@@ -252,8 +253,8 @@ export async function addPerson(
   office: Office,
   actor: Actor,
   { name, fullName, grants }: NewPerson,
-): Promise<Outcome<{ readonly id: number; readonly invitation: string }>> {
-  return perform<{ id: number; invitation: string }>(
+): Promise<Outcome<{ readonly id: PersonId; readonly invitation: string }>> {
+  return perform<{ id: PersonId; invitation: string }>(
     office,
     actor,
     { act: 'person.add', right: 'keepPeople', source: null, object: fullName },
@@ -267,21 +268,21 @@ export async function addPerson(
 }
 
 /** Another invitation, which makes the former one void: for who lost a password or never came. */
-export async function invite(office: Office, actor: Actor, id: number): Promise<Outcome<string>> {
+export async function invite(office: Office, actor: Actor, id: PersonId): Promise<Outcome<string>> {
   return performOn(office, actor, { act: 'person.invite', id }, async (db) => ({
     problem: null,
     result: await inviteIn(db, id),
   }));
 }
 
-async function inviteIn(db: Db, person: number): Promise<string> {
+async function inviteIn(db: Db, person: PersonId): Promise<string> {
   const token = randomBytes(24).toString('base64url');
   await addInvitation(db, hashOf(token), person, invitationHours);
   return token;
 }
 
 /** Disables or enables a person; one who is disabled is signed out at once, and their tokens rest. */
-export async function setDisabled(office: Office, actor: Actor, id: number, disabled: boolean): Promise<Outcome<null>> {
+export async function setDisabled(office: Office, actor: Actor, id: PersonId, disabled: boolean): Promise<Outcome<null>> {
   return performOn(office, actor, { act: disabled ? 'person.disable' : 'person.enable', id }, async (db) => {
     await disablePerson(db, id, disabled);
     if (disabled) await endSessions(db, id);
@@ -292,15 +293,15 @@ export async function setDisabled(office: Office, actor: Actor, id: number, disa
 
 const nobodyLeft = 'Then nobody would be left who keeps people. Make somebody else administrator first.';
 
-export async function giveRole(office: Office, actor: Actor, id: number, grant: Grant): Promise<Outcome<null>> {
+export async function giveRole(office: Office, actor: Actor, id: PersonId, grant: Grant): Promise<Outcome<null>> {
   return performOn(office, actor, { act: 'person.grant', id }, async (db) => {
-    if (grant.source !== null && !(await findSource(db, grant.source))) return { problem: 'That source is gone.' };
+    if (grant.source !== null && !(await findSource(db, grant.source as SourceId))) return { problem: 'That source is gone.' };
     await addGrant(db, id, grant);
     return { ...done, after: grant };
   });
 }
 
-export async function takeRole(office: Office, actor: Actor, id: number, grant: number): Promise<Outcome<null>> {
+export async function takeRole(office: Office, actor: Actor, id: PersonId, grant: GrantId): Promise<Outcome<null>> {
   return performOn(office, actor, { act: 'person.ungrant', id }, async (db) => {
     const was = await removeGrant(db, id, grant);
     if (!was) return { problem: 'That role was taken away already.' };
@@ -311,7 +312,7 @@ export async function takeRole(office: Office, actor: Actor, id: number, grant: 
 function performOn<T>(
   office: Office,
   actor: Actor,
-  { act, id }: { readonly act: string; readonly id: number },
+  { act, id }: { readonly act: string; readonly id: PersonId },
   work: (db: Db, person: PersonRow) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   return perform(office, actor, { act, right: 'keepPeople', source: null, object: `person ${id}` }, async (db) => {
@@ -327,7 +328,7 @@ const tokenStart = 'pawl_';
 export interface TokenWish {
   readonly name: string;
   readonly rights: readonly Right[];
-  readonly source: number | null;
+  readonly source: SourceId | null;
   readonly days: number;
 }
 
@@ -348,7 +349,7 @@ export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish
   return { problem: null, result: token };
 }
 
-export async function endToken({ store }: Office, actor: Actor, id: number): Promise<string | null> {
+export async function endToken({ store }: Office, actor: Actor, id: TokenId): Promise<string | null> {
   const name = actor.person && (await revokeToken(store, actor.person.id, id));
   if (name === null) return 'That token was revoked already.';
   await write(store, actor, { act: 'token.revoke', source: null, object: name }, { outcome: 'done' });

@@ -6,12 +6,13 @@ import { type Db, inTransaction } from '../store/db';
 import { appendEntry } from '../store/journal/journal';
 import { type Actor, NotAllowed, permit } from './actor';
 import type { Office } from './office';
+import type { SourceId } from '../store/ids';
 
 export interface Act {
   /** `docket.sign`. */
   readonly act: string;
   readonly right: Right;
-  readonly source: { readonly id: number; readonly name: string } | null;
+  readonly source: { readonly id: SourceId; readonly name: string } | null;
   /** On what, in words: `Docket 3`. */
   readonly object: string;
 }

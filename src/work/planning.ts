@@ -8,6 +8,7 @@ import type { Mode } from '../core/plan/cost';
 import { type DecidedFinding, type Plan, planFor } from '../core/plan/plan';
 import { catalogueId } from './catalogues';
 import { digestOf } from './digest';
+import type { SurveyId } from '../store/ids';
 
 export interface ToPlan {
   readonly decided: readonly DecidedFinding[];
@@ -18,7 +19,7 @@ export interface ToPlan {
 /** What is asked of the thread: the catalogue by its number in the store. */
 export interface Asked extends ToPlan {
   readonly id: number;
-  readonly catalogue: number;
+  readonly catalogue: SurveyId;
 }
 
 export type Answered =
@@ -55,7 +56,7 @@ let thread: Worker | null = null;
 let last = 0;
 const waiting = new Map<number, Waiting>();
 
-function inThread(asked: ToPlan, catalogue: number): Promise<Plan> {
+function inThread(asked: ToPlan, catalogue: SurveyId): Promise<Plan> {
   return new Promise((resolve, reject) => {
     const id = ++last;
     waiting.set(id, { resolve, reject });

@@ -12,6 +12,7 @@ import { nameOf } from './actor';
 import { digestOf } from './digest';
 import type { Room } from './enter';
 import { done, type Outcome, perform } from './perform';
+import type { FindingRowId } from '../store/ids';
 
 const changedMeanwhile = 'Somebody changed this while you had it open. Look at it again, then make your change.';
 
@@ -23,7 +24,7 @@ export function versionOf(shown: Policy | Budget): string {
 /** `until` is a day in ISO 8601, or empty. */
 export function waive(
   room: Room,
-  id: number,
+  id: FindingRowId,
   { reason, until }: { readonly reason: string; readonly until: string },
 ): Promise<Outcome<null>> {
   if (reason.trim() === '') return Promise.resolve({ problem: 'Say why it is meant to be so: the next one to look will ask.' });
@@ -32,13 +33,13 @@ export function waive(
   return settleWaiver(room, id, 'waived', { reason: reason.trim(), ...(until !== '' && { until }), by: nameOf(room.actor) });
 }
 
-export function unwaive(room: Room, id: number): Promise<Outcome<null>> {
+export function unwaive(room: Room, id: FindingRowId): Promise<Outcome<null>> {
   return settleWaiver(room, id, 'waiverEnded', null);
 }
 
 function settleWaiver(
   { office, actor, source }: Room,
-  id: number,
+  id: FindingRowId,
   event: 'waived' | 'waiverEnded',
   waiver: Omit<Waiver, 'object'> | null,
 ): Promise<Outcome<null>> {

@@ -29,6 +29,7 @@ import { digestOf } from './digest';
 import { allowed } from './enter';
 import type { Office } from './office';
 import { done, type Outcome, perform, write } from './perform';
+import type { SourceId } from '../store/ids';
 
 /** Those on which one may look at findings. */
 export async function sourcesFor({ store }: Office, { bounds }: Actor): Promise<readonly SourceRow[]> {
@@ -46,9 +47,9 @@ export function versionOf(source: SourceRow): string {
 
 const changedMeanwhile = 'Somebody changed this source while you had it open. Look at it again, then make your change.';
 
-export async function addSource(office: Office, actor: Actor, source: NewSource): Promise<Outcome<number>> {
+export async function addSource(office: Office, actor: Actor, source: NewSource): Promise<Outcome<SourceId>> {
   const { secret: _, ...after } = source;
-  return perform<number>(
+  return perform<SourceId>(
     office,
     actor,
     { act: 'source.add', right: 'keepSources', source: null, object: source.name },
@@ -187,7 +188,7 @@ export async function removeSource(office: Office, actor: Actor, source: SourceR
 }
 
 /** Removes the records of a source that was taken out of use. What the journal says of it stays. */
-export async function purge(office: Office, actor: Actor, id: number): Promise<Outcome<null>> {
+export async function purge(office: Office, actor: Actor, id: SourceId): Promise<Outcome<null>> {
   const source = (await archivedFor(office, actor)).find((row) => row.id === id);
   const act = {
     act: 'source.purge',

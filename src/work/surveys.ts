@@ -12,15 +12,16 @@ import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
 import type { Room } from './enter';
 import { done, type Outcome, perform } from './perform';
+import type { SurveyId } from '../store/ids';
 
 /** Asks a worker for a survey, or leads to the one that runs already. The answer is its id. */
 export async function survey(
   { office, actor, source }: Room,
   { depth, forced = false }: { readonly depth: Depth; readonly forced?: boolean },
-): Promise<Outcome<number>> {
+): Promise<Outcome<SurveyId>> {
   let isNew = false;
   const act = { act: 'survey.ask', right: 'survey', source, object: 'survey' } as const;
-  const outcome = await perform<number>(office, actor, act, async (store) => {
+  const outcome = await perform<SurveyId>(office, actor, act, async (store) => {
     // One after the other, so that two at once do not both find none.
     if (!(await lockSource(store, source.id))) return { problem: 'The source was removed.' };
     const running = await findUnfinished(store, source.id);
@@ -39,7 +40,7 @@ export async function survey(
   return outcome;
 }
 
-export function cancel({ office, actor, source }: Room, id: number): Promise<Outcome<null>> {
+export function cancel({ office, actor, source }: Room, id: SurveyId): Promise<Outcome<null>> {
   return perform(office, actor, { act: 'survey.cancel', right: 'survey', source, object: `survey ${id}` }, async (store) => {
     if ((await findSurvey(store, id))?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };
     await cancelSurvey(store, id);
@@ -48,7 +49,7 @@ export function cancel({ office, actor, source }: Room, id: number): Promise<Out
 }
 
 /** Takes a file of answers: the survey goes on once nothing is open. The result is a remark on them, or null. */
-export async function bringAnswers(room: Room, id: number, bytes: Uint8Array): Promise<Outcome<string | null>> {
+export async function bringAnswers(room: Room, id: SurveyId, bytes: Uint8Array): Promise<Outcome<string | null>> {
   const { office, actor, source } = room;
   const act = { act: 'survey.answers', right: 'survey', source, object: `survey ${id}` } as const;
   let goesOn = false;
@@ -79,7 +80,7 @@ export async function bringAnswers(room: Room, id: number, bytes: Uint8Array): P
 }
 
 /** Goes on with one that waits, without the answers that are still open. */
-export async function goOnWithout({ office, actor, source }: Room, id: number): Promise<Outcome<null>> {
+export async function goOnWithout({ office, actor, source }: Room, id: SurveyId): Promise<Outcome<null>> {
   const act = { act: 'survey.answers', right: 'survey', source, object: `survey ${id}` } as const;
   const outcome = await perform<null>(office, actor, act, async (store) => {
     const survey = await findSurvey(store, id);
@@ -95,12 +96,12 @@ export async function goOnWithout({ office, actor, source }: Room, id: number): 
   return outcome;
 }
 
-async function openScripts(store: Db, survey: number): Promise<readonly OpenScript[]> {
+async function openScripts(store: Db, survey: SurveyId): Promise<readonly OpenScript[]> {
   return (await listScripts(store, survey)).map(({ scriptId, queries }) => ({ id: scriptId, queries }));
 }
 
 /** Goes on with one that failed or was cancelled. */
-export async function resume({ office, actor, source }: Room, id: number): Promise<Outcome<boolean>> {
+export async function resume({ office, actor, source }: Room, id: SurveyId): Promise<Outcome<boolean>> {
   const act = { act: 'survey.resume', right: 'survey', source, object: `survey ${id}` } as const;
   const outcome = await perform<boolean>(office, actor, act, async (store) => {
     if ((await findSurvey(store, id))?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };

@@ -1,5 +1,6 @@
 // Several people at the same moment, and guards that somebody would walk around: waivers, dockets, sources.
 
+import { there } from '../kit/there';
 import { sourceAt } from '../kit/source';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -24,26 +25,18 @@ import { usualBudget } from '../../src/sources/budget';
 import { usualPolicy } from '../../src/core/rules/policy';
 import type { Role } from '../../src/core/rights/rights';
 import type { Actor } from '../../src/work/actor';
-import {
-  addToDocket,
-  changeMode,
-  chooseRehearsalServer,
-  confirmBackup,
-  discard,
-  planDocket,
-  rehearsalPlace,
-  rehearseDocket,
-  runDocket,
-  type Shown,
-  sign,
-  takeFromDocket,
-} from '../../src/work/dockets';
+import { addToDocket, changeMode, discard, takeFromDocket } from '../../src/work/dockets/contents';
+import { planDocket, type Shown } from '../../src/work/dockets/planned';
+import { chooseRehearsalServer, rehearsalPlace, rehearseDocket } from '../../src/work/dockets/rehearsing';
+import { runDocket } from '../../src/work/dockets/running';
+import { confirmBackup, sign, unsign } from '../../src/work/dockets/signing';
 import type { Room } from '../../src/work/enter';
-import { ranElsewhere } from '../../src/work/ranElsewhere';
+import { ranElsewhere } from '../../src/work/dockets/ranElsewhere';
 import type { Office } from '../../src/work/office';
 import { changeSource, purge, removeSource, trySource, versionOf } from '../../src/work/sources';
 import * as settling from '../../src/work/settling';
 import { useDatabase } from '../kit/database';
+import type { DocketId, FindingRowId, RunId } from '../../src/store/ids';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const audited = useDatabase(`
@@ -79,7 +72,7 @@ afterAll(async () => {
 });
 
 async function person(name: string, role: Role): Promise<Actor> {
-  const id = (await addPerson(store, name, `The ${name}`)) ?? 0;
+  const id = there(await addPerson(store, name, `The ${name}`));
   await addGrant(store, id, { role, source: null });
   return {
     person: { id, name, fullName: `The ${name}` },
@@ -108,14 +101,14 @@ const by = (actor: Actor): Room => ({ ...room, actor });
 const scripted = async () =>
   (await listFindings(store, room.source.id, ['Open'])).filter(({ proposal }) => proposal.kind !== 'byHand');
 
-async function shownOf(docket: number): Promise<Shown> {
+async function shownOf(docket: DocketId): Promise<Shown> {
   const row = await findDocket(store, room.source.id, docket);
   if (!row) throw new Error('There is no such docket.');
   const { rows } = await store.query<{ seen: number }>('select coalesce(max(id), 0) as seen from journal');
   return { digest: (await planDocket(store, room.source, row)).digest, seen: rows[0]?.seen ?? 0 };
 }
 
-async function drafted(findings = 1): Promise<number> {
+async function drafted(findings = 1): Promise<DocketId> {
   const chosen = (await scripted()).filter(({ rule }) => rule === 'keys/missing').slice(0, findings);
   const added = await addToDocket(
     room,
@@ -127,16 +120,16 @@ async function drafted(findings = 1): Promise<number> {
 }
 
 /** As a rehearsal that holds leaves it. */
-async function rehearsed(docket: number): Promise<void> {
+async function rehearsed(docket: DocketId): Promise<void> {
   const row = await findDocket(store, room.source.id, docket);
   const { plan } = await planDocket(store, room.source, row as NonNullable<typeof row>);
   if (!plan) throw new Error('It has no plan.');
-  const rehearsal = (await askForRehearsal(store, docket, plan)) ?? 0;
+  const rehearsal = there(await askForRehearsal(store, docket, plan));
   await moveDocket(store, docket, ['Draft'], 'Rehearsed');
   await finishRehearsal(store, rehearsal, 'held', null);
 }
 
-const stateOf = async (docket: number) => (await findDocket(store, room.source.id, docket))?.state;
+const stateOf = async (docket: DocketId) => (await findDocket(store, room.source.id, docket))?.state;
 const login = { user: audited.details.user, password: audited.details.password };
 
 describe('at the same moment', () => {
@@ -154,7 +147,7 @@ describe('at the same moment', () => {
 
   test('fourteen posts of one finding make one draft, and put it there once', async () => {
     const [finding] = await scripted();
-    await Promise.all(Array.from({ length: 14 }, () => addToDocket(room, [finding?.id ?? 0], {})));
+    await Promise.all(Array.from({ length: 14 }, () => addToDocket(room, [there(finding).id], {})));
     expect(await listDockets(store, room.source.id)).toHaveLength(1);
     expect((await store.query('select from docket_items where finding_id = $1', [finding?.id])).rowCount).toBe(1);
   });
@@ -205,9 +198,9 @@ describe('what is signed and run is what was shown', () => {
     const docket = await drafted(2);
     const shown = await shownOf(docket);
     const [item] = (
-      await store.query<{ finding_id: number }>('select finding_id from docket_items where docket_id = $1', [docket])
+      await store.query<{ finding_id: FindingRowId }>('select finding_id from docket_items where docket_id = $1', [docket])
     ).rows;
-    expect((await takeFromDocket(by(runner), item?.finding_id ?? 0)).problem).toBeNull();
+    expect((await takeFromDocket(by(runner), there(item).finding_id)).problem).toBeNull();
     await rehearsed(docket);
     expect((await sign(by(signer), docket, shown)).problem).toMatch(/not what you were shown.*The jon took something out/);
     expect(await runDocket(by(runner), docket, { direction: 'forward', login, shown })).toContain('not what you were shown');
@@ -259,7 +252,7 @@ describe('what is signed and run is what was shown', () => {
       'too long',
     );
     expect([await stateOf(docket), await listRuns(store, docket)]).toEqual(['Draft', []]);
-    expect(await findRun(store, 1_000_000)).toBeNull();
+    expect(await findRun(store, 1_000_000 as RunId)).toBeNull();
   });
 });
 
@@ -275,6 +268,32 @@ describe('guards of production', () => {
       after: { withoutWhatProductionAsksFor: ['rehearsal', 'signature', 'backup'] },
     });
     expect((await listRuns(store, docket))[0]).toMatchObject({ elsewhere: true, by: 'The ines' });
+  });
+
+  test('of a database behind a wall a draft is signed, by another; taken back, it is a draft again', async () => {
+    await database.run(
+      `update pawl.sources set kind = 'files', settings = '{"engine": "postgresql", "database": "walled", "rows": false}' where id = ${room.source.id}`,
+    );
+    room = { ...room, source: (await findSource(store, room.source.id)) ?? room.source };
+    const docket = await drafted();
+    const shown = await shownOf(docket);
+    expect(await rehearseDocket(room, docket, { confirmed: '', shown })).toContain('No copy can be made of it from here');
+    expect((await sign(by(planner), docket, shown)).problem).toContain('Somebody else than who planned it');
+    expect((await sign(by(signer), docket, shown)).problem).toBeNull();
+    expect(await runDocket(by(runner), docket, { direction: 'forward', login, shown: await shownOf(docket) })).toContain(
+      'Download its scripts',
+    );
+    expect((await unsign(by(signer), docket)).problem).toBeNull();
+    expect(await stateOf(docket)).toBe('Draft');
+    expect((await sign(by(signer), docket, await shownOf(docket))).problem).toBeNull();
+    const elsewhere = { direction: 'forward', evidence: null, shown: await shownOf(docket) } as const;
+    expect(await ranElsewhere(by(runner), docket, elsewhere)).toBeNull();
+    expect(await stateOf(docket)).toBe('Done');
+    const { rows } = await store.query<{ after: { withoutWhatProductionAsksFor: string[] } }>(
+      `select after from journal where act = 'docket.ranElsewhere' and source_id = $1 and outcome = 'done'`,
+      [room.source.id],
+    );
+    expect(rows[0]?.after.withoutWhatProductionAsksFor).toEqual(['backup']);
   });
 
   test('a backup that was said stays said, and none is said once it has run', async () => {
@@ -320,7 +339,7 @@ describe('guards of production', () => {
     // Nor while a copy of its rows is still somewhere.
     const row = await findDocket(store, room.source.id, docket);
     const { plan } = await planDocket(store, room.source, row as NonNullable<typeof row>);
-    const rehearsal = (plan && (await askForRehearsal(store, docket, plan))) ?? 0;
+    const rehearsal = there(plan && (await askForRehearsal(store, docket, plan)));
     await finishRehearsal(store, rehearsal, 'failed', null);
     await addOwed(store, { rehearsal, server: audited.details, words: 'there', label: 'x', problem: 'Its server was away.' });
     expect((await purge(office, planner, room.source.id)).problem).toContain('still at a rehearsal server');

@@ -1,5 +1,6 @@
 // Sign-in with somebody else who keeps the people: a real provider as stand-in, and what may go wrong on the way.
 
+import { there } from '../kit/there';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -123,7 +124,7 @@ test('groups count as they are now: who left them has no role, who is in none do
   ines.groups = ['audit'];
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('token');
   const person = await findPersonNamed(store, 'ines');
-  expect((await listGrants(store, person?.id ?? 0)).map(({ role }) => role)).toEqual(['Auditor']);
+  expect((await listGrants(store, there(person).id)).map(({ role }) => role)).toEqual(['Auditor']);
   ines.groups = ['nonsense'];
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');
   expect(await finish(await walk(await start(), 'guest'))).toHaveProperty('problem');
@@ -146,7 +147,7 @@ test('a name that is somebody else’s here does not become theirs, and odd ones
 test('who is disabled here stays out', async () => {
   (people['ines'] as Kept[string]).groups = ['dba'];
   const person = await findPersonNamed(store, 'ines');
-  await setDisabled(office, pawlItself('terminal'), person?.id ?? 0, true);
+  await setDisabled(office, pawlItself('terminal'), there(person).id, true);
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');
 });
 

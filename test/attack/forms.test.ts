@@ -73,7 +73,16 @@ async function knock(file: string, what: 'action' | 'loader', request: Request):
   const call = (await moduleOf(`routes/${file}`))[what];
   const context = new RouterContextProvider();
   context.set(passedContext, { id: 'r', actor: pawlItself('browser'), session: null, address: '127.0.0.1' });
-  const params = { source: String(source), finding: '1', docket: '1', survey: '1', token: 't', '*': 'keys/missing' };
+  const params = {
+    source: String(source),
+    finding: '1',
+    docket: '1',
+    survey: '1',
+    token: 't',
+    kind: 'columns',
+    line: 'a.b.c',
+    '*': 'keys/missing',
+  };
   try {
     await call?.({ request, params, context });
     return 200;
@@ -124,6 +133,9 @@ const looks = Object.entries(doors)
 test.each(looks)('%s: whatever its address says', async (file) => {
   const name = fc.constantFrom(
     'q',
+    'sort',
+    'template',
+    'columns',
     'show',
     'concern',
     'page',

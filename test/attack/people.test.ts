@@ -1,5 +1,6 @@
 // Who gets in, and what is written down: sign-in, sessions, invitations, tokens, and the journal.
 
+import { there } from '../kit/there';
 import { execFile } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -31,6 +32,7 @@ import {
   takeRole,
 } from '../../src/work/people';
 import { useDatabase } from '../kit/database';
+import type { GrantId, PersonId, TokenId } from '../../src/store/ids';
 
 process.env['PAWL_KEY_FILE'] = join(mkdtempSync(join(tmpdir(), 'pawl-key-')), 'key');
 const database = useDatabase();
@@ -83,7 +85,7 @@ describe('an invitation', () => {
     const { invitation } = await personWith('once');
     expect(await acceptInvitation(office, { token: invitation, password, ...from })).toHaveProperty('problem');
     const person = await findPersonNamed(store, 'once');
-    const again = await invite(office, admin, person?.id ?? 0);
+    const again = await invite(office, admin, there(person).id);
     const token = again.problem === null ? again.result : '';
     const both = await Promise.all([1, 2].map(() => acceptInvitation(office, { token, password, ...from })));
     expect(both.filter((entered) => 'token' in entered)).toHaveLength(1);
@@ -91,7 +93,7 @@ describe('an invitation', () => {
 
   test('is void once there is a newer one, and takes no weak password', async () => {
     const added = await addPerson(office, admin, { name: 'late', fullName: 'Late', grants: [] });
-    const former = added.problem === null ? added.result : { id: 0, invitation: '' };
+    const former = there(added.problem === null ? added.result : null);
     const newer = await invite(office, admin, former.id);
     const token = newer.problem === null ? newer.result : '';
     expect(await acceptInvitation(office, { token: former.invitation, password, ...from })).toHaveProperty('problem');
@@ -218,9 +220,9 @@ describe('a token', () => {
     await database.run(`update pawl.tokens set ends_at = now() - interval '1 minute' where name = 'dated'`);
     expect(await actorOfToken(office, dated, 'x')).toBeNull();
     const { rows } = await database.run(`select id from pawl.tokens where name = 'revoked'`);
-    expect(await endToken(office, other, Number(rows[0]?.['id']))).not.toBeNull();
+    expect(await endToken(office, other, Number(rows[0]?.['id']) as TokenId)).not.toBeNull();
     expect(await actorOfToken(office, revoked, 'x')).not.toBeNull();
-    expect(await endToken(office, actor, Number(rows[0]?.['id']))).toBeNull();
+    expect(await endToken(office, actor, Number(rows[0]?.['id']) as TokenId)).toBeNull();
     expect(await actorOfToken(office, revoked, 'x')).toBeNull();
     expect(await actorOfToken(office, `${revoked}x`, 'x')).toBeNull();
   });
@@ -231,7 +233,8 @@ test('somebody who keeps people always stays', async () => {
     `select person_id as person, grants.id as grant from pawl.grants where role = 'Administrator' and source_id is null order by grants.id`,
   );
   const outcomes = [];
-  for (const { person, grant } of rows) outcomes.push(await takeRole(office, admin, Number(person), Number(grant)));
+  for (const { person, grant } of rows)
+    outcomes.push(await takeRole(office, admin, Number(person) as PersonId, Number(grant) as GrantId));
   expect(outcomes.filter(({ problem }) => problem !== null)).toHaveLength(1);
   expect(outcomes.at(-1)?.problem).toContain('nobody would be left');
 });

@@ -58,6 +58,8 @@ async function knock(
     table: 'a.b',
     script: 'forward.sql',
     token: 't',
+    kind: 'columns',
+    line: 'a.b.c',
     '*': 'keys/missing',
   };
   try {

@@ -1,5 +1,6 @@
 // Workers under attack: what ends them, what they leave behind, who talks to them that should not.
 
+import { there } from '../kit/there';
 import { sourceAt } from '../kit/source';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
@@ -16,6 +17,7 @@ import { addOwed } from '../../src/store/dockets/owedRemovals';
 import { askForSurvey, findCatalogue, findSurvey, type SurveyState } from '../../src/store/surveys/surveys';
 import { onServer, useDatabase } from '../kit/database';
 import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../kit/worker';
+import type { RunId, SourceId, SurveyId } from '../../src/store/ids';
 
 const audited = useDatabase(`
   create table vessel (vessel_id int primary key, imo_no text);
@@ -25,19 +27,19 @@ const audited = useDatabase(`
   analyze;`);
 const database = useDatabase();
 let shop: Workshop;
-let source: number;
+let source: SourceId;
 useWorkshop(database, async (opened) => {
   shop = opened;
   source = await addSource(shop.store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
 });
 
-async function ask(of = source): Promise<number> {
+async function ask(of = source): Promise<SurveyId> {
   const id = await askForSurvey(shop.store, { source: of, depth: 'exact', forced: true });
   await shop.queue.enqueue('survey', id);
   return id;
 }
-const reached = (id: number, ...states: readonly SurveyState[]) => inState(() => findSurvey(shop.store, id), ...states);
-const isAt = (id: number, doing: string) =>
+const reached = (id: SurveyId, ...states: readonly SurveyState[]) => inState(() => findSurvey(shop.store, id), ...states);
+const isAt = (id: SurveyId, doing: string) =>
   eventually(
     async () => ((await findSurvey(shop.store, id))?.doing.includes(doing) ? true : null),
     `survey ${id} to be at ${doing}`,
@@ -136,7 +138,7 @@ test('what others send over the login’s channels is passed over, and does not 
   const heard: string[] = [];
   stranger.on('notification', ({ payload }) => heard.push(payload ?? ''));
   await stranger.query('listen pawl_login_wanted');
-  await shop.desk.offer(41, { user: 'mender', password: 'tell-nobody' });
+  await shop.desk.offer(41 as RunId, { user: 'mender', password: 'tell-nobody' });
   for (const garbage of [
     '',
     '41',
@@ -146,7 +148,7 @@ test('what others send over the login’s channels is passed over, and does not 
     '41 pawl_login_mine',
   ])
     await stranger.query('select pg_notify($1, $2)', ['pawl_login_wanted', garbage]);
-  const answered = askForLogin(database.url, shop.store, 41);
+  const answered = askForLogin(database.url, shop.store, 41 as RunId);
   const channel = await eventually(async () => {
     const { rows } = await shop.store.query<{ pid: number }>(
       `select pid from pg_stat_activity where query like 'listen pawl_login_%' or query like 'select pg_notify%'`,
@@ -158,13 +160,13 @@ test('what others send over the login’s channels is passed over, and does not 
   expect(heard.join(' ')).not.toContain('tell-nobody');
   expect(heard.join(' ')).not.toContain('mender');
   // A login of one run is none for another, and is given once.
-  await shop.desk.offer(42, { user: 'a', password: 'b' });
+  await shop.desk.offer(42 as RunId, { user: 'a', password: 'b' });
   await stranger.end();
 });
 
 test('a login too long to be handed over is refused', async () => {
-  expect(await shop.desk.offer(43, { user: 'u', password: '\u0001'.repeat(1000) })).toBe(false);
-  expect(await shop.desk.offer(43, { user: 'u', password: '🔑'.repeat(1000) })).toBe(true);
+  expect(await shop.desk.offer(43 as RunId, { user: 'u', password: '\u0001'.repeat(1000) })).toBe(false);
+  expect(await shop.desk.offer(43 as RunId, { user: 'u', password: '🔑'.repeat(1000) })).toBe(true);
 });
 
 test('a source that insists on a login that only reads is not read with one that may more', async () => {
@@ -174,6 +176,29 @@ test('a source that insists on a login that only reads is not read with one that
   expect(survey.problem).toMatch(/insists on a login that can only read.*is superuser/);
   expect(survey.login?.fitting).toContain('create role pawl_audit');
   expect(await findCatalogue(shop.store, survey.id)).toBeNull();
+});
+
+test('where the key is lost, a survey and a rehearsal fail with words that say what to do, and the worker goes on', async () => {
+  const before = await shop.store.query<{ sealed: Buffer }>('select sealed_password as sealed from sources where id = $1', [
+    source,
+  ]);
+  await shop.hire();
+  const { id } = await reached(await ask(), 'done');
+  const catalogue = there(await findCatalogue(shop.store, id));
+  const docket = await addDocket(shop.store, source, 'without a key', 'plain');
+  await shop.store.query(`update sources set sealed_password = '\\x02000102' || substr(sealed_password, 5) where id = $1`, [
+    source,
+  ]);
+  expect((await reached(await ask(), 'failed')).problem).toMatch(/cannot be opened.*Restore PAWL_SECRET or the key file/);
+  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain')));
+  await shop.queue.enqueue('rehearsal', rehearsal);
+  const ended = await eventually(async () => {
+    const row = await findLastRehearsal(shop.store, docket);
+    return row?.state === 'failed' ? row : null;
+  }, 'the rehearsal to fail');
+  expect(ended.problem).toContain('cannot be opened');
+  await shop.store.query('update sources set sealed_password = $2 where id = $1', [source, before.rows[0]?.sealed]);
+  await reached(await ask(), 'done');
 });
 
 const name = `owed_${Math.random().toString(36).slice(2, 8)}`;
@@ -186,7 +211,7 @@ test('a scratch copy whose server is away stays owed until it is gone, and is sh
   if (!catalogue) throw new Error('The survey read no catalogue.');
   const docket = await addDocket(shop.store, source, 'owing', 'plain');
   const server = { ...audited.details, database: 'postgres', user: name, password: 'scratch' };
-  const rehearsal = (await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain'))) ?? 0;
+  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain')));
   // What a worker leaves that could not reach the server any more.
   await onServer(
     `create role pawl_scratch_x_r${rehearsal} nologin; grant pawl_scratch_x_r${rehearsal} to ${name} with admin option`,

@@ -3,6 +3,7 @@
 
 import { describe, expect, test } from 'vitest';
 import { firstEngine } from '../../src/core/engines/index';
+import { rules } from '../../src/core/rules/index';
 import { planFor } from '../../src/core/plan/plan';
 import { AnswersError, decoded, type KeptAnswer, readAnswers } from '../../src/sources/files/answers';
 import { take } from '../../src/sources/files/asking';
@@ -75,6 +76,10 @@ test('with values of the rows, a survey by files finds what a live one finds, in
 test('without them, no value of a row is in the answers, and nothing is found that a live one does not find', async () => {
   const [near, far] = [await live(), await walk(false)];
   expect(idsOf(near)).toEqual(expect.arrayContaining([...idsOf(far)]));
+  // What is lost is what says that it needs values.
+  const lost = near.findings.filter(({ id }) => !idsOf(far).includes(id));
+  expect(lost.length).toBeGreaterThan(0);
+  expect(lost.filter(({ rule }) => !rules.find(({ id }) => id === rule)?.readsValues)).toEqual([]);
   const asked = await surveyByFiles({ engine: firstEngine, rows: false, rounds: 0, answers: new Map() }, {});
   if (!('asked' in asked)) throw new Error('It asked nothing');
   const answers = new Map<string, KeptAnswer>();

@@ -1,6 +1,7 @@
 // The engines that a server is at hand for, a line each: what the contract suites are run on.
 
 import type { EngineName } from '../../src/core/engines/index';
+import { quote } from '../../src/core/engines/postgresql/quote';
 import { openSession } from '../../src/sources/postgresql/session';
 import type { Session } from '../../src/sources/run/session';
 import type { Source } from '../../src/sources/source';
@@ -10,19 +11,35 @@ export interface Live {
   open(): Promise<Source>;
   session(): Promise<Session>;
   /** Runs SQL as one who may do all. */
-  run(text: string): Promise<unknown>;
+  run(this: void, text: string): Promise<unknown>;
+  /** A name as its SQL spells it. */
+  quoted(this: void, name: string): string;
+  /** A statement that takes half a minute. */
+  readonly slow: string;
+  /** Ends every other session in the database. */
+  endOthers(): Promise<unknown>;
 }
 
 interface LiveEngine {
-  /** A database of a suite's own, with a small port in it. */
-  use(this: void): Live;
+  /** A database of a suite's own, with a small port in it, or with what `setup` makes. */
+  use(this: void, setup?: string): Live;
 }
 
 export const liveEngines: Readonly<Record<EngineName, LiveEngine>> = {
   postgresql: {
-    use: () => {
-      const database = useDatabase(smallPort);
-      return { open: () => database.open(), session: () => openSession(database.details), run: database.run };
+    use: (setup = smallPort) => {
+      const database = useDatabase(setup);
+      return {
+        slow: 'select pg_sleep(30)',
+        endOthers: () =>
+          database.run(
+            'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()',
+          ),
+        open: () => database.open(),
+        session: () => openSession(database.details),
+        run: database.run,
+        quoted: quote,
+      };
     },
   },
 };

@@ -68,7 +68,7 @@ export function gate(shape: GateShape): readonly RequestHandler[] {
     onlyOurHosts(shape),
     onlyKnownMethods,
     onlyFromOurPages(shape),
-    kept,
+    uncached,
     counted('forms'),
     signedIn(shape),
     counted('answers'),
@@ -127,7 +127,7 @@ function onlyFromOurPages({ secure }: GateShape): RequestHandler {
 }
 
 // Nothing of what audited databases hold stays in a cache.
-const kept: RequestHandler = (_request, response, next) => {
+const uncached: RequestHandler = (_request, response, next) => {
   response.set('Cache-Control', 'no-store');
   next();
 };

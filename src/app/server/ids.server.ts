@@ -3,16 +3,22 @@ import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { data } from 'react-router';
 import { parse } from '~/input/parse';
+import type { FindingRowId, Ids } from '~/store/ids';
 
 class IdShape {
   @Type(() => Number) @IsInt() @Min(1) @Max(Number.MAX_SAFE_INTEGER) id!: number;
 }
 
 /** The number in an address. Throws a 404 page when it is none. */
-export async function idIn(text: string | undefined, what: string): Promise<number> {
+export async function numberIn(text: string | undefined, what: string): Promise<number> {
   const parsed = await parse(IdShape, { id: text });
   if (!parsed.ok) throw notFound(`There is no ${what} ${String(text).slice(0, 40)}`, `Its number is mistyped.`);
   return parsed.value.id;
+}
+
+/** The same where it is the id of something; whether there is such a thing is for the store to say. */
+export async function idIn<What extends keyof Ids>(text: string | undefined, what: What): Promise<Ids[What]> {
+  return (await numberIn(text, what)) as Ids[What];
 }
 
 /** A page that says what is not there and what to do next. */
@@ -21,7 +27,7 @@ export function notFound(title: string, advice: string) {
 }
 
 /** The findings that a form names, `most` of them at the most. Throws a 404 page as `idIn` does. */
-export function findingsIn(form: FormData, name: string, most: number): Promise<readonly number[]> {
+export function findingsIn(form: FormData, name: string, most: number): Promise<readonly FindingRowId[]> {
   const values = form.getAll(name).slice(0, most);
   return Promise.all(values.map((id) => idIn(typeof id === 'string' ? id : undefined, 'finding')));
 }

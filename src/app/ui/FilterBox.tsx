@@ -24,7 +24,10 @@ export function FilterBox({ placeholder }: { readonly placeholder: string }) {
         setParams(next, { replace: true, preventScrollReset: true });
       }}
       onKeyDown={(event) => {
-        if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+        if (event.key !== 'Escape' && event.key !== 'Enter') return;
+        // The browser would empty the field.
+        event.preventDefault();
+        event.currentTarget.blur();
       }}
     />
   );

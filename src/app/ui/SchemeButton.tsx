@@ -14,7 +14,7 @@ export function SchemeButton() {
   return (
     <Button
       variant="text"
-      sx={{ minWidth: 0, px: 0.8, color: 'var(--mute)' }}
+      sx={{ minWidth: 0, px: 0.8, color: 'var(--mui-palette-text-secondary)' }}
       onClick={() => setMode(dark ? 'light' : 'dark')}
       aria-label={dark ? 'Day colours' : 'Night colours'}
       title={dark ? 'Day colours' : 'Night colours'}

@@ -23,6 +23,8 @@ export function VirtualRows({ count, head, label, chosen, children }: VirtualRow
     overscan: 12,
     initialRect: { width: 800, height: 700 },
     scrollPaddingStart: 32,
+    // The head stands in the list as well.
+    scrollPaddingEnd: 32,
   });
   useEffect(() => {
     if (chosen >= 0) virtual.scrollToIndex(chosen, { align: 'auto' });

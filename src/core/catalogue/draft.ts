@@ -5,6 +5,7 @@ import { CatalogueError } from './CatalogueError';
 import type { TableId } from './identifiers';
 import { heirsOf, referencesTo } from './lookups';
 import type { Catalogue, Table } from './model';
+import { once } from '../once';
 
 export class Draft {
   private readonly changed = new Map<TableId, Table>();
@@ -65,10 +66,4 @@ export class Draft {
   }
 }
 
-const orders = new WeakMap<Catalogue, ReadonlyMap<TableId, number>>();
-
-function orderOf(catalogue: Catalogue): ReadonlyMap<TableId, number> {
-  let order = orders.get(catalogue);
-  if (!order) orders.set(catalogue, (order = new Map(catalogue.tables.map((table, i) => [table.id, i]))));
-  return order;
-}
+const orderOf = once(({ tables }: Catalogue): ReadonlyMap<TableId, number> => new Map(tables.map((table, i) => [table.id, i])));

@@ -4,11 +4,12 @@
 import { CatalogueError } from './CatalogueError';
 import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
 import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Sequence, Table } from './model';
+import { once } from '../once';
 
 interface Lookups {
   readonly tables: ReadonlyMap<string, Table>;
   readonly columns: ReadonlyMap<string, Column>;
-  readonly references: ReadonlyMap<TableId, readonly Reference[]>;
+  readonly references: ReadonlyMap<TableId, readonly DeclaredReference[]>;
   readonly sequences: ReadonlyMap<ColumnId, Sequence>;
   readonly heirs: ReadonlyMap<TableId, readonly Table[]>;
   /** By the type of a referring column, the types of the keys it can refer to beside its own; null when nobody asked. */
@@ -16,12 +17,10 @@ interface Lookups {
 }
 
 /** A declared foreign key together with the table that declares it. */
-export interface Reference {
+export interface DeclaredReference {
   readonly child: Table;
   readonly key: ForeignKey;
 }
-
-const kept = new WeakMap<Catalogue, Lookups>();
 
 export function findTable(catalogue: Catalogue, id: TableId): Table | null {
   return lookups(catalogue).tables.get(id) ?? null;
@@ -59,7 +58,7 @@ export function findSequence(catalogue: Catalogue, column: ColumnId): Sequence |
 }
 
 /** The foreign keys that point to a table. */
-export function referencesTo(catalogue: Catalogue, parent: TableId): readonly Reference[] {
+export function referencesTo(catalogue: Catalogue, parent: TableId): readonly DeclaredReference[] {
   return lookups(catalogue).references.get(parent) ?? [];
 }
 
@@ -181,16 +180,12 @@ export function includesColumns(whole: readonly string[], part: readonly string[
   return part.every((column) => whole.includes(column));
 }
 
-function lookups(catalogue: Catalogue): Lookups {
-  let found = kept.get(catalogue);
-  if (!found) kept.set(catalogue, (found = build(catalogue)));
-  return found;
-}
+const lookups = once(build);
 
 function build(catalogue: Catalogue): Lookups {
   const tables = new Map<string, Table>();
   const columns = new Map<string, Column>();
-  const references = new Map<TableId, Reference[]>();
+  const references = new Map<TableId, DeclaredReference[]>();
   const heirs = new Map<TableId, Table[]>();
   for (const table of catalogue.tables) {
     for (const parent of table.inherits) {

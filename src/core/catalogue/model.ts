@@ -189,11 +189,15 @@ export interface UniqueKey extends ConstraintBase {
 export const nullsInUnique = ['distinct', 'alike', 'alike unless all null'] as const;
 export type NullsInUnique = (typeof nullsInUnique)[number];
 
-export interface ForeignKey extends ConstraintBase {
-  readonly kind: 'foreign key';
+/** Columns that refer to the key of a parent, declared or not. */
+export interface Reference {
   readonly columns: readonly string[];
   readonly parent: TableId;
   readonly parentColumns: readonly string[];
+}
+
+export interface ForeignKey extends ConstraintBase, Reference {
+  readonly kind: 'foreign key';
   readonly match: 'simple' | 'full' | 'partial';
   readonly onDelete: ReferentialAction;
   readonly onUpdate: ReferentialAction;

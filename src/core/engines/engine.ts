@@ -47,6 +47,8 @@ export interface TypeRules {
   readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
   /** Whether a moment tells its zone; null for what is no moment. */
   readonly zoneOf: (column: Pick<Column, 'declaredType'>) => 'with' | 'without' | null;
+  /** The type as people spell it: the shortest that the engine takes. */
+  readonly short: (declaredType: string) => string;
   /** Bytes that an index entry takes at most. */
   readonly widestIndexed: number;
   /** Casts in the text of views and functions, to be skipped when their joins are looked for. */

@@ -8,6 +8,7 @@ import type { Catalogue, Column, Table } from '../catalogue/model';
 import { canIdentify, namesADescription, namesAMeasure, namesAnIdentifier, namesAnOrdinal } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
 import type { Sample } from './sample';
+import { once } from '../once';
 
 const widestSet = 6;
 const mostSets = 80;
@@ -91,11 +92,10 @@ export interface Role {
   readonly ordinal: boolean;
 }
 
-const kept = new WeakMap<Catalogue, Map<TableId, ReadonlyMap<string, Role>>>();
+const rolesByTable = once((_: Catalogue) => new Map<TableId, ReadonlyMap<string, Role>>());
 
 export function rolesOf(catalogue: Catalogue, table: Table): ReadonlyMap<string, Role> {
-  let known = kept.get(catalogue);
-  if (!known) kept.set(catalogue, (known = new Map<TableId, ReadonlyMap<string, Role>>()));
+  const known = rolesByTable(catalogue);
   let roles = known.get(table.id);
   if (!roles) {
     const vocabulary = vocabularyOf(catalogue);
@@ -130,7 +130,6 @@ export function withReferences(roles: ReadonlyMap<string, Role>, referring: Read
 
 const leastShared = 0.12;
 
-const uniqueShares = new WeakMap<Catalogue, { readonly tables: number; readonly having: ReadonlySet<TableId> }>();
 const usualTables = 8;
 const usualShare = 0.25;
 
@@ -139,16 +138,16 @@ export function declaresUnique(table: Table): boolean {
   return declaredUniques(table).length > (primaryKeyOf(table) ? 1 : 0);
 }
 
+const withUniques = once((catalogue: Catalogue) => {
+  const tables = baseTables(catalogue);
+  return { tables: tables.length, having: new Set(tables.filter(declaresUnique).map((table) => table.id)) };
+});
+
 /** The share of the other tables that declare something unique beside their primary key. */
 export function shareWithUniques(catalogue: Catalogue, { id }: Table): number {
-  let known = uniqueShares.get(catalogue);
-  if (!known) {
-    const tables = baseTables(catalogue);
-    const having = tables.filter(declaresUnique);
-    uniqueShares.set(catalogue, (known = { tables: tables.length, having: new Set(having.map((table) => table.id)) }));
-  }
-  const others = known.having.size - (known.having.has(id) ? 1 : 0);
-  return (others + usualShare * usualTables) / (known.tables - 1 + usualTables);
+  const { tables, having } = withUniques(catalogue);
+  const others = having.size - (having.has(id) ? 1 : 0);
+  return (others + usualShare * usualTables) / (tables - 1 + usualTables);
 }
 
 function isPlain(name: string): boolean {

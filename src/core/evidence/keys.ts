@@ -13,6 +13,7 @@ import { distinctSets, uniqueSets } from './keySets';
 import { keyModels } from './keyWeights';
 import { logOddsOf, partsOf } from './logit';
 import { isTooWide } from './widths';
+import { once } from '../once';
 
 export interface KeyCandidate {
   readonly columns: readonly string[];
@@ -78,12 +79,11 @@ function isVerified(
   });
 }
 
-const kept = new WeakMap<Evidence, Map<TableId, readonly KeyCandidate[]>>();
+const keysByTable = once((_: Evidence) => new Map<TableId, readonly KeyCandidate[]>());
 
 /** The candidate keys that the evidence supports, best first, none wider than a better one in it; declared ones are among them. */
 export function candidateKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly KeyCandidate[] {
-  let known = kept.get(evidence);
-  if (!known) kept.set(evidence, (known = new Map<TableId, readonly KeyCandidate[]>()));
+  const known = keysByTable(evidence);
   let found = known.get(table.id);
   if (!found) known.set(table.id, (found = findKeys(catalogue, table, evidence)));
   return found;

@@ -13,6 +13,7 @@ import { rolesOf } from './keySets';
 import { flag, logOddsOf, partsOf, probabilityOf } from './logit';
 import { mandatoryModel } from './mandatoryWeights';
 import { plausibleUniques } from './uniques';
+import { once } from '../once';
 
 export const mandatoryFeatureNames = [
   'manyRows',
@@ -167,39 +168,33 @@ interface Around {
   readonly byFamily: ReadonlyMap<string, Count>;
 }
 
-const kept = new WeakMap<Evidence, Around>();
-
 // The column itself is one of them; the smoothing of the share takes that into account.
-function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Around {
-  let found = kept.get(evidence);
-  if (!found) {
-    const byName = new Map<string, Named>();
-    const byTable = new Map<TableId, Count>();
-    const byFamily = new Map<string, Count>();
-    for (const table of baseTables(catalogue)) {
-      const profile = profileOf(evidence, table.id)?.result;
-      for (const column of table.columns) {
-        const name = spokenName(catalogue, table, column);
-        const named = byName.get(name) ?? { mandatory: 0, nullable: 0, measured: 0, empty: 0 };
-        if (column.nullable) named.nullable++;
-        else named.mandatory++;
-        const seen = profile && profile.rows > 10 ? profile.columns[column.name] : undefined;
-        if (seen) {
-          named.measured++;
-          if (seen.nulls > 0) named.empty++;
-          // What is declared NOT NULL says nothing of how often the others are empty.
-          if (column.nullable) {
-            add(byTable, table.id, seen.nulls === 0);
-            add(byFamily, column.family, seen.nulls === 0);
-          }
+const surroundingsOf = once((catalogue: Catalogue, evidence: Evidence): Around => {
+  const byName = new Map<string, Named>();
+  const byTable = new Map<TableId, Count>();
+  const byFamily = new Map<string, Count>();
+  for (const table of baseTables(catalogue)) {
+    const profile = profileOf(evidence, table.id)?.result;
+    for (const column of table.columns) {
+      const name = spokenName(catalogue, table, column);
+      const named = byName.get(name) ?? { mandatory: 0, nullable: 0, measured: 0, empty: 0 };
+      if (column.nullable) named.nullable++;
+      else named.mandatory++;
+      const seen = profile && profile.rows > 10 ? profile.columns[column.name] : undefined;
+      if (seen) {
+        named.measured++;
+        if (seen.nulls > 0) named.empty++;
+        // What is declared NOT NULL says nothing of how often the others are empty.
+        if (column.nullable) {
+          add(byTable, table.id, seen.nulls === 0);
+          add(byFamily, column.family, seen.nulls === 0);
         }
-        byName.set(name, named);
       }
+      byName.set(name, named);
     }
-    kept.set(evidence, (found = { byName, byTable, byFamily }));
   }
-  return found;
-}
+  return { byName, byTable, byFamily };
+});
 
 /** Without a prefix that all columns of the table share: `v_flag` and `b_flag` are alike. */
 function spokenName(catalogue: Catalogue, table: Table, { name }: Column): string {

@@ -1,6 +1,7 @@
 // What to measure, as data. The core asks; a source reader answers with its own SQL. The same request
 // could be printed as a query for someone to run by hand.
 
+import type { Reference } from '../catalogue/model';
 import { columnsId, type TableId } from '../catalogue/identifiers';
 import { type Claim, keyOfClaim } from './claims';
 
@@ -52,12 +53,9 @@ export function probeRequestOf(table: TableId, column: string, parents: readonly
 }
 
 /** How many rows of the child have no parent. Rows with a null in the reference are counted apart. */
-export interface InclusionRequest {
+export interface InclusionRequest extends Reference {
   readonly kind: 'inclusion';
   readonly table: TableId;
-  readonly columns: readonly string[];
-  readonly parent: TableId;
-  readonly parentColumns: readonly string[];
 }
 
 /** How many rows break a claim about their values. */

@@ -26,11 +26,13 @@ export function stillTrue(earlier: Earlier, now: Catalogue): readonly Fact[] {
     }
     return known;
   };
-  return earlier.facts.filter((fact) => 'result' in fact && isKept(fact.request) && tablesOf(fact.request).every(isUnchanged));
+  return earlier.facts.filter(
+    (fact) => 'result' in fact && isReusable(fact.request) && tablesOf(fact.request).every(isUnchanged),
+  );
 }
 
 // A probe depends on which parents there are, and costs little.
-function isKept(request: EvidenceRequest): boolean {
+function isReusable(request: EvidenceRequest): boolean {
   return request.kind !== 'probe';
 }
 

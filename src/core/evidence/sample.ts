@@ -50,7 +50,7 @@ export interface OrderedPair {
 
 export type SampleRow = readonly (string | null)[];
 
-const frequentKept = 12;
+const mostFrequent = 12;
 /** Characters; what is longer is a text and no key. */
 const widestKey = 255;
 
@@ -164,12 +164,12 @@ function agreementOf(counts: readonly number[]): number {
 }
 
 function frequentOf(values: readonly string[], counts: readonly number[]): readonly (readonly [string, number])[] {
-  const few = values.length <= frequentKept;
+  const few = values.length <= mostFrequent;
   return values
     .map((value, i) => [value, counts[i] ?? 0] as const)
     .filter(([, count]) => few || count > 1)
     .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
-    .slice(0, frequentKept);
+    .slice(0, mostFrequent);
 }
 
 function rising(column: Column, rows: readonly SampleRow[], at: number): number | null {

@@ -3,7 +3,6 @@
 // many repeats were to be expected that none at all is no chance.
 
 import { declaredUniques, includesColumns, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
-import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, sampleOf } from './evidence';
 import { keyFeatureNames, type KeyFeatures, keyFeaturesOf, keyFeatureWords } from './keyFeatures';
@@ -22,6 +21,7 @@ import {
   type Shapes,
   shapesOf,
 } from './shapes';
+import { once } from '../once';
 
 export const uniqueFeatureNames = [...keyFeatureNames, ...shapeFeatureNames] as const;
 export type UniqueFeatures = KeyFeatures & ShapeFeatures;
@@ -93,21 +93,10 @@ interface Surroundings {
   readonly shapes: Shapes;
 }
 
-const kept = new WeakMap<Evidence, Surroundings>();
-
-function surroundingsOf(catalogue: Catalogue, evidence: Evidence): Surroundings {
-  let found = kept.get(evidence);
-  if (!found) {
-    const known = new Map<TableId, ReadonlyMap<string, Role>>();
-    const roles = (table: Table): ReadonlyMap<string, Role> => {
-      let own = known.get(table.id);
-      if (!own) known.set(table.id, (own = rolesWithReferences(catalogue, table, evidence)));
-      return own;
-    };
-    kept.set(evidence, (found = { roles, shapes: shapesOf(catalogue, evidence, roles) }));
-  }
-  return found;
-}
+const surroundingsOf = once((catalogue: Catalogue, evidence: Evidence): Surroundings => {
+  const roles = once((table: Table) => rolesWithReferences(catalogue, table, evidence));
+  return { roles, shapes: shapesOf(catalogue, evidence, roles) };
+});
 
 function rolesWithReferences(catalogue: Catalogue, table: Table, evidence: Evidence): ReadonlyMap<string, Role> {
   const referring = referencesFrom(weighReferences(catalogue, evidence), table.id)

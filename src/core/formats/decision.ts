@@ -1,13 +1,13 @@
-// Decisions as earlier versions kept them. Format 1 had JSON in the ids of answers.
+// Decisions as earlier versions stored them. Format 1 had JSON in the ids of answers.
 
 import { columnsId, constraintId, tableId, type TableId } from '../catalogue/identifiers';
-import type { Kept } from './kept';
+import type { Stored } from './stored';
 
 /** `table`: of the finding that is decided about. */
-export function upgradeDecision(kept: Kept, format: number, table: TableId): Kept {
-  if (format >= 2) return kept;
+export function upgradeDecision(stored: Stored, format: number, table: TableId): Stored {
+  if (format >= 2) return stored;
   return Object.fromEntries(
-    Object.entries(kept).map(([question, answer]) => [
+    Object.entries(stored).map(([question, answer]) => [
       question,
       typeof answer === 'string' ? toSecond(question, answer, table) : answer,
     ]),

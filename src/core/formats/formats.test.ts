@@ -1,4 +1,4 @@
-// What earlier versions kept is read as what it is today. The samples were written by them: the survey of the demo, and plans
+// What earlier versions stored is read as what it is today. The samples were written by them: the survey of the demo, and plans
 // of large dockets of it with what was decided.
 
 import { readFileSync } from 'node:fs';
@@ -12,17 +12,17 @@ import { completeDecision } from '../remedies/question';
 import { questionsFor } from '../remedies/index';
 import { tableOf } from '../rules/audit';
 import type { Finding } from '../rules/rule';
-import { catalogueFrom, currentFormat, decisionFrom, type Kept, planFrom, proposalFrom } from './index';
+import { catalogueFrom, currentFormat, decisionFrom, type Stored, planFrom, proposalFrom } from './index';
 
 const golden = join(import.meta.dirname, '../../../test/golden');
 const unpacked = (name: string): string => gunzipSync(readFileSync(join(golden, name))).toString();
 
 interface Sample {
-  readonly decisions: Readonly<Record<string, Kept>>;
-  readonly plan: Kept & { readonly mode: 'plain' | 'quiet' };
+  readonly decisions: Readonly<Record<string, Stored>>;
+  readonly plan: Stored & { readonly mode: 'plain' | 'quiet' };
 }
 const samples = JSON.parse(unpacked('plans-1.json.gz')) as readonly Sample[];
-const document = JSON.parse(unpacked('harbour.json.gz')) as { readonly catalogue: Kept; readonly findings: readonly Kept[] };
+const document = JSON.parse(unpacked('harbour.json.gz')) as { readonly catalogue: Stored; readonly findings: readonly Stored[] };
 let survey: ReadSurvey;
 beforeAll(async () => {
   survey = await readSurveyDocument(unpacked('harbour.json.gz'));
@@ -41,10 +41,10 @@ test.each([0, 1, 2])('a plan of the first format is written as it was signed: do
     'kept',
     sample.plan.mode,
   );
-  const kept = planFrom(sample.plan, 1);
-  expect(kept.engine).toBe(Object.keys(engines)[0]);
-  expect(scriptsOf(kept, heading, 'guarded')).toEqual(scriptsOf(anew, heading, 'guarded'));
-  expect(afterPlan(kept, survey.catalogue)).toEqual(afterPlan(anew, survey.catalogue));
+  const stored = planFrom(sample.plan, 1);
+  expect(stored.engine).toBe(Object.keys(engines)[0]);
+  expect(scriptsOf(stored, heading, 'guarded')).toEqual(scriptsOf(anew, heading, 'guarded'));
+  expect(afterPlan(stored, survey.catalogue)).toEqual(afterPlan(anew, survey.catalogue));
 });
 
 test('what was decided stays decided', () => {
@@ -71,9 +71,9 @@ test('a catalogue of the first format says what nulls mean and what fills itself
 });
 
 test('a proposal of the first format takes what it needs from its facts, and one of today nothing', () => {
-  const kept = { kind: 'nulls', columns: ['grade'] };
-  expect(proposalFrom(kept, 1, { nulls: 3 })).toEqual({ ...kept, rows: 3 });
-  const today = { ...kept, rows: 4 };
+  const stored = { kind: 'nulls', columns: ['grade'] };
+  expect(proposalFrom(stored, 1, { nulls: 3 })).toEqual({ ...stored, rows: 3 });
+  const today = { ...stored, rows: 4 };
   expect(proposalFrom(today, currentFormat, { nulls: 3 })).toBe(today);
 });
 
@@ -83,7 +83,7 @@ test('an upgrade takes anything', () => {
     { tables: 7 },
     { tables: [null, [], { columns: 'x' }] },
     { steps: [{ operation: null }] },
-  ] as readonly Kept[]) {
+  ] as readonly Stored[]) {
     expect(() => catalogueFrom(odd, 1)).not.toThrow();
     expect(() => planFrom(odd, 1)).not.toThrow();
     expect(() => proposalFrom(odd, 1, odd)).not.toThrow();

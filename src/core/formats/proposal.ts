@@ -1,60 +1,60 @@
-// Proposals as they were kept by earlier versions. Format 1 had what its questions need among the facts of its finding.
+// Proposals as they were stored by earlier versions. Format 1 had what its questions need among the facts of its finding.
 
-import { isKept, type Kept } from './kept';
+import { isStored, type Stored } from './stored';
 
 /** `facts`: of the finding that proposes it. */
-export function upgradeProposal(kept: Kept, format: number, facts: unknown): Kept {
-  return format < 2 ? toSecond(kept, isKept(facts) ? facts : {}) : kept;
+export function upgradeProposal(stored: Stored, format: number, facts: unknown): Stored {
+  return format < 2 ? toSecond(stored, isStored(facts) ? facts : {}) : stored;
 }
 
-function toSecond(kept: Kept, from: Kept): Kept {
-  switch (kept['kind']) {
+function toSecond(stored: Stored, from: Stored): Stored {
+  switch (stored['kind']) {
     case 'primaryKey':
     case 'surrogateKey':
-      return { ...missingKey(kept, from), ...kept };
+      return { ...missingKey(stored, from), ...stored };
     case 'foreignKey':
-      return { orphanRows: countIn(from, 'orphanRows'), others: listIn(from, 'parents'), ...kept };
+      return { orphanRows: countIn(from, 'orphanRows'), others: listIn(from, 'parents'), ...stored };
     case 'validate':
-      return { orphanRows: countIn(from, 'orphanRows'), ...kept };
+      return { orphanRows: countIn(from, 'orphanRows'), ...stored };
     case 'repeats':
       return {
         rows: countIn(from, 'repeatedRows') ?? 0,
         values: countIn(from, 'repeatedValues') ?? 0,
         children: [],
-        ...kept,
+        ...stored,
       };
     case 'nulls':
-      return { rows: countIn(from, 'nulls') ?? 0, ...kept };
+      return { rows: countIn(from, 'nulls') ?? 0, ...stored };
     case 'check':
-      return { rows: (countIn(from, 'broken') ?? 0) + (countIn(from, 'others') ?? 0), ...kept };
+      return { rows: (countIn(from, 'broken') ?? 0) + (countIn(from, 'others') ?? 0), ...stored };
     default:
-      return kept;
+      return stored;
   }
 }
 
-function missingKey(kept: Kept, facts: Kept): Kept {
-  const columns = Array.isArray(kept['columns']) ? (kept['columns'] as readonly unknown[]) : [];
+function missingKey(stored: Stored, facts: Stored): Stored {
+  const columns = Array.isArray(stored['columns']) ? (stored['columns'] as readonly unknown[]) : [];
   const surrogate = typeof facts['surrogate'] === 'string' ? facts['surrogate'] : 'id';
   return {
     rows: countIn(facts, 'rows'),
     candidates: listIn(facts, 'candidates').map(offeredKey),
-    surrogate: kept['kind'] === 'surrogateKey' ? (columns[0] ?? surrogate) : surrogate,
+    surrogate: stored['kind'] === 'surrogateKey' ? (columns[0] ?? surrogate) : surrogate,
     children: listIn(facts, 'children'),
   };
 }
 
 function offeredKey(candidate: unknown): unknown {
-  if (!isKept(candidate)) return candidate;
+  if (!isStored(candidate)) return candidate;
   const { columns, nullRows, score, reasons } = candidate;
   return { columns, nullRows, score, reasons: Array.isArray(reasons) ? reasons.slice(0, 2) : [] };
 }
 
-function countIn(facts: Kept, name: string): number | null {
+function countIn(facts: Stored, name: string): number | null {
   const count = facts[name];
   return typeof count === 'number' ? count : null;
 }
 
-function listIn(facts: Kept, name: string): readonly unknown[] {
+function listIn(facts: Stored, name: string): readonly unknown[] {
   const list = facts[name];
   return Array.isArray(list) ? list : [];
 }

@@ -5,6 +5,7 @@ import { baseTables } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { groupBy } from '../grouping';
 import { vocabularyOf } from './vocabulary';
+import { once } from '../once';
 
 export interface Affixes {
   readonly heads: ReadonlySet<string>;
@@ -19,13 +20,7 @@ export const knownAffixes: Affixes = { heads: knownHeads, tails: knownTails };
 
 const fewestTables = 3;
 const leastShare = 0.6;
-const kept = new WeakMap<Catalogue, Affixes>();
-
-export function affixesOf(catalogue: Catalogue): Affixes {
-  let found = kept.get(catalogue);
-  if (!found) kept.set(catalogue, (found = learn(catalogue)));
-  return found;
-}
+export const affixesOf = once(learn);
 
 /** A name without what only says that it identifies; `affix` is what was left out, null when nothing was. */
 export interface Stem {

@@ -6,6 +6,7 @@ import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { baseTables, findTable } from '../catalogue/lookups';
 import type { NameRules } from '../engines/engine';
 import { engineOf, type EngineName, engines } from '../engines/index';
+import { once } from '../once';
 
 export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
 
@@ -32,14 +33,8 @@ const customary: Readonly<Record<NamedKind, readonly string[]>> = {
   index: ['ix_{table}_{columns}', 'idx_{table}_{columns}', '{table}_{columns}_ix'],
 };
 
-const styles = new WeakMap<Catalogue, HouseStyle>();
-
 /** The style that most names follow already; the server's own where no other prevails. */
-export function inferStyle(catalogue: Catalogue): HouseStyle {
-  let style = styles.get(catalogue);
-  if (!style) styles.set(catalogue, (style = infer(catalogue)));
-  return style;
-}
+export const inferStyle = once(infer);
 
 function infer(catalogue: Catalogue): HouseStyle {
   const names = namesByKind(catalogue);
@@ -114,15 +109,13 @@ export class TakenNames {
   }
 }
 
-const namesThere = new WeakMap<Catalogue, ReadonlyMap<string, ReadonlySet<string>>>();
+const namesBySchema = once(namesIn);
 
 export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {
-  let bySchema = namesThere.get(catalogue);
-  if (!bySchema) namesThere.set(catalogue, (bySchema = namesBySchema(catalogue)));
-  return new TakenNames(bySchema.get(schema) ?? new Set());
+  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set());
 }
 
-function namesBySchema(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
+function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
   const found = new Map<string, Set<string>>();
   const add = (schema: string, name: string): void => {
     const names = found.get(schema);

@@ -8,6 +8,7 @@ import { baseTables } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { namesAnIdentifier } from './meaning';
 import { wordsOf } from './words';
+import { once } from '../once';
 
 export interface Vocabulary {
   /** What a table is about, without the prefix that most tables share: at least one word. */
@@ -40,13 +41,7 @@ const typePrefixes = new Set(['tbl', 'tb', 't', 'tab']);
 /** Short for two words that everybody knows. */
 const expansions: Readonly<Record<string, readonly string[]>> = { uid: ['user', 'id'], gid: ['group', 'id'] };
 
-const kept = new WeakMap<Catalogue, Vocabulary>();
-
-export function vocabularyOf(catalogue: Catalogue): Vocabulary {
-  let found = kept.get(catalogue);
-  if (!found) kept.set(catalogue, (found = build(catalogue)));
-  return found;
-}
+export const vocabularyOf = once(build);
 
 function build(catalogue: Catalogue): Vocabulary {
   const tables = baseTables(catalogue);

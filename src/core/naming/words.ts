@@ -18,12 +18,16 @@ const known = new Map<string, readonly string[]>();
 const mostKnown = 200_000;
 
 function read(identifier: string): readonly string[] {
+  return lettersOf(identifier).map((word) => singular(word.toLowerCase()));
+}
+
+/** The words of an identifier as they are spelt: `homeBerthIDs` → home, Berth, IDs. */
+export function lettersOf(identifier: string): readonly string[] {
   return identifier
     .replace(/(\p{Ll}|\p{N})(\p{Lu})/gu, '$1 $2')
     .replace(/(\p{Lu})(\p{Lu}\p{Ll})/gu, '$1 $2')
     .split(/[^\p{L}\p{N}]+/u)
-    .filter((word) => word !== '')
-    .map((word) => singular(word.toLowerCase()));
+    .filter((word) => word !== '');
 }
 
 /** The identifier as people say it: `berth_booking` → `berth booking`. */
@@ -92,7 +96,7 @@ const unchanged = new Set([
   'axis',
 ]);
 
-function singular(word: string): string {
+export function singular(word: string): string {
   return word.length <= 2 || unchanged.has(word) ? word : pluralize.singular(word);
 }
 

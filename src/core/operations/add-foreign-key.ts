@@ -6,11 +6,11 @@ import type { Beside, Candidate } from './beside';
 import type { Check } from './check';
 import type { Kind } from './operation';
 import type { Proof } from './proof';
-import { fittedReference, type Reference, referenceIn } from './reference';
+import { fittedReference, type FittedReference, referenceIn } from './reference';
 import { Refusal } from './refusal';
 import type { SetAside } from './set-aside';
 
-export interface AddForeignKey extends Reference {
+export interface AddForeignKey extends FittedReference {
   readonly kind: 'addForeignKey';
   readonly table: TableId;
   readonly name: string;

@@ -1,7 +1,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { getTable, includesColumns } from '../catalogue/lookups';
 import type { Kind } from './operation';
-import { fittedReference, type Reference, sameReferring } from './reference';
+import { fittedReference, type FittedReference, sameReferring } from './reference';
 import { type Constant, parentOf } from './set-aside';
 import { ownerOf } from './operation';
 import { clearKept, type Keeping, refuseWriting, rowsOnly, sideTableOf } from './side-table';
@@ -10,7 +10,7 @@ import { clearKept, type Keeping, refuseWriting, rowsOnly, sideTableOf } from '.
 export interface AddParents extends Keeping {
   readonly kind: 'addParents';
   readonly child: TableId;
-  readonly reference: Reference;
+  readonly reference: FittedReference;
   /** What stands in columns that a parent needs beside its key; the same in each of them. */
   readonly beside: readonly (Constant & { readonly column: string })[];
 }

@@ -5,7 +5,7 @@ import type { TableId } from '../catalogue/identifiers';
 import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
-import type { Reference } from './reference';
+import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
 
 export type Check =
@@ -20,7 +20,7 @@ export type Check =
   | {
       readonly kind: 'orphans';
       readonly table: TableId;
-      readonly reference: Reference;
+      readonly reference: FittedReference;
       readonly values: readonly string[] | null;
     }
   | { readonly kind: 'breaking'; readonly table: TableId; readonly claim: Claim }

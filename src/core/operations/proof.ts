@@ -7,7 +7,7 @@ import { getTable } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import { counted } from '../naming/words';
-import type { Reference } from './reference';
+import type { FittedReference } from './reference';
 
 export type Proof = BreakingProof | ActionProof;
 
@@ -22,7 +22,7 @@ export type BreakingProof =
       /** Others inherit from it: its own rows only. */
       readonly only?: boolean;
     }
-  | { readonly kind: 'orphan'; readonly table: TableId; readonly reference: Reference; readonly constraint: string }
+  | { readonly kind: 'orphan'; readonly table: TableId; readonly reference: FittedReference; readonly constraint: string }
   | { readonly kind: 'check'; readonly table: TableId; readonly claim: Claim; readonly constraint: string };
 
 /** Deletes a parent that has children, or changes its key. */
@@ -31,7 +31,7 @@ export interface ActionProof {
   readonly event: 'delete' | 'update';
   readonly action: ReferentialAction;
   readonly table: TableId;
-  readonly reference: Reference;
+  readonly reference: FittedReference;
   readonly constraint: string;
 }
 

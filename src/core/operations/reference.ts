@@ -1,18 +1,15 @@
 import type { TableId } from '../catalogue/identifiers';
-import type { Table } from '../catalogue/model';
+import type { Reference, Table } from '../catalogue/model';
 import type { Draft } from '../catalogue/draft';
 
-/** Columns that refer to the key of a parent, declared or not. */
-export interface Reference {
-  readonly columns: readonly string[];
-  readonly parent: TableId;
-  readonly parentColumns: readonly string[];
+/** A reference with whose rows it holds. */
+export interface FittedReference extends Reference {
   /** Where others inherit from one of the two tables, its own rows only are held, or looked for. */
   readonly only?: 'child' | 'parent' | 'both';
 }
 
 /** The reference alone of what has one beside other things. */
-export function referenceIn({ columns, parent, parentColumns, only }: Reference): Reference {
+export function referenceIn({ columns, parent, parentColumns, only }: FittedReference): FittedReference {
   return { columns, parent, parentColumns, ...(only && { only }) };
 }
 
@@ -21,7 +18,11 @@ export function sameReferring(a: Reference, b: Reference): boolean {
 }
 
 /** The reference with whose rows it holds, as its tables are now. */
-export function fittedReference<Referring extends Reference>(reference: Referring, child: TableId, current: Draft): Referring {
+export function fittedReference<Referring extends FittedReference>(
+  reference: Referring,
+  child: TableId,
+  current: Draft,
+): Referring {
   const own = keepsOwnRows(current.get(child), current);
   const parents = keepsOwnRows(current.get(reference.parent), current);
   if (!own && !parents) return reference;

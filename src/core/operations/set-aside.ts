@@ -9,14 +9,14 @@ import { counted } from '../naming/words';
 import type { Beside, Candidate } from './beside';
 import type { Check } from './check';
 import { type Bound, type Kind, ownerOf } from './operation';
-import { fittedReference, type Reference, sameReferring } from './reference';
+import { fittedReference, type FittedReference, sameReferring } from './reference';
 import { Refusal } from './refusal';
 import { clearKept, type Keeping, refuseWriting, rowsOnly, sideTableOf } from './side-table';
 
 /** Rows that stand in the way of a rule. */
 export type WrongRows =
   /** `values`: those of them only whose reference is one of these, compared as text. */
-  | { readonly kind: 'orphans'; readonly reference: Reference; readonly values: readonly string[] | null }
+  | { readonly kind: 'orphans'; readonly reference: FittedReference; readonly values: readonly string[] | null }
   | { readonly kind: 'nulls'; readonly column: string }
   | { readonly kind: 'breaking'; readonly claim: Claim }
   /** Of rows that are alike in these columns, all but the one to be kept. */
@@ -24,7 +24,7 @@ export type WrongRows =
   /** Rows of another table that refer to one of those. */
   | {
       readonly kind: 'childrenOfRepeats';
-      readonly reference: Reference;
+      readonly reference: FittedReference;
       readonly columns: readonly string[];
       readonly keep: Keep;
     };
@@ -51,7 +51,7 @@ export type Filling =
   | Constant
   | { readonly kind: 'column'; readonly column: string }
   /** The value that the parent has in a column of its own. */
-  | { readonly kind: 'parent'; readonly reference: Reference; readonly column: string }
+  | { readonly kind: 'parent'; readonly reference: FittedReference; readonly column: string }
   /** The value of the row that is kept of several, in the column that is referred to. */
   | { readonly kind: 'kept'; readonly column: string };
 

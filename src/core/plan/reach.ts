@@ -2,14 +2,11 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import { foreignKeysOf, sameColumns } from '../catalogue/lookups';
-import type { Catalogue, ReferentialAction } from '../catalogue/model';
+import type { Catalogue, Reference, ReferentialAction } from '../catalogue/model';
 
-export interface ReachReference {
+export interface ReachReference extends Reference {
   readonly name: string;
   readonly child: TableId;
-  readonly columns: readonly string[];
-  readonly parent: TableId;
-  readonly parentColumns: readonly string[];
   readonly onDelete: ReferentialAction;
   /** Of the columns, those that may not be null. */
   readonly mandatory: readonly string[];

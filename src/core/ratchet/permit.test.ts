@@ -1,11 +1,11 @@
 import { expect, test } from 'vitest';
-import { requirementsFor, whyNotRun, whyNotSigned } from './permit';
+import { requirementsFor, signableStates, whyNotRun, whyNotSigned } from './permit';
 
 const open = { signedBy: null, backupAt: null };
 
 test('a production source asks for a rehearsal, a signature and a backup', () => {
   const met = (prepared: Parameters<typeof requirementsFor>[0]) =>
-    requirementsFor(prepared, 'production').map(({ kind, met: is }) => `${kind} ${is}`);
+    requirementsFor(prepared, { environment: 'production', copied: true }).map(({ kind, met: is }) => `${kind} ${is}`);
   expect(met({ ...open, state: 'Draft' })).toEqual(['rehearsal false', 'signature false', 'backup false']);
   expect(met({ ...open, state: 'Rehearsed' })).toEqual(['rehearsal true', 'signature false', 'backup false']);
   expect(met({ state: 'Signed', signedBy: 'Ada', backupAt: '2026-11-25' })).toEqual([
@@ -16,8 +16,15 @@ test('a production source asks for a rehearsal, a signature and a backup', () =>
 });
 
 test('other sources ask for nothing', () => {
-  expect(requirementsFor({ ...open, state: 'Draft' }, 'test')).toEqual([]);
-  expect(requirementsFor({ ...open, state: 'Draft' }, 'staging')).toEqual([]);
+  expect(requirementsFor({ ...open, state: 'Draft' }, { environment: 'test', copied: true })).toEqual([]);
+  expect(requirementsFor({ ...open, state: 'Draft' }, { environment: 'staging', copied: true })).toEqual([]);
+});
+
+test('of what cannot be copied no rehearsal is asked, and a draft of it can be signed', () => {
+  const behindAWall = { environment: 'production', copied: false };
+  expect(requirementsFor({ ...open, state: 'Draft' }, behindAWall).map(({ kind }) => kind)).toEqual(['signature', 'backup']);
+  expect(signableStates(behindAWall)).toContain('Draft');
+  expect(signableStates({ copied: true })).toEqual(['Rehearsed']);
 });
 
 const ada = { id: 1 };

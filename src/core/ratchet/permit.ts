@@ -13,15 +13,33 @@ export interface Requirement {
   readonly met: boolean;
 }
 
-/** A production source asks for a rehearsal, a signature by somebody else than who planned it, and a backup; others for nothing. */
-export function requirementsFor({ state, signedBy, backupAt }: Prepared, environment: string): readonly Requirement[] {
+/** Where a docket is to run. */
+export interface Destination {
+  readonly environment: string;
+  /** Whether a copy can be made of it here, for a rehearsal. */
+  readonly copied: boolean;
+}
+
+/**
+ * A production source asks for a rehearsal, a signature by somebody else than who planned it, and a backup; others for
+ * nothing. Of what cannot be copied from here no rehearsal is asked: its scripts are tried where it is.
+ */
+export function requirementsFor(
+  { state, signedBy, backupAt }: Prepared,
+  { environment, copied }: Destination,
+): readonly Requirement[] {
   if (environment !== 'production') return [];
   const signed = signedBy !== null;
   return [
-    { kind: 'rehearsal', met: signed || state === 'Rehearsed' },
+    ...(copied ? [{ kind: 'rehearsal', met: signed || state === 'Rehearsed' } as const] : []),
     { kind: 'signature', met: signed },
     { kind: 'backup', met: backupAt !== null },
   ];
+}
+
+/** The states in which a docket can be signed. */
+export function signableStates({ copied }: Pick<Destination, 'copied'>): readonly DocketState[] {
+  return copied ? ['Rehearsed'] : ['Draft', 'Rehearsed'];
 }
 
 export interface Signable {

@@ -1,4 +1,4 @@
-import type { Kept } from '../formats/kept';
+import type { Stored } from '../formats/stored';
 import { upgradeProposal } from '../formats/proposal';
 import { expect, test } from 'vitest';
 import { tableId } from '../catalogue/identifiers';
@@ -20,7 +20,7 @@ const port = sketch(`
   port.scan:    pass_id, gate text
 `);
 
-type Drawn = Kept & { readonly columns: readonly string[] };
+type Drawn = Stored & { readonly columns: readonly string[] };
 
 /** What the questions of a proposal need comes from its facts. */
 function found(table: string, proposal: Drawn, facts: object, rule = 'uniqueness/nearly'): Finding {

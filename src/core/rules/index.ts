@@ -94,3 +94,9 @@ export const rules: readonly Rule[] = [
   unvalidatedCheck,
   generatedName,
 ] as readonly Rule[];
+
+/** What was not judged, each in a sentence, where answers hold counts alone; nothing where they hold values. */
+export function notJudgedBy(answers: { readonly rows: boolean }): readonly string[] {
+  if (answers.rows) return [];
+  return [...rules.filter(({ readsValues }) => readsValues).map(({ about }) => about), 'Keys of three and more columns.'];
+}

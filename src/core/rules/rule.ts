@@ -105,6 +105,8 @@ export interface Rule<Facts = unknown, Limit extends string = string> {
   /** What it looks for, in one sentence. */
   readonly about: string;
   readonly thresholds?: Readonly<Record<Limit, Threshold>>;
+  /** True where counts do not tell: it looks at values of rows, and judges nothing where they are not to be had. */
+  readonly readsValues?: boolean;
   /** What it needs counted before it can judge, beyond what every survey measures. */
   asks?(audit: Audit): Iterable<EvidenceRequest>;
   /** `limits` are the thresholds as they are set for the source. */

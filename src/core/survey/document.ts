@@ -7,7 +7,7 @@ import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import { type Evidence, profileOf } from '../evidence/evidence';
 import type { Depth } from '../evidence/requests';
 import { wordsOf } from '../rules/audit';
-import { currentFormat } from '../formats/kept';
+import { currentFormat } from '../formats/stored';
 import type { Proposal } from '../remedies/index';
 import type { Concern, Finding, FoundObject, Severity } from '../rules/rule';
 

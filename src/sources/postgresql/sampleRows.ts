@@ -6,7 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
 import { quote, quoteTable } from '../../core/engines/postgresql/quote';
-import type { Reference } from '../../core/operations/reference';
+import type { Reference } from '../../core/catalogue/model';
 import { type TableId, tableId } from '../../core/catalogue/identifiers';
 import type { Sampled } from '../run/scratch';
 import { SourceError } from '../SourceError';

@@ -181,13 +181,17 @@ async function drop(admin: pg.Client, name: string): Promise<void> {
   const { rows } = await admin.query<{ sends: boolean }>(
     "select pg_catalog.current_setting('server_version_num')::int >= 130000 as sends",
   );
-  // Servers before 13 do not send away whoever is still in it.
-  if (!rows[0]?.sends)
+  const dropped = `drop database if exists ${quote(name)}`;
+  const forced = rows[0]?.sends === true && (await admin.query(`${dropped} with (force)`).catch(() => null)) !== null;
+  if (!forced) {
+    // Servers before 13 send nobody away. Later ones refuse to send autovacuum away by force for who is no superuser, and
+    // send it away by themselves without.
     await admin.query(
       'select pg_catalog.pg_terminate_backend(pid) from pg_catalog.pg_stat_activity where datname = $1 and usename = $1',
       [name],
     );
-  await admin.query(`drop database if exists ${quote(name)}${rows[0]?.sends ? ' with (force)' : ''}`);
+    await admin.query(dropped);
+  }
   await admin.query(`drop role if exists ${quote(name)}`);
 }
 

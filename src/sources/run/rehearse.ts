@@ -19,7 +19,7 @@ export interface RehearseOptions extends ScratchOptions {
   /** Told as it goes, after each step. */
   readonly onProgress?: (rehearsal: Rehearsal) => Promise<void> | void;
   /** Told when the copy could not be removed; without it, that is thrown. */
-  readonly onLeftBehind?: () => Promise<void>;
+  readonly onLeftBehind?: (why: unknown) => Promise<void>;
 }
 
 /** Throws SourceError when no copy can be made, LeftBehind when it could not be removed; what fails on the copy is in the answer. */
@@ -59,7 +59,7 @@ class Rehearsing {
     } finally {
       await session?.close().catch(() => undefined);
       await scratch.remove().catch(async (cause: unknown) => {
-        await this.options.onLeftBehind?.();
+        await this.options.onLeftBehind?.(cause);
         if (!this.options.onLeftBehind) throw cause;
       });
     }

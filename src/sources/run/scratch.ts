@@ -1,7 +1,7 @@
 // A scratch copy of a database, on which a docket is rehearsed.
 
 import type { TableId } from '../../core/catalogue/identifiers';
-import type { Reference } from '../../core/operations/reference';
+import type { Reference } from '../../core/catalogue/model';
 import { SourceError } from '../SourceError';
 import type { Session } from './session';
 

@@ -1,15 +1,16 @@
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
-import { catalogueFrom, currentFormat, decisionFrom, type Kept, planFrom } from '../../core/formats/index';
+import { catalogueFrom, currentFormat, decisionFrom, type Stored, planFrom } from '../../core/formats/index';
 import type { Mode } from '../../core/plan/cost';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/question';
 import { stopRehearsal } from './rehearsals';
 import { type Db, findRow, getRow, rowsOf } from '../db';
+import type { DocketId, FindingRowId, PersonId, SourceId } from '../ids';
 
 export interface DocketRow {
-  readonly id: number;
+  readonly id: DocketId;
   readonly name: string;
   readonly state: DocketState;
   readonly mode: Mode;
@@ -19,7 +20,7 @@ export interface DocketRow {
   /** Who had a hand in what it does. */
   readonly authors: readonly Author[];
   readonly signedBy: string | null;
-  readonly signedById: number | null;
+  readonly signedById: PersonId | null;
   readonly signedAt: string | null;
   /** What was signed: of plan, scripts and decisions. */
   readonly signedDigest: string | null;
@@ -32,7 +33,7 @@ export interface DocketRow {
 }
 
 export interface Author {
-  readonly id: number;
+  readonly id: PersonId;
   readonly name: string;
 }
 
@@ -42,7 +43,7 @@ export interface FrozenDocket {
 }
 
 export interface DocketItem {
-  readonly findingId: number;
+  readonly findingId: FindingRowId;
   readonly decision: Decision;
 }
 
@@ -55,12 +56,12 @@ const shown = `id, name, state, mode, created_at as "createdAt", state_at as "st
   cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
 
 /** Held until the transaction ends: who else changes it waits. */
-export function lockDocket(db: Db, source: number, id: number): Promise<DocketRow | null> {
+export function lockDocket(db: Db, source: SourceId, id: DocketId): Promise<DocketRow | null> {
   return findRow(db, `select ${shown} from dockets where source_id = $1 and id = $2 for update of dockets`, [source, id]);
 }
 
 /** Dockets of a source that are not through; their source stays what it is. */
-export async function countOpenDockets(db: Db, source: number): Promise<number> {
+export async function countOpenDockets(db: Db, source: SourceId): Promise<number> {
   const { count } = await getRow<{ count: number }>(
     db,
     `select count(*) as count from dockets where source_id = $1 and state not in ('Done', 'Backed out')`,
@@ -70,7 +71,7 @@ export async function countOpenDockets(db: Db, source: number): Promise<number> 
 }
 
 /** Whether a docket of a source runs, or is rehearsed. */
-export async function isRunning(db: Db, source: number): Promise<boolean> {
+export async function isRunning(db: Db, source: SourceId): Promise<boolean> {
   const { running } = await getRow<{ running: boolean }>(
     db,
     `select exists (select 1 from dockets where source_id = $1 and state = 'Running')
@@ -80,20 +81,20 @@ export async function isRunning(db: Db, source: number): Promise<boolean> {
   return running;
 }
 
-export async function addAuthor(db: Db, docket: number, person: number): Promise<void> {
+export async function addAuthor(db: Db, docket: DocketId, person: PersonId): Promise<void> {
   await db.query('insert into docket_authors (docket_id, person_id) values ($1, $2) on conflict do nothing', [docket, person]);
 }
 
-export function listDockets(db: Db, source: number): Promise<readonly DocketRow[]> {
+export function listDockets(db: Db, source: SourceId): Promise<readonly DocketRow[]> {
   return rowsOf(db, `select ${shown} from dockets where source_id = $1 order by id desc`, [source]);
 }
 
-export function findDocket(db: Db, source: number, id: number): Promise<DocketRow | null> {
+export function findDocket(db: Db, source: SourceId, id: DocketId): Promise<DocketRow | null> {
   return findRow(db, `select ${shown} from dockets where source_id = $1 and id = $2`, [source, id]);
 }
 
-export async function addDocket(db: Db, source: number, name: string, mode: Mode): Promise<number> {
-  const { id } = await getRow<{ id: number }>(
+export async function addDocket(db: Db, source: SourceId, name: string, mode: Mode): Promise<DocketId> {
+  const { id } = await getRow<{ id: DocketId }>(
     db,
     'insert into dockets (source_id, name, mode) values ($1, $2, $3) returning id',
     [source, name, mode],
@@ -102,13 +103,13 @@ export async function addDocket(db: Db, source: number, name: string, mode: Mode
 }
 
 /** What has run is as it ran: then its way is not changed. */
-export async function setDocketMode(db: Db, id: number, mode: Mode): Promise<void> {
+export async function setDocketMode(db: Db, id: DocketId, mode: Mode): Promise<void> {
   await reopen(db, id);
   await db.query(`update dockets set mode = $2 where id = $1 and state = 'Draft'`, [id, mode]);
 }
 
 // What was rehearsed was another docket than the one that it is changed into.
-async function reopen(db: Db, id: number): Promise<void> {
+async function reopen(db: Db, id: DocketId): Promise<void> {
   await stopRehearsal(db, id);
   await db.query(
     `update dockets
@@ -126,7 +127,7 @@ export interface Signature {
 /** Signs a docket as it is planned now: that plan is what will run. False when its state does not allow it. */
 export async function signDocket(
   db: Db,
-  id: number,
+  id: DocketId,
   { signer, digest }: Signature,
   { plan, catalogue }: { readonly plan: Plan; readonly catalogue: Catalogue },
 ): Promise<boolean> {
@@ -139,11 +140,12 @@ export async function signDocket(
   return true;
 }
 
-/** Takes a signature back; the rehearsal stays. */
-export async function unsignDocket(db: Db, id: number): Promise<void> {
+/** Takes a signature back; a rehearsal that it had stays. */
+export async function unsignDocket(db: Db, id: DocketId): Promise<void> {
   await db.query(
     `update dockets
-     set state = 'Rehearsed', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
+     set state = case (select state from rehearsals where docket_id = $1 order by id desc limit 1) when 'held' then 'Rehearsed' else 'Draft' end,
+       state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
      where id = $1 and state = 'Signed'`,
     [id],
   );
@@ -152,7 +154,7 @@ export async function unsignDocket(db: Db, id: number): Promise<void> {
 /** Said beside what was said before. */
 export async function addBackup(
   db: Db,
-  id: number,
+  id: DocketId,
   backup: { readonly at: string; readonly place: string; readonly by: string },
 ): Promise<void> {
   await db.query('insert into docket_backups (docket_id, at, place, said_by) values ($1, $2, $3, $4)', [
@@ -163,20 +165,20 @@ export async function addBackup(
   ]);
 }
 
-export async function keepCleared(db: Db, id: number): Promise<void> {
+export async function keepCleared(db: Db, id: DocketId): Promise<void> {
   await db.query('update dockets set cleared_at = now() where id = $1', [id]);
 }
 
-export async function renameDocket(db: Db, id: number, name: string): Promise<void> {
+export async function renameDocket(db: Db, id: DocketId, name: string): Promise<void> {
   await db.query('update dockets set name = $2 where id = $1', [id, name]);
 }
 
-export async function removeDocket(db: Db, id: number): Promise<void> {
+export async function removeDocket(db: Db, id: DocketId): Promise<void> {
   await db.query('delete from dockets where id = $1', [id]);
 }
 
-export async function findFrozen(db: Db, id: number): Promise<FrozenDocket | null> {
-  const row = await findRow<{ plan: Kept | null; catalogue: Kept | null; format: number }>(
+export async function findFrozen(db: Db, id: DocketId): Promise<FrozenDocket | null> {
+  const row = await findRow<{ plan: Stored | null; catalogue: Stored | null; format: number }>(
     db,
     'select plan, catalogue, format from dockets where id = $1',
     [id],
@@ -187,7 +189,7 @@ export async function findFrozen(db: Db, id: number): Promise<FrozenDocket | nul
 }
 
 /** From here on the docket's plan does not change any more. */
-export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Catalogue): Promise<void> {
+export async function freezeDocket(db: Db, id: DocketId, plan: Plan, catalogue: Catalogue): Promise<void> {
   await db.query('update dockets set plan = $2, catalogue = $3, format = $4 where id = $1', [
     id,
     JSON.stringify(plan),
@@ -197,7 +199,7 @@ export async function freezeDocket(db: Db, id: number, plan: Plan, catalogue: Ca
 }
 
 /** Makes a docket of which nothing was carried out a draft again: its plan is made anew. */
-export async function thawDocket(db: Db, id: number): Promise<void> {
+export async function thawDocket(db: Db, id: DocketId): Promise<void> {
   await db.query(
     `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null where id = $1`,
     [id],
@@ -205,7 +207,7 @@ export async function thawDocket(db: Db, id: number): Promise<void> {
 }
 
 /** Changes the state, only from one of the states given; false when it was in none of them. */
-export async function moveDocket(db: Db, id: number, from: readonly DocketState[], to: DocketState): Promise<boolean> {
+export async function moveDocket(db: Db, id: DocketId, from: readonly DocketState[], to: DocketState): Promise<boolean> {
   const moved = await db.query('update dockets set state = $3, state_at = now() where id = $1 and state = any($2)', [
     id,
     from,
@@ -214,7 +216,7 @@ export async function moveDocket(db: Db, id: number, from: readonly DocketState[
   return moved.rowCount === 1;
 }
 
-export async function listItems(db: Db, docket: number): Promise<readonly DocketItem[]> {
+export async function listItems(db: Db, docket: DocketId): Promise<readonly DocketItem[]> {
   const rows = await rowsOf<KeptItem>(
     db,
     `select finding_id as "findingId", decision, docket_items.format, table_id as "tableId"
@@ -226,8 +228,8 @@ export async function listItems(db: Db, docket: number): Promise<readonly Docket
 }
 
 interface KeptItem {
-  readonly findingId: number;
-  readonly decision: Kept;
+  readonly findingId: FindingRowId;
+  readonly decision: Stored;
   readonly format: number;
   readonly tableId: TableId;
 }
@@ -238,7 +240,7 @@ function itemOf({ findingId, decision, format, tableId }: KeptItem): DocketItem 
 
 /** Adds a remedy, or changes what was decided about it. */
 /** Decided otherwise, what the database said of it before is of something else. */
-export async function putItem(db: Db, docket: number, finding: number, decision: Decision): Promise<void> {
+export async function putItem(db: Db, docket: DocketId, finding: FindingRowId, decision: Decision): Promise<void> {
   await reopen(db, docket);
   await db.query('delete from refusals where finding_id = $1', [finding]);
   await db.query(
@@ -249,22 +251,22 @@ export async function putItem(db: Db, docket: number, finding: number, decision:
   );
 }
 
-export async function removeItem(db: Db, docket: number, finding: number): Promise<void> {
+export async function removeItem(db: Db, docket: DocketId, finding: FindingRowId): Promise<void> {
   await reopen(db, docket);
   await db.query('delete from docket_items where docket_id = $1 and finding_id = $2', [docket, finding]);
 }
 
 /** Takes something out of a docket that has stopped: it stays stopped. */
-export async function dropItems(db: Db, docket: number, findings: readonly number[]): Promise<void> {
+export async function dropItems(db: Db, docket: DocketId, findings: readonly FindingRowId[]): Promise<void> {
   await db.query('delete from docket_items where docket_id = $1 and finding_id = any ($2::bigint[])', [docket, findings]);
 }
 
 /** The docket that a finding is in at present, with its decision: the newest that is not backed out. */
 export async function findDocketOf(
   db: Db,
-  finding: number,
-): Promise<(DocketItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: number }) | null> {
-  const row = await findRow<KeptItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: number }>(
+  finding: FindingRowId,
+): Promise<(DocketItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: DocketId }) | null> {
+  const row = await findRow<KeptItem & Pick<DocketRow, 'name' | 'state' | 'mode'> & { readonly docketId: DocketId }>(
     db,
     `select docket_id as "docketId", name, dockets.state, mode, finding_id as "findingId", decision, docket_items.format,
        table_id as "tableId"
@@ -280,6 +282,6 @@ export async function findDocketOf(
 }
 
 /** The id of the source that a docket changes. */
-export async function getSourceOf(db: Db, docket: number): Promise<number> {
-  return (await getRow<{ source: number }>(db, 'select source_id as source from dockets where id = $1', [docket])).source;
+export async function getSourceOf(db: Db, docket: DocketId): Promise<SourceId> {
+  return (await getRow<{ source: SourceId }>(db, 'select source_id as source from dockets where id = $1', [docket])).source;
 }

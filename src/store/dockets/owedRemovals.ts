@@ -1,9 +1,10 @@
 import type { SourceKindId } from '../../sources/index';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import { seal, unseal } from '../secrets';
+import type { DocketId, RehearsalId, SourceId } from '../ids';
 
 export interface NewOwed {
-  readonly rehearsal: number;
+  readonly rehearsal: RehearsalId;
   readonly server: object;
   /** The server as people know it. */
   readonly words: string;
@@ -28,7 +29,7 @@ export async function addOwed(db: Db, { rehearsal, server, words, label, problem
 
 /** Those that are due to be tried again, noted as tried now. */
 export async function takeOwed(db: Db, everyMs: number) {
-  const rows = await rowsOf<{ id: number; rehearsal: number; label: string; sealed: Buffer; kind: SourceKindId }>(
+  const rows = await rowsOf<{ id: number; rehearsal: RehearsalId; label: string; sealed: Buffer; kind: SourceKindId }>(
     db,
     `update owed_removals set tried_at = now()
      where sealed_server <> '' and tried_at < now() - make_interval(secs => $1)
@@ -59,7 +60,7 @@ export interface OwedRow {
 }
 
 /** The copies of a docket's rehearsals that are still somewhere. */
-export function listOwed(db: Db, docket: number): Promise<readonly OwedRow[]> {
+export function listOwed(db: Db, docket: DocketId): Promise<readonly OwedRow[]> {
   return rowsOf(
     db,
     `select owed_removals.server, owed_since as "owedSince", owed_removals.problem from owed_removals
@@ -69,7 +70,7 @@ export function listOwed(db: Db, docket: number): Promise<readonly OwedRow[]> {
 }
 
 /** The copies of a source's rehearsals that are still somewhere. */
-export async function countOwed(db: Db, source: number): Promise<number> {
+export async function countOwed(db: Db, source: SourceId): Promise<number> {
   const { count } = await getRow<{ count: number }>(
     db,
     `select count(*) as count from owed_removals join rehearsals on rehearsals.id = rehearsal_id

@@ -1,9 +1,10 @@
 import type { FailedRemedy } from '../../core/plan/rehearsal';
 import { type Db, findRow, rowsOf } from '../db';
+import type { DocketId, FindingRowId } from '../ids';
 
 export interface RefusalRow extends Omit<FailedRemedy, 'finding'> {
-  readonly findingId: number;
-  readonly docketId: number | null;
+  readonly findingId: FindingRowId;
+  readonly docketId: DocketId | null;
   readonly triedIn: 'rehearsal' | 'run';
   readonly at: string;
 }
@@ -13,7 +14,7 @@ const shown = `finding_id as "findingId", docket_id as "docketId", tried_in as "
 /** Keeps what was refused of a docket, and forgets what was refused of it before. */
 export async function keepRefusals(
   db: Db,
-  docket: number,
+  docket: DocketId,
   triedIn: RefusalRow['triedIn'],
   refused: readonly FailedRemedy[],
 ): Promise<void> {
@@ -40,14 +41,14 @@ export async function keepRefusals(
 }
 
 /** Of the findings that are in a docket. */
-export async function forgetRefusals(db: Db, docket: number): Promise<void> {
+export async function forgetRefusals(db: Db, docket: DocketId): Promise<void> {
   await db.query(`delete from refusals using docket_items i where i.docket_id = $1 and i.finding_id = refusals.finding_id`, [
     docket,
   ]);
 }
 
 /** Of findings that are still in the docket, those that were tried first. */
-export function listRefusals(db: Db, docket: number): Promise<readonly RefusalRow[]> {
+export function listRefusals(db: Db, docket: DocketId): Promise<readonly RefusalRow[]> {
   return rowsOf(
     db,
     `select ${shown} from refusals
@@ -57,6 +58,6 @@ export function listRefusals(db: Db, docket: number): Promise<readonly RefusalRo
   );
 }
 
-export function findRefusal(db: Db, finding: number): Promise<RefusalRow | null> {
+export function findRefusal(db: Db, finding: FindingRowId): Promise<RefusalRow | null> {
   return findRow(db, `select ${shown} from refusals where finding_id = $1`, [finding]);
 }

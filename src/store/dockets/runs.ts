@@ -1,13 +1,14 @@
 import type { Direction } from '../../core/plan/direction';
 import { type Db, findRow, getRow, rowsOf } from '../db';
+import type { DocketId, FindingRowId, RunId } from '../ids';
 
 export type RunState = 'queued' | 'running' | 'paused' | 'done' | 'stopped';
 
 export type RunRequest = 'pause' | 'stop';
 
 export interface RunRow {
-  readonly id: number;
-  readonly docketId: number;
+  readonly id: RunId;
+  readonly docketId: DocketId;
   readonly direction: Direction;
   readonly elsewhere: boolean;
   readonly user: string | null;
@@ -32,7 +33,7 @@ export interface RunStepRow {
 }
 
 export interface ProofRow {
-  readonly findingId: number;
+  readonly findingId: FindingRowId;
   readonly title: string;
   readonly statement: string;
   readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
@@ -44,7 +45,7 @@ export interface ProofRow {
 const shown = `id, docket_id as "docketId", direction, elsewhere, user_name as "user", asked_by as "by", state, asked, problem, asked_at as "askedAt", finished_at as "finishedAt"`;
 
 export interface AskedRun {
-  readonly docket: number;
+  readonly docket: DocketId;
   readonly direction: Direction;
   /** Null when somebody ran it elsewhere. */
   readonly user: string | null;
@@ -52,8 +53,8 @@ export interface AskedRun {
   readonly steps: readonly { readonly title: string; readonly statement: string }[];
 }
 
-export async function askForRun(db: Db, { docket, direction, user, by, steps }: AskedRun): Promise<number> {
-  const { id } = await getRow<{ id: number }>(
+export async function askForRun(db: Db, { docket, direction, user, by, steps }: AskedRun): Promise<RunId> {
+  const { id } = await getRow<{ id: RunId }>(
     db,
     `insert into runs (docket_id, direction, user_name, asked_by, elsewhere, state, finished_at)
      values ($1, $2, $3, $4, $3::text is null, case when $3::text is null then 'done' else 'queued' end, case when $3::text is null then now() end)
@@ -69,15 +70,15 @@ export async function askForRun(db: Db, { docket, direction, user, by, steps }: 
   return id;
 }
 
-export function findRun(db: Db, id: number): Promise<RunRow | null> {
+export function findRun(db: Db, id: RunId): Promise<RunRow | null> {
   return findRow(db, `select ${shown} from runs where id = $1`, [id]);
 }
 
-export function listRuns(db: Db, docket: number): Promise<readonly RunRow[]> {
+export function listRuns(db: Db, docket: DocketId): Promise<readonly RunRow[]> {
   return rowsOf(db, `select ${shown} from runs where docket_id = $1 order by id desc`, [docket]);
 }
 
-export function listSteps(db: Db, run: number): Promise<readonly RunStepRow[]> {
+export function listSteps(db: Db, run: RunId): Promise<readonly RunStepRow[]> {
   return rowsOf(
     db,
     `select position, title, statement, state, outcome, started_at as "startedAt", finished_at as "finishedAt"
@@ -86,15 +87,15 @@ export function listSteps(db: Db, run: number): Promise<readonly RunStepRow[]> {
   );
 }
 
-export async function startRun(db: Db, id: number): Promise<boolean> {
+export async function startRun(db: Db, id: RunId): Promise<boolean> {
   return (await db.query(`update runs set state = 'running' where id = $1 and state = 'queued'`, [id])).rowCount === 1;
 }
 
-export async function finishRun(db: Db, id: number, state: 'done' | 'stopped', problem: string | null = null): Promise<void> {
+export async function finishRun(db: Db, id: RunId, state: 'done' | 'stopped', problem: string | null = null): Promise<void> {
   await db.query('update runs set state = $2, problem = $3, finished_at = now() where id = $1', [id, state, problem]);
 }
 
-export async function startStep(db: Db, run: number, position: number): Promise<void> {
+export async function startStep(db: Db, run: RunId, position: number): Promise<void> {
   await db.query(`update run_steps set state = 'running', started_at = now() where run_id = $1 and position = $2`, [
     run,
     position,
@@ -103,7 +104,7 @@ export async function startStep(db: Db, run: number, position: number): Promise<
 
 export async function finishStep(
   db: Db,
-  run: number,
+  run: RunId,
   position: number,
   { state, outcome }: { readonly state: 'done' | 'failed'; readonly outcome: string },
 ): Promise<void> {
@@ -116,19 +117,19 @@ export async function finishStep(
 }
 
 /** Asks a run under way to pause or stop before its next step; null to go on. */
-export async function steerRun(db: Db, docket: number, asked: RunRequest | null): Promise<void> {
+export async function steerRun(db: Db, docket: DocketId, asked: RunRequest | null): Promise<void> {
   await db.query(
     `update runs set asked = $2 where docket_id = $1 and state in ('queued', 'running', 'paused') and asked is distinct from 'stop'`,
     [docket, asked],
   );
 }
 
-export async function findRequest(db: Db, run: number): Promise<RunRequest | null> {
+export async function findRequest(db: Db, run: RunId): Promise<RunRequest | null> {
   return (await getRow<{ asked: RunRequest | null }>(db, 'select asked from runs where id = $1', [run])).asked;
 }
 
 /** True when a run forward of the docket has begun a step since it was last backed out: then its schema is no longer as it was planned for. */
-export async function hasBegun(db: Db, docket: number): Promise<boolean> {
+export async function hasBegun(db: Db, docket: DocketId): Promise<boolean> {
   // The first step only checks.
   const { begun } = await getRow<{ begun: boolean }>(
     db,
@@ -142,7 +143,7 @@ export async function hasBegun(db: Db, docket: number): Promise<boolean> {
   return begun;
 }
 
-export async function keepPaused(db: Db, run: number, paused: boolean): Promise<void> {
+export async function keepPaused(db: Db, run: RunId, paused: boolean): Promise<void> {
   await db.query(`update runs set state = $2 where id = $1 and state in ('running', 'paused')`, [
     run,
     paused ? 'paused' : 'running',
@@ -153,7 +154,7 @@ export async function keepPaused(db: Db, run: number, paused: boolean): Promise<
 export function listUnfinishedRuns(
   db: Db,
 ): Promise<
-  readonly { readonly id: number; readonly docketId: number; readonly state: RunState; readonly waitedLong: boolean }[]
+  readonly { readonly id: RunId; readonly docketId: DocketId; readonly state: RunState; readonly waitedLong: boolean }[]
 > {
   return rowsOf(
     db,
@@ -161,7 +162,7 @@ export function listUnfinishedRuns(
   );
 }
 
-export async function keepProof(db: Db, run: number, proof: Omit<ProofRow, 'at'>): Promise<void> {
+export async function keepProof(db: Db, run: RunId, proof: Omit<ProofRow, 'at'>): Promise<void> {
   await db.query('insert into proofs (run_id, finding_id, title, statement, outcome, answer) values ($1, $2, $3, $4, $5, $6)', [
     run,
     proof.findingId,
@@ -174,7 +175,7 @@ export async function keepProof(db: Db, run: number, proof: Omit<ProofRow, 'at'>
 
 const shownProof = 'finding_id as "findingId", title, statement, outcome, answer, at';
 
-export function listProofsOfFinding(db: Db, finding: number): Promise<readonly ProofRow[]> {
+export function listProofsOfFinding(db: Db, finding: FindingRowId): Promise<readonly ProofRow[]> {
   return rowsOf(
     db,
     `select ${shownProof} from proofs where finding_id = $1 and run_id = (select max(run_id) from proofs where finding_id = $1) order by id`,
@@ -182,6 +183,6 @@ export function listProofsOfFinding(db: Db, finding: number): Promise<readonly P
   );
 }
 
-export function listProofsOfRun(db: Db, run: number): Promise<readonly ProofRow[]> {
+export function listProofsOfRun(db: Db, run: RunId): Promise<readonly ProofRow[]> {
   return rowsOf(db, `select ${shownProof} from proofs where run_id = $1 order by id`, [run]);
 }

@@ -1,9 +1,10 @@
 import { openStates } from '../../core/ratchet/states';
 import { severities } from '../../core/rules/rule';
 import { type Db, getRow } from '../db';
+import type { SourceId } from '../ids';
 
 /** Every table by name, and every cell that has something in it: as JSON that the server wrote, a list for each column, for `readCoverage` of the core. */
-export async function coverageBoard(db: Db, source: number): Promise<{ readonly tables: string; readonly cells: string }> {
+export async function coverageBoard(db: Db, source: SourceId): Promise<{ readonly tables: string; readonly cells: string }> {
   const { tables, cells } = await getRow<{ tables: string; cells: string }>(
     db,
     `select

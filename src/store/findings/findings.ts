@@ -1,13 +1,14 @@
-import { currentFormat, type Kept, proposalFrom } from '../../core/formats/index';
+import { currentFormat, type Stored, proposalFrom } from '../../core/formats/index';
 import type { Proposal } from '../../core/remedies/index';
 import { openStates, type FindingState } from '../../core/ratchet/states';
 import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../core/rules/rule';
 import { objectInWords } from '../../core/ratchet/mended';
 import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';
+import type { DocketId, FindingRowId, SourceId, SurveyId } from '../ids';
 
 export interface FindingRow {
-  readonly id: number;
+  readonly id: FindingRowId;
   readonly identity: FindingId;
   readonly rule: string;
   readonly concern: Concern;
@@ -27,15 +28,15 @@ export interface FindingRow {
 const shown = `id, identity, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, format, state, reason,
   first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId"`;
 
-type KeptFinding = Omit<FindingRow, 'proposal'> & { readonly proposal: Kept; readonly format: number };
+type StoredFinding = Omit<FindingRow, 'proposal'> & { readonly proposal: Stored; readonly format: number };
 
 async function findingsOf(db: Db, text: string, values: unknown[]): Promise<readonly FindingRow[]> {
-  const rows = await rowsOf<KeptFinding>(db, text, values);
+  const rows = await rowsOf<StoredFinding>(db, text, values);
   return rows.map(({ format, ...row }) => ({ ...row, proposal: proposalFrom(row.proposal, format, row.facts) }));
 }
 
 /** Worst first, then the surest. `states` limits what is listed. */
-export function listFindings(db: Db, source: number, states: readonly FindingState[]): Promise<readonly FindingRow[]> {
+export function listFindings(db: Db, source: SourceId, states: readonly FindingState[]): Promise<readonly FindingRow[]> {
   return findingsOf(
     db,
     `select ${shown}
@@ -46,15 +47,15 @@ export function listFindings(db: Db, source: number, states: readonly FindingSta
   );
 }
 
-export async function findFinding(db: Db, source: number, id: number): Promise<FindingRow | null> {
+export async function findFinding(db: Db, source: SourceId, id: FindingRowId): Promise<FindingRow | null> {
   return (await findingsOf(db, `select ${shown} from findings where source_id = $1 and id = $2`, [source, id]))[0] ?? null;
 }
 
-export function listFindingsById(db: Db, source: number, ids: readonly number[]): Promise<readonly FindingRow[]> {
+export function listFindingsById(db: Db, source: SourceId, ids: readonly FindingRowId[]): Promise<readonly FindingRow[]> {
   return findingsOf(db, `select ${shown} from findings where source_id = $1 and id = any($2) order by id`, [source, ids]);
 }
 
-export function listByTable(db: Db, source: number, table: string): Promise<readonly FindingRow[]> {
+export function listByTable(db: Db, source: SourceId, table: string): Promise<readonly FindingRow[]> {
   return findingsOf(
     db,
     `select ${shown}
@@ -71,7 +72,7 @@ export interface FindingCounts {
   readonly waived: number;
 }
 
-export async function countFindings(db: Db, source: number): Promise<FindingCounts> {
+export async function countFindings(db: Db, source: SourceId): Promise<FindingCounts> {
   const row = await findRow<FindingCounts>(
     db,
     `select count(*) filter (where state = any($2)) as open, count(*) filter (where state = 'Held') as held, count(*) filter (where state = 'Waived') as waived
@@ -83,7 +84,7 @@ export async function countFindings(db: Db, source: number): Promise<FindingCoun
 }
 
 /** How many findings are open, by the rule that found them. */
-export async function countByRule(db: Db, source: number): Promise<Readonly<Record<string, number>>> {
+export async function countByRule(db: Db, source: SourceId): Promise<Readonly<Record<string, number>>> {
   const rows = await rowsOf<{ rule: string; count: number }>(
     db,
     'select rule, count(*) as count from findings where source_id = $1 and state = any($2) group by rule',
@@ -94,15 +95,15 @@ export async function countByRule(db: Db, source: number): Promise<Readonly<Reco
 
 /** A change of a finding's state, to be recorded. */
 export interface Move {
-  readonly finding: number;
+  readonly finding: FindingRowId;
   readonly from: FindingState;
   readonly to: FindingState;
   readonly reason: string | null;
 }
 
 export interface Occasion {
-  readonly survey?: number | null;
-  readonly docket?: number | null;
+  readonly survey?: SurveyId | null;
+  readonly docket?: DocketId | null;
 }
 
 /** Records changes of state with their occasion. A finding that is no longer in its `from` state is left alone. */
@@ -124,7 +125,7 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
 }
 
 /** Keeps what a survey found: new findings start Open, known ones get the newest facts and keep their state. */
-export async function keepFindings(db: Db, source: number, survey: number, findings: readonly Finding[]): Promise<void> {
+export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, findings: readonly Finding[]): Promise<void> {
   const words = findings.map(wordsOf);
   await db.query(
     `with kept as (
@@ -163,7 +164,7 @@ export async function keepFindings(db: Db, source: number, survey: number, findi
 }
 
 /** Every finding of a source with what is needed to decide what became of it. */
-export function listStanding(db: Db, source: number): Promise<readonly FindingRow[]> {
+export function listStanding(db: Db, source: SourceId): Promise<readonly FindingRow[]> {
   return findingsOf(db, `select ${shown} from findings where source_id = $1`, [source]);
 }
 
@@ -172,11 +173,11 @@ export interface FindingEventRow {
   readonly from: FindingState | null;
   readonly to: FindingState;
   readonly reason: string | null;
-  readonly surveyId: number | null;
-  readonly docketId: number | null;
+  readonly surveyId: SurveyId | null;
+  readonly docketId: DocketId | null;
 }
 
-export function listEvents(db: Db, finding: number): Promise<readonly FindingEventRow[]> {
+export function listEvents(db: Db, finding: FindingRowId): Promise<readonly FindingEventRow[]> {
   return rowsOf(
     db,
     `select at, from_state as "from", to_state as "to", reason, survey_id as "surveyId", docket_id as "docketId"
@@ -186,14 +187,14 @@ export function listEvents(db: Db, finding: number): Promise<readonly FindingEve
 }
 
 export interface FoundFinding {
-  readonly id: number;
+  readonly id: FindingRowId;
   readonly title: string;
   /** What it is about, in words. */
   readonly place: string;
 }
 
 /** Findings whose title or object holds the text, those that ask something of somebody first. */
-export function searchFindings(db: Db, source: number, text: string, limit: number): Promise<readonly FoundFinding[]> {
+export function searchFindings(db: Db, source: SourceId, text: string, limit: number): Promise<readonly FoundFinding[]> {
   return rowsOf(
     db,
     `select id, title, place from findings

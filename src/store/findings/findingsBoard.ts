@@ -1,12 +1,13 @@
 import type { FindingState } from '../../core/ratchet/states';
 import { type Db, getRow } from '../db';
+import type { SourceId } from '../ids';
 
 /**
  * All findings in these states as JSON that the server wrote, a list for each column, for `readFindings` of
  * the core to read: twenty thousand objects would take the web server longer to make and to write again
  * than to hand on, and the database longer to write one by one.
  */
-export async function findingsBoard(db: Db, source: number, states: readonly FindingState[]): Promise<string> {
+export async function findingsBoard(db: Db, source: SourceId, states: readonly FindingState[]): Promise<string> {
   const { board } = await getRow<{ board: string }>(
     db,
     `select json_build_object('id', json_agg(id), 'rule', json_agg(rule), 'concern', json_agg(concern), 'severity', json_agg(severity),

@@ -1,10 +1,11 @@
 import { type Db, getRow, rowsOf } from '../db';
+import type { PersonId, SourceId } from '../ids';
 
 export type Via = 'browser' | 'terminal' | 'worker';
 export type ActOutcome = 'done' | 'refused' | 'failed';
 
 export interface NewEntry {
-  readonly personId: number | null;
+  readonly personId: PersonId | null;
   /** As it was called then; `Pawl` for what it did by itself, and what was typed for who did not get in. */
   readonly person: string;
   readonly via: Via;
@@ -12,7 +13,7 @@ export interface NewEntry {
   /** What was done: `docket.sign`. */
   readonly act: string;
   readonly outcome: ActOutcome;
-  readonly sourceId: number | null;
+  readonly sourceId: SourceId | null;
   readonly source: string | null;
   /** On what, in words: `Docket 3`. */
   readonly object: string;
@@ -56,7 +57,7 @@ function jsonOf(value: unknown): string | null {
 export interface JournalFilter {
   /** Part of a name. */
   readonly person?: string;
-  readonly source?: number | null;
+  readonly source?: SourceId | null;
   /** Beginning of an act: `docket`. */
   readonly act?: string;
   readonly outcome?: ActOutcome | '';
@@ -96,7 +97,7 @@ export function listEntries(db: Db, filter: JournalFilter, most: number): Promis
 }
 
 /** What was done to one object of a source after an entry, oldest first. */
-export function listSince(db: Db, source: number, object: string, after: number): Promise<readonly Entry[]> {
+export function listSince(db: Db, source: SourceId, object: string, after: number): Promise<readonly Entry[]> {
   return rowsOf(
     db,
     `select ${shown} from journal where source_id = $1 and object = $2 and id > $3 and outcome = 'done' order by id`,

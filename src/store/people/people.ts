@@ -1,9 +1,10 @@
 import type { Grant, Right, Role } from '../../core/rights/rights';
 import { type Db, findRow, getRow, rowsOf } from '../db';
+import type { GrantId, PersonId, SourceId, TokenId } from '../ids';
 
 /** A person as screens may see them: without their password. */
 export interface PersonRow {
-  readonly id: number;
+  readonly id: PersonId;
   /** What one signs in with. */
   readonly name: string;
   readonly fullName: string;
@@ -21,7 +22,7 @@ export function listPeople(db: Db): Promise<readonly PersonRow[]> {
   return rowsOf(db, `select ${shown} from people order by disabled_at is not null, name`);
 }
 
-export function findPerson(db: Db, id: number): Promise<PersonRow | null> {
+export function findPerson(db: Db, id: PersonId): Promise<PersonRow | null> {
   return findRow(db, `select ${shown} from people where id = $1`, [id]);
 }
 
@@ -30,8 +31,8 @@ export function findPersonNamed(db: Db, name: string): Promise<PersonRow | null>
 }
 
 /** Null when the name is taken. */
-export async function addPerson(db: Db, name: string, fullName: string): Promise<number | null> {
-  const row = await findRow<{ id: number }>(
+export async function addPerson(db: Db, name: string, fullName: string): Promise<PersonId | null> {
+  const row = await findRow<{ id: PersonId }>(
     db,
     'insert into people (name, full_name) values ($1, $2) on conflict (name) do nothing returning id',
     [name, fullName],
@@ -67,16 +68,16 @@ export async function countAdministrators(db: Db): Promise<number> {
   return count;
 }
 
-export async function disablePerson(db: Db, id: number, disabled: boolean): Promise<void> {
+export async function disablePerson(db: Db, id: PersonId, disabled: boolean): Promise<void> {
   await db.query('update people set disabled_at = case when $2 then now() end where id = $1', [id, disabled]);
 }
 
-export async function keepPasswordHash(db: Db, id: number, hash: string): Promise<void> {
+export async function keepPasswordHash(db: Db, id: PersonId, hash: string): Promise<void> {
   await db.query('update people set password_hash = $2, failures = 0, locked_until = null where id = $1', [id, hash]);
 }
 
 export interface Checked {
-  readonly id: number;
+  readonly id: PersonId;
   readonly hash: string | null;
   readonly failures: number;
   readonly locked: boolean;
@@ -93,7 +94,7 @@ export function findForSignIn(db: Db, name: string): Promise<Checked | null> {
 }
 
 /** Counts a failed try; from the `most`-th on the account is locked, longer each time. */
-export async function countFailure(db: Db, id: number, most: number, lockMinutes: number): Promise<void> {
+export async function countFailure(db: Db, id: PersonId, most: number, lockMinutes: number): Promise<void> {
   await db.query(
     `update people set failures = failures + 1,
        locked_until = case when failures + 1 >= $2 then now() + make_interval(mins => $3 * least(failures + 2 - $2, 12)) end
@@ -102,7 +103,7 @@ export async function countFailure(db: Db, id: number, most: number, lockMinutes
   );
 }
 
-export async function forgetFailures(db: Db, id: number): Promise<void> {
+export async function forgetFailures(db: Db, id: PersonId): Promise<void> {
   await db.query(
     'update people set failures = 0, locked_until = null where id = $1 and (failures > 0 or locked_until is not null)',
     [id],
@@ -110,12 +111,12 @@ export async function forgetFailures(db: Db, id: number): Promise<void> {
 }
 
 export interface GrantRow extends Grant {
-  readonly id: number;
-  readonly personId: number;
+  readonly id: GrantId;
+  readonly personId: PersonId;
   readonly byGroup: string | null;
 }
 
-export function listGrants(db: Db, person: number | null = null): Promise<readonly GrantRow[]> {
+export function listGrants(db: Db, person: PersonId | null = null): Promise<readonly GrantRow[]> {
   return rowsOf(
     db,
     `select id, person_id as "personId", role, source_id as source, by_group as "byGroup" from grants
@@ -124,7 +125,7 @@ export function listGrants(db: Db, person: number | null = null): Promise<readon
   );
 }
 
-export async function addGrant(db: Db, person: number, { role, source }: Grant, byGroup: string | null = null): Promise<void> {
+export async function addGrant(db: Db, person: PersonId, { role, source }: Grant, byGroup: string | null = null): Promise<void> {
   await db.query('insert into grants (person_id, role, source_id, by_group) values ($1, $2, $3, $4) on conflict do nothing', [
     person,
     role,
@@ -134,14 +135,14 @@ export async function addGrant(db: Db, person: number, { role, source }: Grant, 
 }
 
 /** Returns what it was, or null when there is none of that id. */
-export function removeGrant(db: Db, person: number, id: number): Promise<Grant | null> {
+export function removeGrant(db: Db, person: PersonId, id: GrantId): Promise<Grant | null> {
   return findRow(db, 'delete from grants where id = $2 and person_id = $1 returning role, source_id as source', [person, id]);
 }
 
 /** What somebody's groups give is what they are in now. */
 export async function keepGroupGrants(
   db: Db,
-  person: number,
+  person: PersonId,
   given: readonly { readonly group: string; readonly role: Role }[],
 ): Promise<void> {
   await db.query('delete from grants where person_id = $1 and by_group is not null', [person]);
@@ -149,7 +150,7 @@ export async function keepGroupGrants(
 }
 
 /** Those who may do something on a source, by their roles: for telling whom to ask. */
-export async function listNamesWith(db: Db, roles: readonly Role[], source: number | null): Promise<readonly string[]> {
+export async function listNamesWith(db: Db, roles: readonly Role[], source: SourceId | null): Promise<readonly string[]> {
   const rows = await rowsOf<{ name: string }>(
     db,
     `select distinct full_name as name from people join grants on person_id = people.id
@@ -160,10 +161,10 @@ export async function listNamesWith(db: Db, roles: readonly Role[], source: numb
 }
 
 export interface TokenRow {
-  readonly id: number;
+  readonly id: TokenId;
   readonly name: string;
   readonly rights: readonly Right[];
-  readonly source: number | null;
+  readonly source: SourceId | null;
   readonly madeAt: string;
   readonly endsAt: string;
   readonly usedAt: string | null;
@@ -172,16 +173,16 @@ export interface TokenRow {
 
 const shownToken = `id, name, rights, source_id as source, made_at as "madeAt", ends_at as "endsAt", used_at as "usedAt", revoked_at as "revokedAt"`;
 
-export function listTokens(db: Db, person: number): Promise<readonly TokenRow[]> {
+export function listTokens(db: Db, person: PersonId): Promise<readonly TokenRow[]> {
   return rowsOf(db, `select ${shownToken} from tokens where person_id = $1 order by id desc`, [person]);
 }
 
 export interface NewToken {
   readonly hash: Buffer;
-  readonly person: number;
+  readonly person: PersonId;
   readonly name: string;
   readonly rights: readonly Right[];
-  readonly source: number | null;
+  readonly source: SourceId | null;
   readonly days: number;
 }
 
@@ -192,7 +193,7 @@ export async function addToken(db: Db, { hash, person, name, rights, source, day
   );
 }
 
-export async function revokeToken(db: Db, person: number, id: number): Promise<string | null> {
+export async function revokeToken(db: Db, person: PersonId, id: TokenId): Promise<string | null> {
   const row = await findRow<{ name: string }>(
     db,
     'update tokens set revoked_at = now() where id = $2 and person_id = $1 and revoked_at is null returning name',
@@ -205,7 +206,7 @@ export async function revokeToken(db: Db, person: number, id: number): Promise<s
 export function useToken(
   db: Db,
   hash: Buffer,
-): Promise<(PersonRow & { readonly rights: readonly Right[]; readonly source: number | null }) | null> {
+): Promise<(PersonRow & { readonly rights: readonly Right[]; readonly source: SourceId | null }) | null> {
   return findRow(
     db,
     `with used as (

@@ -1,5 +1,6 @@
 import { type Db, findRow } from '../db';
 import type { PersonRow } from './people';
+import type { PersonId } from '../ids';
 
 export interface SessionLimits {
   readonly idleMinutes: number;
@@ -14,7 +15,7 @@ export async function addSession(
     hours,
     address,
     agent,
-  }: { readonly person: number; readonly hours: number; readonly address: string; readonly agent: string },
+  }: { readonly person: PersonId; readonly hours: number; readonly address: string; readonly agent: string },
 ): Promise<void> {
   await db.query(
     `insert into sessions (token_hash, person_id, ends_at, address, agent) values ($1, $2, now() + make_interval(hours => $3), $4, $5)`,
@@ -43,7 +44,7 @@ export async function endSession(db: Db, hash: Buffer): Promise<void> {
 }
 
 /** All of a person's, but for one if it is given. Returns how many. */
-export async function endSessions(db: Db, person: number, except: Buffer | null = null): Promise<number> {
+export async function endSessions(db: Db, person: PersonId, except: Buffer | null = null): Promise<number> {
   const ended = await db.query('delete from sessions where person_id = $1 and ($2::bytea is null or token_hash <> $2)', [
     person,
     except,
@@ -52,7 +53,7 @@ export async function endSessions(db: Db, person: number, except: Buffer | null 
 }
 
 /** One invitation at a time: a new one makes the former void. */
-export async function addInvitation(db: Db, hash: Buffer, person: number, hours: number): Promise<void> {
+export async function addInvitation(db: Db, hash: Buffer, person: PersonId, hours: number): Promise<void> {
   await db.query('delete from invitations where person_id = $1 or ends_at < now()', [person]);
   await db.query('insert into invitations (token_hash, person_id, ends_at) values ($1, $2, now() + make_interval(hours => $3))', [
     hash,
@@ -64,7 +65,7 @@ export async function addInvitation(db: Db, hash: Buffer, person: number, hours:
 export async function findInvited(
   db: Db,
   hash: Buffer,
-): Promise<{ readonly id: number; readonly name: string; readonly fullName: string } | null> {
+): Promise<{ readonly id: PersonId; readonly name: string; readonly fullName: string } | null> {
   return findRow(
     db,
     `select people.id, people.name, full_name as "fullName" from invitations join people on people.id = person_id

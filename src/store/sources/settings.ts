@@ -1,6 +1,7 @@
 import type { Policies } from '../../core/rules/policy';
 import { type Budget, usualBudget } from '../../sources/budget';
 import { type Db, getRow } from '../db';
+import type { SourceId } from '../ids';
 
 /** What a source's people settled: how much a survey may ask of it, and about the rules. */
 export interface SourceSettings {
@@ -9,7 +10,7 @@ export interface SourceSettings {
 }
 
 /** Throws when the source is gone. */
-export async function getSettings(db: Db, source: number): Promise<SourceSettings> {
+export async function getSettings(db: Db, source: SourceId): Promise<SourceSettings> {
   const { budget, policies } = await getRow<{ budget: Budget | null; policies: Policies }>(
     db,
     'select budget, policies from sources where id = $1',
@@ -18,10 +19,10 @@ export async function getSettings(db: Db, source: number): Promise<SourceSetting
   return { budget: { ...usualBudget, ...budget }, policies };
 }
 
-export async function keepBudget(db: Db, source: number, budget: Budget): Promise<void> {
+export async function keepBudget(db: Db, source: SourceId, budget: Budget): Promise<void> {
   await db.query('update sources set budget = $2 where id = $1', [source, JSON.stringify(budget)]);
 }
 
-export async function keepPolicies(db: Db, source: number, policies: Policies): Promise<void> {
+export async function keepPolicies(db: Db, source: SourceId, policies: Policies): Promise<void> {
   await db.query('update sources set policies = $2 where id = $1', [source, JSON.stringify(policies)]);
 }

@@ -1,13 +1,14 @@
 import type { SourceKindId } from '../../sources/index';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import { seal, unseal } from '../secrets';
+import type { SourceId } from '../ids';
 
 export const environments = ['production', 'staging', 'test'] as const;
 export type Environment = (typeof environments)[number];
 
 /** A source as screens may see it: without its secret. */
 export interface SourceRow {
-  readonly id: number;
+  readonly id: SourceId;
   readonly name: string;
   readonly environment: Environment;
   readonly kind: SourceKindId;
@@ -32,7 +33,7 @@ export function listSources(db: Db): Promise<readonly SourceRow[]> {
 }
 
 export interface ArchivedSource {
-  readonly id: number;
+  readonly id: SourceId;
   readonly name: string;
   readonly archivedAt: string;
 }
@@ -44,12 +45,12 @@ export function listArchived(db: Db): Promise<readonly ArchivedSource[]> {
   );
 }
 
-export function findSource(db: Db, id: number): Promise<SourceRow | null> {
+export function findSource(db: Db, id: SourceId): Promise<SourceRow | null> {
   return findRow(db, `select ${shown} from sources where id = $1 and archived_at is null`, [id]);
 }
 
 /** The source, held until the transaction ends: who else changes it waits. */
-export function lockSource(db: Db, id: number): Promise<SourceRow | null> {
+export function lockSource(db: Db, id: SourceId): Promise<SourceRow | null> {
   return findRow(db, `select ${shown} from sources where id = $1 and archived_at is null for update`, [id]);
 }
 
@@ -57,8 +58,8 @@ export function findSourceNamed(db: Db, name: string): Promise<SourceRow | null>
   return findRow(db, `select ${shown} from sources where name = $1 and archived_at is null`, [name]);
 }
 
-export async function addSource(db: Db, { secret, ...source }: AddedSource): Promise<number> {
-  const { id } = await getRow<{ id: number }>(
+export async function addSource(db: Db, { secret, ...source }: AddedSource): Promise<SourceId> {
+  const { id } = await getRow<{ id: SourceId }>(
     db,
     `insert into sources (name, environment, kind, settings, sealed_password) values ($1, $2, $3, $4, '') returning id`,
     [source.name, source.environment, source.kind, JSON.stringify(source.settings)],
@@ -69,7 +70,7 @@ export async function addSource(db: Db, { secret, ...source }: AddedSource): Pro
 }
 
 /** An empty secret keeps the one that is stored. What kind it is of stays. */
-export async function changeSource(db: Db, id: number, source: NewSource): Promise<void> {
+export async function changeSource(db: Db, id: SourceId, source: NewSource): Promise<void> {
   await db.query('update sources set name = $2, environment = $3, settings = $4 where id = $1', [
     id,
     source.name,
@@ -80,7 +81,7 @@ export async function changeSource(db: Db, id: number, source: NewSource): Promi
   if (source.secret !== '') await keepSecret(db, id, source.secret);
 }
 
-async function keepSettled(db: Db, id: number, source: Partial<Pick<NewSource, Settled>>): Promise<void> {
+async function keepSettled(db: Db, id: SourceId, source: Partial<Pick<NewSource, Settled>>): Promise<void> {
   await db.query(`update sources set second_person = $2, fitting_login = $3 where id = $1`, [
     id,
     source.secondPerson ?? true,
@@ -88,24 +89,24 @@ async function keepSettled(db: Db, id: number, source: Partial<Pick<NewSource, S
   ]);
 }
 
-async function keepSecret(db: Db, id: number, secret: string): Promise<void> {
+async function keepSecret(db: Db, id: SourceId, secret: string): Promise<void> {
   await db.query('update sources set sealed_password = $2 where id = $1', [id, await seal(db, boundTo(id), secret)]);
 }
 
 // As it was called when there were passwords only.
-function boundTo(id: number): string {
+function boundTo(id: SourceId): string {
   return `source ${id} password`;
 }
 
 /** Takes a source out of use; its logins are forgotten, its records stay. */
-export async function archiveSource(db: Db, id: number): Promise<void> {
+export async function archiveSource(db: Db, id: SourceId): Promise<void> {
   await db.query(`update sources set archived_at = now(), sealed_password = '', sealed_rehearsal_server = null where id = $1`, [
     id,
   ]);
 }
 
 /** Removes an archived source with all that was ever recorded about it, but for the journal. */
-export async function purgeSource(db: Db, id: number): Promise<boolean> {
+export async function purgeSource(db: Db, id: SourceId): Promise<boolean> {
   return (await db.query('delete from sources where id = $1 and archived_at is not null', [id])).rowCount === 1;
 }
 
@@ -117,7 +118,7 @@ export interface Connection {
 }
 
 /** Throws when the source is gone. */
-export async function getConnection(db: Db, id: number): Promise<Connection> {
+export async function getConnection(db: Db, id: SourceId): Promise<Connection> {
   const row = await findRow<SourceRow & { sealed: Buffer }>(
     db,
     `select ${shown}, sealed_password as sealed from sources where id = $1 and archived_at is null`,

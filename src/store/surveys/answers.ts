@@ -3,6 +3,7 @@
 import type { KeptAnswer } from '../../sources/files/answers';
 import type { AskedScript } from '../../sources/files/asking';
 import { type Db, findRow, rowsOf } from '../db';
+import type { SurveyId } from '../ids';
 
 export interface ScriptRow {
   readonly round: number;
@@ -13,7 +14,7 @@ export interface ScriptRow {
 }
 
 /** Keeps a script, and has the survey wait for its answers. */
-export async function keepScript(db: Db, survey: number, { round, id, text, queries }: AskedScript): Promise<void> {
+export async function keepScript(db: Db, survey: SurveyId, { round, id, text, queries }: AskedScript): Promise<void> {
   await db.query(
     `insert into asked_scripts (survey_id, round, script_id, text, queries) values ($1, $2, $3, $4, $5)
      on conflict (survey_id, round) do nothing`,
@@ -24,7 +25,7 @@ export async function keepScript(db: Db, survey: number, { round, id, text, quer
   ]);
 }
 
-export function listScripts(db: Db, survey: number): Promise<readonly ScriptRow[]> {
+export function listScripts(db: Db, survey: SurveyId): Promise<readonly ScriptRow[]> {
   return rowsOf(
     db,
     `select round, script_id as "scriptId", queries, asked_at as "askedAt" from asked_scripts where survey_id = $1 order by round`,
@@ -32,7 +33,7 @@ export function listScripts(db: Db, survey: number): Promise<readonly ScriptRow[
   );
 }
 
-export async function findScript(db: Db, survey: number, round: number): Promise<string | null> {
+export async function findScript(db: Db, survey: SurveyId, round: number): Promise<string | null> {
   const row = await findRow<{ text: string }>(db, 'select text from asked_scripts where survey_id = $1 and round = $2', [
     survey,
     round,
@@ -40,7 +41,7 @@ export async function findScript(db: Db, survey: number, round: number): Promise
   return row?.text ?? null;
 }
 
-export async function listAnswers(db: Db, survey: number): Promise<ReadonlyMap<string, KeptAnswer>> {
+export async function listAnswers(db: Db, survey: SurveyId): Promise<ReadonlyMap<string, KeptAnswer>> {
   const rows = await rowsOf<{ id: string; rows: (string | null)[][] | null; refused: string | null }>(
     db,
     'select query_id as id, rows, refused from answers where survey_id = $1',
@@ -50,7 +51,7 @@ export async function listAnswers(db: Db, survey: number): Promise<ReadonlyMap<s
 }
 
 /** How many of a script's questions are answered. */
-export async function countAnswered(db: Db, survey: number, { queries }: ScriptRow): Promise<number> {
+export async function countAnswered(db: Db, survey: SurveyId, { queries }: ScriptRow): Promise<number> {
   const row = await findRow<{ count: number }>(
     db,
     'select count(*) as count from answers where survey_id = $1 and query_id = any ($2)',
@@ -59,7 +60,7 @@ export async function countAnswered(db: Db, survey: number, { queries }: ScriptR
   return row?.count ?? 0;
 }
 
-export async function keepAnswers(db: Db, survey: number, answers: ReadonlyMap<string, KeptAnswer>, by: string): Promise<void> {
+export async function keepAnswers(db: Db, survey: SurveyId, answers: ReadonlyMap<string, KeptAnswer>, by: string): Promise<void> {
   const all = [...answers];
   await db.query(
     `insert into answers (survey_id, query_id, rows, refused, brought_by)
@@ -78,7 +79,7 @@ export async function keepAnswers(db: Db, survey: number, answers: ReadonlyMap<s
 }
 
 /** What a survey by files was told of its database by the first answers; null when there are none. */
-export function findAnswered(db: Db, survey: number): Promise<{ readonly database: string; readonly version: string } | null> {
+export function findAnswered(db: Db, survey: SurveyId): Promise<{ readonly database: string; readonly version: string } | null> {
   return findRow(
     db,
     `select catalogue ->> 'database' as database, catalogue -> 'engine' ->> 'version' as version

@@ -5,6 +5,7 @@ import { tableId, type TableId } from '../../core/catalogue/identifiers';
 import type { SurveyedTable } from '../../core/survey/boards';
 import type { SurveyDocument } from '../../core/survey/document';
 import { type Db, findRow, rowsOf } from '../db';
+import type { SourceId } from '../ids';
 
 export interface Surveyed {
   readonly catalogue: Catalogue;
@@ -14,7 +15,7 @@ export interface Surveyed {
 }
 
 /** Keeps the tables as a survey saw them. Those outside its scope keep their row counts. */
-export async function keepTables(db: Db, source: number, { catalogue, evidence, unmeasured, scope }: Surveyed): Promise<void> {
+export async function keepTables(db: Db, source: SourceId, { catalogue, evidence, unmeasured, scope }: Surveyed): Promise<void> {
   const tables = baseTables(catalogue);
   const reasons = new Map(unmeasured.map((t) => [tableId(t.schema, t.table), t.reason]));
   await db.query('delete from surveyed_tables where source_id = $1 and table_id <> all($2)', [source, tables.map((t) => t.id)]);
@@ -40,7 +41,7 @@ export async function keepTables(db: Db, source: number, { catalogue, evidence, 
   );
 }
 
-export function listTables(db: Db, source: number): Promise<readonly SurveyedTable[]> {
+export function listTables(db: Db, source: SourceId): Promise<readonly SurveyedTable[]> {
   return rowsOf(
     db,
     `select table_id as id, schema_name as schema, table_name as name, row_count as rows, bytes, not_measured as "notMeasured"
@@ -49,7 +50,7 @@ export function listTables(db: Db, source: number): Promise<readonly SurveyedTab
   );
 }
 
-export async function countTables(db: Db, source: number): Promise<number> {
+export async function countTables(db: Db, source: SourceId): Promise<number> {
   return (
     (await findRow<{ count: number }>(db, 'select count(*) as count from surveyed_tables where source_id = $1', [source]))
       ?.count ?? 0
@@ -62,7 +63,7 @@ export interface FoundName {
 }
 
 /** Tables, then columns, whose name holds the text. */
-export function searchNames(db: Db, source: number, text: string, limit: number): Promise<readonly FoundName[]> {
+export function searchNames(db: Db, source: SourceId, text: string, limit: number): Promise<readonly FoundName[]> {
   return rowsOf(
     db,
     `(select table_id as id, null as column

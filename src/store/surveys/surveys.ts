@@ -3,21 +3,22 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
-import { catalogueFrom, currentFormat, type Kept } from '../../core/formats/index';
+import { catalogueFrom, currentFormat, type Stored } from '../../core/formats/index';
 import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
 import type { LoginReport } from '../../core/survey/login';
 import { type Db, findRow, getRow, rowsOf } from '../db';
+import type { DocketId, SourceId, SurveyId } from '../ids';
 
 /** `waiting`: for answers that somebody brings. */
 export type SurveyState = 'queued' | 'running' | 'waiting' | 'done' | 'failed' | 'cancelled';
 
 export interface SurveyRow {
-  readonly id: number;
-  readonly sourceId: number;
+  readonly id: SurveyId;
+  readonly sourceId: SourceId;
   readonly depth: Depth;
   readonly scope: readonly TableId[] | null;
-  readonly docketId: number | null;
+  readonly docketId: DocketId | null;
   readonly state: SurveyState;
   readonly doing: string;
   readonly doneBytes: number;
@@ -42,10 +43,10 @@ const shown = `id, source_id as "sourceId", depth, scope, docket_id as "docketId
   cancel_requested as "cancelRequested", problem, asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", not_measured as "notMeasured", forced, reused_tables as "reusedTables", attempts, login, asked_by as "askedBy"`;
 
 export interface AskedSurvey {
-  readonly source: number;
+  readonly source: SourceId;
   readonly depth: Depth;
   readonly scope?: readonly TableId[] | null;
-  readonly docket?: number | null;
+  readonly docket?: DocketId | null;
   readonly forced?: boolean;
   readonly by?: string | null;
 }
@@ -53,8 +54,8 @@ export interface AskedSurvey {
 export async function askForSurvey(
   db: Db,
   { source, depth, scope = null, docket = null, forced = false, by = null }: AskedSurvey,
-): Promise<number> {
-  const { id } = await getRow<{ id: number }>(
+): Promise<SurveyId> {
+  const { id } = await getRow<{ id: SurveyId }>(
     db,
     'insert into surveys (source_id, depth, scope, docket_id, forced, asked_by) values ($1, $2, $3, $4, $5, $6) returning id',
     [source, depth, scope, docket, forced, by],
@@ -62,16 +63,16 @@ export async function askForSurvey(
   return id;
 }
 
-export function findSurvey(db: Db, id: number): Promise<SurveyRow | null> {
+export function findSurvey(db: Db, id: SurveyId): Promise<SurveyRow | null> {
   return findRow(db, `select ${shown} from surveys where id = $1`, [id]);
 }
 
-export function listSurveys(db: Db, source: number, limit = 30): Promise<readonly SurveyRow[]> {
+export function listSurveys(db: Db, source: SourceId, limit = 30): Promise<readonly SurveyRow[]> {
   return rowsOf(db, `select ${shown} from surveys where source_id = $1 order by id desc limit $2`, [source, limit]);
 }
 
 /** The survey that runs or waits, if one does. */
-export function findUnfinished(db: Db, source: number): Promise<SurveyRow | null> {
+export function findUnfinished(db: Db, source: SourceId): Promise<SurveyRow | null> {
   return findRow(
     db,
     `select ${shown} from surveys where source_id = $1 and state in ('queued', 'running', 'waiting') order by id limit 1`,
@@ -80,7 +81,7 @@ export function findUnfinished(db: Db, source: number): Promise<SurveyRow | null
 }
 
 /** The last finished survey of the whole source, which the survey chip speaks of. */
-export function findLastWhole(db: Db, source: number): Promise<SurveyRow | null> {
+export function findLastWhole(db: Db, source: SourceId): Promise<SurveyRow | null> {
   return findRow(
     db,
     `select ${shown} from surveys where source_id = $1 and state = 'done' and scope is null order by id desc limit 1`,
@@ -89,7 +90,7 @@ export function findLastWhole(db: Db, source: number): Promise<SurveyRow | null>
 }
 
 /** Takes a waiting survey; false when another worker was faster or it is no longer wanted. */
-export async function startSurvey(db: Db, id: number): Promise<boolean> {
+export async function startSurvey(db: Db, id: SurveyId): Promise<boolean> {
   const started = await db.query(
     `update surveys set state = 'running', doing = 'Connecting', attempts = attempts + 1, started_at = coalesce(started_at, now()) where id = $1 and state = 'queued'`,
     [id],
@@ -97,24 +98,24 @@ export async function startSurvey(db: Db, id: number): Promise<boolean> {
   return started.rowCount === 1;
 }
 
-export async function keepCatalogue(db: Db, id: number, catalogue: Catalogue): Promise<void> {
+export async function keepCatalogue(db: Db, id: SurveyId, catalogue: Catalogue): Promise<void> {
   await db.query('update surveys set catalogue = $2, format = $3 where id = $1', [id, JSON.stringify(catalogue), currentFormat]);
 }
 
 interface KeptCatalogue {
-  readonly catalogue: Kept | null;
+  readonly catalogue: Stored | null;
   readonly format: number;
 }
 
 /** The catalogue as a survey read it, null before it has. */
-export async function findCatalogue(db: Db, id: number): Promise<Catalogue | null> {
+export async function findCatalogue(db: Db, id: SurveyId): Promise<Catalogue | null> {
   const row = await findRow<KeptCatalogue>(db, 'select catalogue, format from surveys where id = $1', [id]);
   return row?.catalogue ? catalogueFrom(row.catalogue, row.format) : null;
 }
 
 /** The finished survey that read the catalogue last. */
-export async function findLatestCatalogueId(db: Db, source: number): Promise<number | null> {
-  const row = await findRow<{ id: number }>(
+export async function findLatestCatalogueId(db: Db, source: SourceId): Promise<SurveyId | null> {
+  const row = await findRow<{ id: SurveyId }>(
     db,
     `select id from surveys where source_id = $1 and state = 'done' and catalogue is not null order by id desc limit 1`,
     [source],
@@ -122,7 +123,7 @@ export async function findLatestCatalogueId(db: Db, source: number): Promise<num
   return row?.id ?? null;
 }
 
-export async function keepFacts(db: Db, survey: number, facts: readonly Fact[]): Promise<void> {
+export async function keepFacts(db: Db, survey: SurveyId, facts: readonly Fact[]): Promise<void> {
   await db.query(
     `insert into evidence (survey_id, request_key, fact)
      select $1, kept.key, kept.fact::jsonb
@@ -132,13 +133,13 @@ export async function keepFacts(db: Db, survey: number, facts: readonly Fact[]):
   );
 }
 
-export async function listFacts(db: Db, survey: number): Promise<readonly Fact[]> {
+export async function listFacts(db: Db, survey: SurveyId): Promise<readonly Fact[]> {
   return (await rowsOf<{ fact: Fact }>(db, 'select fact from evidence where survey_id = $1', [survey])).map((row) => row.fact);
 }
 
 /** The last exact survey of the whole source with all that it measured; null when there was none. */
-export async function findLastExact(db: Db, source: number, before: number): Promise<Earlier | null> {
-  const row = await findRow<KeptCatalogue & { readonly id: number; readonly at: string }>(
+export async function findLastExact(db: Db, source: SourceId, before: number): Promise<Earlier | null> {
+  const row = await findRow<KeptCatalogue & { readonly id: SurveyId; readonly at: string }>(
     db,
     `select id, started_at as at, catalogue, format
      from surveys
@@ -151,20 +152,20 @@ export async function findLastExact(db: Db, source: number, before: number): Pro
   return { at: row.at, catalogue: catalogueFrom(row.catalogue, row.format), facts: await listFacts(db, row.id) };
 }
 
-export async function keepLogin(db: Db, survey: number, login: LoginReport): Promise<void> {
+export async function keepLogin(db: Db, survey: SurveyId, login: LoginReport): Promise<void> {
   await db.query('update surveys set login = $2 where id = $1', [survey, JSON.stringify(login)]);
 }
 
-export async function keepReused(db: Db, survey: number, tables: number): Promise<void> {
+export async function keepReused(db: Db, survey: SurveyId, tables: number): Promise<void> {
   await db.query('update surveys set reused_tables = $2 where id = $1', [survey, tables]);
 }
 
-export async function keepSpeed(db: Db, survey: number, { bytes, ms }: Speed): Promise<void> {
+export async function keepSpeed(db: Db, survey: SurveyId, { bytes, ms }: Speed): Promise<void> {
   await db.query('update surveys set read_bytes = $2, read_ms = $3 where id = $1', [survey, Math.round(bytes), Math.round(ms)]);
 }
 
 /** How fast the last survey that read whole tables read them; null when none did. */
-export function findSpeed(db: Db, source: number): Promise<Speed | null> {
+export function findSpeed(db: Db, source: SourceId): Promise<Speed | null> {
   return findRow(
     db,
     `select read_bytes as bytes, read_ms as ms from surveys
@@ -176,7 +177,7 @@ export function findSpeed(db: Db, source: number): Promise<Speed | null> {
 }
 
 /** The facts about one table, as last measured by a finished survey of the source. */
-export async function latestEvidence(db: Db, source: number, table: TableId): Promise<Evidence> {
+export async function latestEvidence(db: Db, source: SourceId, table: TableId): Promise<Evidence> {
   const rows = await rowsOf<{ request_key: string; fact: Fact }>(
     db,
     `select distinct on (request_key) request_key, fact
@@ -195,7 +196,7 @@ export interface SurveyProgress {
   readonly total: number;
 }
 
-export async function keepProgress(db: Db, id: number, { doing, done, total }: SurveyProgress): Promise<void> {
+export async function keepProgress(db: Db, id: SurveyId, { doing, done, total }: SurveyProgress): Promise<void> {
   await db.query('update surveys set doing = $2, done_bytes = $3, total_bytes = $4 where id = $1', [
     id,
     doing,
@@ -204,14 +205,14 @@ export async function keepProgress(db: Db, id: number, { doing, done, total }: S
   ]);
 }
 
-export async function isCancelRequested(db: Db, id: number): Promise<boolean> {
+export async function isCancelRequested(db: Db, id: SurveyId): Promise<boolean> {
   const row = await findRow<{ cancelled: boolean }>(db, 'select cancel_requested as cancelled from surveys where id = $1', [id]);
   return row === null || row.cancelled;
 }
 
 export async function finishSurvey(
   db: Db,
-  id: number,
+  id: SurveyId,
   state: 'done' | 'failed' | 'cancelled',
   problem: string | null = null,
 ): Promise<void> {
@@ -223,12 +224,12 @@ export async function finishSurvey(
   ]);
 }
 
-export async function keepNotMeasured(db: Db, id: number, tables: SurveyDocument['notMeasured']): Promise<void> {
+export async function keepNotMeasured(db: Db, id: SurveyId, tables: SurveyDocument['notMeasured']): Promise<void> {
   await db.query('update surveys set not_measured = $2 where id = $1', [id, JSON.stringify(tables)]);
 }
 
 /** Asks to cancel; one that no worker has taken yet is cancelled at once. */
-export async function cancelSurvey(db: Db, id: number): Promise<void> {
+export async function cancelSurvey(db: Db, id: SurveyId): Promise<void> {
   await db.query(
     `update surveys
      set cancel_requested = true,
@@ -243,7 +244,7 @@ export async function cancelSurvey(db: Db, id: number): Promise<void> {
 /** Puts a stopped survey back in the queue; what it measured is kept and not measured again. `attempts`: whether those so far still count, as when its worker died. */
 export async function requeueSurvey(
   db: Db,
-  id: number,
+  id: SurveyId,
   from: readonly SurveyState[],
   attempts: 'counted' | 'forgotten' = 'forgotten',
 ): Promise<boolean> {
@@ -258,7 +259,7 @@ export async function requeueSurvey(
 }
 
 /** Surveys that claim to run, and those that have waited long: for the worker to look after. */
-export function listStranded(db: Db): Promise<readonly { readonly id: number; readonly state: SurveyState }[]> {
+export function listStranded(db: Db): Promise<readonly { readonly id: SurveyId; readonly state: SurveyState }[]> {
   return rowsOf(
     db,
     `select id, state from surveys where state = 'running' or (state = 'queued' and queued_at < now() - interval '15 seconds') order by id`,

@@ -25,13 +25,13 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const parsed = await parseForm(BudgetForm, await formIn(request));
-  if (!parsed.ok) return data({ errors: parsed.errors, kept: false }, { status: 422 });
+  if (!parsed.ok) return data({ errors: parsed.errors, saved: false }, { status: 422 });
   const { connections, workers, rest, secondsPerTable = null, secondsPerSurvey = null, from, to, zone, version } = parsed.value;
   const hours = from === undefined || to === undefined ? null : { from, to, ...(zone !== undefined && { zone }) };
   const budget = { connections, workers, rest, secondsPerTable, secondsPerSurvey, hours };
   const { problem } = await orPage(settleBudget(room, version, budget));
-  if (problem !== null) return data({ errors: failedWith(problem), kept: false }, { status: 409 });
-  return { errors: {} as FieldErrors, kept: true };
+  if (problem !== null) return data({ errors: failedWith(problem), saved: false }, { status: 409 });
+  return { errors: {} as FieldErrors, saved: true };
 }
 
 function failedWith(problem: string): FieldErrors {
@@ -82,7 +82,7 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
         <p className="mute">
           Every session is read-only and waits at most 2 seconds for a lock. It applies from the next survey on.
         </p>
-        {actionData?.kept && (
+        {actionData?.saved && (
           <p className="notice" role="status">
             Kept.
           </p>

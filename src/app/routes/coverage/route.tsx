@@ -1,3 +1,4 @@
+import { Desk } from '~/app/ui/list/Desk';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
@@ -72,7 +73,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
       />
     );
   return (
-    <div className="desk">
+    <Desk>
       <main className="list" id="content" aria-label="Coverage">
         <div className="bar">
           <FilterBox placeholder="Find a table" />
@@ -135,7 +136,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
         </div>
       </main>
       <Outlet />
-    </div>
+    </Desk>
   );
 }
 

@@ -13,7 +13,7 @@ import type { SharedQuestion } from '~/core/remedies/shared';
 import { answersIn } from '~/core/remedies/index';
 import { WaiverForm } from '../findings/finding/waiver.server';
 import { decisionsFor } from '~/work/decisions';
-import { addToDocket } from '~/work/dockets';
+import { addToDocket } from '~/work/dockets/contents';
 import { waive } from '~/work/settling';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';

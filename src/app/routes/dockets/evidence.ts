@@ -1,6 +1,6 @@
 import { enter, orPage } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
-import { ranElsewhere } from '~/work/ranElsewhere';
+import { ranElsewhere } from '~/work/dockets/ranElsewhere';
 import type { Brought } from '~/app/ui/BringFile';
 import type { Route } from './+types/evidence';
 

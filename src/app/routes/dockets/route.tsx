@@ -5,7 +5,7 @@ import { findingsIn } from '~/app/server/ids.server';
 import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
 import { listDockets } from '~/store/dockets/dockets';
-import { addToDocket } from '~/work/dockets';
+import { addToDocket } from '~/work/dockets/contents';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';

@@ -2,8 +2,8 @@ import { enter } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { scriptForms, scriptNames } from '~/core/engines/dialect';
 import { findDocket } from '~/store/dockets/dockets';
-import { planDocket } from '~/work/dockets';
-import { evidenceScript } from '~/work/ranElsewhere';
+import { planDocket } from '~/work/dockets/planned';
+import { evidenceScript } from '~/work/dockets/ranElsewhere';
 import type { Route } from './+types/script';
 
 /**

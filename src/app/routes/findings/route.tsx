@@ -2,6 +2,7 @@ import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { memo, useCallback, useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
+import { Desk } from '~/app/ui/list/Desk';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
 
@@ -63,7 +64,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
   useRowKeys(rows.length, chosen, to);
 
   return (
-    <div className="desk">
+    <Desk>
       <main className="list" id="content" aria-label="Findings">
         <div className="bar">
           <FilterBox placeholder="Find in findings" />
@@ -145,7 +146,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         </div>
       </main>
       <Outlet />
-    </div>
+    </Desk>
   );
 }
 

@@ -3,12 +3,13 @@ import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
 import { parse } from '~/input/parse';
 import type { ActOutcome, JournalFilter } from '~/store/journal/journal';
+import type { SourceId } from '~/store/ids';
 
 const Whole = () => Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)));
 
 class FilterShape {
   @IsString() @MaxLength(80) person = '';
-  @Whole() @IsOptional() @IsInt() @Min(1) source: number | null = null;
+  @Whole() @IsOptional() @IsInt() @Min(1) source: SourceId | null = null;
   @Matches(/^[a-zA-Z.]{0,40}$/) act = '';
   @IsIn(['', 'done', 'refused', 'failed']) outcome: '' | ActOutcome = '';
   @ValidateIf(({ from }: FilterShape) => from !== '') @IsISO8601() from = '';

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { ArrayMinSize, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { allRights, type Right } from '~/core/rights/rights';
+import type { SourceId, TokenId } from '~/store/ids';
 
 /** What one can do with one's own account, a class for each. */
 export class PasswordChange {
@@ -24,13 +25,13 @@ export class TokenWish {
   @Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)))
   @IsOptional()
   @IsInt()
-  source: number | null = null;
+  source: SourceId | null = null;
   @Type(() => Number) @IsInt() @Min(1) @Max(366, { message: 'A token ends within a year' }) days = 90;
 }
 
 export class TokenEnd {
   @IsIn(['endToken']) intent!: 'endToken';
-  @Type(() => Number) @IsInt() @Min(1) token!: number;
+  @Type(() => Number) @IsInt() @Min(1) token!: TokenId;
 }
 
 export class Leaving {

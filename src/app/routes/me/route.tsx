@@ -17,11 +17,12 @@ import { changePassword, endToken, makeToken, shortestPassword, signOut, signOut
 import { sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
 import { Leaving, PasswordChange, TokenEnd, TokenWish } from './meForms.server';
+import type { PersonId } from '~/store/ids';
 
 export async function loader({ context }: Route.LoaderArgs) {
   const actor = actorIn({ context });
   const { store } = office();
-  const id = actor.person?.id ?? 0;
+  const id = actor.person?.id ?? (0 as PersonId);
   const [grants, tokens, sources] = await Promise.all([
     listGrants(store, id),
     listTokens(store, id),
@@ -114,7 +115,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
             ))}
           </ul>
           {!elsewhere && (
-            <Form method="post" aria-label="Password" key={said('password')?.problem === null ? 'kept' : 'asked'}>
+            <Form method="post" aria-label="Password" key={said('password')?.problem === null ? 'changed' : 'asked'}>
               <h2>Password</h2>
               <div className="fields">
                 <TextField name="current" label="Present password" type="password" autoComplete="current-password" />
@@ -129,7 +130,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                 />
                 <TextField name="again" label="The same again" type="password" autoComplete="new-password" required />
               </div>
-              <Said {...said('password')} kept="Changed. Your other sessions have ended." />
+              <Said {...said('password')} done="Changed. Your other sessions have ended." />
               <div className="actions">
                 <Button type="submit" name="intent" value="password" disabled={busy}>
                   Change it
@@ -144,11 +145,11 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
   );
 }
 
-function Said({ problem, kept }: { readonly problem?: string | null; readonly kept: string }) {
+function Said({ problem, done }: { readonly problem?: string | null; readonly done: string }) {
   if (problem === undefined) return null;
   return (
     <p className={`notice${problem === null ? '' : ' harm'}`} role={problem === null ? 'status' : 'alert'}>
-      {problem ?? kept}
+      {problem ?? done}
     </p>
   );
 }

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { type Role, roleNames } from '~/core/rights/rights';
+import type { GrantId, PersonId, SourceId } from '~/store/ids';
 
 const SourceOrAll = () =>
   Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)));
@@ -18,23 +19,23 @@ export class NewPersonForm {
   @Matches(/^\P{C}*$/u, { message: 'A name has no control characters' })
   fullName!: string;
   @IsIn(roleNames) role!: Role;
-  @SourceOrAll() @IsOptional() @IsInt() source: number | null = null;
+  @SourceOrAll() @IsOptional() @IsInt() source: SourceId | null = null;
 }
 
 export class GrantForm {
   @IsIn(['give']) intent!: 'give';
-  @Type(() => Number) @IsInt() @Min(1) person!: number;
+  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
   @IsIn(roleNames) role!: Role;
-  @SourceOrAll() @IsOptional() @IsInt() source: number | null = null;
+  @SourceOrAll() @IsOptional() @IsInt() source: SourceId | null = null;
 }
 
 export class UngrantForm {
   @IsIn(['take']) intent!: 'take';
-  @Type(() => Number) @IsInt() @Min(1) person!: number;
-  @Type(() => Number) @IsInt() @Min(1) grant!: number;
+  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
+  @Type(() => Number) @IsInt() @Min(1) grant!: GrantId;
 }
 
 export class PersonForm {
   @IsIn(['invite', 'disable', 'enable']) intent!: 'invite' | 'disable' | 'enable';
-  @Type(() => Number) @IsInt() @Min(1) person!: number;
+  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
 }

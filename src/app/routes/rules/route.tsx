@@ -1,3 +1,4 @@
+import { Desk } from '~/app/ui/list/Desk';
 import { useCallback } from 'react';
 import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
@@ -57,7 +58,7 @@ export default function Rules({ loaderData }: Route.ComponentProps) {
   const to = useCallback((index: number) => `/s/${source}/rules/${rows[index]?.id ?? ''}${search}`, [rows, source, search]);
   useRowKeys(rows.length, chosen, to);
   return (
-    <div className="desk">
+    <Desk>
       <main className="list" id="content" aria-label="Rules">
         <div className="bar">
           <FilterBox placeholder="Find a rule" />
@@ -114,7 +115,7 @@ export default function Rules({ loaderData }: Route.ComponentProps) {
         </div>
       </main>
       <Outlet />
-    </div>
+    </Desk>
   );
 }
 

@@ -70,9 +70,9 @@ export function JumpBox({ source }: { readonly source: number }) {
             width: '100%',
             font: 'inherit',
             padding: '8px 10px',
-            border: '1px solid var(--line)',
-            background: 'var(--paper)',
-            color: 'var(--ink)',
+            border: '1px solid var(--mui-palette-divider)',
+            background: 'var(--mui-palette-background-default)',
+            color: 'var(--mui-palette-text-primary)',
             borderRadius: 3,
           }}
           onChange={(event) => search(event.target.value)}

@@ -14,6 +14,7 @@ import { Strip } from '~/app/ui/Strip';
 import { usePolling } from '~/app/ui/usePolling';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
+import { countStock } from '~/store/inventory/inventory';
 import { countTables } from '~/store/surveys/surveyedTables';
 import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
@@ -25,9 +26,10 @@ import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { source, store, office, actor } = await enter({ params, context }, 'seeFindings');
-  const [sources, tables, counts, dockets, last, unfinished] = await Promise.all([
+  const [sources, tables, stock, counts, dockets, last, unfinished] = await Promise.all([
     sourcesFor(office, actor),
     countTables(store, source.id),
+    countStock(store, source.id),
     countFindings(store, source.id),
     listDockets(store, source.id),
     findLastWhole(store, source.id),
@@ -44,6 +46,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     sources,
     allowed,
     tables,
+    columns: stock.columns,
     counts,
     dockets: dockets.length,
     openDockets,
@@ -61,17 +64,19 @@ const pollMs = 1200;
 const waitingPollMs = 15_000;
 
 export default function SourceFrame({ loaderData }: Route.ComponentProps) {
-  const { source, tables, counts, dockets, unfinished } = loaderData;
+  const { source, tables, columns, counts, dockets, unfinished } = loaderData;
   usePolling(unfinished !== null, unfinished?.state === 'waiting' ? waitingPollMs : pollMs);
   const navigate = useNavigate();
   useKeys(
     useMemo(
       () => [
-        { key: '1', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
-        { key: '2', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
-        { key: '3', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
-        { key: '4', does: 'Rules', run: () => void navigate(`/s/${source.id}/rules`) },
-        { key: '5', does: 'Survey budget', run: () => void navigate(`/s/${source.id}/budget`) },
+        { key: '1', does: 'Inventory', run: () => void navigate(`/s/${source.id}/inventory`) },
+        { key: '2', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
+        { key: '3', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
+        { key: '4', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
+        { key: '5', does: 'Rules', run: () => void navigate(`/s/${source.id}/rules`) },
+        { key: '6', does: 'House style', run: () => void navigate(`/s/${source.id}/style`) },
+        { key: '7', does: 'Survey budget', run: () => void navigate(`/s/${source.id}/budget`) },
       ],
       [navigate, source.id],
     ),
@@ -81,6 +86,7 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
       <Strip>
         <Switcher {...loaderData} />
         <nav className="track" aria-label="Stations">
+          <Station to={`/s/${source.id}/inventory`} name="Inventory" count={shortCount(columns)} />
           <Station to={`/s/${source.id}/coverage`} name="Coverage" count={shortCount(tables)} />
           <Station to={`/s/${source.id}/findings`} name="Findings" count={shortCount(counts.open)} />
           <Station to={`/s/${source.id}/dockets`} name="Dockets" count={shortCount(dockets)} />
@@ -143,6 +149,9 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
         )}
         <MenuItem component={Link} to={`/s/${source.id}/rules`} onClick={close}>
           Rules for {source.name}…
+        </MenuItem>
+        <MenuItem component={Link} to={`/s/${source.id}/style`} onClick={close}>
+          House style of {source.name}…
         </MenuItem>
         <MenuItem component={Link} to={`/s/${source.id}/budget`} onClick={close}>
           Survey budget of {source.name}…

@@ -6,7 +6,7 @@ import { literal, quote } from './quote';
 /** True of the rows that a claim speaks of: those that have a value, and for a form one that is not blank. */
 export function spokenOfCondition(claim: Claim): string {
   const filled = columnsOfClaim(claim).map((name) => `${quote(name)} is not null`);
-  if (claim.kind === 'ofForm') filled.push(`btrim(${quote(claim.column)}::text) <> ''`);
+  if (claim.kind === 'ofForm') filled.push(`${trimmed(claim.column)} <> ''`);
   return filled.join(' and ');
 }
 
@@ -16,7 +16,7 @@ export function brokenCondition(claim: Claim): string {
     case 'ofForm': {
       const { source, flags } = formPatterns[claim.form];
       const operator = flags.includes('i') ? '!~*' : '!~';
-      return `${spokenOfCondition(claim)} and btrim(${quote(claim.column)}::text) ${operator} ${literal(posix(source))}`;
+      return `${spokenOfCondition(claim)} and ${trimmed(claim.column)} ${operator} ${literal(posix(source))}`;
     }
     case 'notNegative':
       return `${quote(claim.column)} < 0`;
@@ -33,7 +33,11 @@ export function brokenCondition(claim: Claim): string {
 
 /** True of the rows whose value is a text of nothing but white space. */
 export function blankCondition(column: string): string {
-  return `btrim(${quote(column)}::text, E' \\t\\n\\r\\x0b\\x0c') = ''`;
+  return `${trimmed(column)} = ''`;
+}
+
+function trimmed(column: string): string {
+  return `btrim(${quote(column)}::text, E' \\t\\n\\r\\x0b\\x0c')`;
 }
 
 /** What a check constraint says to keep a claim: true or null of every row that does not break it. */
@@ -44,7 +48,7 @@ export function keptCondition(claim: Claim): string {
     case 'ordered':
       return `${quote(claim.first)} <= ${quote(claim.second)}`;
     case 'notBlank':
-      return `btrim(${quote(claim.column)}::text, E' \\t\\n\\r\\x0b\\x0c') <> ''`;
+      return `${trimmed(claim.column)} <> ''`;
     case 'oneOf':
       return `${quote(claim.column)}::text in (${listed(claim.values)})`;
     case 'noneOf':

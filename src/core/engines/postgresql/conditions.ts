@@ -1,5 +1,5 @@
 import type { TableId } from '../../catalogue/identifiers';
-import type { Reference } from '../../operations/reference';
+import type { FittedReference } from '../../operations/reference';
 import { literal, quote, quoteTable } from './quote';
 
 /** A table in a FROM clause: with the rows of those that inherit from it, or its own `only`. */
@@ -8,13 +8,13 @@ export function rowsOf(table: TableId, only: boolean): string {
 }
 
 /** The children that a reference holds. */
-export function childRows(child: TableId, { only }: Pick<Reference, 'only'>): string {
+export function childRows(child: TableId, { only }: Pick<FittedReference, 'only'>): string {
   return rowsOf(child, only === 'child' || only === 'both');
 }
 
 /** True of rows `child` that refer to no parent, as MATCH SIMPLE counts them; of those with one of these values only, if any are given. */
 export function orphanCondition(
-  { columns, parent, parentColumns, only }: Reference,
+  { columns, parent, parentColumns, only }: FittedReference,
   values: readonly string[] | null = null,
 ): string {
   const filled = columns.map((c) => `child.${quote(c)} is not null`).join(' and ');

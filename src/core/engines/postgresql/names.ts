@@ -5,9 +5,9 @@ const longestName = 63;
 
 /** A name as long as the server keeps it. */
 export function shorten(name: string, limit = longestName): string {
-  let kept = name;
-  while (bytesOf(kept) > limit) kept = Array.from(kept).slice(0, -1).join('');
-  return kept;
+  let short = name;
+  while (bytesOf(short) > limit) short = Array.from(short).slice(0, -1).join('');
+  return short;
 }
 
 function bytesOf(text: string): number {

@@ -19,6 +19,15 @@ export const types: TypeRules = {
   largest: ({ declaredType }) => largest[declaredType] ?? null,
   zoneOf: ({ declaredType }) =>
     (/^timestamp(?:\(\d\))? (with|without) time zone$/.exec(declaredType)?.[1] ?? null) as 'with' | 'without' | null,
+  // Manual, table 8.1: aliases.
+  short: (declaredType) =>
+    declaredType
+      .replace(/^character varying\b/, 'varchar')
+      .replace(/^character\b/, 'char')
+      .replace(/^(timestamp|time)(\(\d\))? with time zone/, '$1tz$2')
+      .replace(/^(timestamp|time)(\(\d\))? without time zone/, '$1$2')
+      .replace(/^double precision\b/, 'float8')
+      .replace(/^real\b/, 'float4'),
   /** Manual, 67.4.1 "B-Tree Structure": an entry takes a third of a page at most, 2,704 bytes with its header. */
   widestIndexed: 2_690,
   casts:

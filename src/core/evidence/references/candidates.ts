@@ -15,7 +15,7 @@ import {
   sameColumns,
   sameColumnSet,
 } from '../../catalogue/lookups';
-import type { Catalogue, Column, Table } from '../../catalogue/model';
+import type { Catalogue, Column, Table, Reference } from '../../catalogue/model';
 import { initialsOf, shortFor } from '../../naming/abbreviations';
 import { affixesOf, stemOf } from '../../naming/affixes';
 import { namedColumn, namedKey } from './naming';
@@ -27,11 +27,8 @@ import { bestKey, candidateKeys, lacksPrimaryKey, nearlyKeys } from '../keys';
 import { type InclusionRequest, probeRequestOf } from '../requests';
 import { likenessOf, type NamedColumn, namesARole, type NamedKey, peopleTables } from './likeness';
 
-export interface ReferenceCandidate {
+export interface ReferenceCandidate extends Reference {
   readonly child: TableId;
-  readonly columns: readonly string[];
-  readonly parent: TableId;
-  readonly parentColumns: readonly string[];
   /** How well the names fit, 0 to 1; 0 when only the values speak for it. */
   readonly likeness: number;
   readonly reason: string;
@@ -52,17 +49,17 @@ const wellNamed = 0.85;
 const mostByReach = 5;
 const mostPerColumn = 6;
 /** Of several tables that a name may speak of, the best few, and more only where they fit about as well. */
-const alwaysKept = 3;
+const alwaysAsked = 3;
 const farBehind = 0.4;
 const missingTolerated = 0.005;
 
-const kept = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
+const found = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
 
 /** Every column, or set of columns, that may refer to a key without a foreign key that says so. */
 export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
-  let found = kept.get(evidence);
-  if (!found) kept.set(evidence, (found = findCandidates(catalogue, evidence)));
-  return found;
+  let candidates = found.get(evidence);
+  if (!candidates) found.set(evidence, (candidates = findCandidates(catalogue, evidence)));
+  return candidates;
 }
 
 /**
@@ -70,10 +67,10 @@ export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): r
  * evidence before holds with the evidence after.
  */
 export function keepWhatHolds(before: Evidence, after: Evidence): void {
-  const found = kept.get(before);
-  if (!found) return;
+  const candidates = found.get(before);
+  if (!candidates) return;
   const same = Object.keys(after).every((key) => before[key] === after[key] || /^(inclusion|violations) /.test(key));
-  if (same) kept.set(after, found);
+  if (same) found.set(after, candidates);
 }
 
 export function inclusionRequestOf(candidate: ReferenceCandidate): InclusionRequest {
@@ -131,8 +128,8 @@ export interface ColumnIn {
 
 /** Whether a foreign key from the one to the other could be declared: by type, and by where their rows are kept. */
 export function canHold(catalogue: Catalogue, child: ColumnIn, parent: ColumnIn): boolean {
-  const kept = child.table.persistence === 'unlogged' || parent.table.persistence === 'permanent';
-  return kept && canRefer(catalogue, child.column, parent.column);
+  const lasts = child.table.persistence === 'unlogged' || parent.table.persistence === 'permanent';
+  return lasts && canRefer(catalogue, child.column, parent.column);
 }
 
 function findCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
@@ -320,7 +317,7 @@ function candidatesOf({ catalogue, evidence, index }: Searched, child: Table, co
     .filter(({ score }) => score >= leastLikeness)
     .sort((a, b) => b.score - a.score)
     .slice(0, mostPerColumn)
-    .filter(({ score }, i, [best]) => i < alwaysKept || score >= (best?.score ?? 0) - farBehind);
+    .filter(({ score }, i, [best]) => i < alwaysAsked || score >= (best?.score ?? 0) - farBehind);
   const found = new Map<IndexedKey, { readonly score: number; readonly reason: string }>(
     named.map(({ key, score, reason }) => [key, { score, reason }]),
   );

@@ -13,6 +13,7 @@ import { flag } from '../logit';
 import type { SampledColumn } from '../sample';
 import { inclusionRequestOf, type ReferenceCandidate } from './candidates';
 import { type Learned, speaksOf } from './learned';
+import { once } from '../../once';
 
 const named = ['likeness', 'namesFully', 'measure', 'ownId', 'within', 'byValueOnly'] as const;
 const measured = [
@@ -323,19 +324,10 @@ interface Known {
   readonly plainIndexes: boolean;
 }
 
-const kept = new WeakMap<Catalogue, Known>();
-
-function knownOf(catalogue: Catalogue): Known {
-  let known = kept.get(catalogue);
-  if (!known) {
-    known = {
-      joins: new Set(catalogue.joins.flatMap(({ left, right }) => [`${left} ${right}`, `${right} ${left}`])),
-      plainIndexes: catalogue.tables.some((table) => table.indexes.some((index) => !index.unique)),
-    };
-    kept.set(catalogue, known);
-  }
-  return known;
-}
+const knownOf = once(({ joins, tables }: Catalogue): Known => ({
+  joins: new Set(joins.flatMap(({ left, right }) => [`${left} ${right}`, `${right} ${left}`])),
+  plainIndexes: tables.some((table) => table.indexes.some((index) => !index.unique)),
+}));
 
 /** Columns that refer elsewhere by a foreign key or by a full name, with what they refer to: a key among them is a subtype's. */
 export function referringColumns(

@@ -10,6 +10,7 @@ import { affixesOf } from '../../naming/affixes';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { type NamedColumn, namesARole } from './likeness';
 import { namedColumn } from './naming';
+import { once } from '../../once';
 
 /** A reference as it teaches: by how much it is believed, 0 to 1. */
 export interface Lesson {
@@ -39,8 +40,6 @@ interface Told {
   readonly role: string | null;
   readonly make: string;
 }
-
-const kept = new WeakMap<Catalogue, ReadonlyMap<string, Told>>();
 
 const anyRole = '';
 const smoothing = 0.7;
@@ -166,25 +165,20 @@ export function speaksOf(catalogue: Catalogue, child: TableId, parent: TableId):
   return child !== parent && first.length < words.length && first.every((word, i) => word === words[i]);
 }
 
-function toldOf(catalogue: Catalogue): ReadonlyMap<string, Told> {
-  let found = kept.get(catalogue);
-  if (!found) {
-    const affixes = affixesOf(catalogue);
-    found = new Map(
-      baseTables(catalogue).flatMap((table) =>
-        table.columns.map((column) => {
-          const named = namedColumn(catalogue, table, column.name);
-          return [
-            `${table.id} ${column.name}`,
-            { words: wordsIn(named), role: roleIn(named), make: makeOf(named, column.family, affixes.heads) },
-          ];
-        }),
-      ),
-    );
-    kept.set(catalogue, found);
-  }
-  return found;
-}
+const toldOf = once((catalogue: Catalogue): ReadonlyMap<string, Told> => {
+  const affixes = affixesOf(catalogue);
+  return new Map(
+    baseTables(catalogue).flatMap((table) =>
+      table.columns.map((column) => {
+        const named = namedColumn(catalogue, table, column.name);
+        return [
+          `${table.id} ${column.name}`,
+          { words: wordsIn(named), role: roleIn(named), make: makeOf(named, column.family, affixes.heads) },
+        ];
+      }),
+    ),
+  );
+});
 
 // A key that is called `id` everywhere is not the same column everywhere.
 function wordsIn({ table, words, stem }: NamedColumn): string {

@@ -23,6 +23,7 @@ import {
 } from './features';
 import { declaredLessons, learn, type Learned } from './learned';
 import { fitted, type ReferenceModel } from './weights';
+import { once } from '../../once';
 
 export interface WeighedReference extends ReferenceCandidate {
   /** The probability that the makers of the schema meant it, 0 to 1. */
@@ -124,22 +125,14 @@ function judgedBy(model: ReferenceModel, weighable: readonly Weighable[], learne
   }));
 }
 
-const keptJudged = new WeakMap<Evidence, readonly Judged[]>();
-
-function judgedFor(catalogue: Catalogue, evidence: Evidence): readonly Judged[] {
-  let found = keptJudged.get(evidence);
-  if (!found) keptJudged.set(evidence, (found = judge(catalogue, hopeful(weighableCandidates(catalogue, evidence)))));
-  return found;
-}
-
-const kept = new WeakMap<Evidence, readonly WeighedReference[]>();
+const judgedFor = once((catalogue: Catalogue, evidence: Evidence): readonly Judged[] =>
+  judge(catalogue, hopeful(weighableCandidates(catalogue, evidence))),
+);
 
 /** The references that evidence and names support together: one parent for each child column. */
-export function weighReferences(catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] {
-  let found = kept.get(evidence);
-  if (!found) kept.set(evidence, (found = choose(catalogue, weighAll(catalogue, evidence))));
-  return found;
-}
+export const weighReferences = once((catalogue: Catalogue, evidence: Evidence): readonly WeighedReference[] =>
+  choose(catalogue, weighAll(catalogue, evidence)),
+);
 
 const worthVerifying = 0.25;
 
@@ -219,7 +212,10 @@ interface Directions {
   readonly on: ReadonlyMap<TableId, readonly WeighedReference[]>;
 }
 
-const directions = new WeakMap<readonly WeighedReference[], Directions>();
+const directionsOf = once((references: readonly WeighedReference[]): Directions => ({
+  from: groupBy(references, (r) => r.child),
+  on: groupBy(references, (r) => r.parent),
+}));
 
 /** Those of a child. */
 export function referencesFrom(references: readonly WeighedReference[], child: TableId): readonly WeighedReference[] {
@@ -229,13 +225,4 @@ export function referencesFrom(references: readonly WeighedReference[], child: T
 /** Those to a parent. */
 export function referencesOn(references: readonly WeighedReference[], parent: TableId): readonly WeighedReference[] {
   return directionsOf(references).on.get(parent) ?? [];
-}
-
-function directionsOf(references: readonly WeighedReference[]): Directions {
-  let known = directions.get(references);
-  if (!known) {
-    known = { from: groupBy(references, (r) => r.child), on: groupBy(references, (r) => r.parent) };
-    directions.set(references, known);
-  }
-  return known;
 }

@@ -1,7 +1,7 @@
 // A primary key replaced by a surrogate, and kept unique beside it. The natural key stays, and what refers to it; only
 // that it is no longer what identifies a row.
 
-import { primaryKeyOf, type Reference, referencesTo, sameColumnSet } from '../../catalogue/lookups';
+import { primaryKeyOf, type DeclaredReference, referencesTo, sameColumnSet } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { counted, rowOf, spoken, withArticle } from '../../naming/words';
 import { asItIs } from '../../operations/add-foreign-key';
@@ -54,7 +54,7 @@ export const replaceKeyRemedy: Remedy<ReplaceKeyProposal> = {
     `Every ${rowOf(table.name)} has a number of its own that never changes; no two have the same ${columns.map(spoken).join(' and ')}.`,
 };
 
-function restingOn(table: Table, catalogue: Ground['catalogue']): readonly Reference[] {
+function restingOn(table: Table, catalogue: Ground['catalogue']): readonly DeclaredReference[] {
   return referencesTo(catalogue, table.id).filter(({ key }) => key.index === primaryKeyOf(table)?.index);
 }
 
@@ -91,7 +91,7 @@ function keyQuestion({ columns, surrogate }: ReplaceKeyProposal, { table, catalo
 }
 
 // Where it could not be put back exactly as it was, or not without a lock for as long as the rows are read.
-function whyNotReplaced(table: Table, resting: readonly Reference[]): string | null {
+function whyNotReplaced(table: Table, resting: readonly DeclaredReference[]): string | null {
   const key = primaryKeyOf(table);
   const index = table.indexes.find((i) => i.constraint === key?.name);
   if (!key || !index) return 'its key is not in the catalogue';

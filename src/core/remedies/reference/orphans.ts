@@ -5,7 +5,7 @@ import { declaredUniques, findTable, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { plural, rowOf, withArticle } from '../../naming/words';
 import type { Operation } from '../../operations/index';
-import type { Reference } from '../../operations/reference';
+import type { FittedReference } from '../../operations/reference';
 import { Refusal } from '../../operations/refusal';
 import type { Filled, WrongRows } from '../../operations/set-aside';
 import { giveSideTable } from '../names';
@@ -113,7 +113,7 @@ function neededBeside(parent: Table, key: readonly string[]): readonly Column[] 
 }
 
 /** None when the orphans stay, or there are none. */
-export function orphanRepairs(reference: Reference, on: Making): readonly Operation[] | Refusal {
+export function orphanRepairs(reference: FittedReference, on: Making): readonly Operation[] | Refusal {
   const { table, chosen, naming } = on;
   const orphans: WrongRows = { kind: 'orphans', reference, values: null };
   switch (chosen['orphans']) {
@@ -132,7 +132,11 @@ export function orphanRepairs(reference: Reference, on: Making): readonly Operat
   }
 }
 
-function pointed(reference: Reference, orphans: WrongRows, { table, chosen, naming }: Making): readonly Operation[] | Refusal {
+function pointed(
+  reference: FittedReference,
+  orphans: WrongRows,
+  { table, chosen, naming }: Making,
+): readonly Operation[] | Refusal {
   const { parent, parentColumns } = reference;
   const text = typedWith(chosen, 'orphans', `which row of ${parent} they are pointed to`);
   const values = text instanceof Refusal ? text : partsOf(text, parentColumns, parent);
@@ -144,7 +148,7 @@ function pointed(reference: Reference, orphans: WrongRows, { table, chosen, nami
   return [settingAside(table, orphans, { kind: 'fill', columns }, naming)];
 }
 
-function parentsMade(reference: Reference, { table, catalogue, chosen, naming }: Making): readonly Operation[] | Refusal {
+function parentsMade(reference: FittedReference, { table, catalogue, chosen, naming }: Making): readonly Operation[] | Refusal {
   const parent = getTable(catalogue, reference.parent);
   const needed = neededBeside(parent, reference.parentColumns).map(({ name }) => name);
   const text = needed.length === 0 ? '' : typedWith(chosen, 'orphans', `what stands in ${needed.join(', ')} of each`);

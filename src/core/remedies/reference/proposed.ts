@@ -1,5 +1,5 @@
 import { tableId } from '../../catalogue/identifiers';
-import type { Reference } from '../../operations/reference';
+import type { FittedReference } from '../../operations/reference';
 
 /** A reference that is to be, as rules propose it: to a parent by its names. */
 export interface Referring {
@@ -15,6 +15,6 @@ export interface ProposedParent {
   readonly columns: readonly string[];
 }
 
-export function referenceOf({ columns, references }: Pick<Referring, 'columns' | 'references'>): Reference {
+export function referenceOf({ columns, references }: Pick<Referring, 'columns' | 'references'>): FittedReference {
   return { columns, parent: tableId(references.schema, references.table), parentColumns: references.columns };
 }

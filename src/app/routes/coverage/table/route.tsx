@@ -119,7 +119,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       <dl className="facts mono">
         {t.columns.map((column) => (
           <div key={column.name} style={{ display: 'contents' }}>
-            <dt style={{ color: 'var(--ink)' }}>{visible(column.name)}</dt>
+            <dt style={{ color: 'var(--mui-palette-text-primary)' }}>{visible(column.name)}</dt>
             <dd className="mute" title={column.comment ?? undefined}>
               {column.words}
             </dd>

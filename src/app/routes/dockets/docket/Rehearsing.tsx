@@ -108,7 +108,7 @@ function whatIsCopied(bytes: number): string {
 
 function Place({ problem, example }: Pick<RehearsingProps, 'problem'> & { readonly example: string }) {
   return (
-    <details className="kept" open={problem !== null}>
+    <details className="folded" open={problem !== null}>
       <summary>Rehearse elsewhere</summary>
       <Form method="post" preventScrollReset aria-label="Rehearsal server">
         <p className="small mute" style={{ margin: '4px 0 10px' }}>

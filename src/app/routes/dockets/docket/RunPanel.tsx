@@ -4,7 +4,7 @@ import { useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
 import { useKeys } from '~/app/ui/keys';
-import { requirementsFor, whyNotRun } from '~/core/ratchet/permit';
+import { type Destination, requirementsFor, whyNotRun } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import type { RunRow } from '~/store/dockets/runs';
@@ -13,6 +13,7 @@ import { AsShown, type Instead, type Shown } from './AsShown';
 
 interface RunPanelProps {
   readonly source: SourceRow;
+  readonly destination: Destination;
   readonly docket: DocketRow;
   readonly run: RunRow | null;
   /** Side tables that its repairs leave, in words. */
@@ -29,13 +30,13 @@ interface RunPanelProps {
 }
 
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({ source, docket, run, kept, shown, you, instead, problem, way, command }: RunPanelProps) {
+export function RunPanel({ source, destination, docket, run, kept, shown, you, instead, problem, way, command }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
   if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} />;
   const changeable = changeableStates.includes(docket.state);
-  const open = requirementsFor(docket, source.environment).filter(({ met }) => !met);
+  const open = requirementsFor(docket, destination).filter(({ met }) => !met);
   const wouldForward = docket.state === 'Stopped' || (changeable && open.length === 0);
   const refusal = instead.run ?? whyNotRun(docket, source, you);
   const canForward = wouldForward && refusal === null && way !== null;
@@ -103,7 +104,7 @@ export function RunPanel({ source, docket, run, kept, shown, you, instead, probl
         <Evidence {...{ source: source.id, docket: docket.id, shown, command, open: way === null }} />
       )}
       {canClear && (
-        <details className="kept">
+        <details className="folded">
           <summary>What its repairs kept is still there</summary>
           <p className="small">
             As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
@@ -137,7 +138,7 @@ function Evidence({ source, docket, shown: { digest, seen }, command, open }: Ev
   const here = `/s/${source}/dockets/${docket}`;
   const { busy, said, bring } = useBringing(`${here}/evidence?${new URLSearchParams({ digest, seen: String(seen) })}`);
   return (
-    <details className="kept" open={open}>
+    <details className="folded" open={open}>
       <summary>It was run elsewhere, and here is the evidence</summary>
       <p className="small">
         Run forward.sql there, then this: <code className="mono">{command}</code>. What it writes says whether all is as it should

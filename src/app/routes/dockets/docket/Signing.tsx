@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { Clock, Moment } from '~/app/ui/Moment';
 import { useZone } from '~/app/ui/zone';
-import { requirementsFor, type Requirement, whyNotSigned } from '~/core/ratchet/permit';
+import { type Destination, requirementsFor, type Requirement, signableStates, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import type { SourceRow } from '~/store/sources/sources';
@@ -12,6 +12,7 @@ import { AsShown, type Instead, type Shown } from './AsShown';
 
 interface SigningProps {
   readonly source: SourceRow;
+  readonly destination: Destination;
   readonly docket: DocketRow;
   /** True when the backup is more than a day old. */
   readonly backupOld: boolean;
@@ -23,9 +24,9 @@ interface SigningProps {
 }
 
 /** What has to be there before the docket may run: a rehearsal, a second pair of eyes, a backup. */
-export function Signing({ source, docket, backupOld, shown, you, instead, problem }: SigningProps) {
+export function Signing({ source, destination, docket, backupOld, shown, you, instead, problem }: SigningProps) {
   const busy = useNavigation().state !== 'idle';
-  const requirements = requirementsFor(docket, source.environment);
+  const requirements = requirementsFor(docket, destination);
   const asked = changeableStates.includes(docket.state);
   const refusal = instead.sign ?? (you === null ? null : whyNotSigned(docket, source, you));
   if (!asked && docket.signedBy === null && docket.backupAt === null) return null;
@@ -43,18 +44,21 @@ export function Signing({ source, docket, backupOld, shown, you, instead, proble
           ))}
         </ul>
       )}
+      {requirements.length > 0 && !destination.copied && (
+        <p className="small mute">No copy can be made of it from here: have its scripts rehearsed where it is.</p>
+      )}
       {problem && (
         <p className="notice harm" role="alert">
           {problem}
         </p>
       )}
-      {asked && docket.signedBy === null && docket.state === 'Rehearsed' && (
+      {asked && docket.signedBy === null && signableStates(destination).includes(docket.state) && (
         <>
           {refusal === null ? (
             <Form method="post" preventScrollReset aria-label="Sign">
               <AsShown {...shown} />
               <p className="small" style={{ margin: '0 0 6px' }}>
-                You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here:
+                You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here:{' '}
                 <Digest of={shown.digest} />
               </p>
               <div className="actions">
@@ -88,7 +92,7 @@ export function Signing({ source, docket, backupOld, shown, you, instead, proble
         <BackupForm shown={shown} busy={busy} label="Confirm the backup" />
       )}
       {asked && requirements.length > 0 && instead.vouch === null && docket.backupAt !== null && (
-        <details className="kept" key={docket.backupAt}>
+        <details className="folded" key={docket.backupAt}>
           <summary>Confirm a newer backup</summary>
           <BackupForm shown={shown} busy={busy} label="Confirm it" />
         </details>

@@ -6,12 +6,12 @@ import { AsShown, type Shown } from './AsShown';
 const ways = [
   {
     mode: 'quiet',
-    title: 'Beside users at work',
+    title: 'Quiet, beside users at work',
     effect: 'What takes long lets readers and writers pass. More statements, each for itself.',
   },
   {
     mode: 'plain',
-    title: 'In one go',
+    title: 'Plain, in one go',
     effect: 'The shortest script, one transaction: all or nothing. Tables are locked while it works.',
   },
 ] as const;

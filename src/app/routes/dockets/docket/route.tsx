@@ -30,25 +30,11 @@ import { lastEntryId } from '~/store/journal/journal';
 import { findSpeed } from '~/store/surveys/surveys';
 import { findLastRehearsal } from '~/store/dockets/rehearsals';
 import { whoMay } from '~/work/actor';
-import {
-  addToDocket,
-  changeMode,
-  chooseRehearsalServer,
-  confirmBackup,
-  discard,
-  findingsToMake,
-  planDocket,
-  rehearsalPlace,
-  rehearseDocket,
-  rename,
-  runDocket,
-  sign,
-  steer,
-  stopRehearsing,
-  takeFromDocket,
-  takeRefused,
-  unsign,
-} from '~/work/dockets';
+import { addToDocket, changeMode, discard, findingsToMake, rename, takeFromDocket, takeRefused } from '~/work/dockets/contents';
+import { planDocket } from '~/work/dockets/planned';
+import { chooseRehearsalServer, rehearsalPlace, rehearseDocket, stopRehearsing } from '~/work/dockets/rehearsing';
+import { runDocket, steer } from '~/work/dockets/running';
+import { confirmBackup, destinationOf, sign, unsign } from '~/work/dockets/signing';
 import { problemOf } from '~/work/perform';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
@@ -56,13 +42,14 @@ import type { Route } from './+types/route';
 import { DocketForm } from './docketForm.server';
 import { DocketScript } from './DocketScript';
 import { Refused } from './Refused';
-import { ranElsewhere } from '~/work/ranElsewhere';
+import { ranElsewhere } from '~/work/dockets/ranElsewhere';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
 import { Signing } from './Signing';
 import { AsShown, type Shown } from './AsShown';
 import { Way } from './Way';
+import type { DocketId } from '~/store/ids';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
@@ -88,6 +75,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
   return {
     source,
+    destination: destinationOf(source),
     way: sourceKind(source.kind).change?.wayOf(source.settings) ?? null,
     client: { name: client.name, command: client.runs(`docket-${docket.id}-after.sql`) },
     docket,
@@ -188,7 +176,7 @@ const partOf: Readonly<Partial<Record<DocketForm['intent'], string>>> = {
 };
 
 /** Does what was asked for. Returns what is wrong, or null. */
-async function carryOut(room: Room, docket: number, form: DocketForm): Promise<string | null> {
+async function carryOut(room: Room, docket: DocketId, form: DocketForm): Promise<string | null> {
   const { intent, user, password, finding } = form;
   const shown = { digest: form.digest, seen: form.seen };
   switch (intent) {
@@ -379,6 +367,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
           <>
             <Signing
               source={source}
+              destination={loaderData.destination}
               docket={docket}
               backupOld={backupOld}
               shown={shown}
@@ -388,6 +377,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             />
             <RunPanel
               source={source}
+              destination={loaderData.destination}
               docket={docket}
               run={run}
               kept={kept}

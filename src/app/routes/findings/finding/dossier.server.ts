@@ -25,11 +25,13 @@ import { findRefusal } from '~/store/dockets/refusals';
 import { listProofsOfFinding } from '~/store/dockets/runs';
 import { coreFinding, findFinding, type FindingRow, listEvents } from '~/store/findings/findings';
 import { latestCatalogue } from '~/work/catalogues';
-import { findingsToMake, usualMode } from '~/work/dockets';
+import { findingsToMake } from '~/work/dockets/contents';
+import { usualMode } from '~/work/dockets/planned';
 import type { Room } from '~/work/enter';
+import type { FindingRowId } from '~/store/ids';
 
 /** Throws a 404 page when there is no such finding. `answers` are those chosen in the address. */
-export async function dossierOf(room: Room, id: number, answers: Decision) {
+export async function dossierOf(room: Room, id: FindingRowId, answers: Decision) {
   const { source, store } = room;
   const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');

@@ -9,7 +9,7 @@ import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
 import { answersIn } from '~/core/remedies/index';
-import { addToDocket, takeFromDocket } from '~/work/dockets';
+import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import { problemOf } from '~/work/perform';
 import { waive, unwaive } from '~/work/settling';
 import { ProblemPart } from '~/app/ui/ProblemPage';

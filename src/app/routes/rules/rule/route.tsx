@@ -47,14 +47,14 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const rule = ruleIn(params['*']);
   const parsed = await parseForm(RuleForm, await formIn(request));
   if (!parsed.ok)
-    return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', kept: false }, { status: 422 });
+    return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', saved: false }, { status: 422 });
   const form = parsed.value;
   // Waivers are entries of their own; only what is written over has to be what was shown.
   const version = form.intent === 'keep' || form.intent === 'reset' ? form.version : null;
   const { problem } = await orPage(
     settleRule(room, rule.id, version, (policy) => changed(policy, form, Object.entries(rule.thresholds ?? {}))),
   );
-  return problem === null ? { problem, kept: true } : data({ problem, kept: false }, { status: 422 });
+  return problem === null ? { problem, saved: true } : data({ problem, saved: false }, { status: 422 });
 }
 
 /** The policy after a form, or what is wrong with it. */
@@ -106,7 +106,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
           {actionData.problem}
         </p>
       )}
-      {actionData?.kept && (
+      {actionData?.saved && (
         <p className="notice" role="status">
           Kept.
         </p>

@@ -1,5 +1,5 @@
 import { enter } from '~/app/server/door.server';
-import { idIn, notFound } from '~/app/server/ids.server';
+import { idIn, notFound, numberIn } from '~/app/server/ids.server';
 import { findScript, listScripts } from '~/store/surveys/answers';
 import { findSurvey } from '~/store/surveys/surveys';
 import type { Route } from './+types/questions';
@@ -8,7 +8,7 @@ import type { Route } from './+types/questions';
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'survey');
   const survey = await findSurvey(store, await idIn(params.survey, 'survey'));
-  const round = await idIn(params.round, 'round');
+  const round = await numberIn(params.round, 'round');
   const known = survey?.sourceId === source.id ? await listScripts(store, survey.id) : [];
   const script = known.find((one) => one.round === round);
   const text = script && survey ? await findScript(store, survey.id, round) : null;

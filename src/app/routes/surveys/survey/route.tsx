@@ -2,6 +2,8 @@ import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
 import { Script } from '~/app/ui/Script';
+import { groupBy } from '~/core/grouping';
+import { notJudgedBy } from '~/core/rules/index';
 import { risksInWords } from '~/core/survey/login';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { Allowed } from '~/app/ui/Allowed';
@@ -37,7 +39,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { client } = engineNamed(sourceKind(source.kind).engineOf(source.settings));
   const command = client.runs(`pawl-${script?.scriptId}.sql`);
   const answers = script && { script, answered, command, database: (source.settings as FilesSettings).database };
-  return { source: source.id, survey, answers, budget, now: new Date().toISOString() };
+  const blind = sourceKind(source.kind).open ? [] : notJudgedBy(source.settings as FilesSettings);
+  return { source: source.id, survey, answers, blind, budget, now: new Date().toISOString() };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -62,7 +65,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
-  const { source, survey, answers, budget, now } = loaderData;
+  const { source, survey, answers, blind, budget, now } = loaderData;
   const { state, doneBytes, totalBytes, startedAt } = survey;
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
@@ -156,6 +159,20 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             </div>
           </>
         )}
+        {state === 'done' && blind.length > 0 && (
+          <>
+            <h2>Not judged</h2>
+            <p className="small mute">
+              The answers hold counts alone; these look at values of rows. Edit the source to let them be written, and survey
+              again.
+            </p>
+            <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+              {blind.map((about) => (
+                <li key={about}>{about}</li>
+              ))}
+            </ul>
+          </>
+        )}
         {warning && survey.login && (
           <>
             <h2>Its login</h2>
@@ -168,10 +185,14 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
           <>
             <h2>Not measured</h2>
             <dl className="facts">
-              {tables.map((table) => (
-                <div key={`${table.schema}.${table.table}`} style={{ display: 'contents' }}>
-                  <dt className="mono">{visible(`${table.schema}.${table.table}`)}</dt>
-                  <dd>{visible(table.reason)}</dd>
+              {[...groupBy(tables, ({ reason }) => reason)].map(([reason, same]) => (
+                <div key={reason} style={{ display: 'contents' }}>
+                  <dt className="mono">
+                    {same.map(({ schema, table }) => (
+                      <div key={`${schema}.${table}`}>{visible(`${schema}.${table}`)}</div>
+                    ))}
+                  </dt>
+                  <dd>{visible(reason)}</dd>
                 </div>
               ))}
             </dl>

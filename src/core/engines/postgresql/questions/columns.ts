@@ -54,10 +54,10 @@ export function typesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
 export type Shared = (text: string) => string;
 
 export function sharing(): Shared {
-  const kept = new Map<string, string>();
+  const spelt = new Map<string, string>();
   return (text) => {
-    const known = kept.get(text);
-    if (known === undefined) kept.set(text, text);
+    const known = spelt.get(text);
+    if (known === undefined) spelt.set(text, text);
     return known ?? text;
   };
 }

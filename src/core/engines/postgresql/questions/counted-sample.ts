@@ -6,6 +6,7 @@ import type { Sample, SampledColumn } from '../../../evidence/sample';
 import { canIdentify, namesAnIdentifier } from '../../../naming/meaning';
 import { recordOf } from '../../../records';
 import { type Asking, oneOf } from '../../questions';
+import { blankCondition } from '../claims';
 import { quote } from '../quote';
 import { type Answer, fromClause, how, sampleSizeOf } from './extent';
 import { foldedValue } from './values';
@@ -55,7 +56,7 @@ function countsOf(column: Column): readonly string[] {
     column.comparable ? `count(distinct ${name})` : 'null',
     text ? `count(distinct ${foldedValue(column)})` : 'null',
     text ? `max(length(${name}::text))` : 'null',
-    text ? `count(*) filter (where btrim(${name}::text) = '')` : '0',
+    text ? `count(*) filter (where ${blankCondition(column.name)})` : '0',
     ['integer', 'decimal', 'float'].includes(column.family) ? `count(*) filter (where ${name} < 0)` : '0',
   ];
 }

@@ -7,7 +7,14 @@ import { CatalogueError } from '../../../catalogue/CatalogueError';
 import { getTable } from '../../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../../catalogue/model';
 import type { ColumnProfile, How, Profile, Repeats, Violations } from '../../../evidence/evidence';
-import type { Depth, EvidenceRequest, ProbeRequest, RepeatsRequest, ViolationsRequest } from '../../../evidence/requests';
+import type {
+  Depth,
+  EvidenceRequest,
+  InclusionRequest,
+  ProbeRequest,
+  RepeatsRequest,
+  ViolationsRequest,
+} from '../../../evidence/requests';
 import { summarise } from '../../../evidence/sample';
 import { namesAnIdentifier } from '../../../naming/meaning';
 import { recordOf } from '../../../records';
@@ -21,7 +28,7 @@ import {
   type Row,
   rowsOf,
 } from '../../questions';
-import { brokenCondition, spokenOfCondition } from '../claims';
+import { blankCondition, brokenCondition, spokenOfCondition } from '../claims';
 import { quote } from '../quote';
 import { types } from '../types';
 import { countedSample } from './counted-sample';
@@ -56,10 +63,20 @@ export function* measure(
         ? probeAtOnce(requests as readonly ProbeRequest[], catalogue)
         : probe(requests as readonly ProbeRequest[], catalogue);
     case 'inclusion':
-      return [{ request: first, ...(yield* inclusion(first, catalogue, options)) }];
+      return yield* inclusions(requests as readonly InclusionRequest[], catalogue, options);
     case 'violations':
       return yield* violations(table, requests as readonly ViolationsRequest[], depth);
   }
+}
+
+function* inclusions(
+  requests: readonly InclusionRequest[],
+  catalogue: Catalogue,
+  options: MeasureOptions,
+): Asking<readonly Measured[]> {
+  const answers: Measured[] = [];
+  for (const request of requests) answers.push({ request, ...(yield* inclusion(request, catalogue, options)) });
+  return answers;
 }
 
 /** Bounds are worth their cost for whole numbers that identify or refer, and for days. */
@@ -81,7 +98,7 @@ function* profile(table: Table, { depth, values = true }: MeasureOptions): Askin
   const { from, sampled } = fromClause(table, depth);
   const parts = table.columns.map((column) => [
     column.nullable ? `count(${quote(column.name)})` : 'count(*)',
-    column.family === 'text' ? `count(*) filter (where ${blankCondition(column)})` : 'null',
+    column.family === 'text' ? `count(*) filter (where ${guardedBlank(column)})` : 'null',
     ...(values && isBounded(table, column)
       ? [`min(${quote(column.name)})::text`, `max(${quote(column.name)})::text`]
       : ['null', 'null']),
@@ -123,9 +140,8 @@ function widthOf({ name, family }: Column): string {
 }
 
 // Blank means empty or white space only. Few values sort before '!': the guard spares the trim of all others.
-function blankCondition(column: Column): string {
-  const text = `${quote(column.name)}::text`;
-  return `${text} < '!' collate "C" and btrim(${text}, E' \\t\\n\\r\\x0b\\x0c') = ''`;
+function guardedBlank({ name }: Column): string {
+  return `${quote(name)}::text < '!' collate "C" and ${blankCondition(name)}`;
 }
 
 function* sample(table: Table): Asking<Pick<Answer<unknown, ReturnType<typeof summarise>>, 'how' | 'result'>> {

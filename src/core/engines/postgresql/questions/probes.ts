@@ -148,7 +148,8 @@ function* findIn(
   const text = `select distinct looked.value
      from unnest($1::text[]) as looked (value)
      join ${parent.from} as parent on parent.${quote(parent.column)} = looked.value::${type}`;
-  for (const [value] of yield* rowsOf({ text, columns: 1, values: [values], givesData: true })) if (value) found.add(value);
+  for (const [value] of yield* rowsOf({ text, columns: 1, values: [values], givesData: true }))
+    if (value !== null && value !== undefined) found.add(value);
 }
 
 // Wide enough for every value of the child, and comparable with any key of its family by an index.

@@ -1,25 +1,28 @@
 // Dockets that somebody ran themselves, where Pawl does not reach or was not asked to: on their word, or by what the checks
 // after it said.
 
-import { engineOf } from '../core/engines/index';
-import { tablesTouched } from '../core/operations/index';
-import { type Direction, operationsOf } from '../core/plan/direction';
-import { afterPlan, type Plan } from '../core/plan/plan';
-import { isMended } from '../core/ratchet/mended';
-import { requirementsFor } from '../core/ratchet/permit';
-import { nextState } from '../core/ratchet/states';
-import { AnswersError, decoded, readAnswers } from '../sources/files/answers';
-import { checksScript, foundAgainst } from '../sources/files/checks';
-import { sourceKind } from '../sources/index';
-import type { Db } from '../store/db';
-import { type DocketRow, freezeDocket, moveDocket } from '../store/dockets/dockets';
-import { askForRun } from '../store/dockets/runs';
-import { coreFinding, listFindingsById, moveFindings } from '../store/findings/findings';
-import type { SourceRow } from '../store/sources/sources';
-import { askForSurvey } from '../store/surveys/surveys';
-import { nameOf } from './actor';
-import { inAnother, nothing, onDocket, type PlannedDocket, settleRun, type Shown, startsFrom } from './dockets';
-import type { Room } from './enter';
+import { engineOf } from '../../core/engines/index';
+import { tablesTouched } from '../../core/operations/index';
+import { type Direction, operationsOf } from '../../core/plan/direction';
+import { afterPlan, type Plan } from '../../core/plan/plan';
+import { isMended } from '../../core/ratchet/mended';
+import { requirementsFor } from '../../core/ratchet/permit';
+import { nextState } from '../../core/ratchet/states';
+import { AnswersError, decoded, readAnswers } from '../../sources/files/answers';
+import { checksScript, foundAgainst } from '../../sources/files/checks';
+import { sourceKind } from '../../sources/index';
+import type { Db } from '../../store/db';
+import { type DocketRow, freezeDocket, moveDocket } from '../../store/dockets/dockets';
+import { askForRun } from '../../store/dockets/runs';
+import { coreFinding, listFindingsById, moveFindings } from '../../store/findings/findings';
+import type { SourceRow } from '../../store/sources/sources';
+import { askForSurvey } from '../../store/surveys/surveys';
+import { nameOf } from '../actor';
+import { nothing, onDocket, type PlannedDocket, type Shown } from './planned';
+import { inAnother, settleRun, startsFrom } from './running';
+import { destinationOf } from './signing';
+import type { Room } from '../enter';
+import type { DocketId, SurveyId } from '../../store/ids';
 
 export interface RanElsewhere {
   readonly direction: Exclude<Direction, 'clear'>;
@@ -32,9 +35,13 @@ export interface RanElsewhere {
  * Records that somebody ran the scripts themselves. Where the database can be reached, its objects are surveyed again; where
  * answers come by files, what after.sql wrote is the evidence. Returns what is wrong, or null.
  */
-export async function ranElsewhere(room: Room, id: number, { direction, evidence, shown }: RanElsewhere): Promise<string | null> {
+export async function ranElsewhere(
+  room: Room,
+  id: DocketId,
+  { direction, evidence, shown }: RanElsewhere,
+): Promise<string | null> {
   const { office, actor, source } = room;
-  const outcome = await onDocket<number | null>(
+  const outcome = await onDocket<SurveyId | null>(
     room,
     id,
     { act: 'docket.ranElsewhere', right: 'vouch', shown },
@@ -49,7 +56,7 @@ export async function ranElsewhere(room: Room, id: number, { direction, evidence
       const run = await askForRun(store, { docket: docket.id, direction, user: null, by: nameOf(actor), steps: [] });
       await settleRun(store, { id: run, docketId: docket.id, direction }, plan);
       if (evidence) await holdByEvidence(store, source, { docket, planned });
-      const missing = requirementsFor(docket, source.environment).flatMap(({ kind, met }) => (met ? [] : [kind]));
+      const missing = requirementsFor(docket, destinationOf(source)).flatMap(({ kind, met }) => (met ? [] : [kind]));
       const after = { direction, digest, evidence: evidence !== null, withoutWhatProductionAsksFor: missing };
       const survey =
         evidence && !sourceKind(source.kind).open ? null : await askAgain(store, source, { docket, plan, direction });
@@ -108,7 +115,7 @@ interface Again {
   readonly direction: Direction;
 }
 
-function askAgain(store: Db, source: SourceRow, { docket, plan, direction }: Again): Promise<number> {
+function askAgain(store: Db, source: SourceRow, { docket, plan, direction }: Again): Promise<SurveyId> {
   const scope = [...tablesTouched(operationsOf(plan, direction))];
   return askForSurvey(store, { source: source.id, depth: 'exact', scope, docket: docket.id });
 }

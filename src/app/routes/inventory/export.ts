@@ -1,0 +1,24 @@
+import { csv, download } from '~/app/server/csv.server';
+import { enter } from '~/app/server/door.server';
+import type { Route } from './+types/export';
+import { askedFor, linesFor } from './asked.server';
+
+const most = 500_000;
+
+/** A list of the inventory as a file, filtered, sorted and with the fields as it is shown: CSV or JSON. */
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const asked = askedFor(room, request, params.kind);
+  const { searchParams } = new URL(request.url);
+  const shown = (searchParams.get('columns') ?? '').split(',');
+  const known = asked.fields.map(({ name }) => name);
+  const chosen = shown.filter((name) => known.includes(name));
+  const columns = chosen.length > 0 ? chosen : known;
+  const lines = (await linesFor(room, asked, { offset: 0, limit: most })).map(({ values }) =>
+    Object.fromEntries(columns.map((name) => [name, values[name]])),
+  );
+  const name = `${room.source.name.replaceAll(/[^\w-]+/g, '-')}-${asked.kind}`;
+  return searchParams.get('as') === 'json'
+    ? download(name, 'json', `${JSON.stringify(lines, null, 1)}\n`)
+    : download(name, 'csv', csv(columns, lines));
+}

@@ -1,0 +1,192 @@
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import { useCallback, useState } from 'react';
+import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
+import { enter } from '~/app/server/door.server';
+import { capital } from '~/core/naming/words';
+import { shortCount } from '~/app/ui/format';
+import { ColumnChoice } from '~/app/ui/list/ColumnChoice';
+import { useColumns } from '~/app/ui/list/columns';
+import { Desk } from '~/app/ui/list/Desk';
+import { FilterLine } from '~/app/ui/list/FilterLine';
+import { ListTable } from '~/app/ui/list/ListTable';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
+import { useRowKeys } from '~/app/ui/useRowKeys';
+import type { Field, Line } from '~/core/inventory/stock';
+import { inventory, type StockKind, stockKinds } from '~/core/inventory/index';
+import { countLines, countStock } from '~/store/inventory/inventory';
+import { LineCell } from './ValueCell';
+import type { Route } from './+types/route';
+import { askedFor, linesFor } from './asked.server';
+import { linesAtOnce, useWindow } from './window';
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const room = await enter({ params, context }, 'seeFindings');
+  const asked = askedFor(room, request, params.kind);
+  const { source, store } = room;
+  const { kind, fields, filter, problem } = asked;
+  const [first, passing, counts] = await Promise.all([
+    linesFor(room, asked, { offset: 0, limit: linesAtOnce }),
+    filter.terms.length === 0 ? null : countLines(store, source.id, kind, filter),
+    countStock(store, source.id),
+  ]);
+  const count = problem ? 0 : (passing ?? counts[kind]);
+  return { source: source.id, kind, fields, problem, first, count, counts };
+}
+
+/** Choosing another line, or other columns, does not read the list again. */
+export function shouldRevalidate({ currentUrl, nextUrl, currentParams, nextParams, formMethod }: ShouldRevalidateFunctionArgs) {
+  if (formMethod && formMethod !== 'GET') return true;
+  const asked = (url: URL) => ['q', 'sort'].map((name) => url.searchParams.get(name)).join('\n');
+  return (
+    currentParams['source'] !== nextParams['source'] ||
+    currentParams['kind'] !== nextParams['kind'] ||
+    asked(currentUrl) !== asked(nextUrl) ||
+    currentUrl.href === nextUrl.href
+  );
+}
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData ? `Inventory: ${loaderData.kind}` : 'Inventory', matches);
+}
+
+export default function Inventory({ loaderData }: Route.ComponentProps) {
+  const { source, kind, fields, problem, first, count, counts } = loaderData;
+  const [params] = useSearchParams();
+  const { line: chosenId } = useParams();
+  const columns = useColumns(`inventory.${kind}`, fields);
+  const here = `/s/${source}/inventory/${kind}`;
+  const search = params.size > 0 ? `?${params}` : '';
+  const { lineAt, indexOf, seen } = useWindow(`${here}/lines${search}`, first);
+  const chosen = indexOf(chosenId);
+  const to = useCallback((line: Line) => `${here}/${encodeURIComponent(line.id)}${search}`, [here, search]);
+  const toRow = useCallback(
+    (index: number) => {
+      const line = lineAt(index);
+      return line ? to(line) : here;
+    },
+    [lineAt, to, here],
+  );
+  useRowKeys(count, chosen, toRow);
+  const whole = counts[kind];
+  return (
+    <Desk>
+      <main className="list" id="content" aria-label="Inventory">
+        <Kinds source={source} kind={kind} counts={counts} />
+        <div className="bar">
+          <FilterLine key={kind} fields={fields} problem={problem} />
+          <ColumnChoice fields={fields} columns={columns} />
+          <Export address={`${here}/export${search}`} />
+        </div>
+        {whole === 0 ? (
+          <Nothing kind={kind} surveyed={counts.tables > 0} />
+        ) : count === 0 ? (
+          <div className="empty">
+            <h1>{problem ? 'The filter cannot be read' : `No ${inventory[kind].title} pass this filter`}</h1>
+            <p>{problem ? 'Mend it above, or take it away.' : 'Take the filter away to see all.'}</p>
+            <Button component={Link} to={here}>
+              Show all {inventory[kind].title}
+            </Button>
+          </div>
+        ) : (
+          <ListTable
+            label={`All ${inventory[kind].title}`}
+            fields={fields}
+            columns={columns}
+            count={count}
+            chosen={chosen}
+            rowAt={lineAt}
+            to={to}
+            seen={seen}
+            cell={cellOf}
+          />
+        )}
+        <div className="foot">
+          <span>
+            <kbd>j</kbd> <kbd>k</kbd> move
+          </span>{' '}
+          <span>
+            <kbd>/</kbd> filter
+          </span>{' '}
+          <span>
+            <kbd>?</kbd> all keys
+          </span>
+          <span className="end">
+            {count === whole
+              ? `${whole.toLocaleString('en-GB')} ${inventory[kind].title}`
+              : `${count.toLocaleString('en-GB')} of ${whole.toLocaleString('en-GB')} ${inventory[kind].title}`}
+          </span>
+        </div>
+      </main>
+      <Outlet />
+    </Desk>
+  );
+}
+
+function cellOf({ values }: Line, field: Field) {
+  return <LineCell values={values} field={field} />;
+}
+
+function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData'], 'source' | 'kind' | 'counts'>) {
+  return (
+    <Tabs value={kind} variant="scrollable" scrollButtons={false} aria-label="What is listed">
+      {stockKinds.map((one) => (
+        <Tab
+          key={one}
+          value={one}
+          component={Link}
+          to={`/s/${source}/inventory/${one}`}
+          label={
+            <span>
+              {capital(inventory[one].title)} <span className="mute number">{shortCount(counts[one])}</span>
+            </span>
+          }
+        />
+      ))}
+    </Tabs>
+  );
+}
+
+function Nothing({ kind, surveyed }: { readonly kind: StockKind; readonly surveyed: boolean }) {
+  return (
+    <div className="empty">
+      <h1>{surveyed ? `There are no ${inventory[kind].title}` : 'Nothing has been taken stock of'}</h1>
+      <p>
+        {surveyed
+          ? 'The last survey saw none that the login may see.'
+          : 'A survey lists every table, column, key and index, with what was measured of them.'}
+      </p>
+    </div>
+  );
+}
+
+function Export({ address }: { readonly address: string }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => setAnchor(null);
+  return (
+    <>
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        Export
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {(['csv', 'json'] as const).map((as) => (
+          <MenuItem
+            key={as}
+            component="a"
+            href={`${address}${address.includes('?') ? '&' : '?'}as=${as}`}
+            download
+            onClick={close}
+          >
+            As {as.toUpperCase()}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+export { ProblemStation as ErrorBoundary };

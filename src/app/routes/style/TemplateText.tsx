@@ -1,0 +1,12 @@
+/** A template with what is filled in set off from what is the same each time. */
+export function TemplateText({ text }: { readonly text: string }) {
+  return (
+    <span className="mono strong">
+      {text.split(/(\{[^}]*\}|[[\]])/).map((part, i) => (
+        <span key={i} className={part.startsWith('{') ? 'verd' : part === '[' || part === ']' ? 'brass' : undefined}>
+          {part}
+        </span>
+      ))}
+    </span>
+  );
+}

@@ -1,0 +1,196 @@
+// Templates for names: `fk_{table}_{parent}[_{role}]`. What stands in braces is filled in, what stands in square brackets is
+// said only where the name would be another's without it. A form follows a colon: `{table:pascal}`, `{columns:initials}`.
+
+import type { NameRules } from '../engines/engine';
+import { lettersOf, plural, singular } from './words';
+
+export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'n'] as const;
+export type Placeholder = (typeof placeholders)[number];
+
+export const placeholderWords: Readonly<Record<Placeholder, string>> = {
+  schema: 'the schema',
+  table: 'the table',
+  columns: 'the columns, joined',
+  parent: 'the table referred to',
+  keys: 'the columns referred to, joined',
+  role: 'what a referring column says beyond the key: home of home_berth_no',
+  n: 'a number, where a table has several',
+};
+
+export const forms = ['lower', 'upper', 'pascal', 'camel', 'initials', 'singular', 'plural'] as const;
+export type Form = (typeof forms)[number];
+
+export type Part =
+  | { readonly kind: 'text'; readonly text: string }
+  | { readonly kind: 'filled'; readonly by: Placeholder; readonly form: Form | null }
+  | { readonly kind: 'optional'; readonly parts: readonly Part[] };
+
+export interface Template {
+  readonly text: string;
+  readonly parts: readonly Part[];
+}
+
+/** What cannot be read, with the character where it begins. */
+export interface TemplateProblem {
+  readonly at: number;
+  readonly says: string;
+}
+
+/** What a name is made of. `role` is empty where a column says no more than the key it refers to. */
+export type Ingredients = Readonly<Record<Placeholder, readonly string[]>>;
+
+const longestTemplate = 120;
+
+export function parseTemplate(text: string): Template | TemplateProblem {
+  if (text.length > longestTemplate)
+    return { at: longestTemplate, says: `A template has ${longestTemplate} characters at most.` };
+  const read = readParts(text, 0, false);
+  if ('says' in read) return read;
+  if (!read.parts.some(({ kind }) => kind === 'filled'))
+    return { at: 0, says: 'Every name would be the same: it needs {table} or another part that differs.' };
+  return { text, parts: read.parts };
+}
+
+export function isTemplateProblem(parsed: Template | TemplateProblem): parsed is TemplateProblem {
+  return 'says' in parsed;
+}
+
+type Read = { readonly parts: readonly Part[]; readonly end: number } | TemplateProblem;
+
+function readParts(text: string, start: number, within: boolean): Read {
+  const parts: Part[] = [];
+  let at = start;
+  while (at < text.length) {
+    const sign = text[at];
+    if (sign === ']') {
+      if (within) return { parts, end: at + 1 };
+      return { at, says: 'There is no [ to this ].' };
+    }
+    if (sign === '}') return { at, says: 'There is no { to this }.' };
+    if (sign === '[') {
+      if (within) return { at, says: 'Square brackets do not stand within others.' };
+      const inner = readParts(text, at + 1, true);
+      if ('says' in inner) return inner;
+      parts.push({ kind: 'optional', parts: inner.parts });
+      at = inner.end;
+    } else if (sign === '{') {
+      const filled = readFilled(text, at);
+      if ('says' in filled) return filled;
+      parts.push(filled.part);
+      at = filled.end;
+    } else {
+      const plain = /^[^[\]{}]+/.exec(text.slice(at))?.[0] ?? '';
+      const odd = /[^\p{L}\p{N}_$]/u.exec(plain);
+      if (odd)
+        return { at: at + odd.index, says: `A name with ${JSON.stringify(odd[0])} in it would have to be quoted everywhere.` };
+      parts.push({ kind: 'text', text: plain });
+      at += plain.length;
+    }
+  }
+  return within ? { at: start - 1, says: 'The [ that begins here is not closed.' } : { parts, end: at };
+}
+
+function readFilled(text: string, at: number): { readonly part: Part; readonly end: number } | TemplateProblem {
+  const found = /^\{([^{}[\]]*)\}/.exec(text.slice(at));
+  if (!found) return { at, says: 'The { that begins here is not closed.' };
+  const [whole, inner = ''] = found;
+  const [name = '', form] = inner.split(':');
+  const by = placeholders.find((one) => one === name);
+  if (!by) return { at: at + 1, says: `There is no {${name}}. There are ${placeholders.join(', ')}.` };
+  const known = form === undefined ? null : forms.find((one) => one === form);
+  if (known === undefined) return { at: at + 2 + name.length, says: `There is no form ${form}. There are ${forms.join(', ')}.` };
+  return { part: { kind: 'filled', by, form: known }, end: at + whole.length };
+}
+
+export interface Rendering {
+  readonly rules: NameRules;
+  /** True where the name would be another's without what stands in square brackets. */
+  readonly ambiguous: boolean;
+}
+
+/** The name that a template gives, never longer than the engine keeps: the longest words are shortened first, and a mark of its own tells it from others. */
+export function render({ parts }: Template, of: Ingredients, { rules, ambiguous }: Rendering): string {
+  return fitted(fill(parts, of, ambiguous), rules);
+}
+
+function fill(parts: readonly Part[], of: Ingredients, ambiguous: boolean): string {
+  return parts
+    .map((part) => {
+      switch (part.kind) {
+        case 'text':
+          return part.text;
+        case 'filled':
+          return inForm(of[part.by], part.form);
+        case 'optional':
+          return ambiguous && saysSomething(part.parts, of) ? fill(part.parts, of, true) : '';
+      }
+    })
+    .join('');
+}
+
+function saysSomething(parts: readonly Part[], of: Ingredients): boolean {
+  return parts.every((part) => part.kind !== 'filled' || of[part.by].some((name) => name !== ''));
+}
+
+/** Names joined, in a form; null leaves them as they are. */
+export function inForm(names: readonly string[], form: Form | null): string {
+  const words = (): readonly string[] => names.flatMap((name) => lettersOf(name).map((word) => word.toLowerCase()));
+  const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+  switch (form) {
+    case null:
+      return names.join('_');
+    case 'lower':
+      return names.join('_').toLowerCase();
+    case 'upper':
+      return names.join('_').toUpperCase();
+    case 'pascal':
+      return words().map(capital).join('');
+    case 'camel':
+      return words()
+        .map((word, i) => (i === 0 ? word : capital(word)))
+        .join('');
+    case 'initials':
+      return words()
+        .map((word) => word.charAt(0))
+        .join('');
+    case 'singular':
+    case 'plural':
+      return names.map((name) => inNumber(name, form)).join('_');
+  }
+}
+
+// The last word alone has a number: berth_bookings.
+function inNumber(name: string, form: 'singular' | 'plural'): string {
+  const last = lettersOf(name).at(-1) ?? '';
+  const at = name.lastIndexOf(last);
+  if (last === '' || at < 0) return name;
+  return name.slice(0, at) + (form === 'singular' ? singular(last) : plural(last)) + name.slice(at + last.length);
+}
+
+const shortestWord = 3;
+
+function fitted(name: string, rules: NameRules): string {
+  if (rules.shorten(name) === name) return name;
+  const mark = `_${markOf(name)}`;
+  const fits = (short: string): boolean => rules.shorten(`${short}${mark}`) === `${short}${mark}`;
+  const words = name.split('_');
+  while (!fits(words.join('_'))) {
+    const longest = Math.max(...words.map((word) => word.length));
+    if (longest <= shortestWord) return `${rules.shorten(words.join('_'), mark.length)}${mark}`;
+    const at = words.findIndex((word) => word.length === longest);
+    words[at] = Array.from(words[at] ?? '')
+      .slice(0, -1)
+      .join('');
+  }
+  return `${words.join('_')}${mark}`;
+}
+
+/** Four letters that a long name has of its own: FNV-1a (Fowler, Noll, Vo), 32 bits, in base 36. */
+function markOf(name: string): string {
+  let hash = 0x811c9dc5;
+  for (const character of name) {
+    hash ^= character.codePointAt(0) ?? 0;
+    hash = Math.imul(hash, 0x01000193) >>> 0;
+  }
+  return hash.toString(36).padStart(4, '0').slice(-4);
+}

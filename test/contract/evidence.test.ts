@@ -1,0 +1,254 @@
+// What every engine has to answer to every request for evidence: the same as counting the rows one by one, whatever they
+// hold and whatever the tables are called.
+
+import fc from 'fast-check';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { tableId, tableNames } from '../../src/core/catalogue/identifiers';
+import { engineNames } from '../../src/core/engines/index';
+import type { MeasureOptions } from '../../src/core/engines/questions';
+import { breaks, type Claim, columnsOfClaim } from '../../src/core/evidence/claims';
+import type { ColumnProfile, Fact, Probe, Profile } from '../../src/core/evidence/evidence';
+import type { EvidenceRequest } from '../../src/core/evidence/requests';
+import type { Sample, SampledColumn } from '../../src/core/evidence/sample';
+import type { Source } from '../../src/sources/source';
+import { type Live, liveEngines } from '../kit/live';
+
+const schema = `the "port"; --`;
+const [parent, child] = [tableId(schema, `be'rth.\\x`), tableId(schema, 'visit $1 {')] as const;
+const code = `c"o'de`;
+
+interface Child {
+  readonly part: number | null;
+  readonly code: string | null;
+  readonly later: number | null;
+  readonly gone: boolean | null;
+}
+interface Parent {
+  readonly part: number;
+  readonly code: string;
+}
+
+const texts = fc.constantFrom('a', 'A', ' a', 'b', "o'c", '', '  ', '\t', '7', '-1.5', '2026-02-03', 'N/A', 'é', '%', '\\');
+const numbers = fc.integer({ min: -2, max: 4 });
+const children = fc.array(
+  fc.record<Child>({
+    part: fc.option(numbers),
+    code: fc.option(texts),
+    later: fc.option(numbers),
+    gone: fc.option(fc.boolean()),
+  }),
+  { maxLength: 25 },
+);
+const parents = fc.uniqueArray(fc.record<Parent>({ part: numbers, code: texts }), {
+  maxLength: 12,
+  selector: ({ part, code }) => `${part} ${code}`,
+});
+
+const claims: Readonly<Record<Claim['kind'], readonly Claim[]>> = {
+  notNegative: [{ kind: 'notNegative', column: 'part' }],
+  notBlank: [{ kind: 'notBlank', column: code }],
+  ordered: [{ kind: 'ordered', first: 'part', second: 'later' }],
+  noneOf: [{ kind: 'noneOf', column: code, values: ['N/A', "o'c", '\\'] }],
+  oneOf: [{ kind: 'oneOf', column: code, values: ['a', 'A', '%', ''] }],
+  ofForm: (['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const).map((form) => ({
+    kind: 'ofForm',
+    column: code,
+    form,
+  })),
+};
+
+const repeated = [['part'], [code], ['part', code]];
+const requests: { readonly [K in EvidenceRequest['kind']]: readonly Extract<EvidenceRequest, { kind: K }>[] } = {
+  profile: [{ kind: 'profile', table: child }],
+  sample: [{ kind: 'sample', table: child }],
+  repeats: [
+    ...repeated.map((columns) => ({ kind: 'repeats', table: child, columns }) as const),
+    ...repeated.map((columns) => ({ kind: 'repeats', table: child, columns, live: 'gone' }) as const),
+    { kind: 'repeats', table: child, columns: [code], folded: true },
+  ],
+  inclusion: repeated.map((columns) => ({ kind: 'inclusion', table: child, columns, parent, parentColumns: columns })),
+  probe: ['part', code].map((column) => ({
+    kind: 'probe',
+    table: child,
+    column,
+    parents: [
+      { table: parent, column },
+      { table: child, column },
+    ],
+  })),
+  violations: Object.values(claims)
+    .flat()
+    .map((claim) => ({ kind: 'violations', table: child, claim })),
+};
+
+const ways: Readonly<Record<string, MeasureOptions>> = {
+  'asked as usual': { depth: 'exact' },
+  'asked at once, as in a script': { depth: 'exact', atOnce: true },
+  'without values of rows': { depth: 'exact', atOnce: true, values: false },
+};
+
+for (const engine of engineNames)
+  describe(engine, () => {
+    const live = liveEngines[engine].use('');
+    let source: Source;
+    beforeAll(async () => {
+      await create(live);
+      source = await live.open();
+    });
+    afterAll(() => source.close());
+
+    test.each(Object.entries(ways))('%s, each request counts what is there', { timeout: 120_000 }, (_, options) =>
+      fc.assert(
+        fc.asyncProperty(parents, children, async (above, below) => {
+          await fill(live, above, below);
+          const catalogue = await source.readCatalogue();
+          for (const asked of Object.values(requests)) {
+            const facts = await source.measure(asked, catalogue, options);
+            expect(facts.map(told)).toEqual(asked.map((request) => counted(request, above, below)));
+          }
+        }),
+        { numRuns: 25, seed: 11 },
+      ),
+    );
+  });
+
+async function create({ run, quoted }: Live): Promise<void> {
+  const [name, ofParent, ofChild] = [quoted(code), tableIn(quoted, parent), tableIn(quoted, child)];
+  await run(`create schema ${quoted(schema)}`);
+  await run(`create table ${ofParent} (part int not null, ${name} varchar(20) not null)`);
+  await run(`create table ${ofChild} (id int primary key, part int, ${name} varchar(20), later int, gone boolean)`);
+}
+
+async function fill({ run, quoted }: Live, above: readonly Parent[], below: readonly Child[]): Promise<void> {
+  const [ofParent, ofChild] = [tableIn(quoted, parent), tableIn(quoted, child)];
+  await run(`delete from ${ofParent}`);
+  await run(`delete from ${ofChild}`);
+  for (const row of above) await run(`insert into ${ofParent} values (${row.part}, ${literal(row.code)})`);
+  for (const [id, row] of below.entries())
+    await run(`insert into ${ofChild} values (${id}, ${row.part}, ${literal(row.code)}, ${row.later}, ${row.gone})`);
+}
+
+function tableIn(quoted: Live['quoted'], table: typeof parent): string {
+  return `${quoted(schema)}.${quoted(tableNames(table).table)}`;
+}
+
+const literal = (text: string | null): string => (text === null ? 'null' : `'${text.replaceAll("'", "''")}'`);
+
+/** Of a fact what can be counted by hand. */
+function told(fact: Fact): unknown {
+  if ('notMeasured' in fact) return fact.notMeasured;
+  const { request, result } = fact;
+  if (request.kind === 'probe') {
+    const { tested, missing } = result as Probe;
+    return { tested, missing: missing.map((share) => share > 0) };
+  }
+  if (request.kind !== 'profile' && request.kind !== 'sample') return result;
+  const { rows, columns } = result as Profile | Sample;
+  const seen = Object.entries(columns).map(([name, column]: [string, ColumnProfile | SampledColumn]) => [
+    name,
+    'filled' in column
+      ? { nulls: column.nulls, filled: column.filled, distinct: column.distinct }
+      : { nulls: column.nulls, blanks: column.blanks },
+  ]);
+  return { rows, columns: Object.fromEntries(seen) as unknown };
+}
+
+/** The same, counted row by row. */
+function counted(request: EvidenceRequest, above: readonly Parent[], below: readonly Child[]): unknown {
+  const rows = below.map(({ code: text, ...others }, id): Row => ({ id, ...others, [code]: text }));
+  const keys = above.map(({ code: text, part }): Row => ({ part, [code]: text }));
+  switch (request.kind) {
+    case 'profile':
+      return byColumn(rows, (values, isText) => ({
+        nulls: values.length - filled(values).length,
+        blanks: isText ? filled(values).filter(isBlank).length : null,
+      }));
+    case 'sample':
+      return byColumn(rows, (values) => ({
+        nulls: values.length - filled(values).length,
+        filled: filled(values).filter((value) => !isBlank(value)).length,
+        distinct: new Set(filled(values)).size,
+      }));
+    case 'repeats':
+      return repeatsIn(
+        rows.filter(({ gone }) => request.live === undefined || gone !== true),
+        (row) => tuple(row, request.columns, request.folded === true),
+      );
+    case 'inclusion': {
+      const known = new Set(keys.map((key) => tuple(key, request.parentColumns)));
+      const tuples = rows.map((row) => tuple(row, request.columns));
+      const orphans = filled(tuples).filter((value) => !known.has(value));
+      const nullRows = tuples.length - filled(tuples).length;
+      return { rows: rows.length, nullRows, orphanRows: orphans.length, orphanValues: new Set(orphans).size };
+    }
+    case 'probe': {
+      const values = new Set(filled(rows.map((row) => tuple(row, [request.column]))));
+      const missing = request.parents.map(({ table, column }) => {
+        const known = new Set((table === parent ? keys : rows).map((row) => tuple(row, [column])));
+        return values.size === 0 || [...values].some((value) => !known.has(value));
+      });
+      return { tested: values.size, missing };
+    }
+    case 'violations': {
+      const { claim } = request;
+      const spokenOf = rows.filter(
+        (row) => tuple(row, columnsOfClaim(claim)) !== null && !(claim.kind === 'ofForm' && isBlank(row[code])),
+      );
+      return { rows: spokenOf.length, broken: spokenOf.filter((row) => isBroken(claim, row)).length };
+    }
+  }
+}
+
+type Row = Readonly<Record<string, string | number | boolean | null>>;
+
+const filled = <T>(values: readonly (T | null)[]): readonly T[] => values.filter((value): value is T => value !== null);
+const isBlank = (value: unknown): boolean => typeof value === 'string' && value.trim() === '';
+const isBroken = (claim: Claim, row: Row): boolean =>
+  claim.kind === 'ordered'
+    ? Number(row[claim.first]) > Number(row[claim.second])
+    : breaks(claim, formed(claim, String(row[claim.column])));
+const formed = (claim: Claim, text: string): string => (claim.kind === 'ofForm' ? text.trim() : text);
+
+function byColumn(rows: readonly Row[], of: (values: Row[string][], isText: boolean) => unknown): unknown {
+  const names = ['id', 'part', code, 'later', 'gone'];
+  return {
+    rows: rows.length,
+    columns: Object.fromEntries(
+      names.map((name) => [
+        name,
+        of(
+          rows.map((row) => row[name] ?? null),
+          name === code,
+        ),
+      ]),
+    ),
+  };
+}
+
+function tuple(row: Row, columns: readonly string[], folded = false): string | null {
+  const values = columns.map((column) => row[column] ?? null);
+  if (values.includes(null)) return null;
+  return JSON.stringify(
+    folded
+      ? values.map((value) =>
+          String(value)
+            .replace(/^ +| +$/g, '')
+            .toLowerCase(),
+        )
+      : values,
+  );
+}
+
+function repeatsIn(rows: readonly Row[], tupleOf: (row: Row) => string | null): unknown {
+  const times = new Map<string, number>();
+  const values = filled(rows.map(tupleOf));
+  for (const value of values) times.set(value, (times.get(value) ?? 0) + 1);
+  const repeatedTimes = [...times.values()].filter((n) => n > 1);
+  return {
+    rows: rows.length,
+    nullRows: rows.length - values.length,
+    surplus: values.length - times.size,
+    repeatedValues: repeatedTimes.length,
+    repeatedRows: repeatedTimes.reduce((sum, n) => sum + n, 0),
+  };
+}

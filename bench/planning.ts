@@ -28,17 +28,17 @@ for (const tables of [1000, 3000, 10000]) {
     .filter(({ proposal }) => !['byHand', 'replaceKey', 'standIns'].includes(proposal.kind))
     .map((finding) => ({ finding, decision: { orphans: 'leave', broken: 'leave', repeats: 'leave', nulls: 'leave' } }));
   started = performance.now();
-  const plan = planFor(decided, catalogue, 'bench', 'plain');
+  const plan = planFor(decided, catalogue, { label: 'bench', mode: 'plain' });
   const planMs = performance.now() - started;
   started = performance.now();
   postgresql.dialect.scripts(plan, heading);
   const scriptMs = performance.now() - started;
   const few = decided.filter((_, i) => i % Math.max(1, Math.floor(decided.length / 400)) === 0).slice(0, 400);
   // As a page finds it: the catalogue is there, and was planned on before.
-  planFor(few, catalogue, 'bench', 'plain');
+  planFor(few, catalogue, { label: 'bench', mode: 'plain' });
   const times = Array.from({ length: 9 }, () => {
     const from = performance.now();
-    planFor(few, catalogue, 'bench', 'plain');
+    planFor(few, catalogue, { label: 'bench', mode: 'plain' });
     return performance.now() - from;
   });
   const seconds = (ms: number) => (ms / 1000).toFixed(1);

@@ -119,8 +119,7 @@ async function planOf(url: string, mode: Mode): Promise<Plan> {
     return planFor(
       mendable.map((finding) => ({ finding, decision })),
       catalogue,
-      'd1',
-      mode,
+      { label: 'd1', mode },
     );
   } finally {
     await source.close();

@@ -47,8 +47,7 @@ async function measure(url: string, mode: Mode): Promise<void> {
       .filter((finding) => finding.proposal.kind !== 'byHand')
       .map((finding) => ({ finding, decision: { key: 'surrogate', orphans: 'empty', nulls: 'leave' } })),
     catalogue,
-    'd1',
-    mode,
+    { label: 'd1', mode },
   );
   const took: number[] = [];
   let started = 0;

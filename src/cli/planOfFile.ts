@@ -33,8 +33,7 @@ export async function planOfFile({
   const plan = planFor(
     chosen.map((finding) => ({ finding, decision: decisionFor(finding) })),
     survey.catalogue,
-    'file',
-    mode,
+    { label: 'file', mode },
   );
   return { plan, survey, chosen: chosen.length };
 

@@ -4,7 +4,6 @@ import type pg from 'pg';
 import { expect, test } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
 import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/kit/worker';
-import { inferStyle } from '../core/naming/style';
 import { type Plan, planFor } from '../core/plan/plan';
 import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode } from '../store/dockets/dockets';
 import { askForRehearsal, findLastRehearsal, startRehearsal } from '../store/dockets/rehearsals';
@@ -134,8 +133,7 @@ test.each(['plain', 'quiet'] as const)(
     const plan = planFor(
       rows.map((row) => ({ finding: coreFinding(row), decision: { orphans: 'remove' } })),
       catalogue,
-      `d${docket}`,
-      mode,
+      { label: `d${docket}`, mode },
     );
     expect(plan.problems).toEqual([]);
 
@@ -159,7 +157,6 @@ test.each(['plain', 'quiet'] as const)(
     );
     expect((await audited.run('select count(*)::int as n from call')).rows[0]).toEqual({ n: 900 });
     expect((await listFindings(store, source, ['Slipped'])).length).toBe(0);
-    expect(inferStyle(catalogue)).toBeDefined();
   },
 );
 
@@ -226,8 +223,7 @@ async function docketFor(rule: string): Promise<{ readonly docket: DocketId; rea
   const plan = planFor(
     rows.map((row) => ({ finding: coreFinding(row), decision: {} })),
     catalogue,
-    `d${docket}`,
-    'plain',
+    { label: `d${docket}`, mode: 'plain' },
   );
   return { docket, plan };
 }

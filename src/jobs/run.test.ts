@@ -56,7 +56,7 @@ async function planned(
   const decided = result.findings
     .filter((finding) => rules.includes(finding.rule))
     .map((finding) => ({ finding, decision: { orphans: 'empty' } }));
-  const plan = planFor(decided, catalogue, `d${docket}`, mode);
+  const plan = planFor(decided, catalogue, { label: `d${docket}`, mode });
   expect(plan.problems).toEqual([]);
   return { docket, plan };
 }

@@ -123,11 +123,12 @@ interface Judged extends SurveyResult {
 /** Null when it waits for answers that somebody brings. */
 async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged | null> {
   const connection = await getConnection(store, row.sourceId);
-  const { budget, policies } = await getSettings(store, row.sourceId);
+  const { budget, policies, templates } = await getSettings(store, row.sourceId);
   const catalogue = await findCatalogue(store, row.id);
   const options: Omit<SurveyOptions, 'depth'> = {
     tables: row.scope ? new Set(row.scope) : null,
     policies,
+    adopted: templates,
     known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
     // Right after a docket everything it touched is looked at afresh.
     earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,

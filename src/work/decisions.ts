@@ -7,6 +7,7 @@ import type { Decision } from '../core/remedies/question';
 import { wordsOf } from '../core/rules/audit';
 import { listRefusals } from '../store/dockets/refusals';
 import { coreFinding, listFindings, listFindingsById } from '../store/findings/findings';
+import { getSettings } from '../store/sources/settings';
 import { latestCatalogue } from './catalogues';
 import { usualMode } from './dockets/planned';
 import type { Room } from './enter';
@@ -42,7 +43,8 @@ export async function decisionsFor(
   if (!catalogue || rows.length === 0) return { rules, questions: [], lines: [], more: 0, steps: 0 };
   const findings = rows.map(coreFinding);
   const decided = findings.map((finding) => ({ finding, decision: chosen }));
-  const plan = await makePlan({ decided, label: 'docket', mode: usualMode(source.environment) }, catalogue);
+  const { templates: adopted } = await getSettings(store, source.id);
+  const plan = await makePlan({ decided, label: 'docket', mode: usualMode(source.environment), adopted }, catalogue);
   const steps = groupBy(plan.steps, (step) => step.finding);
   const problems = new Map(plan.problems.map((problem) => [problem.finding, problem.message]));
   return {

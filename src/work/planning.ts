@@ -4,6 +4,7 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Catalogue } from '../core/catalogue/model';
+import type { Adopted } from '../core/naming/style';
 import type { Mode } from '../core/plan/cost';
 import { type DecidedFinding, type Plan, planFor } from '../core/plan/plan';
 import { catalogueId } from './catalogues';
@@ -14,6 +15,7 @@ export interface ToPlan {
   readonly decided: readonly DecidedFinding[];
   readonly label: string;
   readonly mode: Mode;
+  readonly adopted: Adopted;
 }
 
 /** What is asked of the thread: the catalogue by its number in the store. */
@@ -35,7 +37,7 @@ const kept = new Map<string, Promise<Plan>>();
 export function makePlan(asked: ToPlan, catalogue: Catalogue): Promise<Plan> {
   const number = catalogueId(catalogue);
   if (number === null || asked.decided.length <= findingsAtOnce)
-    return Promise.resolve().then(() => planFor(asked.decided, catalogue, asked.label, asked.mode));
+    return Promise.resolve().then(() => planFor(asked.decided, catalogue, asked));
   const key = digestOf([number, asked]);
   let plan = kept.get(key);
   if (!plan) {

@@ -9,11 +9,11 @@ import type { Answered, Asked } from './planning';
 
 const store = openStore(storeUrl());
 
-parentPort?.on('message', ({ id, catalogue, decided, label, mode }: Asked) => {
+parentPort?.on('message', ({ id, catalogue, decided, ...options }: Asked) => {
   void readOnce(catalogue, () => findCatalogue(store, catalogue))
     .then((read): Answered => {
       if (!read) throw new Error(`The catalogue ${catalogue} is not in the store any more. Load the page again.`);
-      return { id, plan: planFor(decided, read, label, mode) };
+      return { id, plan: planFor(decided, read, options) };
     })
     .catch((error: unknown): Answered => {
       const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));

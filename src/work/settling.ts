@@ -10,6 +10,7 @@ import { getSettings, keepBudget, keepPolicies } from '../store/sources/settings
 import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
 import { digestOf } from './digest';
+import { keepAsVersion } from './houseStyle';
 import type { Room } from './enter';
 import { done, type Outcome, perform } from './perform';
 import type { FindingRowId } from '../store/ids';
@@ -75,8 +76,13 @@ export function settleRule(
     const after = change(before);
     if (typeof after === 'string') return { problem: after };
     await keepPolicies(db, source.id, { ...policies, [rule]: after });
+    if (settingOf(before) !== settingOf(after)) await keepAsVersion(db, source.id, `set ${rule}`, nameOf(actor));
     return { ...done, before, after };
   });
+}
+
+function settingOf({ waivers: _, ...setting }: Policy): string {
+  return digestOf(setting);
 }
 
 export function settleBudget({ office, actor, source }: Room, version: string, budget: Budget): Promise<Outcome<null>> {

@@ -102,7 +102,17 @@ export const doors: Readonly<Record<string, Door>> = {
   },
   'source/route.tsx': { load: 'seeFindings' },
   'source/start.tsx': { load: 'seeFindings' },
-  'style/route.tsx': { load: 'seeFindings' },
+  'style/route.tsx': {
+    load: 'seeFindings',
+    acts: {
+      adopt: { right: 'keepRules', form: { shown: '0', kind: 'check', template: 'ck_{table}_{columns}' } },
+      drop: { right: 'keepRules', form: { shown: '0', kind: 'check' } },
+      restore: { right: 'keepRules', form: { shown: '0', version: '1' } },
+      copy: { right: 'keepRules', form: { target: '1' } },
+    },
+  },
+  'style/export.ts': { load: 'seeFindings' },
+  'style/bring.ts': { acts: { bring: { right: 'keepRules', form: {} } } },
   'style/kind/route.tsx': { load: 'seeFindings' },
   'inventory/start.ts': { load: 'seeFindings' },
   'inventory/route.tsx': { load: 'seeFindings' },

@@ -51,8 +51,7 @@ const planned = (mode: 'plain' | 'quiet') =>
         decision: typed(finding.proposal.kind),
       })),
     seen.catalogue,
-    'names',
-    mode,
+    { label: 'names', mode },
   );
 
 test('every one of them is audited, and said without anything in it that hides', () => {

@@ -119,8 +119,7 @@ function planOfCall(mode: Mode = 'plain'): Plan {
   return planFor(
     chosen.map((finding) => ({ finding, decision: {} })),
     seen.catalogue,
-    'hostile',
-    mode,
+    { label: 'hostile', mode },
   );
 }
 // Building a key or looking at references evaluates expressions of the table's own indexes; operators must not.

@@ -190,7 +190,7 @@ test('where the key is lost, a survey and a rehearsal fail with words that say w
     source,
   ]);
   expect((await reached(await ask(), 'failed')).problem).toMatch(/cannot be opened.*Restore PAWL_SECRET or the key file/);
-  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain')));
+  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, { label: 'd', mode: 'plain' })));
   await shop.queue.enqueue('rehearsal', rehearsal);
   const ended = await eventually(async () => {
     const row = await findLastRehearsal(shop.store, docket);
@@ -211,7 +211,7 @@ test('a scratch copy whose server is away stays owed until it is gone, and is sh
   if (!catalogue) throw new Error('The survey read no catalogue.');
   const docket = await addDocket(shop.store, source, 'owing', 'plain');
   const server = { ...audited.details, database: 'postgres', user: name, password: 'scratch' };
-  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, 'd', 'plain')));
+  const rehearsal = there(await askForRehearsal(shop.store, docket, planFor([], catalogue, { label: 'd', mode: 'plain' })));
   // What a worker leaves that could not reach the server any more.
   await onServer(
     `create role pawl_scratch_x_r${rehearsal} nologin; grant pawl_scratch_x_r${rehearsal} to ${name} with admin option`,

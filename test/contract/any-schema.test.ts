@@ -137,7 +137,7 @@ const scripted = () =>
   found.findings
     .filter(({ confidence, proposal }) => confidence >= 0.5 && !['byHand', 'replaceKey', 'standIns'].includes(proposal.kind))
     .map((finding) => ({ finding, decision: { orphans: 'empty', repeats: 'leave', nulls: 'leave', broken: 'leave' } }));
-const planned = (mode: Mode = 'plain') => planFor(scripted(), found.catalogue, 'file', mode);
+const planned = (mode: Mode = 'plain') => planFor(scripted(), found.catalogue, { label: 'file', mode });
 const operationsOn = (table: string) =>
   planned().steps.flatMap(({ operation }) => (operation.table === table ? [operation] : []));
 
@@ -166,8 +166,7 @@ describe('inheritance', () => {
     const plan = planFor(
       craft.map((finding) => ({ finding, decision: { key: 'surrogate' } })),
       found.catalogue,
-      'file',
-      'plain',
+      { label: 'file', mode: 'plain' },
     );
     expect(plan.steps.map(({ operation }) => operation.kind)).toEqual(['addPrimaryKey']);
   });

@@ -106,7 +106,7 @@ describe('a docket that is run elsewhere', () => {
     const wanted = findings.filter(({ rule, object }) => rule === 'keys/missing' && object.table === 'vessel');
     expect(wanted).toHaveLength(1);
     const decided = wanted.map((finding) => ({ finding, decision: {} }));
-    const plan = planFor(decided, catalogue, 'd1', 'plain');
+    const plan = planFor(decided, catalogue, { label: 'd1', mode: 'plain' });
     const checked = { engine: firstEngine, database: catalogue.database, checks: plan.after };
     const script = checksScript(firstEngine, plan.after, `the first; \\! rm\n drop table port.vessel`);
     const before = readAnswers(decoded(await answersTo(database.details, script)));

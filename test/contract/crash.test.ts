@@ -69,8 +69,7 @@ async function planned(mode: Mode): Promise<Plan> {
       .filter((finding) => finding.proposal.kind !== 'byHand')
       .map((finding) => ({ finding, decision: { orphans: 'empty' } })),
     catalogue,
-    'd1',
-    mode,
+    { label: 'd1', mode },
   );
 }
 

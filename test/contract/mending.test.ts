@@ -191,8 +191,7 @@ test(
         const plan = planFor(
           chosen.map((finding) => ({ finding, decision: { ...decision, ...typed } })),
           before.catalogue,
-          'd1',
-          mode,
+          { label: 'd1', mode },
         );
         const outcomes = { changed: 0 };
         const listener = {

@@ -94,6 +94,12 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
     [{ kind: 'createIndex', table: vessel, name: 'ux_imo', columns: ['imo_no'], unique: true }],
   ],
   setNotNull: [[{ kind: 'setNotNull', table: berth, column: 'area' }]],
+  renameIndex: [
+    [
+      { kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false },
+      { kind: 'renameIndex', table: call, from: 'ix_vessel', to: 'ix_call_vessel_id' },
+    ],
+  ],
   rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],
   numberRows: [[{ kind: 'numberRows', table: note, column: 'note_id', batches: true }]],
   setAside: [

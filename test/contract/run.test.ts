@@ -50,8 +50,7 @@ async function planned(mode: Mode): Promise<Plan> {
     return planFor(
       mendable.map((finding) => ({ finding, decision: { orphans: 'empty' } })),
       catalogue,
-      'd1',
-      mode,
+      { label: 'd1', mode },
     );
   } finally {
     await source.close();

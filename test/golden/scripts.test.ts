@@ -57,8 +57,7 @@ describe.each(Object.keys(dockets))('a docket of all that can be mended, answers
     const plan = planFor(
       chosen.map((finding, n) => ({ finding, decision: decided(finding, choose, n) })),
       survey.catalogue,
-      'golden',
-      mode,
+      { label: 'golden', mode },
     );
     const { problems, steps } = plan;
     expect(steps.length).toBeGreaterThan(100);

@@ -34,10 +34,12 @@ interface BringFileProps extends Pick<Bringing, 'busy' | 'bring'> {
   readonly label: string;
   /** What the file is, for who does not see the button. */
   readonly what: string;
+  /** The types that are offered; plain text when left out. */
+  readonly accept?: string;
 }
 
 /** A button that asks for a file of text. */
-export function BringFile({ busy, bring, label, what }: BringFileProps) {
+export function BringFile({ busy, bring, label, what, accept = '.txt,text/plain' }: BringFileProps) {
   return (
     <Button component="label" disabled={busy}>
       {busy ? 'Reading it…' : label}
@@ -45,7 +47,7 @@ export function BringFile({ busy, bring, label, what }: BringFileProps) {
         type="file"
         hidden
         aria-label={what}
-        accept=".txt,text/plain"
+        accept={accept}
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           event.target.value = '';

@@ -1,4 +1,5 @@
-import { type Convention, inferConventions, kindsInWords } from '../../core/naming/infer';
+import { type Convention, inferConventions } from '../../core/naming/infer';
+import { kindsInWords } from '../../core/naming/named';
 import { visible } from '../../core/naming/visible';
 import { readArguments, StyleArguments } from '../arguments';
 import { surveyIn } from '../planOfFile';

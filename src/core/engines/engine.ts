@@ -2,7 +2,7 @@
 // here reads or runs. No file outside of an engine's own folders names one.
 
 import type { Column, Table } from '../catalogue/model';
-import type { NamedKind } from '../naming/style';
+import type { NamedKind } from '../naming/named';
 import type { Dialect } from './dialect';
 import type { Questions } from './questions';
 
@@ -34,6 +34,10 @@ export interface Traits {
 export interface NameRules {
   /** A name as long as names may be, or shorter by `room`, in what the engine counts. */
   readonly shorten: (name: string, room?: number) => string;
+  /** A name that needs no quotes. */
+  readonly bare: RegExp;
+  /** Words, in lower case, that only quotes make a name of a table or column. */
+  readonly reserved: ReadonlySet<string>;
   /** What the server calls things by itself: templates with {table}, {columns} and {parent}. */
   readonly templates: Readonly<Record<NamedKind, string>>;
   /** The template of a check that speaks of several columns. */

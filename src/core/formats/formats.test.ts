@@ -38,8 +38,7 @@ test.each([0, 1, 2])('a plan of the first format is written as it was signed: do
   const anew = planFor(
     chosen.map((finding) => ({ finding, decision: decided(finding, sample) })),
     survey.catalogue,
-    'kept',
-    sample.plan.mode,
+    { label: 'kept', mode: sample.plan.mode },
   );
   const stored = planFrom(sample.plan, 1);
   expect(stored.engine).toBe(Object.keys(engines)[0]);

@@ -2,35 +2,23 @@
 // follow it, and which do not. Templates are not chosen from a list: each name is taken apart by what it is made of, which
 // gives the templates that it could have come from; the one that brings most names back is the house's.
 
-import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
-import type { Catalogue, Constraint, ForeignKey, Table } from '../catalogue/model';
+import type { Table, Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
 import { engineOf } from '../engines/index';
 import { once } from '../once';
-import type { NamedKind } from './style';
+import { type NamedKind, type NamedObject, namedKinds, namedObjects } from './named';
 import {
   type Form,
   forms,
   type Ingredients,
   inForm,
   isTemplateProblem,
+  nameBy,
   parseTemplate,
   type Placeholder,
   placeholders,
-  render,
   type Template,
 } from './template';
-import { wordsOf } from './words';
-
-/** An object with a name, and what that could be made of. */
-export interface NamedObject {
-  readonly kind: NamedKind;
-  readonly name: string;
-  readonly table: Table['id'];
-  readonly of: Ingredients;
-  /** True where another of its kind in its table would have the same name by table and parent. */
-  readonly ambiguous: boolean;
-}
 
 export interface Convention {
   readonly kind: NamedKind;
@@ -47,18 +35,6 @@ export interface Exception {
   /** What the template would call it. */
   readonly wouldBe: string;
 }
-
-export const namedKinds: readonly NamedKind[] = ['primary key', 'foreign key', 'unique', 'check', 'exclusion', 'index'];
-
-/** How kinds are spoken of, many at a time. */
-export const kindsInWords: Readonly<Record<NamedKind, string>> = {
-  'primary key': 'primary keys',
-  'foreign key': 'foreign keys',
-  unique: 'unique constraints',
-  check: 'checks',
-  exclusion: 'exclusions',
-  index: 'indexes',
-};
 
 /** What a schema's names follow, kind by kind; kinds of which there is none are left out. */
 export const inferConventions = once((catalogue: Catalogue): readonly Convention[] => {
@@ -80,10 +56,19 @@ function conventionOf(kind: NamedKind, objects: readonly NamedObject[], rules: N
 
 /** What a template would call objects that are there. */
 export function renamed(template: Template, objects: readonly NamedObject[], rules: NameRules): readonly Exception[] {
-  return objects.map(({ table, name, of, ambiguous }) => ({ table, name, wouldBe: render(template, of, { rules, ambiguous }) }));
+  return objects.map((object) => ({ table: object.table, name: object.name, wouldBe: nameBy(template, object, rules) }));
+}
+
+/** How many names of a kind are as a template has them; none when it cannot be read. */
+export function explainedBy(text: string, kind: NamedKind, catalogue: Catalogue): number {
+  const template = parseTemplate(text);
+  if (isTemplateProblem(template)) return 0;
+  const { names: rules } = engineOf(catalogue);
+  return namedObjects(catalogue).filter((one) => one.kind === kind && nameBy(template, one, rules) === one.name).length;
 }
 
 const mostTried = 40;
+const worthOfFree = 0.8;
 
 function bestTemplate(objects: readonly NamedObject[], rules: NameRules): Template | null {
   const votes = new Map<string, number>();
@@ -98,8 +83,10 @@ function bestTemplate(objects: readonly NamedObject[], rules: NameRules): Templa
   for (const text of tried) {
     const template = parseTemplate(text);
     if (isTemplateProblem(template)) continue;
-    const follow = objects.filter(({ name, of, ambiguous }) => render(template, of, { rules, ambiguous }) === name).length;
-    if (follow > most) [best, most] = [template, follow];
+    const follow = objects.filter((object) => nameBy(template, object, rules) === object.name).length;
+    // What leaves the end free explains too easily.
+    const explained = text.includes('{meaning}') ? Math.floor(follow * worthOfFree) : follow;
+    if (explained > most) [best, most] = [template, explained];
   }
   return best;
 }
@@ -132,8 +119,8 @@ interface Match {
 }
 
 /** The templates that a name could have come from: every way in which parts of it are what it is made of. */
-function templatesOf({ name, of }: NamedObject): readonly string[] {
-  const matches = placeholders.flatMap((by) => matchesOf(name, of, by));
+function templatesOf({ kind, name, of }: NamedObject): readonly string[] {
+  const matches = placeholders.flatMap((by) => (by === 'meaning' ? [] : matchesOf(name, of, by)));
   const found: string[] = [];
   walk(0, '', new Set());
   return [...new Set(found)];
@@ -146,6 +133,8 @@ function templatesOf({ name, of }: NamedObject): readonly string[] {
     const rest = name.slice(from);
     // A number at the end is none that every name has.
     if (used.size > 0 && /^[\p{L}\p{N}_$]*$/u.test(rest) && !/\d$/.test(rest)) found.push(text + rest);
+    // A check may say what it means in words of its own.
+    if (kind === 'check' && used.has('table') && rest.length > 2 && rest.startsWith('_')) found.push(`${text}_{meaning}`);
   }
 }
 
@@ -177,67 +166,4 @@ function isWhole(name: string, at: number, length: number): boolean {
 
 function isHump(left: string, right: string): boolean {
   return /[\p{Ll}\p{N}]/u.test(left) && /\p{Lu}/u.test(right);
-}
-
-/** Every constraint and index that bears a name of its own. */
-export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
-  return baseTables(catalogue).flatMap((table) => [
-    ...table.constraints.map((constraint) => constraintNamed(catalogue, table, constraint)),
-    ...table.indexes
-      .filter(({ constraint }) => constraint === null)
-      .map(({ name, columns }) => ({
-        kind: 'index' as const,
-        name,
-        table: table.id,
-        of: ingredients(
-          table,
-          columns.filter((column) => column !== null),
-          name,
-        ),
-        ambiguous: false,
-      })),
-  ]);
-}
-
-function constraintNamed(catalogue: Catalogue, table: Table, constraint: Constraint): NamedObject {
-  const { kind, name, columns } = constraint;
-  const parent = kind === 'foreign key' ? findTable(catalogue, constraint.parent) : null;
-  return {
-    kind,
-    name,
-    table: table.id,
-    of: ingredients(table, columns, name, kind === 'foreign key' && parent ? { parent, key: constraint } : null),
-    ambiguous: isAmbiguous(table, constraint),
-  };
-}
-
-interface Refers {
-  readonly parent: Table;
-  readonly key: ForeignKey;
-}
-
-function ingredients(table: Table, columns: readonly string[], name: string, refers: Refers | null = null): Ingredients {
-  return {
-    schema: [table.schema],
-    table: [table.name],
-    columns,
-    parent: refers ? [refers.parent.name] : [''],
-    keys: refers ? refers.key.parentColumns : [''],
-    role: refers ? [roleOf(columns, refers)] : [''],
-    n: [/\d+$/.exec(name)?.[0] ?? '1'],
-  };
-}
-
-/** What a single referring column says beyond the key and the parent: home of home_berth_no to berth (berth_no). */
-function roleOf([column = '', ...more]: readonly string[], { parent, key }: Refers): string {
-  if (more.length > 0) return '';
-  const plain = new Set([...wordsOf(parent.name), ...key.parentColumns.flatMap(wordsOf)]);
-  const said = wordsOf(column).filter((word) => !plain.has(word));
-  return said.join('_');
-}
-
-function isAmbiguous(table: Table, constraint: Constraint): boolean {
-  return (
-    constraint.kind === 'foreign key' && foreignKeysOf(table).filter(({ parent }) => parent === constraint.parent).length > 1
-  );
 }

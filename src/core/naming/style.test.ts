@@ -2,7 +2,9 @@ import { expect, test } from 'vitest';
 import { tableId } from '../catalogue/identifiers';
 import { getTable } from '../catalogue/lookups';
 import { sketch } from '../../../test/kit/sketch';
-import { freeName, inferStyle, isMadeBySystem, nameFor, namedConstraint, namesTaken } from './style';
+import { named, namedConstraint } from './named';
+import { freeName, isMadeBySystem, nameFor, nameUnder, styleOf } from './style';
+import { namesTaken } from './taken';
 import { apply } from '../operations/index';
 
 const drawn = sketch(`
@@ -18,18 +20,18 @@ function renamed(...names: readonly (readonly [string, string, string])[]) {
 }
 
 test('takes the server’s own names for the style where nobody chose another', () => {
-  expect(inferStyle(drawn).templates['primary key']).toBe('{table}_pkey');
+  expect(styleOf(drawn).templates['primary key'].text).toBe('{table}_pkey');
 });
 
 test('reads the style off the names that are there', () => {
-  const style = inferStyle(
+  const style = styleOf(
     renamed(
       ['berth', 'berth_pkey', 'pk_berth'],
       ['call', 'call_pkey', 'pk_call'],
       ['call', 'call_berth_id_fkey', 'fk_call_berth'],
     ),
   );
-  expect([style.templates['primary key'], style.templates['foreign key'], style.templates.check]).toEqual([
+  expect([style.templates['primary key'].text, style.templates['foreign key'].text, style.templates.check.text]).toEqual([
     'pk_{table}',
     'fk_{table}_{parent}',
     'ck_{table}_{columns}',
@@ -37,10 +39,11 @@ test('reads the style off the names that are there', () => {
 });
 
 test('gives names that are free and that the server can keep', () => {
-  const style = inferStyle(drawn);
-  const long = nameFor(style, { kind: 'unique', table: 'ä'.repeat(40), columns: ['b'] });
+  const style = styleOf(drawn);
+  const berth = getTable(drawn, tableId('port', 'berth'));
+  const long = nameFor(style, named(drawn, { ...berth, name: 'ä'.repeat(40) }, { kind: 'unique', columns: ['b'] }));
   expect(new TextEncoder().encode(long).length).toBeLessThanOrEqual(63);
-  expect(freeName(style, { kind: 'unique', table: 'berth', columns: ['code'] }, namesTaken(drawn, 'port'))).not.toBe(
+  expect(freeName(style, named(drawn, berth, { kind: 'unique', columns: ['code'] }), namesTaken(drawn, 'port'))).not.toBe(
     'berth_code_key',
   );
 });
@@ -56,5 +59,22 @@ test.each([
   const table = getTable(drawn, tableId('port', 'call'));
   const key = table.constraints.find((c) => c.kind === 'foreign key');
   if (!key) throw new Error('the sketch has a reference');
-  expect(isMadeBySystem(inferStyle(drawn), name, namedConstraint(drawn, table, key))).toBe(made);
+  expect(isMadeBySystem(styleOf(drawn), { ...namedConstraint(drawn, table, key), name })).toBe(made);
+});
+
+test('what was adopted goes before what prevails, kind by kind; what cannot be read counts as not adopted', () => {
+  const style = styleOf(drawn, { 'primary key': '{table}_key_of', unique: 'uq_{nothing}' });
+  expect([style.templates['primary key'].text, style.templates.unique.text]).toEqual(['{table}_key_of', '{table}_{columns}_key']);
+  expect([...style.adopted]).toEqual(['primary key']);
+});
+
+test('a check says what it means in its own words where the style leaves them to it', () => {
+  const style = styleOf(drawn, { check: 'ck_{table}_{meaning}' });
+  const berth = getTable(drawn, tableId('port', 'berth'));
+  const under = (name: string) => nameUnder(style, named(drawn, berth, { kind: 'check', name, columns: ['code'] }));
+  expect([under('ck_berth_code_is_short'), under('berth_code_check'), under('ck_berth')]).toEqual([
+    'ck_berth_code_is_short',
+    'ck_berth_code',
+    'ck_berth_code',
+  ]);
 });

@@ -1,67 +1,107 @@
-// The house style for names of constraints and indexes, and what the server would have called
-// them by itself. Templates use {table}, {columns} and {parent}. Where nobody has said what the
-// style is, it is read off the names that are there.
+// The house style for names of constraints and indexes: what a source's people adopted, and where they adopted nothing, what
+// most of the names that are there follow. And what the server would have called things by itself.
 
-import type { Catalogue, Constraint, Table } from '../catalogue/model';
-import { baseTables, findTable } from '../catalogue/lookups';
+import type { Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
 import { engineOf, type EngineName, engines } from '../engines/index';
 import { once } from '../once';
+import { inferConventions } from './infer';
+import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
+import type { TakenNames } from './taken';
+import { isTemplateProblem, nameBy, parseTemplate, render, spell, type Template } from './template';
 
-export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
+/** Templates by kind, as somebody adopted them; a kind that is left out follows what most names do. */
+export type Adopted = Readonly<Partial<Record<NamedKind, string>>>;
 
 export interface HouseStyle {
   readonly engine: EngineName;
-  /** A template for each kind of object. */
-  readonly templates: Readonly<Record<NamedKind, string>>;
+  readonly templates: Readonly<Record<NamedKind, Template>>;
+  /** The kinds of which somebody said what they are to be called. */
+  readonly adopted: ReadonlySet<NamedKind>;
 }
 
-export interface Named {
-  readonly kind: NamedKind;
-  readonly table: string;
-  readonly columns: readonly string[];
-  readonly parent?: string;
+/** The style of a source: what was adopted, else what prevails. Templates that cannot be read count as not adopted. */
+export function styleOf(catalogue: Catalogue, adopted: Adopted = {}): HouseStyle {
+  const prevailing = prevailingStyle(catalogue);
+  const said = namedKinds.flatMap((kind) => {
+    const text = adopted[kind];
+    const template = text === undefined ? null : parseTemplate(text);
+    return template === null || isTemplateProblem(template) ? [] : [[kind, template] as const];
+  });
+  if (said.length === 0) return prevailing;
+  return {
+    ...prevailing,
+    templates: { ...prevailing.templates, ...Object.fromEntries(said) },
+    adopted: new Set(said.map(([kind]) => kind)),
+  };
 }
 
-// Known styles, each tried against the names that are there.
-const customary: Readonly<Record<NamedKind, readonly string[]>> = {
+const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
+  const { names: rules } = engineOf(catalogue);
+  const learned = new Map(
+    inferConventions(catalogue).flatMap(({ kind, template, names, follow }) =>
+      // One name with a number behind it is no custom.
+      template !== null && follow * 3 >= names && (follow > 1 || !template.includes('{n}')) ? [[kind, template] as const] : [],
+    ),
+  );
+  const fallback = takingAfter(learned, rules);
+  const templates = Object.fromEntries(namedKinds.map((kind) => [kind, readable(learned.get(kind) ?? fallback(kind))])) as Record<
+    NamedKind,
+    Template
+  >;
+  return { engine: catalogue.engine.name, templates, adopted: new Set() };
+});
+
+function readable(text: string): Template {
+  const template = parseTemplate(text);
+  if (isTemplateProblem(template)) throw new RangeError(`${text}: ${template.says}`);
+  return template;
+}
+
+const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {
   'primary key': ['pk_{table}', '{table}_pk'],
-  unique: ['uq_{table}_{columns}', 'uk_{table}_{columns}', '{table}_{columns}_uq', '{table}_{columns}_uk'],
-  'foreign key': ['fk_{table}_{parent}', 'fk_{table}_{columns}', '{table}_{parent}_fk', '{table}_{columns}_fk'],
-  check: ['ck_{table}_{columns}', 'chk_{table}_{columns}', '{table}_{columns}_ck'],
-  exclusion: ['ex_{table}_{columns}'],
-  index: ['ix_{table}_{columns}', 'idx_{table}_{columns}', '{table}_{columns}_ix'],
+  unique: ['uq_{table}_{columns}', '{table}_{columns}_uq'],
+  'foreign key': ['fk_{table}_{parent}', '{table}_{parent}_fk'],
+  check: ['ck_{table}_{columns}', '{table}_{columns}_ck'],
+  exclusion: ['ex_{table}_{columns}', '{table}_{columns}_ex'],
+  index: ['ix_{table}_{columns}', '{table}_{columns}_ix'],
 };
 
-/** The style that most names follow already; the server's own where no other prevails. */
-export const inferStyle = once(infer);
-
-function infer(catalogue: Catalogue): HouseStyle {
-  const names = namesByKind(catalogue);
-  const { names: rules } = engineOf(catalogue);
-  const templates = Object.fromEntries(
-    Object.entries(customary).map(([kind, choices]) => [kind, prevailing(kind as NamedKind, choices, names, rules)]),
-  ) as Record<NamedKind, string>;
-  return { engine: catalogue.engine.name, templates: agree(templates, rules) };
+// A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
+function takingAfter(learned: ReadonlyMap<NamedKind, string>, rules: NameRules): (kind: NamedKind) => string {
+  const own = [...learned].filter(([kind, template]) => template !== rules.templates[kind]);
+  if (own.length * 2 <= learned.size) return (kind) => rules.templates[kind];
+  const inFront = own.filter(([, template]) => !template.startsWith('{')).length * 2 >= own.length;
+  return (kind) => customary[kind][inFront ? 0 : 1];
 }
 
 function rulesOf({ engine }: HouseStyle): NameRules {
   return engines[engine].names;
 }
 
-/** The name that a style gives an object, shortened to what the server can keep. */
-export function nameFor(style: HouseStyle, named: Named): string {
+/** The name that a style gives, fitted to what the server can keep. */
+export function nameFor(style: HouseStyle, object: ToName): string {
   const rules = rulesOf(style);
-  return rules.shorten(fill(style.templates[named.kind], named, rules));
+  const { kind, of, ambiguous } = object;
+  return keepsServerNames(style, kind) ? serverName(rules, object) : render(style.templates[kind], of, { rules, ambiguous });
 }
 
-/** A name that no other object of the schema bears: numbered when taken. */
-export function freeName(style: HouseStyle, named: Named, taken: Pick<TakenNames, 'has'>): string {
-  const name = nameFor(style, named);
+/** What a style calls something that is there: its own name where that follows. */
+export function nameUnder(style: HouseStyle, object: NamedObject): string {
+  const rules = rulesOf(style);
+  return keepsServerNames(style, object.kind) ? serverName(rules, object) : nameBy(style.templates[object.kind], object, rules);
+}
+
+/** A name that no other object of the schema bears: told apart by its columns, or numbered, when taken. */
+export function freeName(style: HouseStyle, object: ToName, taken: Pick<TakenNames, 'has'>): string {
+  const name = nameFor(style, object);
   if (!taken.has(name)) return name;
+  const apart = nameFor(style, { ...object, ambiguous: true });
+  if (!taken.has(apart)) return apart;
   const { shorten } = rulesOf(style);
-  const longer = shorten(`${name}_${named.columns.join('_')}`);
-  if (named.columns.length > 0 && !taken.has(longer)) return longer;
+  const { columns } = object.of;
+  const longer = shorten(`${name}_${columns.join('_')}`);
+  if (object.kind !== 'primary key' && columns.length > 0 && !taken.has(longer)) return longer;
   const numbered = (n: number): string => `${shorten(name, `_${n}`.length)}_${n}`;
   let n = 2;
   while (taken.has(numbered(n))) n++;
@@ -72,120 +112,28 @@ export function freeName(style: HouseStyle, named: Named, taken: Pick<TakenNames
  * True when a name was made by a server and not by a person: the server's own pattern with a
  * number behind it, or one that is only a number (`$1`, `sys_c00123`).
  */
-export function isMadeBySystem(style: HouseStyle, name: string, named: Named): boolean {
+export function isMadeBySystem(style: HouseStyle, { name, ...object }: NamedObject): boolean {
   if (/^(\$\d+|sys_c\d+|con\d+|constraint_?\d+|[a-z]{2}__.*__[0-9a-f]{8})$/i.test(name)) return true;
-  const rules = rulesOf(style);
-  const own = fill(rules.templates[named.kind], named, rules);
+  const own = ownName(rulesOf(style), object);
   return name.replace(/\d+$/, '') === own || name === own;
 }
 
 /** True when a style keeps the server's own names, so that only numbered ones stand out. */
 export function keepsServerNames(style: HouseStyle, kind: NamedKind): boolean {
-  return style.templates[kind] === rulesOf(style).templates[kind];
+  return style.templates[kind].text === rulesOf(style).templates[kind];
 }
 
-export function isServerName(style: HouseStyle, name: string, named: Named): boolean {
-  const rules = rulesOf(style);
-  return name === rules.shorten(fill(rules.templates[named.kind], named, rules));
+export function isServerName(style: HouseStyle, object: NamedObject): boolean {
+  return object.name === serverName(rulesOf(style), object);
 }
 
-export function namedConstraint(catalogue: Catalogue, table: Table, constraint: Constraint): Named {
-  const base = { kind: constraint.kind, table: table.name, columns: constraint.kind === 'primary key' ? [] : constraint.columns };
-  return constraint.kind === 'foreign key' ? { ...base, parent: findTable(catalogue, constraint.parent)?.name ?? '' } : base;
-}
-
-/** The names that a new constraint, index or table of a schema must not take: those that are there, and those given since. */
-export class TakenNames {
-  private readonly given = new Set<string>();
-
-  constructor(private readonly there: ReadonlySet<string>) {}
-
-  has(name: string): boolean {
-    return this.there.has(name) || this.given.has(name);
-  }
-
-  add(name: string): void {
-    this.given.add(name);
-  }
-}
-
-const namesBySchema = once(namesIn);
-
-export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {
-  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set());
-}
-
-function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
-  const found = new Map<string, Set<string>>();
-  const add = (schema: string, name: string): void => {
-    const names = found.get(schema);
-    if (names) names.add(name);
-    else found.set(schema, new Set([name]));
-  };
-  for (const { schema, name, constraints, indexes } of catalogue.tables) {
-    add(schema, name);
-    for (const constraint of constraints) add(schema, constraint.name);
-    for (const index of indexes) add(schema, index.name);
-  }
-  for (const { schema, name } of catalogue.sequences) add(schema, name);
-  return found;
-}
-
-function namesByKind(catalogue: Catalogue): ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]> {
-  const found = new Map<NamedKind, (readonly [string, Named])[]>();
-  const add = (name: string, named: Named): void => {
-    const alike = found.get(named.kind);
-    if (alike) alike.push([name, named]);
-    else found.set(named.kind, [[name, named]]);
-  };
-  for (const table of baseTables(catalogue)) {
-    for (const constraint of table.constraints) add(constraint.name, namedConstraint(catalogue, table, constraint));
-    for (const index of table.indexes) {
-      if (!index.constraint)
-        add(index.name, { kind: 'index', table: table.name, columns: index.columns.filter((c) => c !== null) });
-    }
-  }
-  return found;
-}
-
-function prevailing(
-  kind: NamedKind,
-  choices: readonly string[],
-  names: ReadonlyMap<NamedKind, readonly (readonly [string, Named])[]>,
-  rules: NameRules,
-): string {
-  const all = names.get(kind) ?? [];
-  // A name that somebody chose says more about the house than one that the server made: ties go to it.
-  const best = [...choices, rules.templates[kind]]
-    .map((template) => ({ template, followers: all.filter(([name, named]) => follows(name, template, named, rules)).length }))
-    .sort((a, b) => b.followers - a.followers)[0];
-  return best && best.followers > 0 ? best.template : '';
-}
-
-// A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
-function agree(templates: Record<NamedKind, string>, rules: NameRules): Readonly<Record<NamedKind, string>> {
-  const known = Object.entries(templates).filter(([, template]) => template !== '');
-  const own = known.filter(([kind, template]) => template !== rules.templates[kind as NamedKind]);
-  const useOwn = own.length * 2 > known.length;
-  for (const kind of Object.keys(templates) as NamedKind[]) {
-    if (templates[kind] === '') templates[kind] = useOwn ? (customary[kind][0] ?? rules.templates[kind]) : rules.templates[kind];
-  }
-  return templates;
-}
-
-// Checks are named for what they mean, so a prefix is all that can be expected of them.
-function follows(name: string, template: string, named: Named, rules: NameRules): boolean {
-  if (named.kind === 'check' && !template.endsWith('_check'))
-    return name.startsWith(fill(template.replace('{columns}', ''), named, rules));
-  return name === rules.shorten(fill(template, named, rules));
+function serverName(rules: NameRules, object: ToName): string {
+  return rules.shorten(ownName(rules, object));
 }
 
 // The server leaves out the columns of a check that covers several.
-function fill(template: string, named: Named, rules: NameRules): string {
-  const several = named.kind === 'check' && named.columns.length !== 1 && template === rules.templates.check;
-  const filled = (several ? rules.checkOfSeveral : template)
-    .replaceAll('{table}', named.table)
-    .replaceAll('{columns}', named.columns.join('_'))
-    .replaceAll('{parent}', named.parent ?? '');
-  return filled.replaceAll(/__+/g, '_');
+function ownName(rules: NameRules, { kind, of }: ToName): string {
+  const several = kind === 'check' && of.columns.length !== 1;
+  const { parts } = readable(several ? rules.checkOfSeveral : rules.templates[kind]);
+  return spell(parts, of, false).replaceAll(/__+/g, '_');
 }

@@ -20,6 +20,7 @@ const booking: Ingredients = {
   parent: ['berth'],
   keys: ['berth_no'],
   role: ['home'],
+  meaning: ['home_berth_no'],
   n: ['1'],
 };
 
@@ -49,7 +50,7 @@ test('what has nothing to say is left out with its brackets', () => {
 });
 
 test.each([
-  ['pk_{tabel}', 4, 'There is no {tabel}. There are schema, table, parent, columns, keys, role, n.'],
+  ['pk_{tabel}', 4, 'There is no {tabel}. There are schema, table, parent, columns, keys, role, meaning, n.'],
   ['pk_{table:loud}', 10, 'There is no form loud.'],
   ['pk_{table', 3, 'The { that begins here is not closed.'],
   ['pk_table}', 8, 'There is no { to this }.'],
@@ -87,6 +88,7 @@ const ingredients: fc.Arbitrary<Ingredients> = fc.record({
   parent: fc.tuple(word),
   keys: fc.array(word, { minLength: 1, maxLength: 5 }),
   role: fc.tuple(fc.oneof(word, fc.constant(''))),
+  meaning: fc.array(word, { minLength: 1, maxLength: 5 }),
   n: fc.constant(['1']),
 });
 const part = fc

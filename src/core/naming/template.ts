@@ -4,7 +4,7 @@
 import type { NameRules } from '../engines/engine';
 import { lettersOf, plural, singular } from './words';
 
-export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'n'] as const;
+export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'meaning', 'n'] as const;
 export type Placeholder = (typeof placeholders)[number];
 
 export const placeholderWords: Readonly<Record<Placeholder, string>> = {
@@ -14,6 +14,7 @@ export const placeholderWords: Readonly<Record<Placeholder, string>> = {
   parent: 'the table referred to',
   keys: 'the columns referred to, joined',
   role: 'what a referring column says beyond the key: home of home_berth_no',
+  meaning: 'what a check or an index means, in words of its own; the columns where nobody has said',
   n: 'a number, where a table has several',
 };
 
@@ -102,6 +103,24 @@ function readFilled(text: string, at: number): { readonly part: Part; readonly e
   return { part: { kind: 'filled', by, form: known }, end: at + whole.length };
 }
 
+/**
+ * What a template calls something that is there. Where the template leaves the meaning to whoever names it, what is said
+ * already stays.
+ */
+export function nameBy(
+  template: Template,
+  { name, of, ambiguous }: { readonly name: string; readonly of: Ingredients; readonly ambiguous: boolean },
+  rules: NameRules,
+): string {
+  const at = template.parts.findIndex((part) => part.kind === 'filled' && part.by === 'meaning');
+  if (at >= 0) {
+    const before = spell(template.parts.slice(0, at), of, ambiguous);
+    const after = spell(template.parts.slice(at + 1), of, ambiguous);
+    if (name.length > before.length + after.length && name.startsWith(before) && name.endsWith(after)) return name;
+  }
+  return render(template, of, { rules, ambiguous });
+}
+
 export interface Rendering {
   readonly rules: NameRules;
   /** True where the name would be another's without what stands in square brackets. */
@@ -110,10 +129,11 @@ export interface Rendering {
 
 /** The name that a template gives, never longer than the engine keeps: the longest words are shortened first, and a mark of its own tells it from others. */
 export function render({ parts }: Template, of: Ingredients, { rules, ambiguous }: Rendering): string {
-  return fitted(fill(parts, of, ambiguous), rules);
+  return fitted(spell(parts, of, ambiguous), rules);
 }
 
-function fill(parts: readonly Part[], of: Ingredients, ambiguous: boolean): string {
+/** What a template says, however long. */
+export function spell(parts: readonly Part[], of: Ingredients, ambiguous: boolean): string {
   return parts
     .map((part) => {
       switch (part.kind) {
@@ -122,7 +142,7 @@ function fill(parts: readonly Part[], of: Ingredients, ambiguous: boolean): stri
         case 'filled':
           return inForm(of[part.by], part.form);
         case 'optional':
-          return ambiguous && saysSomething(part.parts, of) ? fill(part.parts, of, true) : '';
+          return ambiguous && saysSomething(part.parts, of) ? spell(part.parts, of, true) : '';
       }
     })
     .join('');

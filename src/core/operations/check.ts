@@ -2,8 +2,8 @@
 // zero always means good.
 
 import type { TableId } from '../catalogue/identifiers';
-import { findTable, keyColumnsOf, sameColumns } from '../catalogue/lookups';
-import type { Catalogue, Table } from '../catalogue/model';
+import { findTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
@@ -43,7 +43,13 @@ export type Check =
   | { readonly kind: 'keyIndexMissing'; readonly table: TableId; readonly name: string; readonly columns: readonly string[] }
   | { readonly kind: 'constraintMissing'; readonly table: TableId; readonly name: string; readonly validated: boolean }
   | { readonly kind: 'constraintValidated'; readonly table: TableId; readonly name: string }
-  | { readonly kind: 'constraintPresent'; readonly table: TableId; readonly name: string }
+  | {
+      readonly kind: 'constraintPresent';
+      readonly table: TableId;
+      readonly name: string;
+      /** Only when it is over just these columns: of two that swap their names this tells which is which. */
+      readonly over?: readonly string[];
+    }
   /** A broken index counts as missing: an interrupted build leaves one. */
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'indexPresent'; readonly table: TableId; readonly name: string }
@@ -134,6 +140,10 @@ export function isShown(check: Check, catalogue: Catalogue): boolean {
   return table !== null && isShownOf(table, check);
 }
 
+function there(constraint: Constraint | undefined, over: readonly string[] | undefined): boolean {
+  return constraint !== undefined && (over === undefined || sameColumnSet(constraint.columns, over));
+}
+
 function isShownOf(table: Table, check: Check): boolean {
   const constraint = (name: string) => table.constraints.find((c) => c.name === name);
   const column = (name: string) => table.columns.find((c) => c.name === name);
@@ -146,7 +156,7 @@ function isShownOf(table: Table, check: Check): boolean {
     case 'constraintValidated':
       return constraint(check.name)?.validated === false;
     case 'constraintPresent':
-      return constraint(check.name) === undefined;
+      return !there(constraint(check.name), check.over);
     case 'indexMissing':
       return index(check.name)?.valid === true;
     case 'indexPresent':

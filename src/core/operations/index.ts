@@ -17,6 +17,7 @@ import { dropConstraint } from './drop-constraint';
 import { dropColumn, numberRows } from './number-rows';
 import type { Kind } from './operation';
 import { rename } from './rename';
+import { renameIndex } from './rename-index';
 import { replaceKey, restoreKey } from './replace-key';
 import { bringBack, setAside } from './set-aside';
 import { dropNotNull, setNotNull } from './set-not-null';
@@ -33,13 +34,17 @@ export const kinds = {
   ...{ addForeignKey, addCheck },
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
-  ...{ rename },
+  ...{ rename, renameIndex },
 };
 
 export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']>;
 
 export function kindOf(operation: Operation): Kind<Operation> {
   return kinds[operation.kind];
+}
+
+export function isRename(operation: Operation): operation is Extract<Operation, { kind: 'rename' | 'renameIndex' }> {
+  return operation.kind === 'rename' || operation.kind === 'renameIndex';
 }
 
 /** What undoes an operation, in order. Throws for what is only ever a way back. */

@@ -13,12 +13,14 @@ export interface Rename {
   readonly table: TableId;
   readonly from: string;
   readonly to: string;
+  /** Its columns, where another constraint of its table takes its name. */
+  readonly over?: readonly string[];
 }
 
 export const rename: Kind<Rename> = {
   rank: 7,
   words: ({ table, from, to }) => `${from} on ${table} named ${to}`,
-  inverse: ({ table, from, to }) => [{ kind: 'rename', table, from: to, to: from }],
+  inverse: (operation) => [{ ...operation, from: operation.to, to: operation.from }],
 
   apply(operation, draft) {
     const { table, from, to } = operation;
@@ -26,7 +28,7 @@ export const rename: Kind<Rename> = {
     followRename(operation, draft);
   },
 
-  todo: ({ table, from }) => ({ kind: 'constraintPresent', table, name: from }),
+  todo: ({ table, from, over }) => ({ kind: 'constraintPresent', table, name: from, ...(over && { over }) }),
   before: ({ table, from, to }) => [
     { kind: 'constraintMissing', table, name: from, validated: false },
     { kind: 'constraintPresent', table, name: to },

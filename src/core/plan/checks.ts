@@ -3,7 +3,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { groupBy } from '../grouping';
 import type { Check, Right } from '../operations/check';
-import { checksFor, kindOf, type Operation } from '../operations/index';
+import { checksFor, isRename, kindOf, type Operation } from '../operations/index';
 
 /** Whether whoever runs these operations is allowed to, asked before the first of them. */
 export function checksOfRights(operations: readonly Operation[]): readonly Check[] {
@@ -26,18 +26,35 @@ export function checksBefore(operations: readonly Operation[]): readonly Check[]
     operations.flatMap((o) => kindOf(o).mends?.(o) ?? []),
     ({ rowsOf }) => rowsOf,
   );
+  const passing = namesPassing(operations);
   const ofRows = operations.flatMap(checksFor).filter((check) => {
+    if ('name' in check && passing.has(`${check.table} ${check.name}`)) return false;
     if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
     return !mending.get(check.table)?.some((mends) => mends.covers(check));
   });
   return [...checksOfRights(operations), ...ofRows];
 }
 
+/** Names that one rename gives up or makes and another takes: they are neither free before nor there after. */
+function namesPassing(operations: readonly Operation[]): ReadonlySet<string> {
+  const renames = operations.filter(isRename);
+  const given = new Set(renames.map(({ table, from }) => `${table} ${from}`));
+  return new Set(renames.map(({ table, to }) => `${table} ${to}`).filter((name) => given.has(name)));
+}
+
 export function checksAfter(operations: readonly Operation[]): readonly Check[] {
   // Of a constraint that is added first and looked at in the rows later, the end is what counts.
   const checked = new Set(operations.flatMap((o) => (o.kind === 'checkRows' ? [`${o.table} ${o.name}`] : [])));
+  // A name that is only passed through is not there at the end.
+  const left = new Map(
+    operations.filter(isRename).flatMap(({ table, from, to }) => [
+      [`${table} ${from}`, true],
+      [`${table} ${to}`, false],
+    ]),
+  );
   return operations
     .flatMap((o) => kindOf(o).after?.(o) ?? [])
+    .filter((check) => !('name' in check) || left.get(`${check.table} ${check.name}`) !== true)
     .map((check) =>
       check.kind === 'constraintMissing' && checked.has(`${check.table} ${check.name}`) ? { ...check, validated: true } : check,
     );

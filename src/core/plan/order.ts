@@ -6,13 +6,18 @@ import { traitsOf } from '../engines/index';
 import type { Candidate } from '../operations/beside';
 import { kindOf, type Operation } from '../operations/index';
 import { referenceIn } from '../operations/reference';
+import { isRenaming, renamesInTurn } from './renames';
 
 /** By rank; what one remedy does keeps its order. */
 export function inTurn(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
   const split = candidates.flatMap(({ finding, operation }) =>
     inTwo(operation, catalogue).map((part) => ({ finding, operation: part })),
   );
-  return split.sort((a, b) => kindOf(a.operation).rank - kindOf(b.operation).rank);
+  const sorted = split.sort((a, b) => kindOf(a.operation).rank - kindOf(b.operation).rank);
+  const first = sorted.findIndex(isRenaming);
+  if (first < 0) return sorted;
+  const others = sorted.filter((candidate) => !isRenaming(candidate));
+  return [...others.slice(0, first), ...renamesInTurn(sorted.filter(isRenaming), catalogue), ...others.slice(first)];
 }
 
 // Where a constraint can be added without a look at the rows, they are looked at last, while everybody works.

@@ -25,7 +25,7 @@ const decided = (some: readonly Finding[], decision = {}) => some.map((finding) 
 const ofRule = (rule: string) => findings.filter((f) => f.rule === rule);
 
 test('orders repairs, keys, indexes, references, then NOT NULL', () => {
-  const plan = planFor(decided(findings), port, 'd1', 'plain');
+  const plan = planFor(decided(findings), port, { label: 'd1', mode: 'plain' });
   expect(plan.problems).toEqual([]);
   expect(plan.steps.map((step) => step.operation.kind)).toEqual([
     'addPrimaryKey',
@@ -38,12 +38,12 @@ test('orders repairs, keys, indexes, references, then NOT NULL', () => {
 });
 
 test('mends every finding that it was made for', () => {
-  const after = afterPlan(planFor(decided(findings), port, 'd1', 'plain'), port);
+  const after = afterPlan(planFor(decided(findings), port, { label: 'd1', mode: 'plain' }), port);
   expect(findings.filter((finding) => !isMended(finding, after))).toEqual([]);
 });
 
 test('refuses a reference to what is no key, and says what to add', () => {
-  const plan = planFor(decided(ofRule('references/undeclared')), port, 'd1', 'plain');
+  const plan = planFor(decided(ofRule('references/undeclared')), port, { label: 'd1', mode: 'plain' });
   expect(plan.steps).toEqual([]);
   expect(plan.problems[0]?.message).toContain('Add the remedy for the missing key of port.berth');
 });
@@ -57,11 +57,13 @@ test('sets orphans aside before the reference is checked against the rows', () =
   );
   const reference = audit(keyed, known).filter((f) => f.rule === 'references/undeclared');
   const kinds = (decision: Record<string, string>) =>
-    planFor(decided(reference, decision), keyed, 'd1', 'plain').steps.map((s) => s.operation.kind);
+    planFor(decided(reference, decision), keyed, { label: 'd1', mode: 'plain' }).steps.map((s) => s.operation.kind);
   expect(kinds({ orphans: 'empty' })).toEqual(['setAside', 'createIndex', 'addForeignKey', 'checkRows']);
   expect(kinds({ orphans: 'leave' })).toEqual(['createIndex', 'addForeignKey']);
   expect(
-    planFor(decided(reference, { orphans: 'remove' }), keyed, 'd1', 'plain').before.some((check) => check.kind === 'orphans'),
+    planFor(decided(reference, { orphans: 'remove' }), keyed, { label: 'd1', mode: 'plain' }).before.some(
+      (check) => check.kind === 'orphans',
+    ),
   ).toBe(false);
 });
 
@@ -72,7 +74,10 @@ test('does not take an answer that is refused here', () => {
     profiled(mandatory, 'port.berth', 60),
     included(['port.booking', 'berth_no'], ['port.berth', 'berth_no'], 400, 7),
   );
-  const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, 'd1', 'plain');
+  const plan = planFor(decided(audit(mandatory, known), { orphans: 'empty', onDelete: 'set null' }), mandatory, {
+    label: 'd1',
+    mode: 'plain',
+  });
   expect(plan.steps.map((s) => s.operation.kind)).toEqual(['createIndex', 'addForeignKey']);
   expect(plan.steps.at(-1)?.operation).toMatchObject({ onDelete: 'no action' });
 });
@@ -93,7 +98,7 @@ test('does not remove orphans that other rows refer to', () => {
 });
 
 test('leaves out what is in force already when it goes on', () => {
-  const plan = planFor(decided(findings), port, 'd1', 'plain');
+  const plan = planFor(decided(findings), port, { label: 'd1', mode: 'plain' });
   const [first, ...rest] = plan.steps.map((step) => step.operation);
   if (!first) throw new Error('the plan has steps');
   const half = applyAll([first], port);
@@ -152,8 +157,7 @@ test('forward then back is identity, for any choice of remedies and answers', ()
           decision,
         ),
         catalogue,
-        'd1',
-        'plain',
+        { label: 'd1', mode: 'plain' },
       );
       expect(applyAll(plan.back, afterPlan(plan, catalogue))).toEqual(catalogue);
     }),
@@ -165,7 +169,7 @@ test('after all remedies no such finding is left, but for those said to be probl
   fc.assert(
     fc.property(drawing, (shape) => {
       const { catalogue, findings: all } = drawn(shape);
-      const plan = planFor(decided(all), catalogue, 'd1', 'plain');
+      const plan = planFor(decided(all), catalogue, { label: 'd1', mode: 'plain' });
       const after = afterPlan(plan, catalogue);
       const unmended = all.filter((finding) => !isMended(finding, after)).map((f) => f.id);
       expect(unmended.sort()).toEqual(
@@ -177,7 +181,7 @@ test('after all remedies no such finding is left, but for those said to be probl
 });
 
 test('what is taken out after a run had stopped is undone first, with what rests on it; then the rest goes on and back', () => {
-  const plan = planFor(decided(findings), port, 'd1', 'plain');
+  const plan = planFor(decided(findings), port, { label: 'd1', mode: 'plain' });
   const goOn = (operations: readonly Operation[], from: Catalogue): Catalogue =>
     operations.reduce((now, operation) => (isInForce(operation, now) ? now : applyAll([operation], now)), from);
   for (let taken = 0; taken <= plan.steps.length; taken++) {

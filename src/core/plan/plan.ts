@@ -7,7 +7,7 @@ import { foreignKeysOf, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { engineOf, type EngineName } from '../engines/index';
 import { groupBy } from '../grouping';
-import { inferStyle } from '../naming/style';
+import { type Adopted, styleOf } from '../naming/style';
 import { type AddForeignKey, asItIs } from '../operations/add-foreign-key';
 import { Beside, type Candidate } from '../operations/beside';
 import type { Check } from '../operations/check';
@@ -57,9 +57,16 @@ export interface Problem {
   readonly needs: NeededKey | null;
 }
 
-/** `label` tells this plan's side tables from those of others. */
-export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue, label: string, mode: Mode): Plan {
-  const naming = startNaming(catalogue, inferStyle(catalogue), label);
+export interface PlanOptions {
+  /** Tells this plan's side tables from those of others. */
+  readonly label: string;
+  readonly mode: Mode;
+  /** The templates that new names follow. */
+  readonly adopted?: Adopted;
+}
+
+export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue, { label, mode, adopted }: PlanOptions): Plan {
+  const naming = startNaming(catalogue, styleOf(catalogue, adopted), label);
   const problems: Problem[] = [];
   const candidates: Candidate[] = [];
   for (const { finding, decision } of decided) {

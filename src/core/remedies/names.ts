@@ -2,7 +2,9 @@
 
 import { sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { freeName, type HouseStyle, type NamedKind, namesTaken, type TakenNames } from '../naming/style';
+import { type Making, named } from '../naming/named';
+import { freeName, type HouseStyle } from '../naming/style';
+import { namesTaken, type TakenNames } from '../naming/taken';
 
 export interface Naming {
   readonly catalogue: Catalogue;
@@ -19,16 +21,9 @@ export function startNaming(catalogue: Catalogue, style: HouseStyle, label: stri
   return { catalogue, style, taken: new Map(), label, sideTables: new Map() };
 }
 
-export interface Made {
-  readonly kind: NamedKind;
-  readonly columns: readonly string[];
-  /** Of a reference, the table that it leads to. */
-  readonly parent?: string;
-}
-
-export function give(naming: Naming, table: Table, made: Made): string {
+export function give(naming: Naming, table: Table, made: Making): string {
   const taken = takenIn(naming, table.schema);
-  const name = freeName(naming.style, { ...made, table: table.name }, taken);
+  const name = freeName(naming.style, named(naming.catalogue, table, made), taken);
   taken.add(name);
   return name;
 }

@@ -53,7 +53,7 @@ const answers = (finding: Finding, question: string): readonly string[] =>
     .find(({ id }) => id === question)
     ?.answers.map(({ id, refused }) => (refused === null ? id : `${id}: ${refused}`)) ?? [];
 const stepsFor = (finding: Finding, decision: Decision) => {
-  const plan = planFor([{ finding, decision }], port, 'd1', 'plain');
+  const plan = planFor([{ finding, decision }], port, { label: 'd1', mode: 'plain' });
   return plan.problems.length > 0
     ? plan.problems.map((problem) => problem.message)
     : plan.steps.map(({ operation: o }) => (o.kind === 'setAside' ? `${o.rows.kind} in ${o.table}` : o.kind));
@@ -94,8 +94,7 @@ test('what one remedy writes, another of the same docket does not bind', () => {
       { finding: unique, decision: {} },
     ],
     port,
-    'd1',
-    'plain',
+    { label: 'd1', mode: 'plain' },
   );
   expect(plan.problems.map(({ finding, message }) => [finding, message.includes('Run that first')])).toEqual([[unique.id, true]]);
 });
@@ -163,7 +162,7 @@ test('a key that others refer to gives way only where all can be put back as it 
       ...found('quay', { kind: 'replaceKey', columns: ['quay_name'], name: 'quay_pkey', surrogate: 'id' }, {}, 'keys/volatile'),
     };
     const [surrogate] = questionsFor(finding, catalogue, {})[0]?.answers ?? [];
-    const plan = planFor([{ finding, decision: {} }], catalogue, 'd1', 'quiet');
+    const plan = planFor([{ finding, decision: {} }], catalogue, { label: 'd1', mode: 'quiet' });
     return { refused: surrogate?.refused, plan, after: applyAll(plan.back, afterPlan(plan, catalogue)), catalogue };
   };
   const quay = 'port.quay: quay_name text key';
@@ -198,7 +197,8 @@ test('missing parents are made with what they need beside their key, and orphans
     },
     { orphanRows: 3 },
   );
-  const plan = (finding: Finding, decision: Decision) => planFor([{ finding, decision }], needing, 'd1', 'plain');
+  const plan = (finding: Finding, decision: Decision) =>
+    planFor([{ finding, decision }], needing, { label: 'd1', mode: 'plain' });
   expect(plan(toQuay, { orphans: 'parents' }).problems[0]?.message).toBe('Type what stands in area, note of each.');
   expect(plan(toQuay, { orphans: 'parents', 'orphans typed': 'north, not known' }).steps[0]?.operation).toMatchObject({
     beside: [
@@ -243,7 +243,7 @@ test('a reference can be to another parent than the likeliest, or another key of
   const ids = (chosen: Decision) => questionsFor(reference, twice, chosen).map(({ id }) => id);
   expect(ids({})).not.toContain('orphans');
   expect(ids(decision)).toContain('orphans');
-  const plan = planFor([{ finding: reference, decision }], twice, 'd1', 'plain');
+  const plan = planFor([{ finding: reference, decision }], twice, { label: 'd1', mode: 'plain' });
   expect(plan.steps.map(({ operation }) => operation)).toEqual([
     expect.objectContaining({ kind: 'setAside' }),
     expect.objectContaining({ kind: 'createIndex' }),

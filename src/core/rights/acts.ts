@@ -48,6 +48,7 @@ const words: Readonly<Record<string, string>> = {
   'finding.waive': 'waived a finding',
   'finding.unwaive': 'took a waiver back',
   'rule.settle': 'settled a rule',
+  'style.settle': 'settled the house style',
   'budget.settle': 'settled the survey budget',
 };
 

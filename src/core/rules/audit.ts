@@ -8,7 +8,7 @@ import { type Evidence, wasAsked } from '../evidence/evidence';
 import { type EvidenceRequest, keyOf } from '../evidence/requests';
 import { weighReferences } from '../evidence/references/weigh';
 import type { RowsQuestion } from '../evidence/rows';
-import { inferStyle } from '../naming/style';
+import { type Adopted, styleOf } from '../naming/style';
 import { rules } from './index';
 import { waiverOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
 import {
@@ -27,6 +27,10 @@ export interface AuditOptions {
   /** Limits the tables that are judged; null judges all. */
   readonly scope?: ReadonlySet<TableId> | null;
   readonly policies?: Policies;
+  /** The templates that names are to follow. */
+  readonly adopted?: Adopted;
+  /** Limits the rules that judge; left out, all that are on. */
+  readonly only?: ReadonlySet<string>;
   readonly at?: string;
   readonly earlier?: EarlierSurvey | null;
   /** True to ask already for what only may turn out to be needed. */
@@ -68,12 +72,12 @@ function isJudgedAbove(catalogue: Catalogue, { concern }: Rule, { table: id, col
 function inputOf(
   catalogue: Catalogue,
   evidence: Evidence,
-  { scope = null, at = '', earlier = null, ahead = false }: AuditOptions,
+  { scope = null, at = '', earlier = null, ahead = false, adopted }: AuditOptions,
 ): Audit {
   return {
     catalogue,
     evidence,
-    style: inferStyle(catalogue),
+    style: styleOf(catalogue, adopted),
     references: weighReferences(catalogue, evidence),
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
     at,
@@ -82,8 +86,13 @@ function inputOf(
   };
 }
 
-function rulesThatAreOn({ policies = noPolicies }: AuditOptions): readonly { readonly rule: Rule; readonly policy: Policy }[] {
-  return rules.map((rule) => ({ rule, policy: policyOf(policies, rule.id) })).filter(({ policy }) => policy.on);
+function rulesThatAreOn({
+  policies = noPolicies,
+  only,
+}: AuditOptions): readonly { readonly rule: Rule; readonly policy: Policy }[] {
+  return rules
+    .map((rule) => ({ rule, policy: policyOf(policies, rule.id) }))
+    .filter(({ rule, policy }) => policy.on && (only?.has(rule.id) ?? true));
 }
 
 function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, number>> {

@@ -7,7 +7,14 @@ import { notSelfFillingKey } from './keys/not-self-filling';
 import { surrogateOnly } from './keys/surrogate-only';
 import { volatileKey } from './keys/volatile';
 import { wideKey } from './keys/wide';
+import { cutName } from './naming/length';
+import { duplicateName } from './naming/duplicate';
 import { generatedName } from './naming/generated';
+import { inconsistentName } from './naming/inconsistent';
+import { misleadingName } from './naming/misleading';
+import { quotedName } from './naming/quoted';
+import { reservedName } from './naming/reserved';
+import { styleBreach } from './naming/style';
 import { absentNotNull } from './nullability/absent';
 import { allNull } from './nullability/all-null';
 import { blankForNull } from './nullability/blank-for-null';
@@ -93,6 +100,13 @@ export const rules: readonly Rule[] = [
   timestampWithoutZone,
   unvalidatedCheck,
   generatedName,
+  misleadingName,
+  styleBreach,
+  quotedName,
+  reservedName,
+  duplicateName,
+  inconsistentName,
+  cutName,
 ] as readonly Rule[];
 
 /** What was not judged, each in a sentence, where answers hold counts alone; nothing where they hold values. */

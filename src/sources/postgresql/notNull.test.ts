@@ -47,8 +47,7 @@ describe.each(modes)('NOT NULL, %s', (mode) => {
     const plan = planFor(
       absent.map((finding) => ({ finding, decision: {} })),
       catalogue,
-      'file',
-      mode,
+      { label: 'file', mode },
     );
     const scripts = postgresql.dialect.scripts(plan, { title: 't', source: 's', madeAt: '' });
     const statements = postgresql.dialect.statementScripts(plan, { title: 't', source: 's', madeAt: '' });

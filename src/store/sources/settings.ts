@@ -1,3 +1,4 @@
+import type { Adopted } from '../../core/naming/style';
 import type { Policies } from '../../core/rules/policy';
 import { type Budget, usualBudget } from '../../sources/budget';
 import { type Db, getRow } from '../db';
@@ -7,16 +8,18 @@ import type { SourceId } from '../ids';
 export interface SourceSettings {
   readonly budget: Budget;
   readonly policies: Policies;
+  /** What names are to follow, by kind. */
+  readonly templates: Adopted;
 }
 
 /** Throws when the source is gone. */
 export async function getSettings(db: Db, source: SourceId): Promise<SourceSettings> {
-  const { budget, policies } = await getRow<{ budget: Budget | null; policies: Policies }>(
+  const { budget, ...settled } = await getRow<Omit<SourceSettings, 'budget'> & { readonly budget: Budget | null }>(
     db,
-    'select budget, policies from sources where id = $1',
+    'select budget, policies, templates from sources where id = $1',
     [source],
   );
-  return { budget: { ...usualBudget, ...budget }, policies };
+  return { budget: { ...usualBudget, ...budget }, ...settled };
 }
 
 export async function keepBudget(db: Db, source: SourceId, budget: Budget): Promise<void> {
@@ -25,4 +28,8 @@ export async function keepBudget(db: Db, source: SourceId, budget: Budget): Prom
 
 export async function keepPolicies(db: Db, source: SourceId, policies: Policies): Promise<void> {
   await db.query('update sources set policies = $2 where id = $1', [source, JSON.stringify(policies)]);
+}
+
+export async function keepTemplates(db: Db, source: SourceId, templates: Adopted): Promise<void> {
+  await db.query('update sources set templates = $2 where id = $1', [source, JSON.stringify(templates)]);
 }

@@ -11,6 +11,7 @@ import { addAuthor, type DocketRow, findFrozen, listItems, lockDocket } from '..
 import { coreFinding, type FindingRow, listFindingsById } from '../../store/findings/findings';
 import type { DocketId, SourceId } from '../../store/ids';
 import { listSince } from '../../store/journal/journal';
+import { getSettings } from '../../store/sources/settings';
 import type { Environment, SourceRow } from '../../store/sources/sources';
 import type { Actor } from '../actor';
 import { latestCatalogue } from '../catalogues';
@@ -60,7 +61,8 @@ export async function planDocket(store: Db, source: SourceRow, docket: DocketRow
     const row = byId.get(item.findingId);
     return row ? [{ finding: coreFinding(row), decision: item.decision }] : [];
   });
-  const plan = frozen?.plan ?? (await makePlan({ decided, label: `d${docket.id}`, mode: docket.mode }, catalogue));
+  const { templates: adopted } = await getSettings(store, source.id);
+  const plan = frozen?.plan ?? (await makePlan({ decided, label: `d${docket.id}`, mode: docket.mode, adopted }, catalogue));
   const heading = {
     title: docket.name,
     source: `${source.name} (${source.environment}), ${engineOf(catalogue).title} ${catalogue.engine.version}`,

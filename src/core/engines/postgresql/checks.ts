@@ -53,7 +53,8 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
   constraintMissing: (check) => unless(`${constraint(check.table, check.name)}${check.validated ? ' and convalidated' : ''}`),
   constraintValidated: (check) =>
     `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`,
-  constraintPresent: (check) => `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}`,
+  constraintPresent: (check) =>
+    `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}${check.over ? ` and ${isOver(check.over)}` : ''}`,
   indexMissing: (check) => unless(`select 1 ${index(check.table, check.name)} and indisvalid`),
   indexPresent: (check) => `select count(*) ${index(check.table, check.name)}`,
   indexBroken: (check) => `select count(*) ${index(check.table, check.name)} and not indisvalid`,
@@ -134,6 +135,16 @@ function countBroken(table: TableId, name: string): string {
 
 function constraint(table: TableId, name: string): string {
   return `select 1 from pg_catalog.pg_constraint where conrelid = ${regclass(table)} and conname = ${literal(name)}`;
+}
+
+function isOver(columns: readonly string[]): string {
+  const sorted = columns.toSorted((a, b) => (a < b ? -1 : 1));
+  return lines(
+    '(',
+    '  select pg_catalog.array_agg(attname::text order by attname::text collate "C")',
+    '  from pg_catalog.pg_attribute where attrelid = conrelid and attnum = any (conkey)',
+    `) = array[${sorted.map(literal).join(', ')}]`,
+  );
 }
 
 function primaryKey(table: TableId, columns: readonly string[]): string {

@@ -17,8 +17,24 @@ function bytesOf(text: string): number {
   }, 0);
 }
 
+// Manual, appendix C: key words that PostgreSQL reserves, those that may still name a function or type among them.
+const reserved = new Set(
+  (
+    'all analyse analyze and any array as asc asymmetric authorization binary both case cast ' +
+    'check collate collation column concurrently constraint create cross current_catalog current_date current_role current_schema current_time current_timestamp ' +
+    'current_user default deferrable desc distinct do else end except false fetch for foreign freeze ' +
+    'from full grant group having ilike in initially inner intersect into is isnull join ' +
+    'lateral leading left like limit localtime localtimestamp natural not notnull null offset on only ' +
+    'or order outer overlaps placing primary references returning right select session_user similar some symmetric ' +
+    'system_user table tablesample then to trailing true union unique user using variadic verbose when ' +
+    'where window with'
+  ).split(' '),
+);
+
 export const names: NameRules = {
   shorten: (name, room = 0) => shorten(name, longestName - room),
+  bare: /^[a-z_][a-z0-9_$]*$/,
+  reserved,
   // Manual, "CREATE TABLE": what a constraint is called that nobody names.
   templates: {
     'primary key': '{table}_pkey',

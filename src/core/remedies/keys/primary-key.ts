@@ -68,7 +68,7 @@ function primaryKey(columns: readonly string[], { table, catalogue, naming }: Ma
     kind: 'addPrimaryKey',
     table: table.id,
     columns,
-    name: give(naming, table, { kind: 'primary key', columns: [] }),
+    name: give(naming, table, { kind: 'primary key', columns }),
     nullableBefore: table.columns.filter((c) => columns.includes(c.name) && c.nullable).map((c) => c.name),
     index: promotable(table, columns, catalogue),
   };

@@ -83,7 +83,7 @@ function referring(proposal: ForeignKeyProposal, on: Making): readonly Operation
   const add: AddForeignKey = {
     kind: 'addForeignKey',
     table: table.id,
-    name: give(naming, table, { kind: 'foreign key', columns: proposal.columns, parent: proposal.references.table }),
+    name: give(naming, table, { kind: 'foreign key', columns: proposal.columns, reference }),
     ...reference,
     onDelete: chosenAnswer(deleteQuestion(proposal, on), chosen)?.value ?? 'no action',
     onUpdate: chosenAnswer(updateQuestion(proposal, on), chosen)?.value ?? 'no action',

@@ -1,14 +1,7 @@
 import type { Table } from '../../catalogue/model';
-import {
-  freeName,
-  isMadeBySystem,
-  isServerName,
-  keepsServerNames,
-  type NamedKind,
-  namedConstraint,
-  namesTaken,
-  type TakenNames,
-} from '../../naming/style';
+import { type NamedKind, namedConstraint } from '../../naming/named';
+import { freeName, isMadeBySystem, isServerName, keepsServerNames } from '../../naming/style';
+import { namesTaken, type TakenNames } from '../../naming/taken';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -53,8 +46,8 @@ export const generatedName = defineRule<Facts>({
 function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNames) {
   for (const constraint of table.constraints) {
     const named = namedConstraint(catalogue, table, constraint);
-    const usual = keepsServerNames(style, constraint.kind) && isServerName(style, constraint.name, named);
-    if (usual || !(constraint.systemNamed ?? isMadeBySystem(style, constraint.name, named))) continue;
+    const usual = keepsServerNames(style, constraint.kind) && isServerName(style, named);
+    if (usual || !(constraint.systemNamed ?? isMadeBySystem(style, named))) continue;
     const suggested = freeName(style, named, taken);
     if (suggested === constraint.name) continue;
     taken.add(suggested);
@@ -68,7 +61,7 @@ function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNam
         kind: constraint.kind,
         name: constraint.name,
         suggested,
-        template: style.templates[constraint.kind],
+        template: style.templates[constraint.kind].text,
         expression: constraint.kind === 'check' ? constraint.expression : null,
       },
       proposal: { kind: 'rename' as const, columns: constraint.columns, from: constraint.name, to: suggested },

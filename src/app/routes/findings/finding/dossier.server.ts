@@ -1,6 +1,7 @@
 // All that a finding's dossier shows, put together from the record and the catalogue.
 
 import { visible } from '~/core/naming/visible';
+import { getSettings } from '~/store/sources/settings';
 import { findSpeed } from '~/store/surveys/surveys';
 import { notFound } from '~/app/server/ids.server';
 import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
@@ -139,8 +140,9 @@ function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine
 async function remedy(room: Room, { finding, decision: chosen }: DecidedFinding, catalogue: Catalogue, mode: Mode) {
   const questions = questionsFor(finding, catalogue, chosen);
   const decision = completeDecision(questions, chosen);
-  const plan = planFor([{ finding, decision }], catalogue, 'docket', mode);
   const { source, store } = room;
+  const { templates: adopted } = await getSettings(store, source.id);
+  const plan = planFor([{ finding, decision }], catalogue, { label: 'docket', mode, adopted });
   const speed = await findSpeed(store, source.id);
   const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(room, needs)] : [])));
   const heading = { title: finding.rule, source: source.name, madeAt: catalogue.engine.version };

@@ -1,17 +1,23 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { Form, Link } from 'react-router';
+import { Form, Link, useFetcher } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
+import { Allowed } from '~/app/ui/Allowed';
 import { percent } from '~/app/ui/format';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { VirtualList } from '~/app/ui/VirtualList';
 import { engineOf } from '~/core/engines/index';
-import { inferConventions, kindsInWords, namedKinds, namedObjects, renamed } from '~/core/naming/infer';
+import { inferConventions, renamed } from '~/core/naming/infer';
+import { kindsInWords, namedKinds, namedObjects } from '~/core/naming/named';
 import { isTemplateProblem, parseTemplate, placeholders, placeholderWords } from '~/core/naming/template';
 import { visible } from '~/core/naming/visible';
-import { capital } from '~/core/naming/words';
+import { capital, counted } from '~/core/naming/words';
+import { styleChange } from '~/core/rules/styleChange';
+import { lastStyle } from '~/store/sources/houseStyles';
+import { getSettings } from '~/store/sources/settings';
 import { latestCatalogue } from '~/work/catalogues';
 import type { Route } from './+types/route';
 
@@ -20,21 +26,30 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const kind = namedKinds.find((one) => one === params.kind);
   const catalogue = await latestCatalogue(store, source.id);
   if (!kind || !catalogue) throw notFound(`There are no names of ${params.kind}`, 'Choose one of the kinds on the left.');
+  const [{ templates, policies }, version] = await Promise.all([getSettings(store, source.id), lastStyle(store, source.id)]);
   const learnt = inferConventions(catalogue).find((one) => one.kind === kind)?.template ?? null;
+  const adopted = templates[kind] ?? null;
   const asked = new URL(request.url).searchParams.get('template');
-  const text = asked ?? learnt ?? '';
+  const text = asked ?? adopted ?? learnt ?? '';
   const parsed = text === '' ? null : parseTemplate(text);
+  const problem = parsed && isTemplateProblem(parsed) ? parsed : null;
   const objects = namedObjects(catalogue).filter((one) => one.kind === kind);
   const named =
     parsed && !isTemplateProblem(parsed)
       ? renamed(parsed, objects, engineOf(catalogue).names)
       : objects.map(({ table, name }) => ({ table, name, wouldBe: null }));
+  const change =
+    parsed && !problem && text !== adopted ? styleChange(catalogue, policies, templates, { ...templates, [kind]: text }) : null;
   return {
     source: source.id,
     kind,
     learnt,
+    adopted,
+    version,
     text,
-    problem: parsed && isTemplateProblem(parsed) ? parsed : null,
+    problem,
+    // What adopting it would mean.
+    change: change && { come: change.come.length, go: change.go.length },
     // Those that it does not bring back first.
     named: named.toSorted((a, b) => Number(a.wouldBe === a.name) - Number(b.wouldBe === b.name)),
     follow: named.filter(({ name, wouldBe }) => name === wouldBe).length,
@@ -46,6 +61,8 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function Names({ loaderData: t }: Route.ComponentProps) {
+  const here = `/s/${t.source}/style/${encodeURIComponent(t.kind)}`;
+  const not = t.named.length - t.follow;
   return (
     <aside className="dossier" aria-label="Dossier">
       <h1>{capital(kindsInWords[t.kind])}</h1>
@@ -64,13 +81,19 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
         />
         <div className="actions">
           <Button type="submit">Try it on the names</Button>
+          {t.adopted !== null && t.text !== t.adopted && (
+            <Button variant="text" component={Link} to={here}>
+              Back to what is adopted
+            </Button>
+          )}
           {t.learnt !== null && t.text !== t.learnt && (
-            <Button variant="text" component={Link} to={`/s/${t.source}/style/${encodeURIComponent(t.kind)}`}>
-              Back to what was learnt
+            <Button variant="text" component={Link} to={`${here}?template=${encodeURIComponent(t.learnt)}`}>
+              What most follow
             </Button>
           )}
         </div>
       </Form>
+      <Adopting {...t} />
       <details className="folded">
         <summary>What can stand in braces</summary>
         <dl className="facts small">
@@ -85,7 +108,14 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
         <p className="small">
-          {t.follow} of {t.named.length} are called that already, {percent(t.follow / t.named.length)}.
+          {t.follow} of {t.named.length} are called that already, {percent(t.follow / t.named.length)}.{' '}
+          {t.adopted !== null && not > 0 && (
+            <>
+              <Link to={`/s/${t.source}/decide?rule=naming/style`}>Rename those that do not follow in a docket</Link>
+              {', or '}
+              <Link to={`/s/${t.source}/findings?q=naming/style`}>look at them one by one</Link>.
+            </>
+          )}
         </p>
       )}
       <div className="pairs head small mute">
@@ -108,6 +138,44 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
         }}
       </VirtualList>
     </aside>
+  );
+}
+
+/** What adopting the template that is shown would mean, and the buttons for it. */
+function Adopting({ source, kind, text, problem, adopted, version, change }: Route.ComponentProps['loaderData']) {
+  const { Form: Adopt, state } = useFetcher({ key: 'house style' });
+  const busy = state !== 'idle';
+  const isAdopted = adopted !== null && text === adopted;
+  return (
+    <Allowed right="keepRules" otherwise="said">
+      {change && (
+        <Alert severity="info" icon={false}>
+          If it is adopted, {counted(change.come, 'finding')} would come and {counted(change.go, 'finding')} would go.
+        </Alert>
+      )}
+      <Adopt method="post" action={`/s/${source}/style`} className="actions">
+        <input type="hidden" name="shown" value={version} />
+        <input type="hidden" name="kind" value={kind} />
+        {isAdopted ? (
+          <Button type="submit" name="intent" value="drop" disabled={busy}>
+            Adopt it no longer
+          </Button>
+        ) : (
+          <>
+            <input type="hidden" name="template" value={text} />
+            <Button
+              type="submit"
+              variant="contained"
+              name="intent"
+              value="adopt"
+              disabled={busy || text === '' || problem !== null}
+            >
+              Adopt as version {version + 1}
+            </Button>
+          </>
+        )}
+      </Adopt>
+    </Allowed>
   );
 }
 

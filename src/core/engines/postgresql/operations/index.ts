@@ -4,7 +4,7 @@ import type { Operation } from '../../../operations/index';
 import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
 import { addCheck, addForeignKey, checkRows, dropConstraint, rename, uncheckRows } from './constraints';
-import { createIndex, dropIndex } from './indexes';
+import { createIndex, dropIndex, renameIndex } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
@@ -17,7 +17,7 @@ const writings: Writings = {
   ...{ setAside, bringBack, dropKept, addParents, removeParents },
   ...{ numberRows, dropColumn },
   ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
-  ...{ createIndex, dropIndex },
+  ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename },
   ...{ setNotNull, dropNotNull },
 };

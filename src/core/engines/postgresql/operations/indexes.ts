@@ -1,5 +1,6 @@
 import type { TableId } from '../../../catalogue/identifiers';
 import type { CreateIndex, DropIndex } from '../../../operations/create-index';
+import type { RenameIndex } from '../../../operations/rename-index';
 import type { Stage } from '../../dialect';
 import { quote, quoteList, quoteTable } from '../quote';
 import { alone, buildingIndexes, cleansUp, exclusive, inSchemaOf, nobodyWaits, type Writing } from './writing';
@@ -24,6 +25,12 @@ export const dropIndex: Writing<DropIndex> = {
     stages: ({ table, name, partitioned }, whole) => [partitioned ? whole : dropIndexBeside(table, name)],
     cost: ({ partitioned }) => (partitioned ? exclusive('catalogue only') : nobodyWaits),
   },
+};
+
+// Manual, "ALTER INDEX": it takes SHARE UPDATE EXCLUSIVE, nobody waits for it.
+export const renameIndex: Writing<RenameIndex> = {
+  statements: ({ table, from, to }) => [`alter index ${inSchemaOf(table, from)}\n  rename to ${quote(to)}`],
+  cost: () => nobodyWaits,
 };
 
 /** Beside the work. A build that was interrupted leaves an index that is not valid and takes the name. */

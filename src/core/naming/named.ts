@@ -1,0 +1,100 @@
+// Constraints and indexes as things with a name, and what that name could be made of.
+
+import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
+import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
+import type { Ingredients } from './template';
+import { wordsOf } from './words';
+
+export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
+
+export const namedKinds: readonly NamedKind[] = ['primary key', 'foreign key', 'unique', 'check', 'exclusion', 'index'];
+
+/** How kinds are spoken of, many at a time. */
+export const kindsInWords: Readonly<Record<NamedKind, string>> = {
+  'primary key': 'primary keys',
+  'foreign key': 'foreign keys',
+  unique: 'unique constraints',
+  check: 'checks',
+  exclusion: 'exclusions',
+  index: 'indexes',
+};
+
+/** What a name is given to. */
+export interface ToName {
+  readonly kind: NamedKind;
+  readonly of: Ingredients;
+  /** True where another of its kind in its table would have the same name by table and parent. */
+  readonly ambiguous: boolean;
+}
+
+export interface NamedObject extends ToName {
+  readonly name: string;
+  readonly table: Table['id'];
+  readonly columns: readonly string[];
+}
+
+/** Every constraint and index that bears a name of its own. */
+export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
+  return baseTables(catalogue).flatMap((table) => namedOf(catalogue, table));
+}
+
+export function namedOf(catalogue: Catalogue, table: Table): readonly NamedObject[] {
+  const constraints = table.constraints.map((constraint) => namedConstraint(catalogue, table, constraint));
+  const indexes = table.indexes.flatMap(({ constraint, name, columns }) =>
+    constraint === null
+      ? [named(catalogue, table, { kind: 'index', name, columns: columns.map((column) => column ?? expression) })]
+      : [],
+  );
+  return [...constraints, ...indexes];
+}
+
+// In the place of what is no column.
+const expression = 'expr';
+
+export function namedConstraint(catalogue: Catalogue, table: Table, constraint: Constraint): NamedObject {
+  const { kind, name, columns } = constraint;
+  return named(catalogue, table, { kind, name, columns, reference: kind === 'foreign key' ? constraint : null });
+}
+
+export interface Making {
+  readonly kind: NamedKind;
+  readonly columns: readonly string[];
+  /** What it is called now; empty of what is only to be made. */
+  readonly name?: string;
+  /** Of a foreign key, where it leads. */
+  readonly reference?: Reference | null;
+}
+
+/** A constraint or index, there or to be made, with what its name is made of. */
+export function named(catalogue: Catalogue, table: Table, { kind, columns, name = '', reference = null }: Making): NamedObject {
+  const parent = reference && findTable(catalogue, reference.parent);
+  const alike = parent
+    ? foreignKeysOf(table).filter((key) => key.parent === parent.id && (name === '' || key.name !== name))
+    : [];
+  return {
+    kind,
+    name,
+    table: table.id,
+    columns,
+    of: {
+      schema: [table.schema],
+      table: [table.name],
+      columns,
+      parent: [parent?.name ?? ''],
+      keys: reference?.parentColumns ?? [''],
+      role: [parent && reference ? roleOf(columns, parent, reference) : ''],
+      meaning: columns,
+      n: [/\d+$/.exec(name)?.[0] ?? '1'],
+    },
+    ambiguous: alike.length > 0,
+  };
+}
+
+/** What a single referring column says beyond the key and the parent: home of home_berth_no to berth (berth_no). */
+function roleOf([column = '', ...more]: readonly string[], parent: Table, { parentColumns }: Reference): string {
+  if (more.length > 0) return '';
+  const plain = new Set([...wordsOf(parent.name), ...parentColumns.flatMap(wordsOf)]);
+  return wordsOf(column)
+    .filter((word) => !plain.has(word))
+    .join('_');
+}

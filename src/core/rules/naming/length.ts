@@ -1,0 +1,69 @@
+import { engineOf } from '../../engines/index';
+import { type NamedKind, namedOf } from '../../naming/named';
+import { freeName, isMadeBySystem } from '../../naming/style';
+import { namesTaken, type TakenNames } from '../../naming/taken';
+import { defineRule } from '../rule';
+
+interface Facts {
+  readonly kind: NamedKind;
+  readonly name: string;
+  readonly suggested: string;
+}
+
+/** Names as long as names may be: what somebody meant to say was cut, and the next such name will be the same. */
+export const cutName = defineRule<Facts>({
+  id: 'naming/length',
+  concern: 'Naming',
+  about: 'A constraint or index whose name was cut off where the engine keeps no more.',
+  *check(audit) {
+    const { shorten } = engineOf(audit.catalogue).names;
+    const taken = new Map<string, TakenNames>();
+    for (const table of audit.tables) {
+      if (table.kind === 'foreign' || table.extension !== undefined) continue;
+      for (const object of namedOf(audit.catalogue, table)) {
+        if (shorten(object.name, 1) === object.name || isMadeBySystem(audit.style, object) || isMarked(object.name)) continue;
+        let names = taken.get(table.schema);
+        if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
+        const suggested = freeName(audit.style, object, names);
+        names.add(suggested);
+        const isIndex = object.kind === 'index';
+        yield {
+          table: table.id,
+          columns: object.columns.filter((column) => table.columns.some(({ name }) => name === column)),
+          name: object.name,
+          ...(isIndex && { apart: 'index' }),
+          severity: 'Minor',
+          confidence: 0.7,
+          facts: { kind: object.kind, name: object.name, suggested },
+          proposal: {
+            kind: 'rename',
+            columns: object.columns,
+            from: object.name,
+            to: suggested,
+            ...(isIndex && { object: 'index' as const }),
+          },
+        };
+      }
+    }
+  },
+
+  words({ kind, name, suggested }, { table }) {
+    return {
+      title: 'Name cut off',
+      message: `The ${kind} ${name} on ${table} is as long as a name can be: most likely it was cut.`,
+      consequence:
+        'A script that makes it anew under its whole name finds another name than it wrote, and two such names can become one.',
+      measured: `${name.length} signs`,
+      evidence: [
+        { label: 'name', text: name },
+        { label: 'would be', text: suggested },
+      ],
+      reasons: ['it ends where the engine keeps no more of a name'],
+    };
+  },
+});
+
+// Shortened word by word, with a mark of its own.
+function isMarked(name: string): boolean {
+  return /_[0-9a-z]{4}$/.test(name) && /\d/.test(name.slice(-4));
+}

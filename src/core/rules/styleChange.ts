@@ -1,0 +1,28 @@
+import type { Catalogue } from '../catalogue/model';
+import type { Adopted } from '../naming/style';
+import { audit } from './audit';
+import type { Policies } from './policy';
+import { rules } from './index';
+import type { Finding } from './rule';
+
+export interface StyleChange {
+  readonly come: readonly Finding[];
+  readonly go: readonly Finding[];
+}
+
+/** Which findings on names would come and which would go with other templates. Names are judged by the catalogue alone. */
+export function styleChange(catalogue: Catalogue, policies: Policies, before: Adopted, after: Adopted): StyleChange {
+  const under = (adopted: Adopted) => new Map(onNames(catalogue, policies, adopted).map((finding) => [finding.id, finding]));
+  const [was, is] = [under(before), under(after)];
+  return {
+    come: [...is.values()].filter(({ id }) => !was.has(id)),
+    go: [...was.values()].filter(({ id }) => !is.has(id)),
+  };
+}
+
+/** The findings of concern Naming. */
+export function onNames(catalogue: Catalogue, policies: Policies, adopted: Adopted): readonly Finding[] {
+  return audit(catalogue, {}, { policies, adopted, only: namingRules });
+}
+
+const namingRules = new Set(rules.filter(({ concern }) => concern === 'Naming').map(({ id }) => id));

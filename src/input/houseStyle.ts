@@ -1,0 +1,68 @@
+// The shape of a `pawl-house-style/1` file.
+
+import 'reflect-metadata';
+import { Equals, IsBoolean, IsIn, IsObject, IsOptional, ValidateIf } from 'class-validator';
+import { houseStyleFormat, type HouseStyleDocument, type RuleSetting } from '../core/naming/document';
+import { namedKinds } from '../core/naming/named';
+import type { Adopted } from '../core/naming/style';
+import { isTemplateProblem, parseTemplate } from '../core/naming/template';
+import { rules } from '../core/rules/index';
+import { type Severity, severities } from '../core/rules/rule';
+import { errorsInWords, parse } from './parse';
+
+/** A file that is none, or says what cannot be; the message says what. */
+export class HouseStyleError extends Error {
+  override readonly name = 'HouseStyleError';
+}
+
+class HouseStyleShape {
+  @Equals(houseStyleFormat, { message: `$property is not ${houseStyleFormat}` }) format!: typeof houseStyleFormat;
+  @IsObject() templates!: Record<string, unknown>;
+  @IsOptional() @IsObject() rules: Record<string, unknown> = {};
+}
+
+class RuleSettingShape {
+  @IsBoolean() on = true;
+  @ValidateIf(({ severity }: RuleSettingShape) => severity !== null) @IsIn(severities) severity: Severity | null = null;
+  @IsObject() thresholds: Record<string, number> = {};
+}
+
+/** Throws HouseStyleError. */
+export async function readHouseStyle(text: string): Promise<HouseStyleDocument> {
+  const parsed = await parse(HouseStyleShape, plainOf(text));
+  if (!parsed.ok) throw new HouseStyleError(`This is no house style of Pawl: ${errorsInWords(parsed.errors)}.`);
+  const settings: [string, RuleSetting][] = [];
+  for (const [id, plain] of Object.entries(parsed.value.rules)) settings.push([id, await settingIn(id, plain)]);
+  return { format: houseStyleFormat, templates: templatesIn(parsed.value.templates), rules: Object.fromEntries(settings) };
+}
+
+function plainOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch (cause) {
+    throw new HouseStyleError('This is no house style of Pawl: it is not JSON.', { cause });
+  }
+}
+
+function templatesIn(plain: Readonly<Record<string, unknown>>): Adopted {
+  return Object.fromEntries(
+    Object.entries(plain).map(([kind, template]) => {
+      if (!namedKinds.some((one) => one === kind))
+        throw new HouseStyleError(`There are no names of ${JSON.stringify(kind)}: there are ${namedKinds.join(', ')}.`);
+      const read = typeof template === 'string' ? parseTemplate(template) : { at: 0, says: 'A template is a text.' };
+      if (isTemplateProblem(read)) throw new HouseStyleError(`The template of ${kind}, at ${read.at + 1}: ${read.says}`);
+      return [kind, template];
+    }),
+  );
+}
+
+async function settingIn(id: string, plain: unknown): Promise<RuleSetting> {
+  const rule = rules.find((one) => one.id === id);
+  if (!rule) throw new HouseStyleError(`There is no rule ${JSON.stringify(id)} in this version of Pawl.`);
+  const parsed = await parse(RuleSettingShape, plain);
+  if (!parsed.ok) throw new HouseStyleError(`The rule ${id}: ${errorsInWords(parsed.errors)}.`);
+  for (const [name, value] of Object.entries(parsed.value.thresholds))
+    if (!Object.hasOwn(rule.thresholds ?? {}, name) || typeof value !== 'number' || !(value >= 0))
+      throw new HouseStyleError(`The rule ${id} has no threshold ${JSON.stringify(name)} of ${JSON.stringify(value)}.`);
+  return parsed.value;
+}

@@ -1,0 +1,88 @@
+// The house style of a source: what its names follow and how its rules are set, kept in versions. Each change makes one.
+
+import { type HouseStyleDocument, houseStyleOf, policiesUnder } from '../core/naming/document';
+import type { NamedKind } from '../core/naming/named';
+import { isTemplateProblem, parseTemplate } from '../core/naming/template';
+import type { Db } from '../store/db';
+import type { SourceId } from '../store/ids';
+import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
+import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
+import { lockSource, type SourceRow } from '../store/sources/sources';
+import { nameOf } from './actor';
+import type { Room } from './enter';
+import { type Outcome, perform } from './perform';
+
+/** What a source's style is today. */
+export async function styleToday(db: Db, source: SourceId): Promise<HouseStyleDocument> {
+  const { templates, policies } = await getSettings(db, source);
+  return houseStyleOf(templates, policies);
+}
+
+/** Writes down what a source's style is now as its next version, and says which that is. */
+export async function keepAsVersion(db: Db, source: SourceId, remark: string, keptBy: string): Promise<number> {
+  const version = (await lastStyle(db, source)) + 1;
+  await keepStyle(db, source, { version, style: await styleToday(db, source), remark, keptBy });
+  return version;
+}
+
+/** Names of a kind follow a template from now on; null leaves it to what most names do. `shown` is the version that the person saw. */
+export function adopt(
+  room: Room,
+  shown: number,
+  { kind, template }: { readonly kind: NamedKind; readonly template: string | null },
+): Promise<Outcome<number>> {
+  const parsed = template === null ? null : parseTemplate(template);
+  if (parsed && isTemplateProblem(parsed)) return Promise.resolve({ problem: `At ${parsed.at + 1}: ${parsed.says}` });
+  return settle(room, shown, (style) => {
+    const { [kind]: _, ...others } = style.templates;
+    return {
+      style: { ...style, templates: template === null ? others : { ...others, [kind]: template } },
+      remark: template === null ? `no longer adopted for each ${kind}` : `${template} for each ${kind}`,
+    };
+  });
+}
+
+/** A whole style takes the place of what there is: from a file, or from another source. */
+export function bringStyle(room: Room, shown: number | null, style: HouseStyleDocument, from: string): Promise<Outcome<number>> {
+  return settle(room, shown, () => ({ style, remark: `taken from ${from}` }));
+}
+
+export async function restoreStyle(room: Room, shown: number, version: number): Promise<Outcome<number>> {
+  const kept = await findStyle(room.store, room.source.id, version);
+  if (!kept) return { problem: `There is no version ${version} of this house style.` };
+  return settle(room, shown, () => ({ style: kept.style, remark: `version ${version} again` }));
+}
+
+/** What a source's style is takes the place of another's. */
+export async function copyStyle({ office, actor, store, source }: Room, target: SourceRow): Promise<Outcome<number>> {
+  return bringStyle({ office, actor, store, source: target }, null, await styleToday(store, source.id), source.name);
+}
+
+interface Settled {
+  readonly style: HouseStyleDocument;
+  readonly remark: string;
+}
+
+function settle(
+  { office, actor, source }: Room,
+  shown: number | null,
+  change: (before: HouseStyleDocument) => Settled,
+): Promise<Outcome<number>> {
+  return perform<number>(
+    office,
+    actor,
+    { act: 'style.settle', right: 'keepRules', source, object: 'house style' },
+    async (db) => {
+      if (!(await lockSource(db, source.id))) return { problem: 'The source was removed.' };
+      if (shown !== null && (await lastStyle(db, source.id)) !== shown)
+        return { problem: 'Somebody changed the house style while you had it open. Look at it again, then make your change.' };
+      const before = await styleToday(db, source.id);
+      const { style, remark } = change(before);
+      const { policies } = await getSettings(db, source.id);
+      await keepTemplates(db, source.id, style.templates);
+      await keepPolicies(db, source.id, policiesUnder(style, policies));
+      const version = await keepAsVersion(db, source.id, remark, nameOf(actor));
+      return { problem: null, result: version, object: `house style ${version}`, before, after: style };
+    },
+  );
+}

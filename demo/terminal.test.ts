@@ -46,6 +46,24 @@ test('has the same 115 findings on every version', async () => {
   expect(findings.length).toBe(115);
 }, 120_000);
 
+test('what its names follow is learned, and what does not is found once that is its style', async () => {
+  const { hostname, port } = new URL(inject('server'));
+  const url = `postgresql://${auditor.user}@${hostname}:${port}/${name}`;
+  const [style, styled] = [join(out, 'style.json'), join(out, 'styled.json')];
+  const said = await run(process.execPath, ['bin/pawl.js', 'style', 'infer', file, '--out', style], auditor);
+  expect(said).toContain('98 % of 42 primary keys read pk_{table}; 1 does not:');
+  await run(
+    process.execPath,
+    ['bin/pawl.js', 'survey', url, '--depth', 'catalogue', '--style', style, '--json', styled],
+    auditor,
+  );
+  const { findings } = JSON.parse(readFileSync(styled, 'utf8')) as SurveyDocument;
+  expect(findings.filter(({ rule }) => rule === 'naming/style').map(({ object }) => object.name)).toEqual([
+    'uq_crew_pass_locker',
+    'ux_surge_warning_no',
+  ]);
+}, 120_000);
+
 test.each(['plain', 'quiet'])(
   'is mended and taken back, %s',
   async (mode) => {

@@ -32,6 +32,9 @@ function palette({ paper, card, line, ink, mute, verd, rust, brass, faint, tints
     primary: { main: verd, light: tints.verd, contrastText: card },
     error: { main: rust, light: tints.rust, contrastText: card },
     warning: { main: brass, light: tints.brass, contrastText: card },
+    // Neither of the two has a colour of its own here.
+    info: { main: verd, light: tints.verd, contrastText: card },
+    success: { main: verd, light: tints.verd, contrastText: card },
     background: { default: paper, paper: card },
     text: { primary: ink, secondary: mute },
     divider: line,
@@ -78,6 +81,27 @@ export const theme = createTheme({
     MuiMenu: {
       styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } },
     },
-    MuiAlert: { styleOverrides: { root: { padding: '4px 12px', border: '1px solid var(--mui-palette-divider)' } } },
+    MuiAlert: {
+      defaultProps: { icon: false },
+      styleOverrides: {
+        root: {
+          padding: '2px 12px',
+          margin: '10px 0',
+          borderLeft: '3px solid var(--mui-palette-primary-main)',
+          borderRadius: 0,
+          backgroundColor: 'var(--mui-palette-primary-light)',
+          color: 'var(--mui-palette-text-primary)',
+          '&.MuiAlert-colorError': {
+            borderColor: 'var(--mui-palette-error-main)',
+            backgroundColor: 'var(--mui-palette-error-light)',
+          },
+          '&.MuiAlert-colorWarning': {
+            borderColor: 'var(--mui-palette-warning-main)',
+            backgroundColor: 'var(--mui-palette-warning-light)',
+          },
+        },
+        message: { padding: '6px 0' },
+      },
+    },
   },
 });

@@ -19,6 +19,8 @@ export class SurveyArguments {
   @IsString() @MinLength(1) json!: string;
   @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
   @IsString({ each: true }) @ArrayMaxSize(1000) schema: string[] = [];
+  /** A file of a house style. */
+  @IsOptional() @IsString() @MinLength(1) style?: string;
 }
 
 export class AskArguments {
@@ -62,6 +64,8 @@ export class StyleArguments {
   @IsBoolean() json = false;
   /** How many of those that do not follow are named. */
   @IsNumber() @Min(0) @Max(100_000) exceptions = 10;
+  /** Where what was learned is written as a house style. */
+  @IsOptional() @IsString() @MinLength(1) out?: string;
 }
 
 export const planUsage =

@@ -1,7 +1,6 @@
 import { inTransaction } from '../store/db';
 import type { TableId } from '../core/catalogue/identifiers';
 import { tableId } from '../core/catalogue/identifiers';
-import { transitionsAfter } from '../core/ratchet/afterSurvey';
 import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { risksInWords } from '../core/survey/login';
@@ -11,7 +10,6 @@ import { sourceKind } from '../sources/index';
 import { type SourceKind, usualLimits } from '../sources/kind';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey';
-import { coreFinding, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
 import { type Connection, findSource, getConnection } from '../store/sources/sources';
 import { keepScript, listAnswers, listScripts } from '../store/surveys/answers';
 import { getSettings } from '../store/sources/settings';
@@ -41,6 +39,7 @@ import type { SourceId } from '../store/ids';
 import { keepLines, listLinesOutside } from '../store/inventory/inventory';
 import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
+import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
@@ -187,28 +186,19 @@ async function keepResult(
 ): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
   await inTransaction(async (db) => {
-    const standing = await listStanding(db, row.sourceId);
-    const ids = new Map(standing.map((finding) => [finding.identity, finding.id]));
-    const moves = transitionsAfter(
-      standing.map((finding) => ({ finding: coreFinding(finding), state: finding.state })),
-      {
+    await keepJudged(db, {
+      source: row.sourceId,
+      survey: row.id,
+      docket: row.docketId,
+      findings,
+      seen: {
         catalogue,
         depth: row.depth,
         scope,
-        found: new Set(findings.map((f) => f.id)),
         notMeasured: new Set<TableId>(unmeasured.map((t) => tableId(t.schema, t.table))),
         policies,
       },
-    );
-    await keepFindings(db, row.sourceId, row.id, findings);
-    await moveFindings(
-      db,
-      moves.flatMap(({ id, from, to, reason }) => {
-        const finding = ids.get(id);
-        return finding === undefined ? [] : [{ finding, from, to, reason }];
-      }),
-      { survey: row.id, docket: row.docketId },
-    );
+    });
     await keepTables(db, row.sourceId, { catalogue, evidence, unmeasured, scope });
     await takeStock(db, row.sourceId, { catalogue, evidence, findings, scope });
     await keepNotMeasured(db, row.id, unmeasured);

@@ -7,9 +7,13 @@ import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
 import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
 import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
-import { lockSource, type SourceRow } from '../store/sources/sources';
+import { lockSource } from '../store/sources/sources';
+import { onNames } from '../core/rules/styleChange';
+import { findLatestCatalogueId } from '../store/surveys/surveys';
 import { nameOf } from './actor';
-import type { Room } from './enter';
+import { latestCatalogue } from './catalogues';
+import { enterSource, type Room } from './enter';
+import { keepJudged } from './judged';
 import { type Outcome, perform } from './perform';
 
 /** What a source's style is today. */
@@ -47,15 +51,36 @@ export function bringStyle(room: Room, shown: number | null, style: HouseStyleDo
   return settle(room, shown, () => ({ style, remark: `taken from ${from}` }));
 }
 
-export async function restoreStyle(room: Room, shown: number, version: number): Promise<Outcome<number>> {
-  const kept = await findStyle(room.store, room.source.id, version);
-  if (!kept) return { problem: `There is no version ${version} of this house style.` };
-  return settle(room, shown, () => ({ style: kept.style, remark: `version ${version} again` }));
+export function restoreStyle(room: Room, shown: number, version: number): Promise<Outcome<number>> {
+  return settle(room, shown, async (_, db) => {
+    const kept = await findStyle(db, room.source.id, version);
+    return kept
+      ? { style: kept.style, remark: `version ${version} again` }
+      : `There is no version ${version} of this house style.`;
+  });
 }
 
 /** What a source's style is takes the place of another's. */
-export async function copyStyle({ office, actor, store, source }: Room, target: SourceRow): Promise<Outcome<number>> {
-  return bringStyle({ office, actor, store, source: target }, null, await styleToday(store, source.id), source.name);
+export async function copyStyle({ office, actor, store, source }: Room, target: SourceId): Promise<Outcome<number>> {
+  const other = await enterSource(office, actor, target, 'keepRules');
+  if (!other) return { problem: 'The other source was removed.' };
+  return bringStyle(other, null, await styleToday(store, source.id), source.name);
+}
+
+// Names are judged by the catalogue alone: what follows and what does not is known at once, without another survey.
+async function judgeNames(db: Db, source: SourceId): Promise<void> {
+  const survey = await findLatestCatalogueId(db, source);
+  const catalogue = await latestCatalogue(db, source);
+  if (survey === null || !catalogue) return;
+  const { templates, policies } = await getSettings(db, source);
+  await keepJudged(db, {
+    source,
+    survey,
+    findings: onNames(catalogue, policies, templates, new Date().toISOString()),
+    seen: { catalogue, depth: 'exact', scope: null, notMeasured: new Set(), policies },
+    // What was run is for the survey after it to judge.
+    among: ({ concern, state }) => concern === 'Naming' && state !== 'Applied',
+  });
 }
 
 interface Settled {
@@ -66,7 +91,7 @@ interface Settled {
 function settle(
   { office, actor, source }: Room,
   shown: number | null,
-  change: (before: HouseStyleDocument) => Settled,
+  change: (before: HouseStyleDocument, db: Db) => Settled | Promise<Settled | string>,
 ): Promise<Outcome<number>> {
   return perform<number>(
     office,
@@ -77,10 +102,13 @@ function settle(
       if (shown !== null && (await lastStyle(db, source.id)) !== shown)
         return { problem: 'Somebody changed the house style while you had it open. Look at it again, then make your change.' };
       const before = await styleToday(db, source.id);
-      const { style, remark } = change(before);
+      const settled = await change(before, db);
+      if (typeof settled === 'string') return { problem: settled };
+      const { style, remark } = settled;
       const { policies } = await getSettings(db, source.id);
       await keepTemplates(db, source.id, style.templates);
       await keepPolicies(db, source.id, policiesUnder(style, policies));
+      await judgeNames(db, source.id);
       const version = await keepAsVersion(db, source.id, remark, nameOf(actor));
       return { problem: null, result: version, object: `house style ${version}`, before, after: style };
     },

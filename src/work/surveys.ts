@@ -3,7 +3,6 @@
 import type { Depth } from '../core/evidence/requests';
 import { AnswersError, decoded, readAnswers } from '../sources/files/answers';
 import { type OpenScript, take, withoutTheRest } from '../sources/files/asking';
-import { may } from '../core/rights/rights';
 import { sourceKind } from '../sources/index';
 import type { FilesSettings } from '../sources/files/settings';
 import { findAnswered, keepAnswers, listAnswers, listScripts } from '../store/surveys/answers';
@@ -39,13 +38,6 @@ export async function survey(
   });
   if (outcome.problem === null && isNew) await office.enqueue('survey', outcome.result);
   return outcome;
-}
-
-/** A survey of what is declared, names among it, for one who may ask for it; no rows are looked at. Nothing for who may not, or of files. */
-export async function surveyNames(room: Room): Promise<Outcome<SurveyId | null>> {
-  const { actor, source } = room;
-  if (!may(actor.bounds, 'survey', source.id) || !sourceKind(source.kind).open) return { problem: null, result: null };
-  return survey(room, { depth: 'catalogue' });
 }
 
 export function cancel({ office, actor, source }: Room, id: SurveyId): Promise<Outcome<null>> {

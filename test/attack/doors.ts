@@ -105,10 +105,10 @@ export const doors: Readonly<Record<string, Door>> = {
   'style/route.tsx': {
     load: 'seeFindings',
     acts: {
-      adopt: { right: 'keepRules', form: { shown: '0', kind: 'check', template: 'ck_{table}_{columns}' } },
-      drop: { right: 'keepRules', form: { shown: '0', kind: 'check' } },
-      restore: { right: 'keepRules', form: { shown: '0', version: '1' } },
-      copy: { right: 'keepRules', form: { target: '1' } },
+      adopt: { right: 'keepRules', form: { intent: 'adopt', shown: '0', kind: 'check', template: 'ck_{table}_{columns}' } },
+      drop: { right: 'keepRules', form: { intent: 'drop', shown: '0', kind: 'check' } },
+      restore: { right: 'keepRules', form: { intent: 'restore', shown: '0', version: '1' } },
+      copy: { right: 'keepRules', form: { intent: 'copy', target: '1' } },
     },
   },
   'style/export.ts': { load: 'seeFindings' },

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
@@ -63,14 +64,14 @@ export function WhatCame({ said }: Pick<Bringing, 'said'>) {
   return (
     <>
       {said?.problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {said.problem}
-        </p>
+        </Alert>
       )}
       {said?.remark && (
-        <p className="notice warn" role="status">
+        <Alert severity="warning" role="status">
           {said.remark}
-        </p>
+        </Alert>
       )}
     </>
   );

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useFetcher } from 'react-router';
@@ -48,9 +49,9 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
         </>
       )}
       {ddl && !ddl.ok && (
-        <p className="notice warn" role="alert">
+        <Alert severity="warning" role="alert">
           {ddl.message}
-        </p>
+        </Alert>
       )}
     </div>
   );

@@ -1,19 +1,22 @@
+import { writeFile } from 'node:fs/promises';
+import { houseStyleOf } from '../../core/naming/document';
+import { noPolicies } from '../../core/rules/policy';
 import { type Convention, inferConventions } from '../../core/naming/infer';
 import { kindsInWords } from '../../core/naming/named';
 import { visible } from '../../core/naming/visible';
 import { readArguments, StyleArguments } from '../arguments';
 import { surveyIn } from '../planOfFile';
 
-export const usage = 'pawl style infer FILE [--json] [--exceptions N]';
+export const usage = 'pawl style infer FILE [--json] [--exceptions N] [--out FILE]';
 export const about =
-  'Says which conventions the names of a survey file follow, kind by kind: the template, how many names it explains, and those that it does not.';
+  'Says which conventions the names of a survey file follow, kind by kind: the template, how many names it explains, and those that it does not. --out writes it as a house style.';
 
 /** Writes what the names of a survey file follow. */
 export async function run(args: readonly string[]): Promise<void> {
-  const { file, json, exceptions } = await readArguments(
+  const { file, json, exceptions, out } = await readArguments(
     StyleArguments,
     args,
-    { json: { type: 'boolean' }, exceptions: { type: 'string' } },
+    { json: { type: 'boolean' }, exceptions: { type: 'string' }, out: { type: 'string' } },
     ({ exceptions: most, ...values }, [what, given]) => ({
       ...values,
       what,
@@ -23,6 +26,12 @@ export async function run(args: readonly string[]): Promise<void> {
   );
   const { catalogue } = await surveyIn(file);
   const conventions = inferConventions(catalogue);
+  if (out !== undefined) {
+    const templates = Object.fromEntries(
+      conventions.flatMap(({ kind, template }) => (template === null ? [] : [[kind, template]])),
+    );
+    await writeFile(out, `${JSON.stringify(houseStyleOf(templates, noPolicies), null, 1)}\n`);
+  }
   process.stdout.write(
     json ? `${JSON.stringify(conventions, null, 1)}\n` : conventions.map((one) => inWords(one, exceptions)).join('\n'),
   );

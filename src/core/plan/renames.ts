@@ -52,12 +52,12 @@ function inCircle([first, ...rest]: readonly Renaming[], catalogue: Catalogue): 
   if (!first) return [];
   // It has the name already.
   if (rest.length === 0) return [first];
-  const { operation } = first;
-  const parked = `${engineOf(catalogue).names.shorten(operation.to, parkedEnd.length)}${parkedEnd}`;
+  const parked = `${engineOf(catalogue).names.shorten(first.operation.to, parkedEnd.length)}${parkedEnd}`;
+  const mine = told(first, catalogue);
   return [
-    told({ ...first, operation: { ...operation, to: parked } }, catalogue),
+    { ...mine, operation: { ...mine.operation, to: parked } },
     ...rest.toReversed().map((candidate) => told(candidate, catalogue)),
-    { ...first, operation: { ...operation, from: parked } },
+    { ...mine, operation: { ...mine.operation, from: parked } },
   ];
 }
 

@@ -20,9 +20,9 @@ export function styleChange(catalogue: Catalogue, policies: Policies, before: Ad
   };
 }
 
-/** The findings of concern Naming. */
-export function onNames(catalogue: Catalogue, policies: Policies, adopted: Adopted): readonly Finding[] {
-  return audit(catalogue, {}, { policies, adopted, only: namingRules });
+/** The findings of concern Naming; `at` is the moment, in ISO 8601, at which waivers hold or have ended. */
+export function onNames(catalogue: Catalogue, policies: Policies, adopted: Adopted, at = ''): readonly Finding[] {
+  return audit(catalogue, {}, { policies, adopted, at, only: namingRules });
 }
 
 const namingRules = new Set(rules.filter(({ concern }) => concern === 'Naming').map(({ id }) => id));

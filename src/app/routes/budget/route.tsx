@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -83,9 +84,9 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
           Every session is read-only and waits at most 2 seconds for a lock. It applies from the next survey on.
         </p>
         {actionData?.saved && (
-          <p className="notice" role="status">
+          <Alert severity="info" role="status">
             Kept.
-          </p>
+          </Alert>
         )}
         <fieldset className="presets" aria-label="Presets">
           {presets.map((preset) => (
@@ -105,9 +106,9 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
         <Form method="post" noValidate key={JSON.stringify([shown, zone])} aria-label="Budget">
           <input type="hidden" name="version" value={version} />
           {errors[''] && (
-            <p className="notice harm" role="alert">
+            <Alert severity="error" role="alert">
               {errors[''][0]}
-            </p>
+            </Alert>
           )}
           <div className="fields">
             <TextField {...field('connections', 'Connections at the same time', shown.connections, '1 to 8')} />

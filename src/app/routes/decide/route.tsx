@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -100,7 +101,11 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
             <Button type="submit">Look again</Button>
           )}
         </Form>
-        {docket === null && rules.length === 0 && <p className="notice">Nothing is open that has a script.</p>}
+        {docket === null && rules.length === 0 && (
+          <Alert severity="info" role="note">
+            Nothing is open that has a script.
+          </Alert>
+        )}
         {docket === null && rule === '' && rules.length > 0 && (
           <p className="mute">
             Choose a rule: its open findings are decided together, and what that changes is shown before anything is done.
@@ -157,9 +162,9 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               </tbody>
             </table>
             {actionData?.problem && (
-              <p className="notice harm" role="alert">
+              <Alert severity="error" role="alert">
                 {actionData.problem}
-              </p>
+              </Alert>
             )}
             {waiving && (
               <div style={{ marginTop: 12 }}>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { data, Form, useNavigation } from 'react-router';
@@ -50,9 +51,9 @@ export default function Invitation({ loaderData: { name, fullName, shortest }, a
           sx={{ marginTop: '12px' }}
         />
         {actionData?.problem && (
-          <p className="notice harm" role="alert">
+          <Alert severity="error" role="alert">
             {actionData.problem}
-          </p>
+          </Alert>
         )}
         <div className="actions">
           <Button type="submit" variant="contained" disabled={busy}>

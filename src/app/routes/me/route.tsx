@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -148,9 +149,9 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
 function Said({ problem, done }: { readonly problem?: string | null; readonly done: string }) {
   if (problem === undefined) return null;
   return (
-    <p className={`notice${problem === null ? '' : ' harm'}`} role={problem === null ? 'status' : 'alert'}>
+    <Alert severity={problem === null ? 'info' : 'error'} role={problem === null ? 'status' : 'alert'}>
       {problem ?? done}
-    </p>
+    </Alert>
   );
 }
 
@@ -199,15 +200,15 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
         </Form>
       ))}
       {said?.made && (
-        <div className="notice" role="status">
+        <Alert severity="info" role="status">
           This is shown once. Keep it where only what uses it can read it:
           <pre className="mono token">{said.made}</pre>
-        </div>
+        </Alert>
       )}
       {said?.problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {said.problem}
-        </p>
+        </Alert>
       )}
       <Form method="post" aria-label="New token">
         <div className="fields" style={{ marginTop: 12 }}>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import MenuItem from '@mui/material/MenuItem';
@@ -86,15 +87,15 @@ export default function People({ loaderData: { people, sources, you }, actionDat
             {roleNames.map((role) => `${role} ${roles[role].about}`).join('; ')}.
           </p>
           {actionData?.problem && (
-            <p className="notice harm" role="alert">
+            <Alert severity="error" role="alert">
               {actionData.problem}
-            </p>
+            </Alert>
           )}
           {actionData?.link && (
-            <div className="notice" role="status">
+            <Alert severity="info" role="status">
               This invites {actionData.whose}; it can be used once, within three days. Send it where only they read it:
               <pre className="mono token">{actionData.link}</pre>
-            </div>
+            </Alert>
           )}
           {people.map((person) => (
             <section key={person.id} className={`person${person.disabledAt ? ' off' : ''}`} aria-label={person.fullName}>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useEffect } from 'react';
@@ -88,9 +89,9 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
           sx={{ marginTop: '12px' }}
         />
         {actionData?.problem && (
-          <p className="notice harm" role="alert">
+          <Alert severity="error" role="alert">
             {actionData.problem}
-          </p>
+          </Alert>
         )}
         <div className="actions">
           <Button type="submit" variant="contained" name="intent" value="password" disabled={busy}>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Form, Link } from 'react-router';
 import { Confirmed } from '~/app/ui/Confirmed';
@@ -114,9 +115,9 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
               was done either way.
             </p>
             {actionData?.problem && (
-              <p className="notice harm" role="alert">
+              <Alert severity="error" role="alert">
                 {actionData.problem}
-              </p>
+              </Alert>
             )}
             {archived.map((source) => (
               <Form key={source.id} method="post" className="actions" style={{ margin: '4px 0' }}>

@@ -2,7 +2,6 @@ import { enter, orPage } from '~/app/server/door.server';
 import type { Brought } from '~/app/ui/BringFile';
 import { HouseStyleError, readHouseStyle } from '~/input/houseStyle';
 import { bringStyle } from '~/work/houseStyle';
-import { surveyNames } from '~/work/surveys';
 import type { Route } from './+types/bring';
 
 const most = 1_000_000;
@@ -15,7 +14,6 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   try {
     const style = await readHouseStyle(new TextDecoder().decode(bytes));
     const { problem } = await orPage(bringStyle(room, null, style, 'a file'));
-    if (problem === null) await surveyNames(room);
     return { problem, remark: null };
   } catch (error) {
     if (error instanceof HouseStyleError) return { problem: error.message, remark: null };

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Link, Outlet, useFetcher, useParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
@@ -106,15 +107,15 @@ export default function HouseStyle({ loaderData }: Route.ComponentProps) {
           </div>
           <WhatCame said={said} />
           {came?.problem && (
-            <p className="notice harm" role="alert">
+            <Alert severity="error" role="alert">
               {came.problem}
-            </p>
+            </Alert>
           )}
           {came?.problem === null && (
-            <p className="notice" role="status">
-              {came.intent === 'copy' ? 'Copied.' : 'Kept. What does not follow is a finding once the names have been surveyed.'}{' '}
+            <Alert severity="info" role="status">
+              {came.intent === 'copy' ? 'Copied.' : 'Kept. What does not follow is a finding now.'}{' '}
               <Link to={`/s/${source}/findings?concern=Naming`}>Findings on names</Link>
-            </p>
+            </Alert>
           )}
         </div>
         <div className="rows" role="table" aria-label="What names follow">
@@ -139,8 +140,10 @@ export default function HouseStyle({ loaderData }: Route.ComponentProps) {
               <span role="cell">
                 {text === null ? <span className="mute">no two are made alike</span> : <TemplateText text={text} />}
               </span>
-              <span role="cell" className="mono">
-                <span className="sharebar">{follow > 0 && <i style={{ width: `${(100 * follow) / all}%` }} />}</span>
+              <span role="cell" className="mono" style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
+                <span className="sharebar" style={{ flex: 1, margin: 0 }}>
+                  {follow > 0 && <i style={{ width: `${(100 * follow) / all}%` }} />}
+                </span>
                 {percent(follow / all)}
               </span>
               <span role="cell" className="numbercell">

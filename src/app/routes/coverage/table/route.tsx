@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
@@ -84,7 +85,11 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
         {counted(t.parents, 'parent')}, {t.children === 1 ? '1 child' : `${t.children} children`}.
         {t.comment ? ` ${t.comment}.` : ''}
       </div>
-      {t.notMeasured && <p className="notice warn">{t.notMeasured}</p>}
+      {t.notMeasured && (
+        <Alert severity="warning" role="note">
+          {t.notMeasured}
+        </Alert>
+      )}
       {open.length > 0 && <h2>Open here</h2>}
       {open.map((finding) => (
         <FindingEntry key={finding.id} source={t.source} finding={finding} />

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Form, Link, useNavigation } from 'react-router';
 import { Moment } from '~/app/ui/Moment';
@@ -36,9 +37,9 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
           : 'Take out what is not to be done now, or decide it otherwise; then rehearse again. Of rows that came in since the survey, survey again first: then there is something to decide about them.'}
       </p>
       {problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       {refusals.map((refusal) => (
         <div key={refusal.findingId} className={refusal.tried ? 'remedy' : 'remedy idle'}>

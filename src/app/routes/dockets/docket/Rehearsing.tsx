@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -47,16 +48,16 @@ export function Rehearsing({ docket, rehearsal, place, owed, shown, instead, pro
     <section aria-label="Rehearsal">
       <h2>Rehearsal</h2>
       {owed.map((row) => (
-        <p key={row.server} className="notice warn" role="alert">
+        <Alert key={row.server} severity="warning" role="alert">
           A copy of <Moment at={row.owedSince} /> is still at {row.server}: {row.problem} It is tried again every minute until it
           is gone.
-        </p>
+        </Alert>
       ))}
       {!going && changeable && instead.plan !== null && <p className="small mute">{instead.plan}</p>}
       {!going && changeable && problem !== null && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       {!going && changeable && instead.plan === null && (
         <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }} aria-label="Rehearse">
@@ -87,13 +88,10 @@ export function Rehearsing({ docket, rehearsal, place, owed, shown, instead, pro
         </Form>
       )}
       {rehearsal?.finishedAt && (
-        <p
-          className={`notice${rehearsal.state === 'held' ? '' : ' harm'}`}
-          role={rehearsal.state === 'held' ? undefined : 'alert'}
-        >
+        <Alert severity={rehearsal.state === 'held' ? 'info' : 'error'} role={rehearsal.state === 'held' ? undefined : 'alert'}>
           <b>{rehearsal.state === 'held' ? 'It holds' : broken ? 'It does not hold' : 'It did not get through'}</b>, rehearsed{' '}
           <Moment at={rehearsal.finishedAt} />. {rehearsal.problem}
-        </p>
+        </Alert>
       )}
       {rehearsal?.report && <Timeline parts={rehearsal.report.parts} over={!going} />}
     </section>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
@@ -36,9 +37,9 @@ export function RunLog({ run, running }: RunLogProps) {
         </div>
       )}
       {run.problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {run.problem}
-        </p>
+        </Alert>
       )}
       <ol className="steps">
         {run.steps.map((step) => (

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useRef } from 'react';
@@ -67,9 +68,9 @@ export function RunPanel({ source, destination, docket, run, kept, shown, you, i
         <p className="small mute">{source.name} cannot be reached from here: download its scripts and run them where it is.</p>
       )}
       {problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       <div className="actions">
         {canForward && (
@@ -160,7 +161,7 @@ function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run'
   const stopping = run?.asked === 'stop';
   return (
     <Form method="post" preventScrollReset aria-label="Steer">
-      <p className="notice" role="status">
+      <Alert severity="info" role="status">
         {stopping
           ? 'Stopping …'
           : paused
@@ -172,7 +173,7 @@ function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run'
           ? 'Each step waits at most 5 seconds for a lock'
           : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
         , and what it did is kept as it happens.
-      </p>
+      </Alert>
       {instead.run !== null && <p className="small mute">{instead.run}</p>}
       <div className="actions" hidden={instead.run !== null}>
         <Button type="submit" name="intent" value={paused || run?.asked === 'pause' ? 'resume' : 'pause'} disabled={stopping}>

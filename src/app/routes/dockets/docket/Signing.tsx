@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -48,9 +49,9 @@ export function Signing({ source, destination, docket, backupOld, shown, you, in
         <p className="small mute">No copy can be made of it from here: have its scripts rehearsed where it is.</p>
       )}
       {problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       {asked && docket.signedBy === null && signableStates(destination).includes(docket.state) && (
         <>

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -261,9 +262,9 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
           </p>
         )}
         {findings.length === 0 ? (
-          <p className="notice">
+          <Alert severity="info" role="note">
             This docket is empty. <Link to={`/s/${source.id}/findings`}>Choose findings</Link> and put them in with <kbd>d</kbd>.
-          </p>
+          </Alert>
         ) : (
           <p className="small mute" style={{ margin: 0 }}>
             {findings.length === 1 ? '1 remedy' : `${findings.length} remedies`}, {counted(steps.length, 'step')}
@@ -273,7 +274,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         {problems.map((problem) => {
           const finding = findings.find((f) => f.identity === problem.finding);
           return (
-            <div key={problem.finding} className="notice warn">
+            <Alert key={problem.finding} severity="warning" role="note">
               <b>{finding?.title ?? problem.finding}</b> is left out: {problem.message}
               {mayPlan &&
                 problem.needed.map((needed) => (
@@ -285,7 +286,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
                     <span className="small">{needed.message}</span>
                   </Form>
                 ))}
-            </div>
+            </Alert>
           );
         })}
         {loaderData.refusals.length > 0 &&

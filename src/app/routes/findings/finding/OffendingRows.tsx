@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
@@ -34,12 +35,12 @@ export function OffendingRows({
     );
   if (!offenders.ok)
     return (
-      <p className="notice warn" role="alert">
+      <Alert severity="warning" role="alert">
         {offenders.message}{' '}
         <Button variant="text" onClick={() => load(1)} disabled={busy}>
           Try again
         </Button>
-      </p>
+      </Alert>
     );
   const { page, rows } = offenders;
   return (

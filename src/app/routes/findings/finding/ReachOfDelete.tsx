@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useFetcher } from 'react-router';
@@ -46,9 +47,9 @@ export function ReachOfDelete({ source, finding, parent, decision }: ReachProps)
         <span className="small mute">Reads only; through every level.</span>
       </fetcher.Form>
       {reached && !reached.ok && (
-        <p className="notice warn" role="alert">
+        <Alert severity="warning" role="alert">
           {reached.message}
-        </p>
+        </Alert>
       )}
       {reached?.ok && <Outcome reach={reached.reach} parent={parent} columns={reached.key} />}
     </section>
@@ -60,7 +61,12 @@ function Outcome({
   parent,
   columns,
 }: Pick<ReachProps, 'parent'> & { readonly reach: Reach; readonly columns: readonly string[] }) {
-  if (!reach.row) return <p className="notice warn">There is no such {rowOf(parent.table)} now.</p>;
+  if (!reach.row)
+    return (
+      <Alert severity="warning" role="note">
+        There is no such {rowOf(parent.table)} now.
+      </Alert>
+    );
   const most = Math.max(1, ...reach.lines.map((line) => line.rows));
   return (
     <div aria-live="polite">

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
@@ -109,9 +110,9 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         ))}
       </div>
       {remedy.problems.map((problem) => (
-        <p key={problem} className="notice warn">
+        <Alert key={problem} severity="warning" role="note">
           {problem}
-        </p>
+        </Alert>
       ))}
       {!docketed && remedy.needed.length > 0 && (
         <Form method="post" preventScrollReset className="actions" style={{ margin: '0 0 8px' }}>

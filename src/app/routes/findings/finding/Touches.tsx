@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import type { Touched } from '../touches';
@@ -37,9 +38,9 @@ export function Touches({ source, finding, known, resting }: TouchesProps) {
           ))}
       </ul>
       {touched && !touched.ok && (
-        <p className="notice warn" role="alert">
+        <Alert severity="warning" role="alert">
           Views and functions could not be looked at: {touched.message}
-        </p>
+        </Alert>
       )}
     </section>
   );

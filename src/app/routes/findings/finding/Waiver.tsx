@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
@@ -47,9 +48,9 @@ export function Waiver({ dossier, problem }: { readonly dossier: Dossier; readon
         <TextField name="until" label="Until (may stay open)" type="date" slotProps={{ inputLabel: { shrink: true } }} />
       </div>
       {problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       <div className="actions">
         <Button type="submit" variant="contained" name="intent" value="waive">

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { data, Link } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { findingsIn, idIn } from '~/app/server/ids.server';
@@ -74,7 +75,11 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
           {dossier.table}
         </Link>
       </div>
-      {dossier.reason && <p className={`notice${dossier.state === 'Held' ? '' : ' warn'}`}>{dossier.reason}</p>}
+      {dossier.reason && (
+        <Alert severity={dossier.state === 'Held' ? 'info' : 'warning'} role="note">
+          {dossier.reason}
+        </Alert>
+      )}
 
       <h2>Declared</h2>
       {dossier.declared.length === 0 ? (
@@ -170,9 +175,10 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
     <>
       <h2>Proof</h2>
       {proofs.map((proof) => (
-        <div
+        <Alert
           key={proof.title}
-          className={`notice${proof.outcome === 'accepted' ? ' harm' : proof.outcome === 'not provable' ? ' warn' : ''}`}
+          severity={proof.outcome === 'accepted' ? 'error' : proof.outcome === 'not provable' ? 'warning' : 'info'}
+          role="note"
         >
           <div>
             <b>{proof.title}</b>:{' '}
@@ -193,7 +199,7 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
             </summary>
             <Script text={`${proof.statement};`} label="The statement that was tried" />
           </details>
-        </div>
+        </Alert>
       ))}
     </>
   );
@@ -221,7 +227,7 @@ function Refusal({ source, refusal }: { readonly source: number; readonly refusa
   return (
     <>
       <h2>{refusal.triedIn === 'run' ? 'Refused in a run' : 'Refused on a copy'}</h2>
-      <div className="notice harm">
+      <Alert severity="error" role="note">
         <Moment at={refusal.at} />: {refusal.says}
         {refusal.docketId !== null && (
           <>
@@ -229,7 +235,7 @@ function Refusal({ source, refusal }: { readonly source: number; readonly refusa
             <Link to={`/s/${source}/dockets/${refusal.docketId}`}>Its docket</Link>
           </>
         )}
-      </div>
+      </Alert>
     </>
   );
 }

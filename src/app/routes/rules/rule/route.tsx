@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -102,14 +103,14 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
         <Link to={`/s/${source.id}/findings?q=${encodeURIComponent(id)}`}>Its findings</Link>
       </div>
       {actionData?.problem && (
-        <p className="notice harm" role="alert">
+        <Alert severity="error" role="alert">
           {actionData.problem}
-        </p>
+        </Alert>
       )}
       {actionData?.saved && (
-        <p className="notice" role="status">
+        <Alert severity="info" role="status">
           Kept.
-        </p>
+        </Alert>
       )}
       <Allowed right="keepRules" otherwise="said">
         <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>

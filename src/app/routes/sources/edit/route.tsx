@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -147,14 +148,14 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
               )}
             </div>
             {actionData?.tried && (
-              <p className={`notice${actionData.tried.ok ? '' : ' harm'}`} role="status">
+              <Alert severity={actionData.tried.ok ? 'info' : 'error'} role="status">
                 {actionData.tried.message}
-              </p>
+              </Alert>
             )}
             {actionData?.tried?.warning && (
-              <p className="notice warn" role="alert">
+              <Alert severity="warning" role="alert">
                 {actionData.tried.warning}
-              </p>
+              </Alert>
             )}
             {actionData?.tried?.fitting && (
               <>
@@ -163,9 +164,9 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
               </>
             )}
             {Object.keys(errors).length > 0 && (
-              <p className="notice harm" role="alert">
+              <Alert severity="error" role="alert">
                 {Object.values(errors).flat()[0]}.
-              </p>
+              </Alert>
             )}
             <div className="actions">
               <Button variant="contained" type="submit" name="intent" value="save">

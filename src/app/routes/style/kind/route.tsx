@@ -77,7 +77,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
               ? `At ${t.problem.at + 1}, ▸${t.text.slice(t.problem.at, t.problem.at + 12)}: ${t.problem.says}`
               : 'In square brackets: only where two names would be the same.'
           }
-          slotProps={{ htmlInput: { className: 'mono', spellCheck: false, autoComplete: 'off' } }}
+          slotProps={{ htmlInput: { style: { fontFamily: 'var(--mono)' }, spellCheck: false, autoComplete: 'off' } }}
         />
         <div className="actions">
           <Button type="submit">Try it on the names</Button>
@@ -149,7 +149,7 @@ function Adopting({ source, kind, text, problem, adopted, version, change }: Rou
   return (
     <Allowed right="keepRules" otherwise="said">
       {change && (
-        <Alert severity="info" icon={false}>
+        <Alert severity="info">
           If it is adopted, {counted(change.come, 'finding')} would come and {counted(change.go, 'finding')} would go.
         </Alert>
       )}

@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { data, Form, Link } from 'react-router';
@@ -125,9 +126,9 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
         )}
         {answers && <Answers key={answers.script.scriptId} {...{ source, survey: survey.id, ...answers }} />}
         {survey.problem && (
-          <p className={`notice ${state === 'failed' ? 'harm' : 'warn'}`} role="alert">
+          <Alert severity={state === 'failed' ? 'error' : 'warning'} role="alert">
             {visible(survey.problem)}
-          </p>
+          </Alert>
         )}
         {(state === 'failed' || state === 'cancelled') && mayGoOn && (
           <Form method="post" className="actions">
@@ -176,7 +177,9 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
         {warning && survey.login && (
           <>
             <h2>Its login</h2>
-            <p className="notice warn">{warning}</p>
+            <Alert severity="warning" role="note">
+              {warning}
+            </Alert>
             <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
             <Script text={survey.login.fitting} label="A fitting login" />
           </>

@@ -1,0 +1,40 @@
+// What was found in a source, written down: findings as they are now, and what became of those that were known before.
+
+import { type Seen, transitionsAfter } from '../core/ratchet/afterSurvey';
+import type { Finding } from '../core/rules/rule';
+import type { Db } from '../store/db';
+import { coreFinding, type FindingRow, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
+import type { DocketId, SourceId, SurveyId } from '../store/ids';
+
+export interface Judged {
+  readonly source: SourceId;
+  /** The survey whose catalogue it was. */
+  readonly survey: SurveyId;
+  /** The docket after which it was surveyed. */
+  readonly docket?: DocketId | null;
+  readonly findings: readonly Finding[];
+  readonly seen: Omit<Seen, 'found'>;
+  /** Limits those known before that may change their state. */
+  readonly among?: (finding: FindingRow) => boolean;
+}
+
+export async function keepJudged(
+  db: Db,
+  { source, survey, docket = null, findings, seen, among = () => true }: Judged,
+): Promise<void> {
+  const standing = (await listStanding(db, source)).filter(among);
+  const ids = new Map(standing.map((finding) => [finding.identity, finding.id]));
+  const moves = transitionsAfter(
+    standing.map((finding) => ({ finding: coreFinding(finding), state: finding.state })),
+    { ...seen, found: new Set(findings.map((finding) => finding.id)) },
+  );
+  await keepFindings(db, source, survey, findings);
+  await moveFindings(
+    db,
+    moves.flatMap(({ id, from, to, reason }) => {
+      const finding = ids.get(id);
+      return finding === undefined ? [] : [{ finding, from, to, reason }];
+    }),
+    { survey, docket },
+  );
+}

@@ -28,6 +28,7 @@ export default [
       index('routes/findings/nothing.tsx'),
       route(':finding', 'routes/findings/finding/route.tsx'),
     ]),
+    route('ask', 'routes/ask/route.tsx'),
     route('decide', 'routes/decide/route.tsx'),
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),

@@ -166,6 +166,12 @@ class RenameShape extends ColumnsShape {
   @Equals('rename') kind!: 'rename';
   @Name() from!: string;
   @Name() to!: string;
+  @IsOptional() @Equals('index') object?: 'index';
+}
+
+class DropShape extends ColumnsShape {
+  @Equals('drop') kind!: 'drop';
+  @Name() name!: string;
 }
 
 class ByHandShape extends ColumnsShape {
@@ -189,5 +195,6 @@ export const proposalShapes: Shapes = {
   check: CheckShape,
   index: IndexShape,
   rename: RenameShape,
+  drop: DropShape,
   byHand: ByHandShape,
 };

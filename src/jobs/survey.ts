@@ -13,6 +13,7 @@ import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey
 import { type Connection, findSource, getConnection } from '../store/sources/sources';
 import { keepScript, listAnswers, listScripts } from '../store/surveys/answers';
 import { getSettings } from '../store/sources/settings';
+import { listWishes } from '../store/sources/wishes';
 import {
   findCatalogue,
   findLastExact,
@@ -128,6 +129,7 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
     tables: row.scope ? new Set(row.scope) : null,
     policies,
     adopted: templates,
+    wishes: await listWishes(store, row.sourceId),
     known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
     // Right after a docket everything it touched is looked at afresh.
     earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,

@@ -17,6 +17,7 @@ import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import { Later } from './reader';
+import type { AskedFor } from '../core/wishes/wish';
 import type { Adopted } from '../core/naming/style';
 import type { MeasureOptions, Source } from './source';
 import { SourceError } from './SourceError';
@@ -31,6 +32,8 @@ export interface SurveyOptions {
   readonly policies?: Policies;
   /** What names are to follow. */
   readonly adopted?: Adopted;
+  /** What people asked for. */
+  readonly wishes?: readonly AskedFor[];
   /** Opens the connections that the budget allows beyond the first. */
   readonly openAnother?: () => Promise<Source>;
   /** What an interrupted run of the same survey already knows. */
@@ -139,9 +142,9 @@ class Run {
   }
 
   private judging(scope: ReadonlySet<TableId> | null): AuditOptions {
-    const { policies = noPolicies, adopted, earlier } = this.options;
+    const { policies = noPolicies, adopted, wishes = [], earlier } = this.options;
     const before = earlier ? { at: earlier.at, catalogue: earlier.catalogue, evidence: evidenceOf(earlier.facts) } : null;
-    return { scope, policies, at: this.takenAt, earlier: before, ...(adopted && { adopted }) };
+    return { scope, policies, wishes, at: this.takenAt, earlier: before, ...(adopted && { adopted }) };
   }
 
   private ask(catalogue: Catalogue, scope: ReadonlySet<TableId> | null): readonly EvidenceRequest[] {

@@ -111,6 +111,10 @@ export const doors: Readonly<Record<string, Door>> = {
       copy: { right: 'keepRules', form: { intent: 'copy', target: '1' } },
     },
   },
+  'ask/route.tsx': {
+    load: 'plan',
+    acts: { ask: { right: 'plan', form: { what: 'unique', table: 'a.b', columns: '["c"]' } } },
+  },
   'style/export.ts': { load: 'seeFindings' },
   'style/bring.ts': { acts: { bring: { right: 'keepRules', form: {} } } },
   'style/kind/route.tsx': { load: 'seeFindings' },
@@ -128,6 +132,7 @@ export const doors: Readonly<Record<string, Door>> = {
     acts: {
       add: { right: 'plan', form: { intent: 'add' } },
       remove: { right: 'plan', form: { intent: 'remove' } },
+      takeBack: { right: 'plan', form: { intent: 'takeBack' } },
       waive: { right: 'keepRules', form: { intent: 'waive', reason: 'r' } },
       unwaive: { right: 'keepRules', form: { intent: 'unwaive' } },
     },

@@ -4,7 +4,7 @@
 import { describe, expect, test } from 'vitest';
 import { Draft } from '../../src/core/catalogue/draft';
 import { driftOf } from '../../src/core/catalogue/drift';
-import { tableId } from '../../src/core/catalogue/identifiers';
+import { constraintId, tableId } from '../../src/core/catalogue/identifiers';
 import type { Catalogue } from '../../src/core/catalogue/model';
 import { type EngineName, engineNames } from '../../src/core/engines/index';
 import { apply, inverseOf, kinds, type Operation } from '../../src/core/operations/index';
@@ -55,7 +55,8 @@ type Backwards =
   | 'dropIndex'
   | 'uncheckRows'
   | 'dropNotNull'
-  | 'dropKept';
+  | 'dropKept'
+  | 'declareAgain';
 
 const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly Sample[]>> = {
   addPrimaryKey: [[key]],
@@ -98,6 +99,24 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
     [
       { kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false },
       { kind: 'renameIndex', table: call, from: 'ix_vessel', to: 'ix_call_vessel_id' },
+    ],
+  ],
+  removeConstraint: [
+    [
+      { ...reference, rows: 'checked' },
+      {
+        kind: 'removeConstraint',
+        table: call,
+        constraint: {
+          kind: 'foreign key',
+          id: constraintId(call, reference.name),
+          ...{ name: reference.name, ...toVessel, onDelete: 'cascade', onUpdate: 'no action', match: 'simple', deferrable: 'no' },
+          validated: true,
+          enforced: true,
+          index: 'vessel_pkey',
+        },
+        place: 0,
+      },
     ],
   ],
   rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],

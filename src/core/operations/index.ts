@@ -18,6 +18,7 @@ import { dropColumn, numberRows } from './number-rows';
 import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameIndex } from './rename-index';
+import { declareAgain, removeConstraint } from './remove-constraint';
 import { replaceKey, restoreKey } from './replace-key';
 import { bringBack, setAside } from './set-aside';
 import { dropNotNull, setNotNull } from './set-not-null';
@@ -35,6 +36,7 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex },
+  ...{ removeConstraint, declareAgain },
 };
 
 export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']>;

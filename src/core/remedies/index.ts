@@ -7,6 +7,7 @@ import type { Operation } from '../operations/index';
 import { Refusal } from '../operations/refusal';
 import { byHandRemedy } from './by-hand';
 import { checkRemedy } from './check';
+import { dropRemedy } from './drop';
 import { indexRemedy } from './index-columns';
 import { primaryKeyRemedy, surrogateKeyRemedy } from './keys/primary-key';
 import { replaceKeyRemedy } from './keys/replace-key';
@@ -37,6 +38,7 @@ export const remedies = {
   check: checkRemedy,
   index: indexRemedy,
   rename: renameRemedy,
+  drop: dropRemedy,
   byHand: byHandRemedy,
 };
 

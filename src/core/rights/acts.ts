@@ -48,6 +48,8 @@ const words: Readonly<Record<string, string>> = {
   'finding.waive': 'waived a finding',
   'finding.unwaive': 'took a waiver back',
   'rule.settle': 'settled a rule',
+  'wish.ask': 'asked for a rule',
+  'wish.takeBack': 'asked for a rule no longer',
   'style.settle': 'settled the house style',
   'budget.settle': 'settled the survey budget',
 };

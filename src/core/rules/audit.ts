@@ -9,6 +9,7 @@ import { type EvidenceRequest, keyOf } from '../evidence/requests';
 import { weighReferences } from '../evidence/references/weigh';
 import type { RowsQuestion } from '../evidence/rows';
 import { type Adopted, styleOf } from '../naming/style';
+import type { AskedFor } from '../wishes/wish';
 import { rules } from './index';
 import { waiverOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
 import {
@@ -29,6 +30,8 @@ export interface AuditOptions {
   readonly policies?: Policies;
   /** The templates that names are to follow. */
   readonly adopted?: Adopted;
+  /** What people asked for. */
+  readonly wishes?: readonly AskedFor[];
   /** Limits the rules that judge; left out, all that are on. */
   readonly only?: ReadonlySet<string>;
   readonly at?: string;
@@ -72,12 +75,13 @@ function isJudgedAbove(catalogue: Catalogue, { concern }: Rule, { table: id, col
 function inputOf(
   catalogue: Catalogue,
   evidence: Evidence,
-  { scope = null, at = '', earlier = null, ahead = false, adopted }: AuditOptions,
+  { scope = null, at = '', earlier = null, ahead = false, adopted, wishes = [] }: AuditOptions,
 ): Audit {
   return {
     catalogue,
     evidence,
     style: styleOf(catalogue, adopted),
+    wishes,
     references: weighReferences(catalogue, evidence),
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
     at,

@@ -1,5 +1,6 @@
 // Every rule there is, in the order in which findings are shown. Its id is its path.
 
+import { askedKey } from './keys/asked';
 import { disabledKey } from './keys/disabled';
 import { exhaustingKey } from './keys/exhausting';
 import { missingKey } from './keys/missing';
@@ -15,6 +16,7 @@ import { misleadingName } from './naming/misleading';
 import { quotedName } from './naming/quoted';
 import { reservedName } from './naming/reserved';
 import { styleBreach } from './naming/style';
+import { askedFilled } from './nullability/asked';
 import { absentNotNull } from './nullability/absent';
 import { allNull } from './nullability/all-null';
 import { blankForNull } from './nullability/blank-for-null';
@@ -22,6 +24,7 @@ import { checkOnly } from './nullability/check-only';
 import { fewNulls } from './nullability/few-nulls';
 import { referenceAlwaysSet } from './nullability/reference-always-set';
 import { threeValued } from './nullability/three-valued';
+import { askedReference } from './references/asked';
 import { actionConflict } from './references/action-conflict';
 import { referenceCycle } from './references/cycle';
 import { duplicateReference } from './references/duplicate';
@@ -39,6 +42,7 @@ import { unenforceableReference } from './references/unenforceable';
 import { unindexedReference } from './references/unindexed';
 import { unvalidatedReference } from './references/unvalidated';
 import type { Rule } from './rule';
+import { askedUnique } from './uniqueness/asked';
 import { absentUnique } from './uniqueness/absent';
 import { indexOnlyUnique } from './uniqueness/index-only';
 import { insensitiveRepeats } from './uniqueness/insensitive';
@@ -47,6 +51,7 @@ import { nearlyUnique } from './uniqueness/nearly';
 import { uniqueNotEnforced } from './uniqueness/not-enforced';
 import { nullsRepeat } from './uniqueness/nulls-repeat';
 import { redundantUnique } from './uniqueness/redundant';
+import { askedValues } from './values/asked';
 import { closedSet } from './values/closed-set';
 import { moneyInFloat } from './values/money-in-float';
 import { range } from './values/range';
@@ -55,6 +60,11 @@ import { timestampWithoutZone } from './values/timestamp-without-zone';
 import { unvalidatedCheck } from './values/unvalidated-check';
 
 export const rules: readonly Rule[] = [
+  askedKey,
+  askedReference,
+  askedUnique,
+  askedFilled,
+  askedValues,
   missingKey,
   disabledKey,
   exhaustingKey,

@@ -8,6 +8,7 @@ import type { RowsQuestion } from '../evidence/rows';
 import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
 import type { Proposal } from '../remedies/index';
+import type { AskedFor } from '../wishes/wish';
 
 export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
 export type Concern = (typeof concerns)[number];
@@ -49,6 +50,8 @@ export interface Audit {
   readonly references: readonly WeighedReference[];
   /** The tables to judge; parents outside it can still be looked at. */
   readonly tables: readonly Table[];
+  /** What people asked for. */
+  readonly wishes: readonly AskedFor[];
   /** When this survey was taken, in ISO 8601. */
   readonly at: string;
   /** What an earlier survey saw, for rates of growth; null when there was none. */

@@ -2,7 +2,7 @@ import { groupBy } from '../../grouping';
 import { lettersOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
-import { beforeRenaming, objectOf, placeOf, type Written, writtenNames } from './written';
+import { beforeRenaming, objectOf, placeOf, type Written, writtenNames } from '../../naming/written';
 
 interface Facts {
   readonly name: string;

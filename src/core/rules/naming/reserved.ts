@@ -1,7 +1,7 @@
 import { engineOf } from '../../engines/index';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
-import { beforeRenaming, objectOf, placeOf, writtenNames } from './written';
+import { beforeRenaming, objectOf, placeOf, writtenNames } from '../../naming/written';
 
 interface Facts {
   readonly name: string;

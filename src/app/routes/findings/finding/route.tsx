@@ -1,5 +1,7 @@
+import { Allowed } from '~/app/ui/Allowed';
+import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
-import { data, Link } from 'react-router';
+import { data, Form, Link } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { findingsIn, idIn } from '~/app/server/ids.server';
 import { dayOf, percent } from '~/app/ui/format';
@@ -10,6 +12,7 @@ import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
 import { answersIn } from '~/core/remedies/index';
+import { takeBack } from '~/work/wishes';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import { problemOf } from '~/work/perform';
 import { waive, unwaive } from '~/work/settling';
@@ -44,6 +47,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       problem: await orPage(problemOf(intent === 'waive' ? waive(room, finding, parsed.value) : unwaive(room, finding))),
     };
   }
+  if (intent === 'takeBack') return { problem: await orPage(problemOf(takeBack(room, finding))) };
   if (intent === 'remove') return { problem: await orPage(problemOf(takeFromDocket(room, finding))) };
   const beside = await findingsIn(form, 'with', 5);
   const problem = beside.length > 0 ? await orPage(problemOf(addToDocket(room, beside, {}))) : null;
@@ -79,6 +83,16 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
         <Alert severity={dossier.state === 'Held' ? 'info' : 'warning'} role="note">
           {dossier.reason}
         </Alert>
+      )}
+
+      {dossier.rule.endsWith('/asked') && dossier.state !== 'Lapsed' && (
+        <Allowed right="plan">
+          <Form method="post" preventScrollReset className="actions">
+            <Button type="submit" variant="text" name="intent" value="takeBack">
+              Ask for it no longer
+            </Button>
+          </Form>
+        </Allowed>
       )}
 
       <h2>Declared</h2>

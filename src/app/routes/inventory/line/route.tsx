@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
+import { Allowed } from '~/app/ui/Allowed';
 import { Declaration } from '~/app/ui/Declaration';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { ProblemPart } from '~/app/ui/ProblemPage';
@@ -121,6 +122,17 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData?.title ?? 'Inventory', matches);
 }
 
+/** What a rule would be asked for from here. */
+function asking({ table, kind, title, column }: Route.ComponentProps['loaderData']): string {
+  return String(
+    new URLSearchParams({
+      table: table?.id ?? '',
+      ...(column && { column: title }),
+      ...(kind === 'constraints' && { what: 'gone', constraint: title }),
+    }),
+  );
+}
+
 export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
   return (
     <aside className="dossier" aria-label="Dossier">
@@ -137,6 +149,15 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
           {visible(words)}
         </p>
       ))}
+      {t.table && (
+        <Allowed right="plan">
+          <div className="actions">
+            <Button component={Link} to={`/s/${t.source}/ask?${asking(t)}`}>
+              Ask for a rule…
+            </Button>
+          </div>
+        </Allowed>
+      )}
       <h2>{t.column ? 'What is known of it' : 'What is declared'}</h2>
       <dl className="facts">
         {t.told.map(({ field, value }) => (

@@ -5,6 +5,7 @@ import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
 import { addCheck, addForeignKey, checkRows, dropConstraint, rename, uncheckRows } from './constraints';
 import { createIndex, dropIndex, renameIndex } from './indexes';
+import { declareAgain, removeConstraint } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
@@ -20,6 +21,7 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename },
   ...{ setNotNull, dropNotNull },
+  ...{ removeConstraint, declareAgain },
 };
 
 function writingOf(operation: Operation): Writing<Operation> {

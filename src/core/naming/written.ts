@@ -1,7 +1,6 @@
 // The names that people type: of tables, and of their columns.
 
-import type { Table } from '../../catalogue/model';
-import type { Audit } from '../rule';
+import type { Table } from '../catalogue/model';
 
 export interface Written {
   readonly table: Table;
@@ -11,7 +10,7 @@ export interface Written {
 }
 
 /** Of the tables to judge, but for what an extension brought, what is temporary, and what a partition has from its whole. */
-export function* writtenNames({ tables }: Pick<Audit, 'tables'>): Iterable<Written> {
+export function* writtenNames({ tables }: { readonly tables: readonly Table[] }): Iterable<Written> {
   for (const table of tables) {
     if (table.extension !== undefined || table.persistence === 'temporary' || table.kind === 'partition') continue;
     yield { table, column: null, name: table.name };

@@ -1,0 +1,89 @@
+import pg from 'pg';
+import { databasePort } from './pawl';
+import { logIn, readyToRun } from './docket';
+import { expect, open, test } from './test';
+import type { Page } from '@playwright/test';
+
+test.setTimeout(150_000);
+
+async function ask(page: Page, address: string, fill: () => Promise<void>): Promise<void> {
+  await open(page, address);
+  await fill();
+  await page.getByLabel('Why').fill('the harbour master knows it');
+  await page.getByRole('button', { name: 'Measure and keep it' }).click();
+  await expect(page).toHaveURL(/\/findings\/\d+/);
+  await page.getByRole('button', { name: 'Add to docket' }).click();
+  await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
+}
+
+async function surveyed(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Survey' }).click();
+  await page.getByRole('menuitem', { name: /^exact/ }).first().click();
+  await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Survey' })).toBeVisible({ timeout: 90_000 });
+}
+
+test('what nobody found is asked for: a parent, the values that are allowed, a reference that is to go; run, proven, held, and heard when it slips', async ({
+  page,
+}) => {
+  await open(page, '/s/1/inventory/columns/cargo.hold_plan.hold_no');
+  await page.getByRole('link', { name: 'Ask for a rule…' }).click();
+  await expect(page.getByRole('heading', { name: 'Ask for a rule on cargo.hold_plan' })).toBeVisible();
+  await ask(page, page.url(), async () => {
+    await page.getByLabel('refers to a parent').check();
+    await page.getByLabel('The parent, by its key').fill('port.tug');
+    await page.getByRole('option', { name: 'port.tug (tug_id)' }).click();
+  });
+  await expect(page.getByRole('heading', { name: /hold_no refers to port\.tug\(tug_id\); no row is against it/ })).toBeVisible();
+  await ask(page, '/s/1/ask?table=port.mooring_gang&column=boats', async () => {
+    await page.getByLabel('takes only these values').check();
+    await page.getByLabel('Values, one a line').fill('1\n2\n3\n4');
+  });
+  await ask(page, '/s/1/ask?table=port.mooring_job&what=gone', async () => {
+    await page.getByLabel('The reference', { exact: true }).selectOption('fk_mooring_job_mooring_gang');
+  });
+
+  await page.keyboard.press('o');
+  await expect(page.getByLabel('Script: Forward')).toContainText('drop constraint fk_mooring_job_mooring_gang');
+  await readyToRun(page);
+  await logIn(page);
+  await page.getByRole('button', { name: 'Run forward' }).click();
+  await expect(page.getByText('Done', { exact: true })).toBeVisible();
+  // Each remedy is held by the survey that follows a run.
+  await expect(page.getByRole('link', { name: /Asked for: hold_no refers/ })).toContainText('held', { timeout: 60_000 });
+  await expect(page.getByRole('link', { name: /Asked for: boats is one of/ })).toContainText('held');
+  await expect(page.getByRole('link', { name: /A constraint is to go/ })).toContainText('held');
+  await page.getByRole('link', { name: /Asked for: hold_no refers/ }).click();
+  await expect(page.getByText('refused, as it should be').first()).toBeVisible();
+
+  const client = new pg.Client({
+    host: '127.0.0.1',
+    port: databasePort(),
+    database: 'harbour',
+    user: 'harbour_owner',
+    password: 'mend-with-care',
+  });
+  await client.connect();
+  await client.query(
+    'alter table port.mooring_job add constraint fk_mooring_job_mooring_gang foreign key (gang_name) references port.mooring_gang',
+  );
+  await client.end();
+  await surveyed(page);
+  await open(page, '/s/1/findings?show=Slipped');
+  await expect(page.getByRole('row', { name: /A constraint is to go/ })).toBeVisible();
+});
+
+test('what cannot be asked for says why', async ({ page }) => {
+  await open(page, '/s/1/ask?table=port.vessel&column=vessel_id');
+  await page.getByLabel('is never empty').check();
+  await page.getByRole('button', { name: 'Measure and keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('It is so already.');
+});
+
+test('what was asked for is taken back', async ({ page }) => {
+  await open(page, '/s/1/ask?table=port.pilot&column=phone');
+  await page.getByRole('button', { name: 'Measure and keep it' }).click();
+  await expect(page.getByRole('heading', { name: /phone never repeats; no row is against it/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Ask for it no longer' }).click();
+  await expect(page.getByText('asks for it no longer').first()).toBeVisible();
+});

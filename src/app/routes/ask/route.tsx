@@ -1,0 +1,182 @@
+import Alert from '@mui/material/Alert';
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import FormControl from '@mui/material/FormControl';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormLabel from '@mui/material/FormLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import { enter, formIn, orPage } from '~/app/server/door.server';
+import { notFound } from '~/app/server/ids.server';
+import { ProblemStation } from '~/app/ui/ProblemPage';
+import { titled } from '~/app/ui/title';
+import type { TableId } from '~/core/catalogue/identifiers';
+import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
+import type { Catalogue, Table } from '~/core/catalogue/model';
+import { inSeries } from '~/core/naming/words';
+import { type WishKind, wishKinds } from '~/core/wishes/wish';
+import { errorsInWords, parseForm } from '~/input/parse';
+import { latestCatalogue } from '~/work/catalogues';
+import { ask } from '~/work/wishes';
+import { AskForm, wishIn } from './askForms.server';
+import type { Route } from './+types/route';
+
+/** More parents than anybody scrolls through; the likeliest first. */
+const mostParents = 2_000;
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const { source, store } = await enter({ params, context }, 'plan');
+  const { searchParams } = new URL(request.url);
+  const catalogue = await latestCatalogue(store, source.id);
+  const asked = searchParams.get('table') ?? '';
+  const table = catalogue && findTable(catalogue, asked as TableId);
+  if (!catalogue || !table) throw notFound(`There is no table ${asked}`, 'Choose a table in the inventory, and ask from there.');
+  const columns = searchParams.getAll('column').filter((name) => table.columns.some((column) => column.name === name));
+  return {
+    source: source.id,
+    table: table.id,
+    columns: table.columns.map(({ name, declaredType }) => ({ name, type: declaredType })),
+    keyed: primaryKeyOf(table) !== null,
+    references: foreignKeysOf(table).map(({ name, columns: own, parent }) => ({ name, words: `${own.join(', ')} to ${parent}` })),
+    parents: parentsFor(catalogue, table),
+    first: { columns, what: kindIn(searchParams.get('what')), constraint: searchParams.get('constraint') ?? '' },
+  };
+}
+
+function kindIn(text: string | null): WishKind | null {
+  return text !== null && Object.hasOwn(wishKinds, text) ? (text as WishKind) : null;
+}
+
+/** The keys of other tables that some column of a table could refer to. */
+function parentsFor(catalogue: Catalogue, table: Table) {
+  const fits = (parent: Table, key: readonly string[]): boolean =>
+    key.every((name) => table.columns.some((column) => canRefer(catalogue, column, getColumn(catalogue, parent.id, name))));
+  return baseTables(catalogue)
+    .flatMap((parent) => referableKeys(parent).map((key) => ({ parent, key })))
+    .filter(({ parent, key }) => fits(parent, key))
+    .slice(0, mostParents)
+    .map(({ parent, key }) => ({ table: parent.id, columns: key }));
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const room = await enter({ params, context }, 'plan');
+  const parsed = await parseForm(AskForm, await formIn(request));
+  if (!parsed.ok) return data({ problem: errorsInWords(parsed.errors) }, { status: 422 });
+  const outcome = await orPage(ask(room, wishIn(parsed.value), parsed.value.reason.trim(), request.signal));
+  return outcome.problem === null
+    ? redirect(`/s/${room.source.id}/findings/${outcome.result}`)
+    : data({ problem: outcome.problem }, { status: 422 });
+}
+
+export function meta({ loaderData, matches }: Route.MetaArgs) {
+  return titled(loaderData ? `Ask for a rule on ${loaderData.table}` : 'Ask for a rule', matches);
+}
+
+export default function AskPage({ loaderData: t, actionData }: Route.ComponentProps) {
+  const [what, setWhat] = useState<WishKind>(t.first.what ?? 'unique');
+  const [columns, setColumns] = useState<readonly string[]>(t.first.columns);
+  const [parent, setParent] = useState<(typeof t.parents)[number] | null>(null);
+  const busy = useNavigation().state !== 'idle';
+  const kinds = (Object.keys(wishKinds) as WishKind[]).filter(
+    (kind) => (kind !== 'key' || !t.keyed) && (kind !== 'gone' || t.references.length > 0),
+  );
+  return (
+    <main className="page" id="content">
+      <div className="narrow">
+        <h1>
+          Ask for a rule on <span className="mono">{t.table}</span>
+        </h1>
+        <p className="mute">
+          For what people know and no audit finds. It is measured at once, kept as a finding of its own, and heard when it slips.
+        </p>
+        {actionData?.problem && (
+          <Alert severity="error" role="alert">
+            {actionData.problem}
+          </Alert>
+        )}
+        <Form method="post" aria-label="Ask for a rule">
+          <input type="hidden" name="table" value={t.table} />
+          <input type="hidden" name="columns" value={JSON.stringify(columns)} />
+          {what !== 'gone' && (
+            <Autocomplete
+              multiple
+              options={t.columns.map(({ name }) => name)}
+              value={[...columns]}
+              onChange={(_, chosen) => setColumns(chosen)}
+              renderInput={(input) => <TextField {...input} label="Columns" />}
+              sx={{ margin: '16px 0' }}
+            />
+          )}
+          <FormControl>
+            <FormLabel id="what">
+              {what === 'gone' ? 'A reference' : columns.length > 0 ? inSeries(columns) : 'What is chosen'}
+            </FormLabel>
+            <RadioGroup
+              name="what"
+              value={what}
+              aria-labelledby="what"
+              onChange={(event) => setWhat(event.target.value as WishKind)}
+            >
+              {kinds.map((kind) => (
+                <FormControlLabel key={kind} value={kind} control={<Radio size="small" />} label={wishKinds[kind]} />
+              ))}
+            </RadioGroup>
+          </FormControl>
+          {what === 'reference' && (
+            <>
+              <input type="hidden" name="parent" value={parent?.table ?? ''} />
+              <input type="hidden" name="parentColumns" value={JSON.stringify(parent?.columns ?? [])} />
+              <Autocomplete
+                options={t.parents}
+                value={parent}
+                onChange={(_, chosen) => setParent(chosen)}
+                getOptionLabel={({ table, columns: key }) => `${table} (${key.join(', ')})`}
+                getOptionKey={({ table, columns: key }) => JSON.stringify([table, key])}
+                isOptionEqualToValue={(a, b) => a.table === b.table && a.columns.join() === b.columns.join()}
+                renderInput={(input) => <TextField {...input} label="The parent, by its key" />}
+                sx={{ margin: '12px 0' }}
+              />
+            </>
+          )}
+          {what === 'oneOf' && (
+            <TextField name="values" label="Values, one a line" multiline minRows={4} sx={{ margin: '12px 0' }} />
+          )}
+          {what === 'gone' && (
+            <TextField
+              select
+              name="constraint"
+              label="The reference"
+              defaultValue={
+                t.references.some(({ name }) => name === t.first.constraint) ? t.first.constraint : (t.references[0]?.name ?? '')
+              }
+              slotProps={{ select: { native: true } }}
+              sx={{ margin: '12px 0' }}
+            >
+              {t.references.map(({ name, words }) => (
+                <option key={name} value={name}>
+                  {name}: {words}
+                </option>
+              ))}
+            </TextField>
+          )}
+          <TextField name="reason" label="Why" helperText="For those who read it later" sx={{ margin: '12px 0' }} />
+          {busy && <LinearProgress aria-label="Measuring" />}
+          <div className="actions">
+            <Button type="submit" variant="contained" disabled={busy}>
+              {busy ? 'Measuring…' : 'Measure and keep it'}
+            </Button>
+            <Button variant="text" component={Link} to={`/s/${t.source}/inventory/tables/${encodeURIComponent(t.table)}`}>
+              Leave it
+            </Button>
+          </div>
+        </Form>
+      </div>
+    </main>
+  );
+}
+
+export { ProblemStation as ErrorBoundary };

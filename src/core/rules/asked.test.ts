@@ -1,0 +1,84 @@
+import { describe, expect, test } from 'vitest';
+import { evidence } from '../../../test/kit/measured';
+import { sketch } from '../../../test/kit/sketch';
+import { tableId } from '../catalogue/identifiers';
+import type { Catalogue } from '../catalogue/model';
+import { isMended } from '../ratchet/mended';
+import { afterPlan, planFor } from '../plan/plan';
+import { applyAll } from '../operations/index';
+import { type Wish, wishProblem } from '../wishes/wish';
+import { askRules, audit, wordsOf } from './audit';
+
+const port = sketch(`
+  port.berth: berth_no text key, quay text, side text, note text
+  port.call:  call_id, berth_no text, agent_no text -> port.agent.agent_no, state text not null
+  port.agent: agent_no text key
+`);
+const [call, berth] = [tableId('port', 'call'), tableId('port', 'berth')];
+const at = '2026-01-01T00:00:00Z';
+const how = { kind: 'exact' } as const;
+
+const reference: Wish = { kind: 'reference', table: call, columns: ['berth_no'], parent: berth, parentColumns: ['berth_no'] };
+const wishes: readonly (readonly [string, Wish])[] = [
+  ['keys/asked', { kind: 'key', table: call, columns: ['call_id'] }],
+  ['references/asked', reference],
+  ['references/asked', { kind: 'gone', table: call, constraint: 'call_agent_no_fkey' }],
+  ['uniqueness/asked', { kind: 'unique', table: berth, columns: ['quay', 'side'] }],
+  ['nullability/asked', { kind: 'filled', table: berth, columns: ['note'] }],
+  ['values/asked', { kind: 'oneOf', table: call, column: 'state', values: ['open', 'shut'] }],
+];
+
+const found = (wish: Wish, catalogue: Catalogue = port, facts = evidence()) =>
+  audit(catalogue, facts, { wishes: [{ wish, reason: 'it is so', by: 'Ines' }] }).filter(({ rule }) => rule.endsWith('/asked'));
+
+describe.each(wishes)('%s of %o', (rule, wish) => {
+  test('is found while it does not hold, and found by nobody who did not ask', () => {
+    expect(found(wish).map((finding) => finding.rule)).toEqual([rule]);
+    expect(audit(port, {}).filter((finding) => finding.rule === rule)).toEqual([]);
+  });
+
+  test('is mended by its docket, held then, heard when it slips, and taken back exactly', () => {
+    const [finding] = found(wish);
+    if (!finding) throw new Error('it is found');
+    const decided = { finding, decision: { unmeasured: 'script' } };
+    const plan = planFor([decided], port, { label: 'd1', mode: 'plain' });
+    expect(plan.problems).toEqual([]);
+    const after = afterPlan(plan, port);
+    expect(isMended(finding, after)).toBe(true);
+    expect(found(wish, after)).toEqual([]);
+    const back = applyAll(plan.back, after);
+    expect(back).toEqual(port);
+    expect(found(wish, back).map(({ id }) => id)).toEqual([finding.id]);
+  });
+});
+
+test('what speaks against it is asked for and told', () => {
+  const asked = askRules(port, {}, { wishes: [{ wish: reference, reason: '', by: 'Ines' }] });
+  const request = { ...reference, kind: 'inclusion' } as const;
+  expect(asked).toContainEqual(request);
+  const counted = { request, how, at, result: { rows: 90, nullRows: 0, orphanRows: 7, orphanValues: 2 } };
+  const [finding] = found(reference, port, evidence(counted));
+  expect(finding && wordsOf(finding).message).toBe(
+    'Ines asked that in call berth_no refers to port.berth(berth_no); 7 rows against it.',
+  );
+  expect(finding?.proposal).toMatchObject({ kind: 'foreignKey', orphanRows: 7 });
+});
+
+test.each<[Wish, RegExp | null]>([
+  [reference, null],
+  [{ ...reference, parent: tableId('port', 'quay') }, /no table port\.quay/],
+  [{ ...reference, parentColumns: ['quay'] }, /is no key/],
+  [{ ...reference, columns: ['call_id'] }, /cannot refer/],
+  [{ ...reference, columns: ['call_id', 'berth_no'] }, /has 1 columns, and 2 were chosen/],
+  [{ kind: 'unique', table: call, columns: [] }, /at least one column/],
+  [{ kind: 'unique', table: call, columns: ['nothing'] }, /no column nothing/],
+  [{ kind: 'unique', table: berth, columns: ['berth_no'] }, /so already/],
+  [{ kind: 'key', table: berth, columns: ['quay'] }, /has a primary key already/],
+  [{ kind: 'filled', table: call, columns: ['state'] }, /so already/],
+  [{ kind: 'oneOf', table: call, column: 'state', values: [] }, /at least one value/],
+  [{ kind: 'gone', table: call, constraint: 'nothing' }, /no constraint nothing/],
+  [{ kind: 'gone', table: berth, constraint: 'berth_pkey' }, /only foreign keys/],
+])('%o: %s', (wish, problem) => {
+  if (problem === null) expect(wishProblem(wish, port)).toBeNull();
+  else expect(wishProblem(wish, port)).toMatch(problem);
+});

@@ -1,0 +1,3 @@
+import { askedRule } from '../asked';
+
+export const askedKey = askedRule('Keys', ({ kind }) => kind === 'key');

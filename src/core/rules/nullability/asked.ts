@@ -1,0 +1,3 @@
+import { askedRule } from '../asked';
+
+export const askedFilled = askedRule('Nullability', ({ kind }) => kind === 'filled');

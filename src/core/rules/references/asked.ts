@@ -1,0 +1,3 @@
+import { askedRule } from '../asked';
+
+export const askedReference = askedRule('References', ({ kind }) => kind === 'reference' || kind === 'gone');

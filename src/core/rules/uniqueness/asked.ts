@@ -1,0 +1,3 @@
+import { askedRule } from '../asked';
+
+export const askedUnique = askedRule('Uniqueness', ({ kind }) => kind === 'unique');

@@ -1,0 +1,3 @@
+import { askedRule } from '../asked';
+
+export const askedValues = askedRule('Values', ({ kind }) => kind === 'oneOf');

@@ -1,0 +1,24 @@
+import { type AskedFor, type Wish, wishId } from '../../core/wishes/wish';
+import { type Db, rowsOf } from '../db';
+import type { SourceId } from '../ids';
+
+/** What people asked for on a source, the oldest first. */
+export function listWishes(db: Db, source: SourceId): Promise<readonly AskedFor[]> {
+  return rowsOf<AskedFor>(db, 'select wish, reason, asked_by as "by" from wishes where source_id = $1 order by asked_at, id', [
+    source,
+  ]);
+}
+
+/** False when the same was asked for already. */
+export async function addWish(db: Db, source: SourceId, { wish, reason, by }: AskedFor): Promise<boolean> {
+  const { rowCount } = await db.query(
+    'insert into wishes (source_id, id, wish, reason, asked_by) values ($1, $2, $3, $4, $5) on conflict do nothing',
+    [source, wishId(wish), JSON.stringify(wish), reason, by],
+  );
+  return rowCount === 1;
+}
+
+export async function dropWish(db: Db, source: SourceId, wish: Wish): Promise<boolean> {
+  const { rowCount } = await db.query('delete from wishes where source_id = $1 and id = $2', [source, wishId(wish)]);
+  return rowCount === 1;
+}

@@ -8,7 +8,7 @@ import type { SourceId } from '../store/ids';
 import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
 import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
 import { lockSource } from '../store/sources/sources';
-import { onNames } from '../core/rules/styleChange';
+import { onNames } from '../core/naming/styleChange';
 import { findLatestCatalogueId } from '../store/surveys/surveys';
 import { nameOf } from './actor';
 import { latestCatalogue } from './catalogues';

@@ -12,7 +12,7 @@ import { getSettings } from '../store/sources/settings';
 import { lockSource } from '../store/sources/sources';
 import { addWish, dropWish, listWishes } from '../store/sources/wishes';
 import { findLatestCatalogueId, keepFacts, latestEvidence } from '../store/surveys/surveys';
-import type { AskedFacts } from '../core/rules/asked';
+import type { AskedFacts } from '../core/wishes/askedRule';
 import { nameOf } from './actor';
 import { askSource } from './askSource';
 import { latestCatalogue } from './catalogues';

@@ -7,7 +7,7 @@ import { stateOf } from '../kit/state';
 import { postgresql } from '../../src/core/engines/postgresql/index';
 import { modes } from '../../src/core/plan/cost';
 import { planFor } from '../../src/core/plan/plan';
-import { onNames } from '../../src/core/rules/styleChange';
+import { onNames } from '../../src/core/naming/styleChange';
 import { openSource } from '../../src/sources/postgresql/reader';
 
 const tables = 60;

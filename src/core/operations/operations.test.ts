@@ -5,6 +5,7 @@ import { Draft } from '../catalogue/draft';
 import { asItIs } from './add-foreign-key';
 import { sideTableOf } from './side-table';
 import { tableId, type TableId } from '../catalogue/identifiers';
+import { foreignKeysOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { fitted, groundOf } from '../plan/fit';
@@ -36,6 +37,8 @@ const kinds = [
   'setNotNull',
   'dropNotNull',
   'rename',
+  'renameIndex',
+  'removeConstraint',
   'setAside',
   'addParents',
   'dropKept',
@@ -125,6 +128,17 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     case 'rename': {
       const named = at(table.constraints, c);
       return named ? { kind, table: table.id, from: named.name, to: `renamed_${n}` } : null;
+    }
+    case 'renameIndex': {
+      const index = at(
+        table.indexes.filter(({ constraint }) => constraint === null),
+        c,
+      );
+      return index ? { kind, table: table.id, from: index.name, to: `renamed_${n}` } : null;
+    }
+    case 'removeConstraint': {
+      const constraint = at(foreignKeysOf(table), c);
+      return constraint ? { kind, table: table.id, constraint, place: table.constraints.indexOf(constraint) } : null;
     }
     case 'setAside':
       return {

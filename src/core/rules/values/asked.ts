@@ -1,3 +1,3 @@
-import { askedRule } from '../asked';
+import { askedRule } from '../../wishes/askedRule';
 
 export const askedValues = askedRule('Values', ({ kind }) => kind === 'oneOf');

@@ -15,7 +15,7 @@ import { kindsInWords, namedKinds, namedObjects } from '~/core/naming/named';
 import { isTemplateProblem, parseTemplate, placeholders, placeholderWords } from '~/core/naming/template';
 import { visible } from '~/core/naming/visible';
 import { capital, counted } from '~/core/naming/words';
-import { styleChange } from '~/core/rules/styleChange';
+import { styleChange } from '~/core/naming/styleChange';
 import { lastStyle } from '~/store/sources/houseStyles';
 import { getSettings } from '~/store/sources/settings';
 import { latestCatalogue } from '~/work/catalogues';

@@ -1,9 +1,9 @@
 import type { Catalogue } from '../catalogue/model';
-import type { Adopted } from '../naming/style';
-import { audit } from './audit';
-import type { Policies } from './policy';
-import { rules } from './index';
-import type { Finding } from './rule';
+import type { Adopted } from './style';
+import { audit } from '../rules/audit';
+import type { Policies } from '../rules/policy';
+import { rules } from '../rules/index';
+import type { Finding } from '../rules/rule';
 
 export interface StyleChange {
   readonly come: readonly Finding[];

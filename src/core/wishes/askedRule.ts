@@ -5,8 +5,8 @@ import { findTable } from '../catalogue/lookups';
 import { type How, howInWords } from '../evidence/evidence';
 import type { RowsQuestion } from '../evidence/rows';
 import { capital, counted } from '../naming/words';
-import { asksOf, columnsOfWish, countedOf, proposalOf, type Wish, wishInWords, wishProblem } from '../wishes/wish';
-import { type Audit, type Concern, defineRule, type Rule } from './rule';
+import { asksOf, columnsOfWish, countedOf, proposalOf, type Wish, wishInWords, wishProblem } from './wish';
+import { type Audit, type Concern, defineRule, type Rule } from '../rules/rule';
 
 export interface AskedFacts {
   readonly wish: Wish;

@@ -103,7 +103,7 @@ test('a docket is rehearsed on a copy before it is run; changed, it is a draft a
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Rehearsed', { exact: true })).toBeVisible();
   await expect(page.getByText('A second run changes nothing.')).toBeVisible();
-  await page.locator('summary', { hasText: 'steps changed something' }).first().click();
+  await page.getByRole('button', { name: /steps changed something/ }).first().click();
   await expect(page.getByText(/port\.berth_booking: access exclusive/).first()).toBeVisible();
 
   await expect(page.getByLabel('Script: Forward')).toContainText('create unique index concurrently');

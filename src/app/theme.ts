@@ -81,6 +81,51 @@ export const theme = createTheme({
     MuiMenu: {
       styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } },
     },
+    MuiTableCell: {
+      styleOverrides: {
+        root: { padding: '4px 6px', fontSize: 13, overflowWrap: 'anywhere', borderColor: 'var(--mui-palette-action-hover)' },
+        head: {
+          fontSize: 12,
+          fontWeight: 500,
+          color: 'var(--mui-palette-text-secondary)',
+          borderColor: 'var(--mui-palette-divider)',
+        },
+        body: { fontFamily: 'var(--mono)', fontSize: 12.5, color: 'inherit' },
+      },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          padding: '2px 9px',
+          font: '600 12px var(--text)',
+          textTransform: 'none',
+          color: 'var(--mui-palette-text-secondary)',
+          borderColor: 'var(--mui-palette-divider)',
+          '&.Mui-selected, &.Mui-selected:hover': {
+            color: 'var(--mui-palette-primary-main)',
+            borderColor: 'var(--mui-palette-primary-main)',
+            backgroundColor: 'var(--mui-palette-primary-light)',
+          },
+        },
+      },
+    },
+    MuiAccordion: {
+      defaultProps: { disableGutters: true, elevation: 0, square: true },
+      styleOverrides: { root: { backgroundColor: 'transparent', '&::before': { display: 'none' } } },
+    },
+    MuiAccordionSummary: {
+      styleOverrides: {
+        root: { padding: 0, minHeight: 28, fontFamily: 'inherit', color: 'var(--mui-palette-text-secondary)', fontSize: 13 },
+        content: {
+          margin: '4px 0',
+          '&::before': { content: '"▸"', marginRight: 8 },
+          '&.Mui-expanded::before': { content: '"▾"' },
+        },
+      },
+    },
+    MuiAccordionDetails: { styleOverrides: { root: { padding: '2px 0 8px' } } },
+    MuiFormControlLabel: { styleOverrides: { label: { fontSize: 14 } } },
+    MuiNativeSelect: { styleOverrides: { select: { fontSize: 13 } } },
     MuiAlert: {
       defaultProps: { icon: false },
       styleOverrides: {

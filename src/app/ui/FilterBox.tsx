@@ -1,3 +1,5 @@
+import TextField from '@mui/material/TextField';
+import Select from '@mui/material/Select';
 import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 
@@ -11,12 +13,12 @@ export function FilterBox({ placeholder }: { readonly placeholder: string }) {
     if (input.current && document.activeElement !== input.current) input.current.value = inUrl;
   }, [inUrl]);
   return (
-    <input
+    <TextField
       type="search"
       placeholder={`${placeholder}   /`}
-      aria-label={placeholder}
+      slotProps={{ htmlInput: { 'aria-label': placeholder } }}
       defaultValue={inUrl}
-      ref={input}
+      inputRef={input}
       onChange={(event) => {
         const next = new URLSearchParams(params);
         if (event.target.value === '') next.delete('q');
@@ -27,7 +29,7 @@ export function FilterBox({ placeholder }: { readonly placeholder: string }) {
         if (event.key !== 'Escape' && event.key !== 'Enter') return;
         // The browser would empty the field.
         event.preventDefault();
-        event.currentTarget.blur();
+        input.current?.blur();
       }}
     />
   );
@@ -45,8 +47,10 @@ export function Choice({
 }) {
   const [params, setParams] = useSearchParams();
   return (
-    <select
-      aria-label={label}
+    <Select
+      native
+      size="small"
+      inputProps={{ 'aria-label': label }}
       value={params.get(name) ?? ''}
       onChange={(event) => {
         const next = new URLSearchParams(params);
@@ -60,6 +64,6 @@ export function Choice({
           {words}
         </option>
       ))}
-    </select>
+    </Select>
   );
 }

@@ -1,3 +1,4 @@
+import { Cards } from '~/app/ui/Cards';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -88,21 +89,16 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
             Kept.
           </Alert>
         )}
-        <fieldset className="presets" aria-label="Presets">
-          {presets.map((preset) => (
-            <label key={preset.name} className="answer">
-              <input
-                type="radio"
-                name="preset"
-                className="visually-hidden"
-                checked={same(preset.budget, shown)}
-                onChange={() => setShown({ ...preset.budget, hours: shown.hours })}
-              />
-              <b>{preset.name}</b>
-              {preset.effect}
-            </label>
-          ))}
-        </fieldset>
+        <Cards
+          name="preset"
+          label="Presets"
+          value={presets.find((preset) => same(preset.budget, shown))?.name ?? ''}
+          cards={presets.map(({ name, effect }) => ({ id: name, title: name, effect }))}
+          onChange={(name) => {
+            const preset = presets.find((one) => one.name === name);
+            if (preset) setShown({ ...preset.budget, hours: shown.hours });
+          }}
+        />
         <Form method="post" noValidate key={JSON.stringify([shown, zone])} aria-label="Budget">
           <input type="hidden" name="version" value={version} />
           {errors[''] && (

@@ -1,3 +1,10 @@
+import Checkbox from '@mui/material/Checkbox';
+import Select from '@mui/material/Select';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -84,14 +91,14 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
           {docket === null && (
             <label>
               Rule
-              <select name="rule" value={rule} onChange={() => undefined}>
+              <Select native size="small" name="rule" value={rule} onChange={() => undefined}>
                 <option value="">choose one …</option>
                 {rules.map(({ id, findings }) => (
                   <option key={id} value={id}>
                     {id} · {findings}
                   </option>
                 ))}
-              </select>
+              </Select>
             </label>
           )}
           {questions.map((question) => (
@@ -121,32 +128,32 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               {lines.length > possible.length && `; ${lines.length - possible.length} cannot be carried out so`}
               {more > 0 && `; ${more} more wait for the next time`}.
             </p>
-            <table className="grid-table preview">
-              <thead>
-                <tr>
-                  <th>
+            <Table size="small" className="preview">
+              <TableHead>
+                <TableRow>
+                  <TableCell>
                     <span className="visually-hidden">Take it</span>
-                  </th>
-                  <th>Finding</th>
-                  <th>What changes</th>
-                </tr>
-              </thead>
-              <tbody>
+                  </TableCell>
+                  <TableCell>Finding</TableCell>
+                  <TableCell>What changes</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
                 {lines.map((line) => (
-                  <tr key={line.id}>
-                    <td>
-                      <input
-                        type="checkbox"
+                  <TableRow key={line.id}>
+                    <TableCell>
+                      <Checkbox
+                        size="small"
                         name="finding"
                         value={line.id}
                         defaultChecked={line.changes.length > 0 && !line.otherwise}
-                        aria-label={line.message}
+                        slotProps={{ input: { 'aria-label': line.message } }}
                       />
-                    </td>
-                    <td>
+                    </TableCell>
+                    <TableCell>
                       <Teeth severity={line.severity} /> <Link to={`/s/${source}/findings/${line.id}`}>{line.message}</Link>
-                    </td>
-                    <td>
+                    </TableCell>
+                    <TableCell>
                       {line.problem && <span className="brass">{line.problem}</span>}
                       {line.changes.length > 0 && (
                         <ul>
@@ -156,11 +163,11 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                         </ul>
                       )}
                       {line.otherwise && <span className="brass">It cannot take this answer: ticked, it goes as advised.</span>}
-                    </td>
-                  </tr>
+                    </TableCell>
+                  </TableRow>
                 ))}
-              </tbody>
-            </table>
+              </TableBody>
+            </Table>
             {actionData?.problem && (
               <Alert severity="error" role="alert">
                 {actionData.problem}
@@ -216,7 +223,7 @@ function Shared({ question, chosen }: { readonly question: SharedQuestion; reado
   return (
     <label>
       {question.title}
-      <select name={question.id} value={answer?.id ?? ''} onChange={() => undefined}>
+      <Select native size="small" name={question.id} value={answer?.id ?? ''} onChange={() => undefined}>
         <option value="">as advised for each</option>
         {question.answers.map(({ id, title, fits }) => (
           <option key={id} value={id} disabled={fits === 0}>
@@ -224,7 +231,7 @@ function Shared({ question, chosen }: { readonly question: SharedQuestion; reado
             {fits < question.asked ? ` · fits ${fits} of ${question.asked}` : ''}
           </option>
         ))}
-      </select>
+      </Select>
       {answer?.asks && (
         <TextField
           name={typedName(question.id)}

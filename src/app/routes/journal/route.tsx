@@ -1,3 +1,9 @@
+import { Folded } from '~/app/ui/Folded';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -109,22 +115,22 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
               <p>No act fits these filters.</p>
             </div>
           ) : (
-            <table className="journal">
-              <thead>
-                <tr>
-                  <th>When (UTC)</th>
-                  <th>Who</th>
-                  <th>Did</th>
-                  <th>On</th>
-                  <th>Before and after</th>
-                </tr>
-              </thead>
-              <tbody>
+            <Table size="small" className="journal">
+              <TableHead>
+                <TableRow>
+                  <TableCell>When (UTC)</TableCell>
+                  <TableCell>Who</TableCell>
+                  <TableCell>Did</TableCell>
+                  <TableCell>On</TableCell>
+                  <TableCell>Before and after</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
                 {entries.map((entry) => (
                   <Row key={entry.id} entry={entry} />
                 ))}
-              </tbody>
-            </table>
+              </TableBody>
+            </Table>
           )}
           {more && (
             <div className="actions">
@@ -141,34 +147,34 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
 
 function Row({ entry }: { readonly entry: Entry }) {
   return (
-    <tr className={entry.outcome}>
-      <td>
+    <TableRow className={entry.outcome}>
+      <TableCell>
         {entry.at.slice(0, 19).replace('T', ' ')}
         <span className="small mute">#{entry.id}</span>
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         {visible(entry.person)}
         <span className="small mute">
           {entry.via} at {entry.address}
         </span>
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         <span title={entry.act}>{actInWords(entry.act)}</span>
         {entry.outcome !== 'done' && <b className={entry.outcome === 'refused' ? 'rust' : 'brass'}>{entry.outcome}</b>}
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         {entry.sourceId !== null && entry.object.startsWith('docket ') ? (
           <Link to={`/s/${entry.sourceId}/dockets/${entry.object.slice(7)}`}>{entry.object}</Link>
         ) : (
           visible(entry.object)
         )}
         {entry.source !== null && entry.source !== entry.object && <span className="small mute">{visible(entry.source)}</span>}
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         <Change label="was" value={entry.before} />
         <Change label="is" value={entry.after} />
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }
 
@@ -182,12 +188,15 @@ function Change({ label, value }: { readonly label: string; readonly value: unkn
       </div>
     );
   return (
-    <details>
-      <summary className="small">
-        <span className="mute">{label}</span> {short.slice(0, mostShown)}…
-      </summary>
+    <Folded
+      title={
+        <>
+          <span className="mute">{label}</span> {short.slice(0, mostShown)}…
+        </>
+      }
+    >
       <pre className="mono small">{visible(JSON.stringify(value, null, 1), 'kept')}</pre>
-    </details>
+    </Folded>
   );
 }
 

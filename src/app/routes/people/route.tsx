@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
@@ -125,8 +126,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
                 {person.grants.length === 0 && <span className="small mute">no role</span>}
               </div>
               <div className="actions" style={{ margin: 0 }}>
-                <details className="give">
-                  <summary aria-label={`Give ${person.fullName} a role`}>Give a role</summary>
+                <Folded title="Give a role" className="give">
                   <Form method="post">
                     <input type="hidden" name="person" value={person.id} />
                     <RoleFields sources={sources} />
@@ -134,7 +134,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
                       Give
                     </Button>
                   </Form>
-                </details>
+                </Folded>
                 <Form method="post" style={{ marginLeft: 'auto', display: 'flex' }}>
                   <input type="hidden" name="person" value={person.id} />
                   {!person.issuer && !person.disabledAt && (

@@ -1,3 +1,4 @@
+import { Toggles } from '~/app/ui/Toggles';
 import { useEffect, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { Script } from '~/app/ui/Script';
@@ -50,19 +51,21 @@ export function DocketScript({ source, docket, digest, client }: DocketScriptPro
   return (
     <>
       <h2>Script</h2>
-      <div className="tabs" role="group" aria-label="Which script">
-        {(Object.keys(titles) as ScriptName[]).map((each) => (
-          <button key={each} type="button" className="tab" aria-pressed={name === each} onClick={() => setName(each)}>
-            {titles[each]}
-          </button>
-        ))}
+      <div className="tabs">
+        <Toggles
+          label="Which script"
+          value={name}
+          options={(Object.keys(titles) as ScriptName[]).map((each) => [each, titles[each]] as const)}
+          onChange={setName}
+        />
       </div>
-      <div className="tabs" role="group" aria-label="How it is written">
-        {formsOf[name].map((each) => (
-          <button key={each} type="button" className="tab" aria-pressed={form === each} onClick={() => setForm(each)}>
-            {formTitles[each]}
-          </button>
-        ))}
+      <div className="tabs">
+        <Toggles
+          label="How it is written"
+          value={form}
+          options={formsOf[name].map((each) => [each, formTitles[each]] as const)}
+          onChange={setForm}
+        />
         <a className="small" style={{ marginLeft: 'auto' }} href={at} download>
           Download {name}.sql
         </a>

@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -106,8 +107,7 @@ function whatIsCopied(bytes: number): string {
 
 function Place({ problem, example }: Pick<RehearsingProps, 'problem'> & { readonly example: string }) {
   return (
-    <details className="folded" open={problem !== null}>
-      <summary>Rehearse elsewhere</summary>
+    <Folded title="Rehearse elsewhere" open={problem !== null}>
       <Form method="post" preventScrollReset aria-label="Rehearsal server">
         <p className="small mute" style={{ margin: '4px 0 10px' }}>
           On a server whose login may make databases and roles. Each copy is removed at the end. Left empty, Pawl’s own server is
@@ -127,7 +127,7 @@ function Place({ problem, example }: Pick<RehearsingProps, 'problem'> & { readon
           </Button>
         </div>
       </Form>
-    </details>
+    </Folded>
   );
 }
 
@@ -143,19 +143,23 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
         const from = parts.slice(0, part ? parts.indexOf(part) : 0).reduce((sum, earlier) => sum + earlier.ms, 0);
         return (
           <li key={name} className={part?.state.replace(' ', '-') ?? 'waiting'}>
-            <details open={part?.state === 'failed' && part.lines.length < 20}>
-              <summary>
-                <b>{titles[name]}</b>
-                <span className="span" aria-hidden>
-                  <span style={{ marginLeft: `${(100 * from) / whole}%`, width: `${(100 * (part?.ms ?? 0)) / whole}%` }} />
-                </span>
-                <span className="mono small mute">{part && part.state !== 'left out' ? duration(part.ms) : ''}</span>
-                <span className="outcome">
-                  {part && (part.says !== '' || !over) ? part.says || part.state : over ? 'not finished' : 'waiting'}
-                </span>
-              </summary>
+            <Folded
+              title={
+                <>
+                  <b>{titles[name]}</b>
+                  <span className="span" aria-hidden>
+                    <span style={{ marginLeft: `${(100 * from) / whole}%`, width: `${(100 * (part?.ms ?? 0)) / whole}%` }} />
+                  </span>
+                  <span className="mono small mute">{part && part.state !== 'left out' ? duration(part.ms) : ''}</span>
+                  <span className="outcome">
+                    {part && (part.says !== '' || !over) ? part.says || part.state : over ? 'not finished' : 'waiting'}
+                  </span>
+                </>
+              }
+              open={part?.state === 'failed' && part.lines.length < 20}
+            >
               {part && <Lines lines={part.lines} />}
-            </details>
+            </Folded>
           </li>
         );
       })}

@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -105,8 +106,7 @@ export function RunPanel({ source, destination, docket, run, kept, shown, you, i
         <Evidence {...{ source: source.id, docket: docket.id, shown, command, open: way === null }} />
       )}
       {canClear && (
-        <details className="folded">
-          <summary>What its repairs kept is still there</summary>
+        <Folded title="What its repairs kept is still there">
           <p className="small">
             As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
             {kept.join('; ')}.
@@ -117,7 +117,7 @@ export function RunPanel({ source, destination, docket, run, kept, shown, you, i
             </Button>
             <span className="small mute">with the login above; there is no way back then</span>
           </div>
-        </details>
+        </Folded>
       )}
       {docket.clearedAt !== null && kept.length > 0 && (
         <p className="small mute">What its repairs kept has been dropped: it cannot be backed out any more.</p>
@@ -139,8 +139,7 @@ function Evidence({ source, docket, shown: { digest, seen }, command, open }: Ev
   const here = `/s/${source}/dockets/${docket}`;
   const { busy, said, bring } = useBringing(`${here}/evidence?${new URLSearchParams({ digest, seen: String(seen) })}`);
   return (
-    <details className="folded" open={open}>
-      <summary>It was run elsewhere, and here is the evidence</summary>
+    <Folded title="It was run elsewhere, and here is the evidence" open={open}>
       <p className="small">
         Run forward.sql there, then this: <code className="mono">{command}</code>. What it writes says whether all is as it should
         be; brought here, it makes the findings held.
@@ -152,7 +151,7 @@ function Evidence({ source, docket, shown: { digest, seen }, command, open }: Ev
         </Button>
         <BringFile busy={busy} bring={bring} label="Bring what it wrote" what="File of checks" />
       </div>
-    </details>
+    </Folded>
   );
 }
 

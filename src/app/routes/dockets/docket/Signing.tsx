@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -93,10 +94,9 @@ export function Signing({ source, destination, docket, backupOld, shown, you, in
         <BackupForm shown={shown} busy={busy} label="Confirm the backup" />
       )}
       {asked && requirements.length > 0 && instead.vouch === null && docket.backupAt !== null && (
-        <details className="folded" key={docket.backupAt}>
-          <summary>Confirm a newer backup</summary>
+        <Folded title="Confirm a newer backup" key={docket.backupAt}>
           <BackupForm shown={shown} busy={busy} label="Confirm it" />
-        </details>
+        </Folded>
       )}
     </section>
   );

@@ -1,3 +1,4 @@
+import ToggleButton from '@mui/material/ToggleButton';
 import { Form } from 'react-router';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
@@ -23,18 +24,18 @@ export function Way({ docket, shown, fixed }: { readonly docket: DocketRow; read
       <input type="hidden" name="intent" value="mode" />
       <AsShown {...shown} />
       {ways.map(({ mode, title, effect }) => (
-        <button
+        <ToggleButton
           key={mode}
           type="submit"
           name="mode"
           value={mode}
           className="answer"
-          aria-pressed={docket.mode === mode}
+          selected={docket.mode === mode}
           disabled={fixed || !changeableStates.includes(docket.state)}
         >
           <b>{title}</b>
           {effect}
-        </button>
+        </ToggleButton>
       ))}
     </Form>
   );

@@ -1,3 +1,9 @@
+import { Folded } from '~/app/ui/Folded';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { percent } from '~/app/ui/format';
 import type { Words } from '~/core/rules/rule';
 import type { Dossier } from './dossier.server';
@@ -9,28 +15,28 @@ export function Candidates({ candidates }: { readonly candidates: Dossier['candi
     <>
       <h2>Candidates compared</h2>
       <div className="overflowing">
-        <table className="grid-table candidates">
-          <thead>
-            <tr>
-              <th>Columns</th>
-              <th>Unique</th>
-              <th>Empty</th>
-              <th>Speaks for and against it</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="candidates">
+          <TableHead>
+            <TableRow>
+              <TableCell>Columns</TableCell>
+              <TableCell>Unique</TableCell>
+              <TableCell>Empty</TableCell>
+              <TableCell>Speaks for and against it</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {candidates.map((candidate, i) => (
-              <tr key={candidate.columns} className={i === best ? 'best' : undefined}>
-                <td>{candidate.columns}</td>
-                <td>{candidate.unique}</td>
-                <td className={candidate.empty > 0 ? 'rust' : undefined}>
+              <TableRow key={candidate.columns} className={i === best ? 'best' : undefined}>
+                <TableCell>{candidate.columns}</TableCell>
+                <TableCell>{candidate.unique}</TableCell>
+                <TableCell className={candidate.empty > 0 ? 'rust' : undefined}>
                   {candidate.empty > 0 ? candidate.empty.toLocaleString('en-GB') : '0'}
-                </td>
-                <td className="prose">{candidate.reasons.join('; ')}</td>
-              </tr>
+                </TableCell>
+                <TableCell className="prose">{candidate.reasons.join('; ')}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </>
   );
@@ -42,30 +48,29 @@ const longestBar = 4;
 export function Sureness({ confidence, words }: { readonly confidence: number; readonly words: Words }) {
   const parts = words.parts ?? [];
   return (
-    <details className="sureness" open={parts.length > 0}>
-      <summary className="small mute">What makes us {percent(confidence)} sure</summary>
+    <Folded title={<>What makes us {percent(confidence)} sure</>} className="sureness" open={parts.length > 0}>
       <ul className="small">
         {words.reasons.map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
       </ul>
       {parts.length > 0 && (
-        <table className="parts" aria-label="Parts of the confidence">
-          <tbody>
+        <Table size="small" className="parts" aria-label="Parts of the confidence">
+          <TableBody>
             {parts.map(({ label, weight }) => (
-              <tr key={label}>
-                <td className="bar-cell against">{weight < 0 && <Bar weight={weight} />}</td>
-                <td className="bar-cell for">{weight > 0 && <Bar weight={weight} />}</td>
-                <td>
+              <TableRow key={label}>
+                <TableCell className="bar-cell against">{weight < 0 && <Bar weight={weight} />}</TableCell>
+                <TableCell className="bar-cell for">{weight > 0 && <Bar weight={weight} />}</TableCell>
+                <TableCell>
                   {label}
                   <span className="visually-hidden">{weight > 0 ? ': speaks for it' : ': speaks against it'}</span>
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       )}
-    </details>
+    </Folded>
   );
 }
 

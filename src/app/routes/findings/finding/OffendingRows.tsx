@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -45,36 +50,36 @@ export function OffendingRows({
   const { page, rows } = offenders;
   return (
     <div className="overflowing" aria-busy={busy}>
-      <table className="grid-table">
+      <Table size="small">
         <caption className="visually-hidden">{rows.caption}</caption>
-        <thead>
-          <tr>
+        <TableHead>
+          <TableRow>
             {rows.columns.map((column) => (
-              <th key={column} className="mono">
+              <TableCell key={column} className="mono">
                 {visible(column)}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.rows.map((row, i) => (
-            <tr key={i}>
+            <TableRow key={i}>
               {row.map((value, j) => (
-                <td key={j}>{value === null ? <span className="mute">null</span> : visible(value)}</td>
+                <TableCell key={j}>{value === null ? <span className="mute">null</span> : visible(value)}</TableCell>
               ))}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
       {(page > 1 || rows.more) && (
         <div className="tabs">
-          <button type="button" className="tab" disabled={busy || page === 1} onClick={() => load(page - 1)}>
+          <Button size="small" disabled={busy || page === 1} onClick={() => load(page - 1)}>
             Before
-          </button>
-          <button type="button" className="tab" disabled={busy || !rows.more} onClick={() => load(page + 1)}>
+          </Button>
+          <Button size="small" disabled={busy || !rows.more} onClick={() => load(page + 1)}>
             After
-          </button>
+          </Button>
           <span className="small mute">
             page {page}. {rows.caption}.
           </span>

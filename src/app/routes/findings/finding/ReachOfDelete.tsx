@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -85,22 +90,22 @@ function Outcome({
         <p className="small mute">Nothing refers to it.</p>
       ) : (
         <div className="overflowing">
-          <table className="grid-table reach">
+          <Table size="small" className="reach">
             <caption className="visually-hidden">What becomes of the rows that refer to it</caption>
-            <thead>
-              <tr>
-                <th>Rows of</th>
-                <th>by</th>
-                <th className="number">rows</th>
-                <th>are</th>
-              </tr>
-            </thead>
-            <tbody>
+            <TableHead>
+              <TableRow>
+                <TableCell>Rows of</TableCell>
+                <TableCell>by</TableCell>
+                <TableCell className="number">rows</TableCell>
+                <TableCell>are</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {reach.lines.map((line, i) => (
                 <Line key={i} line={line} most={most} />
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </div>
       )}
     </div>
@@ -116,18 +121,18 @@ const effects: Readonly<Record<ReachLine['effect'], string>> = {
 
 function Line({ line, most }: { readonly line: ReachLine; readonly most: number }) {
   return (
-    <tr>
-      <td className="mono" style={{ paddingLeft: 8 + 14 * (line.level - 1) }}>
+    <TableRow>
+      <TableCell className="mono" style={{ paddingLeft: 8 + 14 * (line.level - 1) }}>
         {line.child}
-      </td>
-      <td className="mono mute">{line.columns.join(', ')}</td>
-      <td className="number">
+      </TableCell>
+      <TableCell className="mono mute">{line.columns.join(', ')}</TableCell>
+      <TableCell className="number">
         <span className="reach-bar" style={{ width: `${Math.max(2, (48 * line.rows) / most)}px` }} aria-hidden />
         {line.rows.toLocaleString('en-GB')}
-      </td>
-      <td className={line.effect === 'deleted' ? 'rust' : line.effect === 'refuses' ? 'verd' : 'brass'}>
+      </TableCell>
+      <TableCell className={line.effect === 'deleted' ? 'rust' : line.effect === 'refuses' ? 'verd' : 'brass'}>
         {effects[line.effect]}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -1,3 +1,6 @@
+import { Toggles } from '~/app/ui/Toggles';
+import { Cards } from '~/app/ui/Cards';
+import Select from '@mui/material/Select';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -95,19 +98,23 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         </>
       )}
       <h2>Script</h2>
-      <div className="tabs" role="group" aria-label="Direction">
-        <button type="button" className="tab" aria-pressed={direction === 'forward'} onClick={() => setDirection('forward')}>
-          Forward
-        </button>
-        <button type="button" className="tab" aria-pressed={direction === 'back'} onClick={() => setDirection('back')}>
-          Back
-        </button>
+      <div className="tabs">
+        <Toggles
+          label="Direction"
+          value={direction}
+          options={[
+            ['forward', 'Forward'],
+            ['back', 'Back'],
+          ]}
+          onChange={setDirection}
+        />
         <span style={{ marginLeft: 'auto' }} />
-        {scriptForms.map((each) => (
-          <button key={each} type="button" className="tab" aria-pressed={form === each} onClick={() => setForm(each)}>
-            {formTitles[each]}
-          </button>
-        ))}
+        <Toggles
+          label="How it is written"
+          value={form}
+          options={scriptForms.map((each) => [each, formTitles[each]] as const)}
+          onChange={setForm}
+        />
       </div>
       {remedy.problems.map((problem) => (
         <Alert key={problem} severity="warning" role="note">
@@ -222,11 +229,17 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
       <legend style={{ width: '100%', padding: 0 }}>
         <h2>{question.title}</h2>
       </legend>
-      {question.shape === 'cards' ? <Cards question={question} chosen={chosen} /> : <List question={question} chosen={chosen} />}
+      {question.shape === 'cards' ? (
+        <Cards name={question.id} label={question.title} value={chosen} cards={question.answers} />
+      ) : (
+        <List question={question} chosen={chosen} />
+      )}
       {answer?.asks?.options && (
         <label className="picked" style={{ marginTop: 8 }}>
           <span className="small mute">{answer.asks.label}</span>
-          <select
+          <Select
+            native
+            size="small"
             name={typedName(question.id)}
             value={typed}
             disabled={disabled}
@@ -237,7 +250,7 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
                 {title}
               </option>
             ))}
-          </select>
+          </Select>
         </label>
       )}
       {answer?.asks && !answer.asks.options && (
@@ -255,42 +268,25 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
   );
 }
 
-function Cards({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
-  return (
-    <div className="answers">
-      {question.answers.map((answer) => (
-        <label key={answer.id} className="answer">
-          <input
-            type="radio"
-            name={question.id}
-            value={answer.id}
-            checked={answer.id === chosen}
-            disabled={answer.refused !== null}
-            readOnly
-            className="visually-hidden"
-            onChange={() => undefined}
-          />
-          <b>{answer.title}</b>
-          {answer.effect}
-          <span className={answer.refused ? 'cost rust' : 'cost'}>{answer.refused ?? answer.cost}</span>
-        </label>
-      ))}
-    </div>
-  );
-}
-
 function List({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
   const answer = question.answers.find(({ id }) => id === chosen);
   return (
     <div className="picked">
-      <select name={question.id} value={chosen} aria-label={question.title} onChange={() => undefined}>
+      <Select
+        native
+        size="small"
+        name={question.id}
+        value={chosen}
+        inputProps={{ 'aria-label': question.title }}
+        onChange={() => undefined}
+      >
         {question.answers.map(({ id, title, cost, refused }) => (
           <option key={id} value={id} disabled={refused !== null}>
             {[title, cost].filter(Boolean).join(' · ')}
             {refused === null ? '' : ` (${refused})`}
           </option>
         ))}
-      </select>
+      </Select>
       {answer?.effect && <span className="small mute">{answer.effect}</span>}
     </div>
   );

@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
@@ -207,12 +208,9 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
             </span>
           </div>
           <div className="mono">{proof.answer}</div>
-          <details>
-            <summary className="small mute" style={{ cursor: 'pointer' }}>
-              What was tried
-            </summary>
+          <Folded title="What was tried">
             <Script text={`${proof.statement};`} label="The statement that was tried" />
-          </details>
+          </Folded>
         </Alert>
       ))}
     </>

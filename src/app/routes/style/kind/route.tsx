@@ -1,3 +1,4 @@
+import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -94,8 +95,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
         </div>
       </Form>
       <Adopting {...t} />
-      <details className="folded">
-        <summary>What can stand in braces</summary>
+      <Folded title="What can stand in braces">
         <dl className="facts small">
           {placeholders.map((by) => (
             <div key={by} style={{ display: 'contents' }}>
@@ -104,7 +104,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
             </div>
           ))}
         </dl>
-      </details>
+      </Folded>
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
         <p className="small">

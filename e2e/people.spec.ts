@@ -108,7 +108,7 @@ test('a person is added, chooses a password, is given a role for one source, and
   await page.getByRole('option', { name: 'Auditor' }).click();
   await entry.getByRole('combobox', { name: 'On' }).click();
   await page.getByRole('option', { name: 'harbour' }).click();
-  await entry.getByRole('button', { name: 'Give' }).click();
+  await entry.getByRole('button', { name: 'Give', exact: true }).click();
   await expect(entry).toContainText('Auditor · harbour');
   await open(tam, '/s/1/coverage');
   await expect(tam.getByRole('button', { name: 'Survey' })).toBeVisible();

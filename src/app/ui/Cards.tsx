@@ -37,7 +37,7 @@ export function Cards({ name, label, value, cards, onChange }: CardsProps) {
           className="answer"
           disableTypography
           sx={{ margin: 0, alignItems: 'flex-start' }}
-          control={<Radio sx={{ position: 'absolute', opacity: 0, width: 1, height: 1, padding: 0 }} />}
+          control={<Radio sx={{ position: 'absolute', opacity: 0, width: '1px', height: '1px', padding: 0 }} />}
           label={
             <span>
               <b>{title}</b>

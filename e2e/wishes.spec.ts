@@ -18,7 +18,10 @@ async function ask(page: Page, address: string, fill: () => Promise<void>): Prom
 
 async function surveyed(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Survey' }).click();
-  await page.getByRole('menuitem', { name: /^exact/ }).first().click();
+  await page
+    .getByRole('menuitem', { name: /^exact/ })
+    .first()
+    .click();
   await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Survey' })).toBeVisible({ timeout: 90_000 });
 }

@@ -81,6 +81,7 @@ export const theme = createTheme({
     MuiMenu: {
       styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } },
     },
+    MuiAppBar: { defaultProps: { position: 'static', color: 'transparent', elevation: 0 } },
     MuiTableCell: {
       styleOverrides: {
         root: { padding: '4px 6px', fontSize: 13, overflowWrap: 'anywhere', borderColor: 'var(--mui-palette-action-hover)' },

@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
@@ -12,9 +13,9 @@ export function PersonMenu() {
   if (!person) return null;
   return (
     <>
-      <button type="button" className="person-button" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+      <ButtonBase className="person-button" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         {person.name}
-      </button>
+      </ButtonBase>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         <MenuItem component={Link} to="/me" onClick={close}>
           Your account…

@@ -1,3 +1,4 @@
+import AppBar from '@mui/material/AppBar';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { PersonMenu } from './PersonMenu';
@@ -7,7 +8,7 @@ import { Wordmark } from './Wordmark';
 /** The strip on top of every page; what stands in it between the wordmark and the end is the page's. */
 export function Strip({ children }: { readonly children?: ReactNode }) {
   return (
-    <header className="strip">
+    <AppBar className="strip">
       <a href="#content" className="skip">
         To the content
       </a>
@@ -20,6 +21,6 @@ export function Strip({ children }: { readonly children?: ReactNode }) {
         <PersonMenu />
         <SchemeButton />
       </div>
-    </header>
+    </AppBar>
   );
 }

@@ -14,6 +14,8 @@ import { useRowKeys } from '~/app/ui/useRowKeys';
 import { VirtualRows } from '~/app/ui/VirtualRows';
 import { findingStates, openStates } from '~/core/ratchet/states';
 import { concerns } from '~/core/rules/rule';
+import { groupBy } from '~/core/grouping';
+import { counted } from '~/core/naming/words';
 import { type FindingLine, readFindings } from '~/core/survey/boards';
 import { countFindings } from '~/store/findings/findings';
 import { findingsBoard } from '~/store/findings/findingsBoard';
@@ -49,15 +51,15 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
   const [params] = useSearchParams();
   const concern = params.get('concern') ?? '';
   const q = (params.get('q') ?? '').toLowerCase();
-  const rows = useMemo(
-    () =>
-      findings.filter(
-        (f) =>
-          (concern === '' || f.concern === concern) &&
-          (q === '' || `${f.title} ${f.rule} ${f.place} ${f.table} ${f.severity}`.toLowerCase().includes(q)),
-      ),
-    [findings, concern, q],
-  );
+  const group = groupIn(params.get('group'));
+  const { rows, lines } = useMemo(() => {
+    const passing = findings.filter(
+      (f) =>
+        (concern === '' || f.concern === concern) &&
+        (q === '' || `${f.title} ${f.rule} ${f.place} ${f.table} ${f.severity}`.toLowerCase().includes(q)),
+    );
+    return inGroups(passing, group);
+  }, [findings, concern, q, group]);
   const chosen = rows.findIndex((row) => String(row.id) === chosenId);
   const search = params.size > 0 ? `?${listParams(params)}` : '';
   const to = useCallback((index: number) => `/s/${source}/findings/${rows[index]?.id ?? ''}${search}`, [rows, source, search]);
@@ -81,6 +83,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
               ['all', 'All'],
             ]}
           />
+          <Choice name="group" label="Group" options={[['', 'No groups'], ...groups.map((by) => [by, `By ${by}`] as const)]} />
           <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
           <Allowed right="plan">
             <Button component={Link} to={`/s/${source}/decide${ruleOf(rows)}`}>
@@ -89,9 +92,9 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
           </Allowed>
         </div>
         <VirtualRows
-          count={rows.length}
-          label="Findings, worst first"
-          chosen={chosen}
+          count={lines.length}
+          label={group === null ? 'Findings, worst first' : `Findings by ${group}`}
+          chosen={lines.findIndex((line) => 'row' in line && line.row === rows[chosen])}
           head={
             <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
               <span role="columnheader">
@@ -107,8 +110,10 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
           }
         >
           {(index) => {
-            const row = rows[index];
-            return row ? <FindingRow row={row} to={to(index)} chosen={index === chosen} /> : null;
+            const line = lines[index];
+            if (!line) return null;
+            if ('row' in line) return <FindingRow row={line.row} to={to(line.at)} chosen={line.at === chosen} />;
+            return <GroupRow {...line} by={group} source={source ?? ''} />;
           }}
         </VirtualRows>
         {rows.length === 0 && (
@@ -147,6 +152,57 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
       </main>
       <Outlet />
     </Desk>
+  );
+}
+
+const groups = ['rule', 'table', 'severity'] as const;
+type Group = (typeof groups)[number];
+
+function groupIn(text: string | null): Group | null {
+  return groups.find((by) => by === text) ?? null;
+}
+
+type Line = { readonly name: string; readonly count: number } | { readonly row: FindingLine; readonly at: number };
+
+/** Rows as they are listed, and the lines of the list: a group with its count before its rows. The fullest group comes first. */
+function inGroups(
+  passing: readonly FindingLine[],
+  by: Group | null,
+): { readonly rows: readonly FindingLine[]; readonly lines: readonly Line[] } {
+  if (by === null) return { rows: passing, lines: passing.map((row, at) => ({ row, at })) };
+  const found = [...groupBy(passing, (row) => row[by])];
+  // Severities have an order of their own, in which the findings are already.
+  if (by !== 'severity') found.sort(([, a], [, b]) => b.length - a.length);
+  const rows = found.flatMap(([, own]) => own);
+  let at = 0;
+  const lines = found.flatMap(([name, own]): Line[] => [{ name, count: own.length }, ...own.map((row) => ({ row, at: at++ }))]);
+  return { rows, lines };
+}
+
+interface GroupRowProps {
+  readonly name: string;
+  readonly count: number;
+  readonly by: Group | null;
+  readonly source: string;
+}
+
+function GroupRow({ name, count, by, source }: GroupRowProps) {
+  return (
+    <div className="row group" role="row" style={{ gridTemplateColumns: 'auto 1fr auto' }}>
+      <b role="rowheader" className={by === 'severity' ? undefined : 'mono'}>
+        {visible(name)}
+      </b>
+      <span role="cell" className="mute">
+        {counted(count, 'finding')}
+      </span>
+      <span role="cell">
+        {by === 'rule' && (
+          <Allowed right="plan">
+            <Link to={`/s/${source}/decide?rule=${encodeURIComponent(name)}`}>Decide together</Link>
+          </Allowed>
+        )}
+      </span>
+    </div>
   );
 }
 
@@ -195,7 +251,7 @@ function ruleOf(rows: readonly FindingLine[]): string {
 
 /** What belongs to the list; what was answered in one dossier does not follow to the next. */
 function listParams(params: URLSearchParams): string {
-  return new URLSearchParams([...params].filter(([name]) => ['q', 'show', 'concern'].includes(name))).toString();
+  return new URLSearchParams([...params].filter(([name]) => ['q', 'show', 'concern', 'group'].includes(name))).toString();
 }
 
 export { ProblemStation as ErrorBoundary };

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
@@ -115,8 +116,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
   const close = (): void => setAnchor(null);
   return (
     <>
-      <button
-        type="button"
+      <ButtonBase
         className="switcher"
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
@@ -129,7 +129,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
             {engine}
           </span>
         </span>
-      </button>
+      </ButtonBase>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {sources.map((other) => (
           <MenuItem

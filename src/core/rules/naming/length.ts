@@ -1,3 +1,4 @@
+import { renaming } from '../../naming/renaming';
 import { engineOf } from '../../engines/index';
 import { type NamedKind, namedOf } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
@@ -26,22 +27,10 @@ export const cutName = defineRule<Facts>({
         if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
         const suggested = freeName(audit.style, object, names);
         names.add(suggested);
-        const isIndex = object.kind === 'index';
         yield {
-          table: table.id,
-          columns: object.columns.filter((column) => table.columns.some(({ name }) => name === column)),
-          name: object.name,
-          ...(isIndex && { apart: 'index' }),
-          severity: 'Minor',
+          ...renaming(table, object, suggested),
           confidence: 0.7,
           facts: { kind: object.kind, name: object.name, suggested },
-          proposal: {
-            kind: 'rename',
-            columns: object.columns,
-            from: object.name,
-            to: suggested,
-            ...(isIndex && { object: 'index' as const }),
-          },
         };
       }
     }

@@ -1,4 +1,4 @@
-import { findColumn } from '../../catalogue/lookups';
+import { renaming } from '../../naming/renaming';
 import type { Catalogue, Table } from '../../catalogue/model';
 import { type NamedKind, namedOf, type NamedObject } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
@@ -38,22 +38,10 @@ export const misleadingName = defineRule<Facts>({
         const suggested = freeName(audit.style, object, names);
         if (suggested === object.name) continue;
         names.add(suggested);
-        const isIndex = object.kind === 'index';
         yield {
-          table: table.id,
-          columns: object.columns.filter((column) => findColumn(audit.catalogue, table.id, column)),
-          name: object.name,
-          ...(isIndex && { apart: 'index' }),
-          severity: 'Minor',
+          ...renaming(table, object, suggested),
           confidence: lie.states === 'column' ? 0.8 : 0.9,
           facts: { kind: object.kind, name: object.name, suggested, lie, covers: object.columns },
-          proposal: {
-            kind: 'rename',
-            columns: object.columns,
-            from: object.name,
-            to: suggested,
-            ...(isIndex && { object: 'index' as const }),
-          },
         };
       }
     }

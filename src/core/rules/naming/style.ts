@@ -1,3 +1,4 @@
+import { renaming } from '../../naming/renaming';
 import type { Table } from '../../catalogue/model';
 import { groupBy } from '../../grouping';
 import { type NamedKind, namedOf, type NamedObject } from '../../naming/named';
@@ -24,20 +25,9 @@ export const styleBreach = defineRule<Facts>({
     for (const { table, object, suggested } of breachesOf(audit)) {
       if (!judged.has(table.id)) continue;
       yield {
-        table: table.id,
-        columns: object.columns.filter((column) => table.columns.some(({ name }) => name === column)),
-        name: object.name,
-        ...(object.kind === 'index' && { apart: 'index' }),
-        severity: 'Minor',
+        ...renaming(table, object, suggested),
         confidence: 1,
         facts: { kind: object.kind, name: object.name, suggested, template: audit.style.templates[object.kind].text },
-        proposal: {
-          kind: 'rename',
-          columns: object.columns,
-          from: object.name,
-          to: suggested,
-          ...(object.kind === 'index' && { object: 'index' as const }),
-        },
       };
     }
   },

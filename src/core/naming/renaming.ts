@@ -1,0 +1,25 @@
+import type { Table } from '../catalogue/model';
+import type { RenameProposal } from '../remedies/rename';
+import type { NamedObject } from './named';
+
+/** Where a finding on the name of a constraint or index stands, and the remedy for it. */
+export function renaming(table: Table, object: NamedObject, to: string) {
+  const isIndex = object.kind === 'index';
+  const proposal: RenameProposal = {
+    kind: 'rename',
+    columns: object.columns,
+    from: object.name,
+    to,
+    ...(isIndex && { object: 'index' as const }),
+  };
+  return {
+    table: table.id,
+    // What stands on an expression names no column.
+    columns: object.columns.filter((column) => table.columns.some(({ name }) => name === column)),
+    name: object.name,
+    // A constraint of the same table may bear the same name.
+    ...(isIndex && { apart: 'index' }),
+    severity: 'Minor' as const,
+    proposal,
+  };
+}

@@ -39,8 +39,8 @@ async function press(page: Page, name: string | RegExp): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
-/** Somebody else at work on the harbour, who holds a lock until told to let go. */
-export async function atWork(statement: string) {
+/** Who owns the harbour, past Pawl. */
+export async function asOwner(): Promise<pg.Client> {
   const client = new pg.Client({
     host: '127.0.0.1',
     port: databasePort(),
@@ -49,6 +49,12 @@ export async function atWork(statement: string) {
     password: 'mend-with-care',
   });
   await client.connect();
+  return client;
+}
+
+/** Somebody else at work on the harbour, who holds a lock until told to let go. */
+export async function atWork(statement: string) {
+  const client = await asOwner();
   const workAgain = async (): Promise<void> => {
     await client.query('begin');
     await client.query(statement);

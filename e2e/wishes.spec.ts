@@ -1,6 +1,4 @@
-import pg from 'pg';
-import { databasePort } from './pawl';
-import { logIn, readyToRun } from './docket';
+import { asOwner, logIn, readyToRun } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
 
@@ -59,14 +57,7 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
   await page.getByRole('link', { name: /Asked for: hold_no refers/ }).click();
   await expect(page.getByText('refused, as it should be').first()).toBeVisible();
 
-  const client = new pg.Client({
-    host: '127.0.0.1',
-    port: databasePort(),
-    database: 'harbour',
-    user: 'harbour_owner',
-    password: 'mend-with-care',
-  });
-  await client.connect();
+  const client = await asOwner();
   await client.query(
     'alter table port.mooring_job add constraint fk_mooring_job_mooring_gang foreign key (gang_name) references port.mooring_gang',
   );

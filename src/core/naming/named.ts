@@ -2,6 +2,7 @@
 
 import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
+import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
 
@@ -38,7 +39,17 @@ export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
   return baseTables(catalogue).flatMap((table) => namedOf(catalogue, table));
 }
 
+// Several rules look at the same names.
+const known = once((_: Catalogue) => new Map<Table, readonly NamedObject[]>());
+
+/** The constraints and indexes of a table that bear a name of their own. */
 export function namedOf(catalogue: Catalogue, table: Table): readonly NamedObject[] {
+  let objects = known(catalogue).get(table);
+  if (!objects) known(catalogue).set(table, (objects = readNamed(catalogue, table)));
+  return objects;
+}
+
+function readNamed(catalogue: Catalogue, table: Table): readonly NamedObject[] {
   const constraints = table.constraints.map((constraint) => namedConstraint(catalogue, table, constraint));
   const indexes = table.indexes.flatMap(({ constraint, name, columns }) =>
     constraint === null

@@ -131,9 +131,18 @@ function serverName(rules: NameRules, object: ToName): string {
   return rules.shorten(ownName(rules, object));
 }
 
+// Few, and read again for every name.
+const serverTemplates = new Map<string, Template>();
+
+function serverTemplate(text: string): Template {
+  let template = serverTemplates.get(text);
+  if (!template) serverTemplates.set(text, (template = readable(text)));
+  return template;
+}
+
 // The server leaves out the columns of a check that covers several.
 function ownName(rules: NameRules, { kind, of }: ToName): string {
   const several = kind === 'check' && of.columns.length !== 1;
-  const { parts } = readable(several ? rules.checkOfSeveral : rules.templates[kind]);
+  const { parts } = serverTemplate(several ? rules.checkOfSeveral : rules.templates[kind]);
   return spell(parts, of, false).replaceAll(/__+/g, '_');
 }

@@ -16,6 +16,19 @@ export class TakenNames {
   }
 }
 
+/** The names taken in each schema of a catalogue; what is given in one stays given. */
+export class TakenBySchema {
+  private readonly known = new Map<string, TakenNames>();
+
+  constructor(private readonly catalogue: Catalogue) {}
+
+  in(schema: string): TakenNames {
+    let taken = this.known.get(schema);
+    if (!taken) this.known.set(schema, (taken = namesTaken(this.catalogue, schema)));
+    return taken;
+  }
+}
+
 const namesBySchema = once(namesIn);
 
 export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {

@@ -4,13 +4,13 @@ import { sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Making, named } from '../naming/named';
 import { freeName, type HouseStyle } from '../naming/style';
-import { namesTaken, type TakenNames } from '../naming/taken';
+import { TakenBySchema } from '../naming/taken';
 
 export interface Naming {
   readonly catalogue: Catalogue;
   readonly style: HouseStyle;
   /** Names given so far, by schema; grows as names are given. */
-  readonly taken: Map<string, TakenNames>;
+  readonly taken: TakenBySchema;
   /** Ends the names of side tables, to tell dockets apart: `d12`. */
   readonly label: string;
   /** The number of the last side table, by schema. */
@@ -18,28 +18,22 @@ export interface Naming {
 }
 
 export function startNaming(catalogue: Catalogue, style: HouseStyle, label: string): Naming {
-  return { catalogue, style, taken: new Map(), label, sideTables: new Map() };
+  return { catalogue, style, taken: new TakenBySchema(catalogue), label, sideTables: new Map() };
 }
 
 export function give(naming: Naming, table: Table, made: Making): string {
-  const taken = takenIn(naming, table.schema);
+  const taken = naming.taken.in(table.schema);
   const name = freeName(naming.style, named(naming.catalogue, table, made), taken);
   taken.add(name);
   return name;
 }
 
 export function giveSideTable(naming: Naming, table: Table): string {
-  const taken = takenIn(naming, table.schema);
+  const taken = naming.taken.in(table.schema);
   let n = (naming.sideTables.get(table.schema) ?? 0) + 1;
   while (taken.has(`${sideTablePrefix}${naming.label}_${n}`)) n++;
   naming.sideTables.set(table.schema, n);
   const name = `${sideTablePrefix}${naming.label}_${n}`;
   taken.add(name);
   return name;
-}
-
-function takenIn(naming: Naming, schema: string): TakenNames {
-  let taken = naming.taken.get(schema);
-  if (!taken) naming.taken.set(schema, (taken = namesTaken(naming.catalogue, schema)));
-  return taken;
 }

@@ -82,7 +82,10 @@ function inputOf(
     evidence,
     style: styleOf(catalogue, adopted),
     wishes,
-    references: weighReferences(catalogue, evidence),
+    // Weighed when a rule asks, and once: names are judged without them.
+    get references() {
+      return weighReferences(catalogue, evidence);
+    },
     tables: baseTables(catalogue).filter((table) => scope === null || scope.has(table.id)),
     at,
     earlier,

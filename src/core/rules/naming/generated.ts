@@ -1,7 +1,8 @@
 import type { Table } from '../../catalogue/model';
 import { type NamedKind, namedConstraint } from '../../naming/named';
+import { renaming } from '../../naming/renaming';
 import { freeName, isMadeBySystem, isServerName, keepsServerNames } from '../../naming/style';
-import { namesTaken, type TakenNames } from '../../naming/taken';
+import { TakenBySchema, type TakenNames } from '../../naming/taken';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -18,12 +19,10 @@ export const generatedName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A constraint whose name the system made, where the house names its own.',
   *check(audit) {
-    const taken = new Map<string, TakenNames>();
+    const taken = new TakenBySchema(audit.catalogue);
     for (const table of audit.tables) {
       if (table.kind === 'foreign') continue;
-      let names = taken.get(table.schema);
-      if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
-      yield* generatedIn(audit, table, names);
+      yield* generatedIn(audit, table, taken.in(table.schema));
     }
   },
 
@@ -52,10 +51,7 @@ function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNam
     if (suggested === constraint.name) continue;
     taken.add(suggested);
     yield {
-      table: table.id,
-      columns: constraint.columns,
-      name: constraint.name,
-      severity: 'Minor' as const,
+      ...renaming(table, named, suggested),
       confidence: 1,
       facts: {
         kind: constraint.kind,
@@ -64,7 +60,6 @@ function* generatedIn({ catalogue, style }: Audit, table: Table, taken: TakenNam
         template: style.templates[constraint.kind].text,
         expression: constraint.kind === 'check' ? constraint.expression : null,
       },
-      proposal: { kind: 'rename' as const, columns: constraint.columns, from: constraint.name, to: suggested },
     };
   }
 }

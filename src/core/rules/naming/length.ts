@@ -2,7 +2,7 @@ import { renaming } from '../../naming/renaming';
 import { engineOf } from '../../engines/index';
 import { type NamedKind, namedOf } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
-import { namesTaken, type TakenNames } from '../../naming/taken';
+import { TakenBySchema } from '../../naming/taken';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -18,13 +18,12 @@ export const cutName = defineRule<Facts>({
   about: 'A constraint or index whose name was cut off where the engine keeps no more.',
   *check(audit) {
     const { shorten } = engineOf(audit.catalogue).names;
-    const taken = new Map<string, TakenNames>();
+    const taken = new TakenBySchema(audit.catalogue);
     for (const table of audit.tables) {
       if (table.kind === 'foreign' || table.extension !== undefined) continue;
       for (const object of namedOf(audit.catalogue, table)) {
         if (shorten(object.name, 1) === object.name || isMadeBySystem(audit.style, object) || isMarked(object.name)) continue;
-        let names = taken.get(table.schema);
-        if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
+        const names = taken.in(table.schema);
         const suggested = freeName(audit.style, object, names);
         names.add(suggested);
         yield {

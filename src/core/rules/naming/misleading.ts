@@ -2,8 +2,9 @@ import { renaming } from '../../naming/renaming';
 import type { Catalogue, Table } from '../../catalogue/model';
 import { type NamedKind, namedOf, type NamedObject } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
-import { namesTaken, type TakenNames } from '../../naming/taken';
+import { TakenBySchema } from '../../naming/taken';
 import { lettersOf, withArticle } from '../../naming/words';
+import { groupBy } from '../../grouping';
 import { once } from '../../once';
 import { defineRule } from '../rule';
 
@@ -26,11 +27,10 @@ export const misleadingName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A constraint or index whose name states another table, column or kind than it has.',
   *check(audit) {
-    const taken = new Map<string, TakenNames>();
+    const taken = new TakenBySchema(audit.catalogue);
     for (const table of audit.tables) {
       if (table.kind === 'foreign' || table.extension !== undefined || table.persistence === 'temporary') continue;
-      let names = taken.get(table.schema);
-      if (!names) taken.set(table.schema, (names = namesTaken(audit.catalogue, table.schema)));
+      const names = taken.in(table.schema);
       for (const object of namedOf(audit.catalogue, table)) {
         if (isMadeBySystem(audit.style, object)) continue;
         const lie = lieOf(audit.catalogue, table, object);
@@ -87,13 +87,11 @@ function lieOf(catalogue: Catalogue, table: Table, object: NamedObject): Lie | n
       return { states: 'kind', said };
   }
   const words = lowered(name);
-  const own = new Set(
-    [table.name, table.schema, ...of.parent, ...columns, ...of.keys].flatMap((one) => lettersOf(one).map((w) => w.toLowerCase())),
-  );
+  const own = new Set([table.name, table.schema, ...of.parent, ...columns, ...of.keys].flatMap(lowered));
   // A name that says its own table may say another as well; so may one whose words are all its columns' own.
   if (!says(words, table.name)) {
-    const other = tablesByWord(catalogue).find((one) => one !== table && saysAnother(words, one, own));
-    if (other) return { states: 'table', said: other.name };
+    const other = tableSaid(catalogue, words, table, own);
+    if (other !== null) return { states: 'table', said: other };
   }
   if (kind === 'check' || columns.length === 0 || columns.includes('expr')) return null;
   if (of.parent.some((parent) => parent !== '' && says(words, parent))) return null;
@@ -113,11 +111,31 @@ function standsUnder({ constraints }: Table, said: string): boolean {
   return constraints.some(({ kind }) => kind === said);
 }
 
-const tablesByWord = once(({ tables }: Catalogue): readonly Table[] =>
-  tables
+interface Called {
+  readonly table: Table;
+  readonly said: readonly string[];
+  /** Longer names go first. */
+  readonly rank: number;
+}
+
+// By the first of their words: a name is held against the few tables that begin with one of its own.
+const tablesByWord = once(({ tables }: Catalogue): ReadonlyMap<string, readonly Called[]> => {
+  const named = tables
     .filter(({ name, kind }) => name.length >= 4 && (kind === 'table' || kind === 'partitioned'))
-    .toSorted((a, b) => b.name.length - a.name.length),
-);
+    .toSorted((a, b) => b.name.length - a.name.length)
+    .map((table, rank) => ({ table, said: lowered(table.name), rank }));
+  return groupBy(named, ({ said }) => said[0] ?? '');
+});
+
+/** The longest name of another table that words say, but for what the object is called by anyway. */
+function tableSaid(catalogue: Catalogue, words: readonly string[], own: Table, known: ReadonlySet<string>): string | null {
+  const byWord = tablesByWord(catalogue);
+  const [first] = words
+    .flatMap((word, at) => (byWord.get(word) ?? []).filter(({ said }) => said.every((one, i) => words[at + i] === one)))
+    .filter(({ table, said }) => table !== own && !said.every((word) => known.has(word)))
+    .sort((a, b) => a.rank - b.rank);
+  return first?.table.name ?? null;
+}
 
 function lowered(name: string): readonly string[] {
   return lettersOf(name).map((word) => word.toLowerCase());
@@ -132,9 +150,4 @@ function says(words: readonly string[], name: string): boolean {
 function without(words: readonly string[], run: readonly string[]): readonly string[] {
   const at = words.findIndex((_, i) => run.every((word, j) => words[i + j] === word));
   return at < 0 ? words : [...words.slice(0, at), ...words.slice(at + run.length)];
-}
-
-function saysAnother(words: readonly string[], { name }: Table, own: ReadonlySet<string>): boolean {
-  const said = lowered(name);
-  return !said.every((word) => own.has(word)) && says(words, name);
 }

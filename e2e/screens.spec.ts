@@ -1,3 +1,5 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, open, test } from './test';
 
 const views = [
@@ -21,6 +23,16 @@ const views = [
   '/s/1/style/foreign%20key',
 ];
 
+/** What would keep somebody out who does not see, or has no mouse: the serious and the critical, with where they are. */
+async function barriers(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
+}
+
 for (const scheme of ['light', 'dark'] as const) {
   test(`every view fits 1280 by 800 and pleases the browser, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
@@ -29,6 +41,7 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(page.locator('#content')).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), view).toBe(true);
       expect(await page.evaluate(() => document.documentElement.getAttribute('data-color-scheme'))).toBe(scheme);
+      expect(await barriers(page), view).toEqual([]);
     }
   });
 }

@@ -65,6 +65,15 @@ export const theme = createTheme({
         },
       },
     },
+    MuiSnackbarContent: {
+      styleOverrides: {
+        root: {
+          backgroundColor: 'var(--mui-palette-text-primary)',
+          color: 'var(--mui-palette-background-paper)',
+          borderRadius: 3,
+        },
+      },
+    },
     MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
     MuiTabs: { styleOverrides: { root: { minHeight: 36, borderBottom: '1px solid var(--mui-palette-divider)' } } },
     MuiTab: {

@@ -12,17 +12,19 @@ import { latestCatalogue } from './catalogues';
 import { usualMode } from './dockets/planned';
 import type { Room } from './enter';
 import { makePlan } from './planning';
-import type { DocketId } from '../store/ids';
+import type { DocketId, FindingRowId } from '../store/ids';
 
 /** More at once nobody reads before deciding. */
-const mostAtOnce = 400;
+export const mostAtOnce = 400;
 
-/** Of the open findings of a rule; or, with a docket, of those in it that the database refused. */
-export async function decisionsFor(
-  { source, store }: Room,
-  { rule, docket }: { readonly rule: string; readonly docket: DocketId | null },
-  chosen: Decision,
-) {
+interface Asked {
+  readonly rule: string;
+  readonly docket: DocketId | null;
+  readonly findings: readonly FindingRowId[];
+}
+
+/** Of the open findings of a rule, or of some that were chosen; or, with a docket, of those in it that the database refused. */
+export async function decisionsFor({ source, store }: Room, { rule, docket, findings: picked }: Asked, chosen: Decision) {
   const [open, catalogue, refused] = await Promise.all([
     listFindings(store, source.id, ['Open', 'Slipped']),
     latestCatalogue(store, source.id),
@@ -33,7 +35,9 @@ export async function decisionsFor(
   const rules = [...counts].map(([id, rows]) => ({ id, findings: rows.length })).sort((a, b) => b.findings - a.findings);
   const all =
     docket === null
-      ? (counts.get(rule) ?? [])
+      ? picked.length > 0
+        ? scripted.filter(({ id }) => picked.includes(id))
+        : (counts.get(rule) ?? [])
       : await listFindingsById(
           store,
           source.id,

@@ -1,11 +1,13 @@
 // What a source's people settle: waivers, rules, the budget of its surveys. Each changes its one entry, held while it is
 // changed, so that of many at once none is lost.
 
+import { groupBy } from '../core/grouping';
+import { counted } from '../core/naming/words';
 import { objectInWords } from '../core/ratchet/mended';
 import { nextState } from '../core/ratchet/states';
 import { type Waiver, type Policy, policyOf, waiverInWords } from '../core/rules/policy';
 import type { Budget } from '../sources/budget';
-import { findFinding, moveFindings } from '../store/findings/findings';
+import { type FindingRow, listFindingsById, moveFindings } from '../store/findings/findings';
 import { getSettings, keepBudget, keepPolicies } from '../store/sources/settings';
 import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
@@ -22,43 +24,67 @@ export function versionOf(shown: Policy | Budget): string {
   return digestOf(shown).slice(0, 16);
 }
 
-/** `until` is a day in ISO 8601, or empty. */
+/** Waives findings, all or none. `until` is a day in ISO 8601, or empty. */
 export function waive(
   room: Room,
-  id: FindingRowId,
+  findings: readonly FindingRowId[],
   { reason, until }: { readonly reason: string; readonly until: string },
 ): Promise<Outcome<null>> {
   if (reason.trim() === '') return Promise.resolve({ problem: 'Say why it is meant to be so: the next one to look will ask.' });
   if (until !== '' && until < new Date().toISOString().slice(0, 10))
     return Promise.resolve({ problem: 'That day is over already.' });
-  return settleWaiver(room, id, 'waived', { reason: reason.trim(), ...(until !== '' && { until }), by: nameOf(room.actor) });
+  return settleWaivers(room, findings, 'waived', {
+    reason: reason.trim(),
+    ...(until !== '' && { until }),
+    by: nameOf(room.actor),
+  });
 }
 
-export function unwaive(room: Room, id: FindingRowId): Promise<Outcome<null>> {
-  return settleWaiver(room, id, 'waiverEnded', null);
+export function unwaive(room: Room, findings: readonly FindingRowId[]): Promise<Outcome<null>> {
+  return settleWaivers(room, findings, 'waiverEnded', null);
 }
 
-function settleWaiver(
+function settleWaivers(
   { office, actor, source }: Room,
-  id: FindingRowId,
+  ids: readonly FindingRowId[],
   event: 'waived' | 'waiverEnded',
   waiver: Omit<Waiver, 'object'> | null,
 ): Promise<Outcome<null>> {
-  const act = { act: waiver ? 'finding.waive' : 'finding.unwaive', right: 'keepRules', source, object: `finding ${id}` } as const;
+  const [only] = ids;
+  const object = ids.length === 1 ? `finding ${only}` : counted(ids.length, 'finding');
+  const act = { act: waiver ? 'finding.waive' : 'finding.unwaive', right: 'keepRules', source, object } as const;
   return perform(office, actor, act, async (db) => {
     await lockSource(db, source.id);
-    const finding = await findFinding(db, source.id, id);
-    const to = finding && nextState(finding.state, event);
-    if (!finding || !to || to === finding.state) return { problem: 'It has changed meanwhile. Read it again.' };
+    const rows = await listFindingsById(db, source.id, ids);
+    const moves = rows.flatMap(({ id, state }) => {
+      const to = nextState(state, event);
+      return to && to !== state ? [{ finding: id, from: state, to, reason: waiver && waiverInWords(waiver) }] : [];
+    });
+    if (moves.length === 0 || moves.length < ids.length) {
+      const changed = ids.length === 1 ? 'It has' : `${ids.length - moves.length} of them have`;
+      return { problem: `${changed} changed meanwhile. Read ${ids.length === 1 ? 'it' : 'them'} again.` };
+    }
     const { policies } = await getSettings(db, source.id);
-    const policy = policyOf(policies, finding.rule);
-    const object = objectInWords(finding.object);
-    const others = policy.waivers.filter((other) => other.object !== object);
-    const waivers = waiver === null ? others : [...others, { object, ...waiver }];
-    await keepPolicies(db, source.id, { ...policies, [finding.rule]: { ...policy, waivers } });
-    await moveFindings(db, [{ finding: id, from: finding.state, to, reason: waiver && waiverInWords(waiver) }], {});
-    return { ...done, object: finding.identity, after: waiver };
+    const next = { ...policies };
+    for (const [rule, own] of groupBy(rows, (row) => row.rule)) {
+      const policy = policyOf(policies, rule);
+      const objects = new Set(own.map((row) => objectInWords(row.object)));
+      const others = policy.waivers.filter((other) => !objects.has(other.object));
+      const waivers = waiver === null ? others : [...others, ...[...objects].map((of) => ({ object: of, ...waiver }))];
+      next[rule] = { ...policy, waivers };
+    }
+    await keepPolicies(db, source.id, next);
+    await moveFindings(db, moves, {});
+    return {
+      ...done,
+      ...(rows.length === 1 && { object: rows[0]?.identity }),
+      after: { ...waiver, findings: identitiesOf(rows) },
+    };
   });
+}
+
+function identitiesOf(rows: readonly FindingRow[]): readonly string[] {
+  return rows.slice(0, 200).map((row) => row.identity);
 }
 
 /** Changes the policy of one rule. `change` returns the next one, or what is wrong. `version` is that of what was shown; null where nothing is overwritten. */

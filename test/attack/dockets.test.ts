@@ -137,7 +137,7 @@ describe('at the same moment', () => {
     const findings = (await listFindings(store, room.source.id, ['Open'])).slice(0, 12);
     expect(findings.length).toBeGreaterThan(5);
     const outcomes = await Promise.all(
-      findings.map(({ id }) => settling.waive(room, id, { reason: `because of ${id}`, until: '' })),
+      findings.map(({ id }) => settling.waive(room, [id], { reason: `because of ${id}`, until: '' })),
     );
     expect(outcomes.every(({ problem }) => problem === null)).toBe(true);
     const { policies } = await getSettings(store, room.source.id);
@@ -200,7 +200,7 @@ describe('what is signed and run is what was shown', () => {
     const [item] = (
       await store.query<{ finding_id: FindingRowId }>('select finding_id from docket_items where docket_id = $1', [docket])
     ).rows;
-    expect((await takeFromDocket(by(runner), there(item).finding_id)).problem).toBeNull();
+    expect((await takeFromDocket(by(runner), [there(item).finding_id])).problem).toBeNull();
     await rehearsed(docket);
     expect((await sign(by(signer), docket, shown)).problem).toMatch(/not what you were shown.*The jon took something out/);
     expect(await runDocket(by(runner), docket, { direction: 'forward', login, shown })).toContain('not what you were shown');

@@ -126,15 +126,21 @@ export const doors: Readonly<Record<string, Door>> = {
   'coverage/route.tsx': { load: 'seeFindings' },
   'coverage/table/route.tsx': { load: 'seeFindings' },
   'coverage/ddl.ts': { load: 'seeFindings' },
-  'findings/route.tsx': { load: 'seeFindings' },
+  'findings/route.tsx': {
+    load: 'seeFindings',
+    acts: {
+      docket: { right: 'plan', form: { intent: 'docket', findings: '1' } },
+      take: { right: 'plan', form: { intent: 'take', findings: '1' } },
+      waive: { right: 'keepRules', form: { intent: 'waive', findings: '1', reason: 'r' } },
+      unwaive: { right: 'keepRules', form: { intent: 'unwaive', findings: '1' } },
+    },
+  },
   'findings/finding/route.tsx': {
     load: 'seeFindings',
     acts: {
       add: { right: 'plan', form: { intent: 'add' } },
       remove: { right: 'plan', form: { intent: 'remove' } },
       takeBack: { right: 'plan', form: { intent: 'takeBack' } },
-      waive: { right: 'keepRules', form: { intent: 'waive', reason: 'r' } },
-      unwaive: { right: 'keepRules', form: { intent: 'unwaive' } },
     },
   },
   'findings/rows.ts': { load: 'seeRows' },

@@ -5,18 +5,26 @@ import type { ClassConstructor } from 'class-transformer';
 import { parse } from '~/input/parse';
 import type { Room } from '~/work/enter';
 import type { Outcome } from '~/work/perform';
+import type { Said } from '~/app/ui/Saying';
 import { formIn, orPage } from './door.server';
 
 interface Intent {
   readonly Shape: ClassConstructor<object>;
   act(room: Room, form: object): Promise<Outcome<unknown>>;
+  /** Told once it is done. */
+  said?(result: unknown, form: object, room: Room): Said;
 }
 
-export function intent<T extends object>(
+export function intent<T extends object, R>(
   Shape: ClassConstructor<T>,
-  act: (room: Room, form: T) => Promise<Outcome<unknown>>,
+  act: (room: Room, form: T) => Promise<Outcome<R>>,
+  said?: (result: R, form: T, room: Room) => Said,
 ): Intent {
-  return { Shape, act: (room, form) => act(room, form as T) };
+  return {
+    Shape,
+    act: (room, form) => act(room, form as T),
+    ...(said && { said: (result, form, room) => said(result as R, form as T, room) }),
+  };
 }
 
 /** What came of a form: nothing that speaks against it, or what does, at its field where it is about one. */
@@ -24,6 +32,7 @@ export interface Came {
   readonly problem: string | null;
   readonly errors: Readonly<Record<string, string>>;
   readonly intent: string;
+  readonly said: Said | null;
 }
 
 /** Does what a form asks for. Throws the pages of `formIn` and `orPage`. */
@@ -37,12 +46,13 @@ export async function actOn(intents: Readonly<Record<string, Intent>>, room: Roo
   const parsed = await parse(asked.Shape, fields);
   if (!parsed.ok) {
     const errors = Object.fromEntries(Object.entries(parsed.errors).map(([name, all]) => [name, all[0] ?? '']));
-    return came(named, Object.values(errors)[0] ?? 'That cannot be kept.', errors);
+    return came(named, Object.values(errors)[0] ?? 'That cannot be kept.', { errors });
   }
-  const { problem } = await orPage(asked.act(room, parsed.value));
-  return came(named, problem);
+  const outcome = await orPage(asked.act(room, parsed.value));
+  const said = outcome.problem === null && asked.said ? asked.said(outcome.result, parsed.value, room) : null;
+  return came(named, outcome.problem, { said });
 }
 
-function came(intent: string, problem: string | null, errors: Came['errors'] = {}) {
-  return data<Came>({ intent, problem, errors }, { status: problem === null ? 200 : 422 });
+function came(intent: string, problem: string | null, { errors = {}, said = null }: Partial<Came>) {
+  return data<Came>({ intent, problem, errors, said }, { status: problem === null ? 200 : 422 });
 }

@@ -2,7 +2,15 @@ import Dialog from '@mui/material/Dialog';
 import { useMemo, useState } from 'react';
 import { type Shortcut, useAllKeys, useKeys } from './keys';
 
-const names: Readonly<Record<string, string>> = { ArrowDown: '↓', ArrowUp: '↑', Enter: '↵', 'ctrl+k': 'Ctrl K' };
+const names: Readonly<Record<string, string>> = {
+  ArrowDown: '↓',
+  ArrowUp: '↑',
+  Enter: '↵',
+  'ctrl+k': 'Ctrl K',
+  'ctrl+a': 'Ctrl A',
+  ' ': 'Space',
+  'shift+ ': 'Shift Space',
+};
 
 /** `?` lists the keys that work on the screen that is shown. */
 export function KeyHelp() {

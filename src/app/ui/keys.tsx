@@ -32,8 +32,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
   );
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const wanted = (event.ctrlKey || event.metaKey ? 'ctrl+' : '') + event.key;
-      if (event.altKey || event.defaultPrevented) return;
+      if (event.altKey || event.defaultPrevented || presses(event)) return;
+      const wanted = `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${event.shiftKey && event.key === ' ' ? 'shift+' : ''}${event.key}`;
       const typing = isTyping(event.target) || document.querySelector('[role=dialog], [role=menu]') !== null;
       // The newest screen's keys come first.
       const shortcut = registry
@@ -62,6 +62,11 @@ export function useKeys(shortcuts: readonly Shortcut[]): void {
 export function useAllKeys(): () => readonly Shortcut[] {
   const registry = useContext(RegistryContext);
   return () => registry?.all() ?? [];
+}
+
+/** Space presses what has the focus, where that can be pressed. */
+function presses({ key, target }: KeyboardEvent): boolean {
+  return key === ' ' && target instanceof Element && target.closest('button, input, select, textarea, [role=button]') !== null;
 }
 
 function isTyping(target: EventTarget | null): boolean {

@@ -2,8 +2,11 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { NavigationType, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { useKeys } from './keys';
 
-/** j and k, or the arrows, choose the next and the one before; `to` gives the address of a row. */
-export function useRowKeys(count: number, chosen: number, to: (index: number) => string): void {
+/**
+ * j and k, or the arrows, choose the next and the one before; `to` gives the address of a row. What it returns tells which
+ * is chosen at the moment, though its page may still be on its way; -1 for none.
+ */
+export function useRowKeys(count: number, chosen: number, to: (index: number) => string): () => number {
   const navigate = useNavigate();
   // Whoever holds a key down is faster than the pages that it leads through: those arrive late and say where one was.
   const at = useRef(chosen);
@@ -41,4 +44,5 @@ export function useRowKeys(count: number, chosen: number, to: (index: number) =>
       [go],
     ),
   );
+  return useCallback(() => at.current, []);
 }

@@ -143,7 +143,7 @@ function suggestion(name: string, fields: readonly Field[]): string {
 }
 
 /** Whether a line passes: what the store answers in SQL, here in words of its own. */
-export function fits({ terms }: Filter, line: Line, stock: Pick<Stock, 'fields'>): boolean {
+export function fits({ terms }: Filter, line: Pick<Line, 'values'>, stock: Pick<Stock, 'fields'>): boolean {
   return terms.every(({ field, not, test }) => {
     const passes = field
       ? passesTest(line.values[field.name] ?? null, test)

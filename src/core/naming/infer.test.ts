@@ -39,6 +39,7 @@ test.each([
   ['{table}_{parent}[_{role}]_fk', named((table, parent, _, role) => `${table}_${parent}${role === '' ? '' : `_${role}`}_fk`)],
   ['{columns}_of_{table}', named((table, _, column) => `${column}_of_${table}`)],
   ['{table}_r{n}', named((table, _, column) => `${table}_r${column.length}`)],
+  ['{table}{n}', named((table, _, column) => `${table}${column.length}`)],
 ])('%s is learned from its names', (template, catalogue) =>
   expect(foreignKeys(catalogue)).toMatchObject({ template, names: 6, follow: 6, exceptions: [] }),
 );
@@ -49,6 +50,32 @@ test('what does not follow is told, with what it would be called', () => {
     follow: 5,
     exceptions: [{ table: 'port.stay', name: 'con_2207', wouldBe: 'fk_stay_call_id' }],
   });
+});
+
+test('names that the server made teach no words of their own', () => {
+  const drawn = sketch(`
+    port.berth: berth_no text key, depth_m integer, length_m integer; check length_m > depth_m
+    port.tug:   tug_no text key, pull_t integer, power_kw integer; check power_kw > pull_t
+    port.quay:  quay_no text key, depth_m integer, length_m integer; check length_m > depth_m
+  `);
+  // The server leaves the columns out of the name of a check on several.
+  const catalogue = {
+    ...drawn,
+    tables: drawn.tables.map((table) => ({
+      ...table,
+      constraints: table.constraints.map((constraint) =>
+        constraint.kind === 'check'
+          ? {
+              ...constraint,
+              name: `${table.name}_check${table.name === 'quay' ? '1' : ''}`,
+              columns: table.columns.slice(1).map(({ name }) => name),
+            }
+          : constraint,
+      ),
+    })),
+  };
+  const checks = inferConventions(catalogue).find(({ kind }) => kind === 'check');
+  expect(checks).toMatchObject({ template: '{table}_check', follow: 2, names: 3 });
 });
 
 test('where no two names are made alike nothing is learned', () => {

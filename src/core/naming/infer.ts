@@ -6,6 +6,7 @@ import type { Table, Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
 import { engineOf } from '../engines/index';
 import { once } from '../once';
+import { isServerMade } from './made';
 import { type NamedKind, type NamedObject, namedKinds, namedObjects } from './named';
 import {
   type Form,
@@ -72,7 +73,8 @@ const worthOfFree = 0.8;
 
 function bestTemplate(objects: readonly NamedObject[], rules: NameRules): Template | null {
   const votes = new Map<string, number>();
-  for (const object of objects) for (const text of templatesOf(object)) votes.set(text, (votes.get(text) ?? 0) + 1);
+  for (const object of objects)
+    for (const text of templatesOf(object, isServerMade(rules, object))) votes.set(text, (votes.get(text) ?? 0) + 1);
   const tried = [...votes]
     .filter(([, count]) => count > 1 || objects.length === 1)
     .sort(([a, m], [b, n]) => n - m || likelier(a, b))
@@ -119,7 +121,7 @@ interface Match {
 }
 
 /** The templates that a name could have come from: every way in which parts of it are what it is made of. */
-function templatesOf({ kind, name, of }: NamedObject): readonly string[] {
+function templatesOf({ kind, name, of }: NamedObject, isMade: boolean): readonly string[] {
   const matches = placeholders.flatMap((by) => (by === 'meaning' ? [] : matchesOf(name, of, by)));
   const found: string[] = [];
   walk(0, '', new Set());
@@ -131,10 +133,12 @@ function templatesOf({ kind, name, of }: NamedObject): readonly string[] {
     for (const { at, length, by, form } of next.slice(0, 12))
       walk(at + length, `${text}${name.slice(from, at)}{${by}${form === null ? '' : `:${form}`}}`, new Set([...used, by]));
     const rest = name.slice(from);
-    // A number at the end is none that every name has.
-    if (used.size > 0 && /^[\p{L}\p{N}_$]*$/u.test(rest) && !/\d$/.test(rest)) found.push(text + rest);
+    // A number at the end is none that every name has, and no name is a number alone.
+    const telling = [...used].some((by) => by !== 'n');
+    if (telling && /^[\p{L}\p{N}_$]*$/u.test(rest) && !/\d$/.test(rest)) found.push(text + rest);
     // A check may say what it means in words of its own.
-    if (kind === 'check' && used.has('table') && rest.length > 2 && rest.startsWith('_')) found.push(`${text}_{meaning}`);
+    if (kind === 'check' && !isMade && used.has('table') && rest.length > 2 && rest.startsWith('_'))
+      found.push(`${text}_{meaning}`);
   }
 }
 
@@ -160,8 +164,18 @@ function isWhole(name: string, at: number, length: number): boolean {
   const [first, last] = [name.charAt(at), name.charAt(at + length - 1)];
   const [before, after] = [name.charAt(at - 1), name.charAt(at + length)];
   const apart = (left: string, right: string): boolean =>
-    left === '' || right === '' || !/[\p{L}\p{N}]/u.test(left + right) || left === '_' || right === '_' || isHump(left, right);
+    left === '' ||
+    right === '' ||
+    !/[\p{L}\p{N}]/u.test(left + right) ||
+    left === '_' ||
+    right === '_' ||
+    isHump(left, right) ||
+    isNumbered(left, right);
   return apart(at === 0 ? '' : before, first) && apart(last, after);
+}
+
+function isNumbered(left: string, right: string): boolean {
+  return /\p{L}/u.test(left) && /\p{Nd}/u.test(right);
 }
 
 function isHump(left: string, right: string): boolean {

@@ -6,9 +6,10 @@ import type { NameRules } from '../engines/engine';
 import { engineOf, type EngineName, engines } from '../engines/index';
 import { once } from '../once';
 import { inferConventions } from './infer';
+import { isServerMade, serverName } from './made';
 import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
 import type { TakenNames } from './taken';
-import { isTemplateProblem, nameBy, parseTemplate, render, spell, type Template } from './template';
+import { isTemplateProblem, nameBy, parseTemplate, readable, render, type Template } from './template';
 
 /** Templates by kind, as somebody adopted them; a kind that is left out follows what most names do. */
 export type Adopted = Readonly<Partial<Record<NamedKind, string>>>;
@@ -52,12 +53,6 @@ const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
   return { engine: catalogue.engine.name, templates, adopted: new Set() };
 });
 
-function readable(text: string): Template {
-  const template = parseTemplate(text);
-  if (isTemplateProblem(template)) throw new RangeError(`${text}: ${template.says}`);
-  return template;
-}
-
 const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {
   'primary key': ['pk_{table}', '{table}_pk'],
   unique: ['uq_{table}_{columns}', '{table}_{columns}_uq'],
@@ -98,6 +93,7 @@ export function freeName(style: HouseStyle, object: ToName, taken: Pick<TakenNam
   if (!taken.has(name)) return name;
   const apart = nameFor(style, { ...object, ambiguous: true });
   if (!taken.has(apart)) return apart;
+  if (style.templates[object.kind].text.includes('{n}')) return counted(style, object, taken);
   const { shorten } = rulesOf(style);
   const { columns } = object.of;
   const longer = shorten(`${name}_${columns.join('_')}`);
@@ -108,14 +104,17 @@ export function freeName(style: HouseStyle, object: ToName, taken: Pick<TakenNam
   return numbered(n);
 }
 
-/**
- * True when a name was made by a server and not by a person: the server's own pattern with a
- * number behind it, or one that is only a number (`$1`, `sys_c00123`).
- */
-export function isMadeBySystem(style: HouseStyle, { name, ...object }: NamedObject): boolean {
-  if (/^(\$\d+|sys_c\d+|con\d+|constraint_?\d+|[a-z]{2}__.*__[0-9a-f]{8})$/i.test(name)) return true;
-  const own = ownName(rulesOf(style), object);
-  return name.replace(/\d+$/, '') === own || name === own;
+/** Where a house numbers its names: the first number that is free. */
+function counted(style: HouseStyle, object: ToName, taken: Pick<TakenNames, 'has'>): string {
+  for (let n = 1; ; n++) {
+    const name = nameFor(style, { ...object, of: { ...object.of, n: [String(n)] } });
+    if (!taken.has(name)) return name;
+  }
+}
+
+/** True when a name was made by a server and not by a person. */
+export function isMadeBySystem(style: HouseStyle, object: NamedObject): boolean {
+  return isServerMade(rulesOf(style), object);
 }
 
 /** True when a style keeps the server's own names, so that only numbered ones stand out. */
@@ -125,24 +124,4 @@ export function keepsServerNames(style: HouseStyle, kind: NamedKind): boolean {
 
 export function isServerName(style: HouseStyle, object: NamedObject): boolean {
   return object.name === serverName(rulesOf(style), object);
-}
-
-function serverName(rules: NameRules, object: ToName): string {
-  return rules.shorten(ownName(rules, object));
-}
-
-// Few, and read again for every name.
-const serverTemplates = new Map<string, Template>();
-
-function serverTemplate(text: string): Template {
-  let template = serverTemplates.get(text);
-  if (!template) serverTemplates.set(text, (template = readable(text)));
-  return template;
-}
-
-// The server leaves out the columns of a check that covers several.
-function ownName(rules: NameRules, { kind, of }: ToName): string {
-  const several = kind === 'check' && of.columns.length !== 1;
-  const { parts } = serverTemplate(several ? rules.checkOfSeveral : rules.templates[kind]);
-  return spell(parts, of, false).replaceAll(/__+/g, '_');
 }

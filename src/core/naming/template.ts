@@ -52,6 +52,13 @@ export function parseTemplate(text: string): Template | TemplateProblem {
   return { text, parts: read.parts };
 }
 
+/** A template that is known to be one. Throws RangeError when it is none. */
+export function readable(text: string): Template {
+  const template = parseTemplate(text);
+  if (isTemplateProblem(template)) throw new RangeError(`${text}: ${template.says}`);
+  return template;
+}
+
 export function isTemplateProblem(parsed: Template | TemplateProblem): parsed is TemplateProblem {
   return 'says' in parsed;
 }

@@ -1,5 +1,6 @@
 // What is in a docket: findings put in, decided, taken out; its name and mode.
 
+import { counted } from '../../core/naming/words';
 import { sameColumnSet } from '../../core/catalogue/lookups';
 import type { NeededKey } from '../../core/operations/refusal';
 import type { Mode } from '../../core/plan/cost';
@@ -90,16 +91,26 @@ export async function findingsToMake({ store, source }: Room, { table, columns }
 
 const runAlready = 'The docket has been run; what was done stays in it.';
 
-/** Takes a finding out of the draft that it is in. */
-export function takeFromDocket({ office, actor, source }: Room, finding: FindingRowId): Promise<Outcome<null>> {
-  const act = { act: 'docket.take', right: 'plan', source, object: `finding ${finding}` } as const;
-  return perform(office, actor, act, async (store) => {
-    const found = await findDocketOf(store, finding);
-    const docket = found && (await lockDocket(store, source.id, found.docketId));
-    if (!docket || !changeableStates.includes(docket.state)) return { problem: runAlready };
-    const taken = await take(store, source.id, docket.id, [finding]);
-    await authored(store, docket.id, actor);
-    return { ...done, object: docketObject(docket.id), before: { findings: taken } };
+/** Takes findings out of the drafts that they are in, all or none. */
+export function takeFromDocket({ office, actor, source }: Room, findings: readonly FindingRowId[]): Promise<Outcome<null>> {
+  const [only] = findings;
+  const object = findings.length === 1 ? `finding ${only}` : counted(findings.length, 'finding');
+  return perform(office, actor, { act: 'docket.take', right: 'plan', source, object }, async (store) => {
+    const inDockets = new Map<DocketId, FindingRowId[]>();
+    for (const finding of findings) {
+      const found = await findDocketOf(store, finding);
+      if (!found) return { problem: runAlready };
+      inDockets.set(found.docketId, [...(inDockets.get(found.docketId) ?? []), finding]);
+    }
+    const taken: string[] = [];
+    for (const [id, own] of inDockets) {
+      const docket = await lockDocket(store, source.id, id);
+      if (!docket || !changeableStates.includes(docket.state)) return { problem: runAlready };
+      taken.push(...(await take(store, source.id, id, own)));
+      await authored(store, id, actor);
+    }
+    const [first] = inDockets.keys();
+    return { ...done, ...(first && { object: docketObject(first) }), before: { findings: taken } };
   });
 }
 

@@ -13,14 +13,15 @@ import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { findingsIn, idIn } from '~/app/server/ids.server';
+import { DayField } from '~/app/ui/DayField';
 import { Teeth } from '~/app/ui/Teeth';
 import { counted } from '~/core/naming/words';
 import { typedName } from '~/core/remedies/question';
 import { parse } from '~/input/parse';
 import type { SharedQuestion } from '~/core/remedies/shared';
 import { answersIn } from '~/core/remedies/index';
-import { WaiverForm } from '../findings/finding/waiver.server';
-import { decisionsFor } from '~/work/decisions';
+import { WaiveForm } from '../findings/findingsForms.server';
+import { decisionsFor, mostAtOnce } from '~/work/decisions';
 import { addToDocket } from '~/work/dockets/contents';
 import { waive } from '~/work/settling';
 import { ProblemStation } from '~/app/ui/ProblemPage';
@@ -33,8 +34,11 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const rule = searchParams.get('rule') ?? '';
   const asked = searchParams.get('docket');
   const docket = asked === null ? null : await idIn(asked, 'docket');
+  const ids = (searchParams.get('findings') ?? '').split(',').filter((id) => id !== '');
+  const findings = await Promise.all(ids.slice(0, mostAtOnce).map((id) => idIn(id, 'finding')));
   const chosen = answersIn(searchParams);
-  return { source: room.source.id, rule, docket, chosen, ...(await decisionsFor(room, { rule, docket }, chosen)) };
+  const decisions = await decisionsFor(room, { rule, docket, findings }, chosen);
+  return { source: room.source.id, rule, docket, findings, chosen, ...decisions };
 }
 
 /** Puts the findings that were left ticked into the docket, or waives them. */
@@ -45,12 +49,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   if (findings.length === 0) return data({ problem: 'Leave at least one finding ticked.' }, { status: 422 });
   if (form.get('intent') === 'waive') {
     const [reason, until] = ['reason', 'until'].map((name) => form.get(name) ?? '');
-    const parsed = await parse(WaiverForm, { intent: 'waive', reason, until });
+    const parsed = await parse(WaiveForm, { findings: findings.join(), reason, until });
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
-    for (const finding of findings) {
-      const { problem } = await orPage(waive(room, finding, parsed.value));
-      if (problem) return data({ problem }, { status: 422 });
-    }
+    const { problem } = await orPage(waive(room, findings, parsed.value));
+    if (problem) return data({ problem }, { status: 422 });
     return redirect(`/s/${room.source.id}/findings?show=Waived`);
   }
   const added = await orPage(addToDocket(room, findings, answersIn(form)));
@@ -64,7 +66,7 @@ export function meta({ matches }: Route.MetaArgs) {
 }
 
 export default function Decide({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, rule, docket, rules, chosen, questions, lines, more, steps } = loaderData;
+  const { source, rule, docket, findings, rules, chosen, questions, lines, more, steps } = loaderData;
   const submit = useSubmit();
   const busy = useNavigation().state !== 'idle';
   const [waiving, setWaiving] = useState(false);
@@ -88,7 +90,8 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
           }}
         >
           {docket !== null && <input type="hidden" name="docket" value={docket} />}
-          {docket === null && (
+          {findings.length > 0 && <input type="hidden" name="findings" value={findings.join()} />}
+          {docket === null && findings.length === 0 && (
             <label>
               Rule
               <Select native size="small" name="rule" value={rule} onChange={() => undefined}>
@@ -108,18 +111,18 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
             <Button type="submit">Look again</Button>
           )}
         </Form>
-        {docket === null && rules.length === 0 && (
+        {docket === null && findings.length === 0 && rules.length === 0 && (
           <Alert severity="info" role="note">
             Nothing is open that has a script.
           </Alert>
         )}
-        {docket === null && rule === '' && rules.length > 0 && (
+        {docket === null && findings.length === 0 && rule === '' && rules.length > 0 && (
           <p className="mute">
             Choose a rule: its open findings are decided together, and what that changes is shown before anything is done.
           </p>
         )}
         {lines.length > 0 && (
-          <Form method="post" preventScrollReset key={JSON.stringify([rule, chosen])}>
+          <Form method="post" preventScrollReset key={JSON.stringify([rule, findings, chosen])}>
             {Object.entries(chosen).map(([name, value]) => (
               <input key={name} type="hidden" name={name} value={value} />
             ))}
@@ -177,13 +180,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               <div style={{ marginTop: 12 }}>
                 <TextField name="reason" label="Why they are meant to be so" multiline autoFocus />
                 <div className="fields" style={{ marginTop: 12 }}>
-                  <TextField
-                    name="until"
-                    label="Until (may stay open)"
-                    type="date"
-                    slotProps={{ inputLabel: { shrink: true } }}
-                  />
-                  <TextField name="by" label="Decided by" autoComplete="name" />
+                  <DayField name="until" label="Until (may stay open)" disablePast />
                 </div>
               </div>
             )}

@@ -1,4 +1,5 @@
-import { csv, download } from '~/app/server/csv.server';
+import { download } from '~/app/server/download.server';
+import { csv } from '~/core/formats/csv';
 import { enter } from '~/app/server/door.server';
 import type { Route } from './+types/export';
 import { askedFor, linesFor } from './asked.server';

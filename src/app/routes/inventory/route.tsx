@@ -1,9 +1,7 @@
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import { useCallback, useState } from 'react';
+import { useCallback } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { capital } from '~/core/naming/words';
@@ -19,7 +17,9 @@ import { useRowKeys } from '~/app/ui/useRowKeys';
 import type { Field, Line } from '~/core/inventory/stock';
 import { inventory, type StockKind, stockKinds } from '~/core/inventory/index';
 import { countLines, countStock } from '~/store/inventory/inventory';
-import { LineCell } from './ValueCell';
+import { LineCell } from '~/app/ui/list/ValueCell';
+import { SaveMenu } from '~/app/ui/list/SaveMenu';
+import { Foot } from '~/app/ui/list/Foot';
 import type { Route } from './+types/route';
 import { askedFor, linesFor } from './asked.server';
 import { linesAtOnce, useWindow } from './window';
@@ -80,7 +80,7 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
         <div className="bar">
           <FilterLine key={kind} fields={fields} problem={problem} />
           <ColumnChoice fields={fields} columns={columns} />
-          <Export address={`${here}/export${search}`} />
+          <SaveMenu address={(as) => `${here}/export${search}${search === '' ? '?' : '&'}as=${as}`} />
         </div>
         {whole === 0 ? (
           <Nothing kind={kind} surveyed={counts.tables > 0} />
@@ -105,22 +105,11 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
             cell={cellOf}
           />
         )}
-        <div className="foot">
-          <span>
-            <kbd>j</kbd> <kbd>k</kbd> move
-          </span>{' '}
-          <span>
-            <kbd>/</kbd> filter
-          </span>{' '}
-          <span>
-            <kbd>?</kbd> all keys
-          </span>
-          <span className="end">
-            {count === whole
-              ? `${whole.toLocaleString('en-GB')} ${inventory[kind].title}`
-              : `${count.toLocaleString('en-GB')} of ${whole.toLocaleString('en-GB')} ${inventory[kind].title}`}
-          </span>
-        </div>
+        <Foot keys={{ 'j k': 'move', '/': 'filter' }}>
+          {count === whole
+            ? `${whole.toLocaleString('en-GB')} ${inventory[kind].title}`
+            : `${count.toLocaleString('en-GB')} of ${whole.toLocaleString('en-GB')} ${inventory[kind].title}`}
+        </Foot>
       </main>
       <Outlet />
     </Desk>
@@ -161,31 +150,6 @@ function Nothing({ kind, surveyed }: { readonly kind: StockKind; readonly survey
           : 'A survey lists every table, column, key and index, with what was measured of them.'}
       </p>
     </div>
-  );
-}
-
-function Export({ address }: { readonly address: string }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const close = (): void => setAnchor(null);
-  return (
-    <>
-      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        Export
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        {(['csv', 'json'] as const).map((as) => (
-          <MenuItem
-            key={as}
-            component="a"
-            href={`${address}${address.includes('?') ? '&' : '?'}as=${as}`}
-            download
-            onClick={close}
-          >
-            As {as.toUpperCase()}
-          </MenuItem>
-        ))}
-      </Menu>
-    </>
   );
 }
 

@@ -1,4 +1,5 @@
-import { csv, download } from '~/app/server/csv.server';
+import { download } from '~/app/server/download.server';
+import { csv } from '~/core/formats/csv';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { listEntries } from '~/store/journal/journal';

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import { Form, Link, useSearchParams } from 'react-router';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
+import { DayField } from '~/app/ui/DayField';
 import { Strip } from '~/app/ui/Strip';
 import { actInWords } from '~/core/rights/acts';
 import { visible } from '~/core/naming/visible';
@@ -91,20 +92,8 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
                 ['failed', 'failed'],
               ]}
             />
-            <TextField
-              name="from"
-              label="From (UTC)"
-              type="date"
-              defaultValue={(filter.from ?? '').slice(0, 10)}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
-            <TextField
-              name="to"
-              label="Before (UTC)"
-              type="date"
-              defaultValue={(filter.to ?? '').slice(0, 10)}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
+            <DayField name="from" label="From (UTC)" day={(filter.from ?? '').slice(0, 10)} />
+            <DayField name="to" label="Before (UTC)" day={(filter.to ?? '').slice(0, 10)} />
             <Button type="submit" variant="contained">
               Filter
             </Button>

@@ -1,14 +1,11 @@
+import Button from '@mui/material/Button';
+import { Link, Outlet, useParams } from 'react-router';
 import { Desk } from '~/app/ui/list/Desk';
-import { useCallback } from 'react';
-import { Link, Outlet, useParams, useSearchParams } from 'react-router';
+import type { WholeField } from '~/app/ui/list/whole';
+import { WholeList } from '~/app/ui/list/WholeList';
 import { enter } from '~/app/server/door.server';
-
-import { Choice, FilterBox } from '~/app/ui/FilterBox';
-import { useRowKeys } from '~/app/ui/useRowKeys';
-import { VirtualRows } from '~/app/ui/VirtualRows';
 import { rules } from '~/core/rules/index';
 import { policyOf } from '~/core/rules/policy';
-import { concerns } from '~/core/rules/rule';
 import { countByRule } from '~/store/findings/findings';
 import { getSettings } from '~/store/sources/settings';
 import { ProblemStation } from '~/app/ui/ProblemPage';
@@ -39,81 +36,83 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   };
 }
 
-const template = 'minmax(210px, 1fr) minmax(200px, 2fr) 54px minmax(70px, 0.7fr)';
+type RuleRow = Awaited<ReturnType<typeof loader>>['rules'][number];
+
+const fields: readonly WholeField<RuleRow>[] = [
+  {
+    name: 'rule',
+    title: 'Rule',
+    type: 'text',
+    width: 210,
+    usual: true,
+    of: ({ id }) => id,
+    draw: ({ id, on }) => <span className={`mono${on ? '' : ' off'}`}>{id}</span>,
+  },
+  {
+    name: 'about',
+    title: 'Looks for',
+    type: 'text',
+    width: 300,
+    usual: true,
+    of: ({ about }) => about,
+    draw: ({ about }) => (
+      <span className="small mute" title={about}>
+        {about}
+      </span>
+    ),
+  },
+  {
+    name: 'open',
+    title: 'Open',
+    type: 'number',
+    width: 54,
+    usual: true,
+    of: ({ open }) => open,
+    draw: ({ open }) => open || '',
+  },
+  {
+    name: 'set',
+    title: 'Set here',
+    type: 'text',
+    width: 80,
+    usual: true,
+    of: ({ changes }) => changes || null,
+    draw: ({ changes }) => <span className="small brass">{changes}</span>,
+  },
+  { name: 'concern', title: 'Concern', type: 'text', width: 90, of: ({ concern }) => concern },
+  { name: 'on', title: 'On', type: 'truth', width: 46, of: ({ on }) => on },
+];
 
 export function meta({ matches }: Route.MetaArgs) {
   return titled('Rules', matches);
 }
 
 export default function Rules({ loaderData }: Route.ComponentProps) {
-  const { source, '*': chosenId } = useParams();
-  const [params] = useSearchParams();
-  const concern = params.get('concern') ?? '';
-  const q = (params.get('q') ?? '').toLowerCase();
-  const rows = loaderData.rules.filter(
-    (rule) => (concern === '' || rule.concern === concern) && `${rule.id} ${rule.about}`.toLowerCase().includes(q),
-  );
-  const chosen = rows.findIndex((row) => row.id === chosenId);
-  const search = params.size > 0 ? `?${params.toString()}` : '';
-  const to = useCallback((index: number) => `/s/${source}/rules/${rows[index]?.id ?? ''}${search}`, [rows, source, search]);
-  useRowKeys(rows.length, chosen, to);
+  const { source = '', '*': chosenId } = useParams();
+  const here = `/s/${source}/rules`;
   return (
     <Desk>
-      <main className="list" id="content" aria-label="Rules">
-        <div className="bar">
-          <FilterBox placeholder="Find a rule" />
-          <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
-        </div>
-        <VirtualRows
-          count={rows.length}
-          label="Rules"
-          chosen={chosen}
-          head={
-            <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
-              <span role="columnheader">Rule</span>
-              <span role="columnheader">Looks for</span>
-              <span role="columnheader">Open</span>
-              <span role="columnheader">Set here</span>
-            </div>
-          }
-        >
-          {(index) => {
-            const row = rows[index];
-            if (!row) return null;
-            return (
-              <Link
-                className={`row rule-row${index === chosen ? ' chosen' : ''}`}
-                role="row"
-                aria-selected={index === chosen}
-                to={to(index)}
-                preventScrollReset
-                style={{ gridTemplateColumns: template }}
-              >
-                <span role="rowheader" className={`mono${row.on ? '' : ' off'}`}>
-                  {row.id}
-                </span>
-                <span role="cell" className="small mute" title={row.about}>
-                  {row.about}
-                </span>
-                <span role="cell" className="mono">
-                  {row.open === 0 ? '' : row.open}
-                </span>
-                <span role="cell" className="small brass">
-                  {row.changes}
-                </span>
-              </Link>
-            );
-          }}
-        </VirtualRows>
-        <div className="foot">
-          <span>
-            <kbd>j</kbd> <kbd>k</kbd> move
-          </span>
-          <span className="end">
-            {rows.length} rules, {loaderData.rules.filter((rule) => !rule.on).length} switched off
-          </span>
-        </div>
-      </main>
+      <WholeList
+        name="Rules"
+        what="rule"
+        label="Rules"
+        all={loaderData.rules}
+        fields={fields}
+        groups={['concern']}
+        here={here}
+        chosenId={chosenId}
+        empty={
+          <>
+            <h1>No rule fits this filter</h1>
+            <p>Take the filter away to see all.</p>
+            <Button component={Link} to={here}>
+              Show all rules
+            </Button>
+          </>
+        }
+        keys={{ 'j k': 'move', '/': 'filter' }}
+        foot={(rows) => `${rows.length} rules, ${loaderData.rules.filter((rule) => !rule.on).length} switched off`}
+      />
       <Outlet />
     </Desk>
   );

@@ -3,14 +3,15 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
-import { Link, NavLink, Outlet, useFetcher, useNavigate } from 'react-router';
+import { Link, Outlet, useFetcher, useNavigate } from 'react-router';
 import { enter } from '~/app/server/door.server';
 
-import { shortCount } from '~/app/ui/format';
 import { JumpBox } from './JumpBox';
 import { useKeys } from '~/app/ui/keys';
 import { Moment } from '~/app/ui/Moment';
 import { ProblemPage } from '~/app/ui/ProblemPage';
+import { Saying } from '~/app/ui/Saying';
+import { Track } from './Track';
 import { Strip } from '~/app/ui/Strip';
 import { usePolling } from '~/app/ui/usePolling';
 import { listDockets } from '~/store/dockets/dockets';
@@ -83,29 +84,24 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
     ),
   );
   return (
-    <div className="frame">
-      <Strip>
-        <Switcher {...loaderData} />
-        <nav className="track" aria-label="Stations">
-          <Station to={`/s/${source.id}/inventory`} name="Inventory" count={shortCount(columns)} />
-          <Station to={`/s/${source.id}/coverage`} name="Coverage" count={shortCount(tables)} />
-          <Station to={`/s/${source.id}/findings`} name="Findings" count={shortCount(counts.open)} />
-          <Station to={`/s/${source.id}/dockets`} name="Dockets" count={shortCount(dockets)} />
-        </nav>
-        <SurveyChip {...loaderData} />
-      </Strip>
-      <Outlet />
-      <JumpBox source={source.id} />
-    </div>
-  );
-}
-
-function Station({ to, name, count }: { readonly to: string; readonly name: string; readonly count: string }) {
-  return (
-    <NavLink to={to} className={({ isActive }) => `station${isActive ? ' here' : ''}`}>
-      <b>{count}</b>
-      {name}
-    </NavLink>
+    <Saying>
+      <div className="frame">
+        <Strip>
+          <Switcher {...loaderData} />
+          <Track
+            stations={[
+              { name: 'Inventory', at: `/s/${source.id}/inventory`, count: columns },
+              { name: 'Coverage', at: `/s/${source.id}/coverage`, count: tables },
+              { name: 'Findings', at: `/s/${source.id}/findings`, count: counts.open },
+              { name: 'Dockets', at: `/s/${source.id}/dockets`, count: dockets },
+            ]}
+          />
+          <SurveyChip {...loaderData} />
+        </Strip>
+        <Outlet />
+        <JumpBox source={source.id} />
+      </div>
+    </Saying>
   );
 }
 

@@ -1,4 +1,4 @@
-import { download } from '~/app/server/csv.server';
+import { download } from '~/app/server/download.server';
 import { enter } from '~/app/server/door.server';
 import { styleToday } from '~/work/houseStyle';
 import type { Route } from './+types/export';

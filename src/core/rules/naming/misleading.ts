@@ -89,7 +89,7 @@ function lieOf(catalogue: Catalogue, table: Table, object: NamedObject): Lie | n
   const words = lowered(name);
   const own = new Set([table.name, table.schema, ...of.parent, ...columns, ...of.keys].flatMap(lowered));
   // A name that says its own table may say another as well; so may one whose words are all its columns' own.
-  if (!says(words, table.name)) {
+  if (!says(words, table.name) && !holds(name, table.name)) {
     const other = tableSaid(catalogue, words, table, own);
     if (other !== null) return { states: 'table', said: other };
   }
@@ -139,6 +139,12 @@ function tableSaid(catalogue: Catalogue, words: readonly string[], own: Table, k
 
 function lowered(name: string): readonly string[] {
   return lettersOf(name).map((word) => word.toLowerCase());
+}
+
+/** Written together or apart: job_media_idx is of jobmedia. */
+function holds(name: string, other: string): boolean {
+  const letters = (text: string): string => lowered(text).join('');
+  return letters(name).includes(letters(other));
 }
 
 function says(words: readonly string[], name: string): boolean {

@@ -201,7 +201,7 @@ async function carryOut(room: Room, docket: DocketId, form: DocketForm): Promise
     case 'takeRefused':
       return problemOf(takeRefused(room, docket, await Promise.all(form.refused.map((id) => idIn(id, 'finding'))), shown));
     case 'take':
-      return problemOf(takeFromDocket(room, await idIn(finding, 'finding')));
+      return problemOf(takeFromDocket(room, [await idIn(finding, 'finding')]));
     case 'add':
       return problemOf(addToDocket(room, [await idIn(finding, 'finding')], {}));
     case 'rename':

@@ -2,27 +2,25 @@ import { Folded } from '~/app/ui/Folded';
 import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
-import { data, Form, Link } from 'react-router';
+import { Form, Link } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { findingsIn, idIn } from '~/app/server/ids.server';
 import { dayOf, percent } from '~/app/ui/format';
 import { State } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
-import { parseForm } from '~/input/parse';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { usePolling } from '~/app/ui/usePolling';
 import { answersIn } from '~/core/remedies/index';
 import { takeBack } from '~/work/wishes';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
-import { problemOf } from '~/work/perform';
-import { waive, unwaive } from '~/work/settling';
+import type { Outcome } from '~/work/perform';
+import { useSaid } from '~/app/ui/Saying';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
 import { type Dossier, dossierOf } from './dossier.server';
-import { WaiverForm } from './waiver.server';
 import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
@@ -40,19 +38,24 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const finding = await idIn(params.finding, 'finding');
   const form = await formIn(request);
-  const intent = form.get('intent');
-  if (intent === 'waive' || intent === 'unwaive') {
-    const parsed = await parseForm(WaiverForm, form);
-    if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
-    return {
-      problem: await orPage(problemOf(intent === 'waive' ? waive(room, finding, parsed.value) : unwaive(room, finding))),
-    };
+  switch (form.get('intent')) {
+    case 'takeBack':
+      return came(await orPage(takeBack(room, finding)), 'It is not asked for any more.');
+    case 'remove':
+      return came(await orPage(takeFromDocket(room, [finding])), 'Taken out of its docket.');
+    default: {
+      const beside = await findingsIn(form, 'with', 5);
+      if (beside.length > 0) {
+        const added = await orPage(addToDocket(room, beside, {}));
+        if (added.problem !== null) return came(added, '');
+      }
+      return came(await orPage(addToDocket(room, [finding], answersIn(form))), 'In the docket, decided as shown.');
+    }
   }
-  if (intent === 'takeBack') return { problem: await orPage(problemOf(takeBack(room, finding))) };
-  if (intent === 'remove') return { problem: await orPage(problemOf(takeFromDocket(room, finding))) };
-  const beside = await findingsIn(form, 'with', 5);
-  const problem = beside.length > 0 ? await orPage(problemOf(addToDocket(room, beside, {}))) : null;
-  return { problem: problem ?? (await orPage(problemOf(addToDocket(room, [finding], answersIn(form))))) };
+}
+
+function came({ problem }: Outcome<unknown>, words: string) {
+  return { problem, said: problem === null ? { words } : null };
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {
@@ -61,6 +64,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 
 export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {
   const { words, severity } = dossier;
+  useSaid(actionData);
   // A survey after the docket is on its way, and will say whether it is held.
   usePolling(dossier.state === 'Applied', pollMs);
   return (
@@ -148,6 +152,11 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
 
       {dossier.proofs.length > 0 && <Proofs proofs={dossier.proofs} />}
       {dossier.refusal && <Refusal source={dossier.source} refusal={dossier.refusal} />}
+      {actionData?.problem && (
+        <Alert severity="error" role="alert">
+          {actionData.problem}
+        </Alert>
+      )}
       {dossier.remedy && <Remedy dossier={dossier} remedy={dossier.remedy} />}
       {dossier.byHand && words.advice && (
         <>
@@ -155,7 +164,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
           <div>{words.advice}</div>
         </>
       )}
-      <Waiver key={`waiver ${dossier.id}`} dossier={dossier} problem={actionData?.problem ?? null} />
+      <Waiver key={`waiver ${dossier.id}`} dossier={dossier} />
       {!dossier.remedy && dossier.docket && (
         <p className="small">
           Mended by <Link to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>{dossier.docket.name}</Link>.

@@ -21,7 +21,7 @@ import { latestEvidence } from '~/store/surveys/surveys';
 import { latestCatalogue } from '~/work/catalogues';
 import type { Room } from '~/work/enter';
 import { askedFor } from '../asked.server';
-import { ValueCell } from '../ValueCell';
+import { ValueCell } from '~/app/ui/list/ValueCell';
 import { Frequent } from './Frequent';
 import type { Route } from './+types/route';
 

@@ -1,15 +1,6 @@
 // Lists as files: CSV (RFC 4180).
 
-/** A file to download, as JSON or CSV. */
-export function download(name: string, as: 'csv' | 'json', text: string): Response {
-  return new Response(text, {
-    headers: {
-      'Content-Type': as === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8',
-      'Content-Disposition': `attachment; filename="${name}.${as}"`,
-    },
-  });
-}
-
+/** Lines in a row, the names of the columns first. */
 export function csv(columns: readonly string[], rows: Iterable<Readonly<Record<string, unknown>>>): string {
   const lines = [...rows].map((row) => columns.map((column) => cell(row[column])).join(','));
   return [columns.join(','), ...lines, ''].join('\r\n');

@@ -1,0 +1,57 @@
+import { readFile } from 'node:fs/promises';
+import { expect, open, test } from './test';
+
+test('several findings are chosen with the keys, put into a docket in one, and taken out again', async ({ page }) => {
+  await open(page, '/s/1/findings?q=rule%3Areferences%2Funindexed');
+  await expect(page.getByRole('row', { name: /Reference without index/ }).first()).toBeVisible();
+  await page.keyboard.press('j');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await page.keyboard.press('Shift+Space');
+  const chosen = page.getByRole('form', { name: 'Those chosen' });
+  await expect(chosen).toContainText('3 findings chosen');
+  await page.keyboard.press('d');
+  await expect(page.getByText('3 findings put into a docket.')).toBeVisible();
+  await expect(chosen).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone.')).toBeVisible();
+  await page.goto('/s/1/findings?show=Docketed&q=rule%3Areferences%2Funindexed');
+  await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
+});
+
+test('several are waived with one reason, and asked again', async ({ page }) => {
+  await open(page, '/s/1/findings?q=place%3Atug');
+  const rows = page.getByRole('table', { name: /Findings/ }).getByRole('row');
+  await rows.nth(1).getByRole('checkbox').check();
+  await rows.nth(2).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Waive…' }).click();
+  await page.getByRole('button', { name: 'Waive', exact: true }).click();
+  // Nothing is waived without a reason.
+  await expect(page.getByLabel('Why they are meant to be so')).toBeFocused();
+  await page.getByLabel('Why they are meant to be so').fill('The tugs are sold in spring');
+  await page.getByRole('button', { name: 'Waive', exact: true }).click();
+  await expect(page.getByText('2 findings waived.')).toBeVisible();
+  await page.goto('/s/1/findings?show=Waived&q=place%3Atug');
+  await expect(rows).toHaveCount(3);
+  await page.getByRole('checkbox', { name: 'Choose all' }).check();
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
+});
+
+test('a list is sorted by its columns, grouped, and saved as it is shown', async ({ page }) => {
+  await open(page, '/s/1/coverage?q=schema%3Atide&columns=table,rows');
+  await page.getByRole('button', { name: 'Rows' }).click();
+  await page.getByRole('button', { name: 'Rows' }).click();
+  await expect(page).toHaveURL(/sort=-rows/);
+  await page.getByRole('button', { name: 'Export' }).click();
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'As CSV' }).click()]);
+  expect(file.suggestedFilename()).toBe('coverage.csv');
+  const lines = (await readFile(await file.path(), 'utf8')).trim().split('\r\n');
+  expect(lines[0]).toBe('table,rows');
+  const counts = lines.slice(1).map((line) => Number(line.split(',')[1]));
+  expect(counts.length).toBeGreaterThan(3);
+  expect(counts).toEqual(counts.toSorted((a, b) => b - a));
+  await page.getByLabel('Group').selectOption('schema');
+  await expect(page.getByRole('rowheader', { name: 'tide', exact: true })).toBeVisible();
+});

@@ -1,0 +1,47 @@
+import 'reflect-metadata';
+import { Transform } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
+import { intent } from '~/app/server/intents.server';
+import { counted } from '~/core/naming/words';
+import type { FindingRowId } from '~/store/ids';
+import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
+import type { Room } from '~/work/enter';
+import { unwaive, waive } from '~/work/settling';
+
+/** Findings by their numbers, with commas between them. */
+class Chosen {
+  @Transform(({ value }: { value: unknown }): unknown => (typeof value === 'string' ? value.split(',').map(Number) : value))
+  @ArrayMinSize(1, { message: 'Choose at least one finding' })
+  @ArrayMaxSize(5_000, { message: 'Choose 5,000 findings at most' })
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  findings!: FindingRowId[];
+}
+
+export class WaiveForm extends Chosen {
+  @IsString() @MaxLength(500) reason = '';
+  @Matches(/^(\d{4}-\d{2}-\d{2})?$/, { message: 'Give the last day as year, month and day, or leave it empty' }) until = '';
+}
+
+function undo({ source }: Room, name: string, { findings }: Chosen) {
+  return { address: `/s/${source.id}/findings`, fields: { intent: name, findings: findings.join() } };
+}
+
+export const findingsIntents = {
+  docket: intent(
+    Chosen,
+    (room, { findings }) => addToDocket(room, findings, {}),
+    (docket, form, room) => ({
+      words: `${counted(form.findings.length, 'finding')} put into a docket.`,
+      to: { address: `/s/${room.source.id}/dockets/${docket}`, words: 'Open it' },
+      undo: undo(room, 'take', form),
+    }),
+  ),
+  take: intent(Chosen, (room, { findings }) => takeFromDocket(room, findings)),
+  waive: intent(
+    WaiveForm,
+    (room, { findings, reason, until }) => waive(room, findings, { reason, until }),
+    (_, form, room) => ({ words: `${counted(form.findings.length, 'finding')} waived.`, undo: undo(room, 'unwaive', form) }),
+  ),
+  unwaive: intent(Chosen, (room, { findings }) => unwaive(room, findings)),
+};

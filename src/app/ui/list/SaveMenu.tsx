@@ -1,0 +1,28 @@
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
+
+const formats = ['csv', 'json'] as const;
+export type SavedAs = (typeof formats)[number];
+
+/** Saves a list as a file; `address` tells where the file is, `name` how it is called where the server does not say. */
+export function SaveMenu({ name, address }: { readonly name?: string; readonly address: (as: SavedAs) => string }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (): void => setAnchor(null);
+  return (
+    <>
+      <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        Export
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {anchor !== null &&
+          formats.map((as) => (
+            <MenuItem key={as} component="a" href={address(as)} download={name ? `${name}.${as}` : true} onClick={close}>
+              As {as.toUpperCase()}
+            </MenuItem>
+          ))}
+      </Menu>
+    </>
+  );
+}

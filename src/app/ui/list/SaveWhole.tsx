@@ -1,0 +1,27 @@
+import { useEffect, useRef } from 'react';
+import { csv } from '~/core/formats/csv';
+import type { Columns } from './columns';
+import { SaveMenu, type SavedAs } from './SaveMenu';
+import type { WholeField } from './whole';
+
+interface SaveWholeProps<Row> {
+  readonly name: string;
+  readonly rows: readonly Row[];
+  readonly fields: readonly WholeField<Row>[];
+  readonly columns: Columns;
+}
+
+/** Saves a list that the browser has whole: the rows and the columns that it shows. */
+export function SaveWhole<Row>({ name, rows, fields, columns: { shown } }: SaveWholeProps<Row>) {
+  const made = useRef<string[]>([]);
+  useEffect(() => () => made.current.splice(0).forEach((address) => URL.revokeObjectURL(address)), []);
+  const address = (as: SavedAs): string => {
+    const columns = shown.flatMap((name) => fields.find((field) => field.name === name) ?? []);
+    const lines = rows.map((row) => Object.fromEntries(columns.map((field) => [field.name, field.of(row)])));
+    const text = as === 'csv' ? csv(shown, lines) : `${JSON.stringify(lines, null, 1)}\n`;
+    const url = URL.createObjectURL(new Blob([text], { type: as === 'csv' ? 'text/csv' : 'application/json' }));
+    made.current.push(url);
+    return url;
+  };
+  return <SaveMenu name={name} address={address} />;
+}

@@ -47,7 +47,7 @@ test('stock is taken: lists are filtered, sorted, arranged, exported and walked,
   await expect(page.getByRole('table', { name: 'All constraints' })).toBeVisible();
   await page.getByRole('searchbox', { name: 'Filter' }).fill('fk_crew_pass_vessel');
   await page.getByRole('row', { name: /fk_crew_pass_vessel/ }).click();
-  await dossier.getByRole('button', { name: /Statements of fk_crew_pass_vessel/ }).click();
+  await dossier.getByRole('button', { name: /SQL of fk_crew_pass_vessel/ }).click();
   await expect(dossier.getByText('add constraint', { exact: false })).toBeVisible();
   await dossier.getByRole('link', { name: 'Its table' }).click();
   await expect(dossier.getByRole('heading', { name: 'crew_pass' })).toBeVisible();

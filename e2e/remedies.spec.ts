@@ -83,7 +83,7 @@ test('a unique index becomes a constraint as it is', async ({ page }) => {
 
 test('the statements of a constraint are read from the source', async ({ page }) => {
   await open(page, '/s/1/coverage/port.port_call');
-  await page.getByRole('button', { name: /^Statements of .*pk|^Statements of .*pkey/ }).click();
+  await page.getByRole('button', { name: /^SQL of .*pk|^SQL of .*pkey/ }).click();
   await expect(page.locator('pre.script')).toContainText('drop constraint');
   await expect(page.locator('pre.script')).toContainText('PRIMARY KEY (');
 });

@@ -77,7 +77,7 @@ const operation: Laid = {
       todo: ({ table }) => ({ kind: 'tablePresent', table }),
     };`,
   'src/core/operations/index.ts': withLine('src/core/operations/index.ts', 'export type Operation =', '')
-    .replace('  ...{ rename, renameIndex },', '  ...{ rename, renameIndex, paintHull },\n')
+    .replace('  ...{ rename, renameIndex, renameColumn },', '  ...{ rename, renameIndex, renameColumn, paintHull },\n')
     .replace(
       "import { rename } from './rename';",
       "import { rename } from './rename';\nimport { paintHull } from './paint-hull';",

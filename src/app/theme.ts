@@ -81,7 +81,9 @@ export const theme = createTheme({
         root: { minHeight: 36, minWidth: 0, padding: '6px 12px' },
       },
     },
-    MuiTableSortLabel: { styleOverrides: { icon: { display: 'none', '.Mui-active > &': { display: 'inline' } } } },
+    MuiTableSortLabel: {
+      styleOverrides: { root: { lineHeight: '26px' }, icon: { display: 'none', '.Mui-active > &': { display: 'inline' } } },
+    },
     MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: 'var(--mui-palette-background-paper)' } } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: {

@@ -3,9 +3,9 @@
 import 'reflect-metadata';
 import { Equals, IsBoolean, IsIn, IsObject, IsOptional, ValidateIf } from 'class-validator';
 import { houseStyleFormat, type HouseStyleDocument, type RuleSetting } from '../core/naming/document';
-import { namedKinds } from '../core/naming/named';
+import { parseFor, styledKinds } from '../core/naming/styled';
 import type { Adopted } from '../core/naming/style';
-import { isTemplateProblem, parseTemplate } from '../core/naming/template';
+import { isTemplateProblem } from '../core/naming/template';
 import { rules } from '../core/rules/index';
 import { type Severity, severities } from '../core/rules/rule';
 import { errorsInWords, parse } from './parse';
@@ -47,9 +47,10 @@ function plainOf(text: string): unknown {
 function templatesIn(plain: Readonly<Record<string, unknown>>): Adopted {
   return Object.fromEntries(
     Object.entries(plain).map(([kind, template]) => {
-      if (!namedKinds.some((one) => one === kind))
-        throw new HouseStyleError(`There are no names of ${JSON.stringify(kind)}: there are ${namedKinds.join(', ')}.`);
-      const read = typeof template === 'string' ? parseTemplate(template) : { at: 0, says: 'A template is a text.' };
+      const known = styledKinds.find((one) => one === kind);
+      if (!known)
+        throw new HouseStyleError(`There are no names of ${JSON.stringify(kind)}: there are ${styledKinds.join(', ')}.`);
+      const read = typeof template === 'string' ? parseFor(known, template) : { at: 0, says: 'A template is a text.' };
       if (isTemplateProblem(read)) throw new HouseStyleError(`The template of ${kind}, at ${read.at + 1}: ${read.says}`);
       return [kind, template];
     }),

@@ -13,6 +13,7 @@ import {
   IsString,
   Max,
   Min,
+  IsIn,
   MinLength,
   ValidateBy,
   ValidateNested,
@@ -166,7 +167,7 @@ class RenameShape extends ColumnsShape {
   @Equals('rename') kind!: 'rename';
   @Name() from!: string;
   @Name() to!: string;
-  @IsOptional() @Equals('index') object?: 'index';
+  @IsOptional() @IsIn(['index', 'column']) object?: 'index' | 'column';
 }
 
 class DropShape extends ColumnsShape {

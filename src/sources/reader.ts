@@ -110,8 +110,7 @@ export function sourceOver(reader: Reader): Source {
       );
     },
     offenders: (question, page) => inSnapshot(questions.rows(question, page), `Reading rows of ${question.table}`),
-    dependents: (table, constraint) =>
-      inSnapshot(questions.dependents(table, constraint), `Looking for what names ${constraint}`),
+    dependents: (table, part) => inSnapshot(questions.dependents(table, part), `Looking for what names ${part.name}`),
     ddl: (table, name) => inSnapshot(questions.ddl(table, name), `Reading how ${name} of ${table} is made`),
     reach: (question) => inSnapshot(questions.reach(question), `Counting how far a delete in ${question.parent} reaches`),
     cancel() {

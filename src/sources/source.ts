@@ -3,7 +3,7 @@
 import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import type { Fact } from '../core/evidence/evidence';
-import type { Ddl, Dependent, MeasureOptions as Asked, Page, RowsPage } from '../core/engines/questions';
+import type { Ddl, Dependent, MeasureOptions as Asked, NamedPart, Page, RowsPage } from '../core/engines/questions';
 import type { EvidenceRequest } from '../core/evidence/requests';
 import type { Reach, ReachQuestion } from '../core/plan/reach';
 import type { RowsQuestion } from '../core/evidence/rows';
@@ -32,7 +32,7 @@ export interface Source {
   /** How a constraint or index of a table is dropped and made again; null when there is none of that name. Throws SourceError. */
   ddl(table: TableId, name: string): Promise<Ddl | null>;
   /** What names a constraint or rests on it, beside references. Throws SourceError. */
-  dependents(table: TableId, constraint: string): Promise<readonly Dependent[]>;
+  dependents(table: TableId, part: NamedPart): Promise<readonly Dependent[]>;
   /** Stops what is running now; the call that waits for it throws SourceError `cancelled`. */
   cancel(): Promise<void>;
   close(): Promise<void>;

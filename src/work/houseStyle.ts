@@ -1,8 +1,8 @@
 // The house style of a source: what its names follow and how its rules are set, kept in versions. Each change makes one.
 
 import { type HouseStyleDocument, houseStyleOf, policiesUnder } from '../core/naming/document';
-import type { NamedKind } from '../core/naming/named';
-import { isTemplateProblem, parseTemplate } from '../core/naming/template';
+import { parseFor, type StyledKind } from '../core/naming/styled';
+import { isTemplateProblem } from '../core/naming/template';
 import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
 import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
@@ -33,9 +33,9 @@ export async function keepAsVersion(db: Db, source: SourceId, remark: string, ke
 export function adopt(
   room: Room,
   shown: number,
-  { kind, template }: { readonly kind: NamedKind; readonly template: string | null },
+  { kind, template }: { readonly kind: StyledKind; readonly template: string | null },
 ): Promise<Outcome<number>> {
-  const parsed = template === null ? null : parseTemplate(template);
+  const parsed = template === null ? null : parseFor(kind, template);
   if (parsed && isTemplateProblem(parsed)) return Promise.resolve({ problem: `At ${parsed.at + 1}: ${parsed.says}` });
   return settle(room, shown, (style) => {
     const { [kind]: _, ...others } = style.templates;

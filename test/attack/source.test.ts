@@ -97,7 +97,7 @@ describe('a survey of it', () => {
       await source.offenders({ kind: 'rows', table: id('cargo'), columns: [] } as never, { offset: 0, limit: 8 });
       await source.offenders({ kind: 'values', table: id('cargo'), column: 'label' } as never, { offset: 0, limit: 8 });
       await source.offenders({ kind: 'nulls', table: id('call'), column: 'berth' } as never, { offset: 0, limit: 8 });
-      await source.dependents(id('vessel'), 'vessel_pkey');
+      await source.dependents(id('vessel'), { kind: 'constraint', name: 'vessel_pkey' });
       await source.ddl(id('vessel'), 'vessel_pkey');
       await expect(
         source.offenders({ kind: 'rows', table: id('secret'), columns: [] } as never, { offset: 0, limit: 8 }),

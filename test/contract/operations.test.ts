@@ -119,6 +119,13 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
       },
     ],
   ],
+  renameColumn: [
+    [{ kind: 'renameColumn', table: vessel, from: 'tons', to: 'Gross tons' }],
+    [
+      { ...reference, rows: 'checked' },
+      { kind: 'renameColumn', table: vessel, from: 'vessel_id', to: 'vessel_no' },
+    ],
+  ],
   rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],
   numberRows: [[{ kind: 'numberRows', table: note, column: 'note_id', batches: true }]],
   setAside: [

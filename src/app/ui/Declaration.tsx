@@ -27,7 +27,7 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
         {!ddl && (
           <Button
             variant="text"
-            aria-label={`Statements of ${visible(name)}`}
+            aria-label={`SQL of ${visible(name)}`}
             disabled={fetcher.state !== 'idle'}
             onClick={() => void fetcher.load(at)}
           >

@@ -2,7 +2,7 @@ import { writeFile } from 'node:fs/promises';
 import { houseStyleOf } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { type Convention, inferConventions } from '../../core/naming/infer';
-import { kindsInWords } from '../../core/naming/named';
+import { styledInWords } from '../../core/naming/styled';
 import { visible } from '../../core/naming/visible';
 import { readArguments, StyleArguments } from '../arguments';
 import { surveyIn } from '../planOfFile';
@@ -39,7 +39,7 @@ export async function run(args: readonly string[]): Promise<void> {
 
 /** `91 % of foreign keys read fk_{table}_{parent}; 14 do not:` and some of those. */
 function inWords({ kind, template, names, follow, exceptions }: Convention, most: number): string {
-  const all = names === 1 ? `one ${kind}` : `${names.toLocaleString('en-GB')} ${kindsInWords[kind]}`;
+  const all = names === 1 ? `one ${kind}` : `${names.toLocaleString('en-GB')} ${styledInWords[kind]}`;
   if (template === null) return `No two of ${all} are made alike.\n`;
   const share = `${Math.round((100 * follow) / names)} % of ${all} read ${template}`;
   if (exceptions.length === 0) return `${share}.\n`;

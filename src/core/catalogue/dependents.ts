@@ -1,5 +1,5 @@
 import type { TableId } from './identifiers';
-import { findConstraint, foreignKeysOf, getTable } from './lookups';
+import { findConstraint, foreignKeysOf, getTable, referencesTo } from './lookups';
 import type { Catalogue } from './model';
 
 /** What a new name of a constraint touches, in words; programs outside of the database are not to be seen from here, and are said to be. */
@@ -16,5 +16,25 @@ export function dependentsOf(table: TableId, name: string, catalogue: Catalogue)
     ...(index === null ? [] : [`Its index ${index} is renamed with it.`]),
     ...(resting.length === 0 ? [] : [`These references rest on it and go on to: ${resting.join(', ')}.`]),
     `Programs outside of the database that say ON CONSTRAINT ${name}, or look for it in error messages, have to follow; Pawl cannot see them.`,
+  ];
+}
+
+/** The same of a column. */
+export function dependentsOfColumn(id: TableId, column: string, catalogue: Catalogue): readonly string[] {
+  const table = getTable(catalogue, id);
+  const own = table.constraints.filter(({ columns }) => columns.includes(column)).map(({ name }) => name);
+  const indexes = table.indexes
+    .filter((index) => index.constraint === null && index.columns.includes(column))
+    .map(({ name }) => name);
+  const children = referencesTo(catalogue, id).filter(({ key }) => key.parentColumns.includes(column));
+  return [
+    ...(own.length === 0 ? [] : [`These constraints are on it and go on to: ${own.join(', ')}.`]),
+    ...(indexes.length === 0 ? [] : [`These indexes are on it and go on to: ${indexes.join(', ')}.`]),
+    ...(children.length === 0
+      ? []
+      : [
+          `These references lead to it and go on to: ${children.map(({ key, child }) => `${key.name} of ${child.id}`).join(', ')}.`,
+        ]),
+    `Programs outside of the database that say ${column} have to follow at the same moment; Pawl cannot see them.`,
   ];
 }

@@ -2,7 +2,7 @@
 // changes and not the whole catalogue. Made from a catalogue, and a catalogue can be made of it at any time.
 
 import { CatalogueError } from './CatalogueError';
-import type { TableId } from './identifiers';
+import type { ColumnId, TableId } from './identifiers';
 import { heirsOf, referencesTo } from './lookups';
 import type { Catalogue, Table } from './model';
 import { once } from '../once';
@@ -12,6 +12,8 @@ export class Draft {
   private readonly order: ReadonlyMap<TableId, number>;
   /** Tables that have been given a reference to a table since. */
   private readonly referring = new Map<TableId, Set<TableId>>();
+
+  private readonly renamed = new Map<ColumnId, ColumnId>();
 
   constructor(private readonly catalogue: Catalogue) {
     this.order = orderOf(catalogue);
@@ -38,6 +40,13 @@ export class Draft {
     }
   }
 
+  /** What names columns from outside of the tables goes by another name from now on. */
+  renameColumn(from: ColumnId, to: ColumnId): void {
+    const [first] = [...this.renamed].find(([, now]) => now === from) ?? [from];
+    if (first === to) this.renamed.delete(first);
+    else this.renamed.set(first, to);
+  }
+
   /** Tables that refer to one. */
   childrenOf(parent: TableId): readonly TableId[] {
     const before = referencesTo(this.catalogue, parent).map(({ child }) => child.id);
@@ -62,7 +71,15 @@ export class Draft {
   done(): Catalogue {
     if ([...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table))
       return this.catalogue;
-    return { ...this.catalogue, tables: this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table) };
+    const tables = this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table);
+    if (this.renamed.size === 0) return { ...this.catalogue, tables };
+    const now = (id: ColumnId): ColumnId => this.renamed.get(id) ?? id;
+    return {
+      ...this.catalogue,
+      tables,
+      sequences: this.catalogue.sequences.map((one) => (one.ownedBy === null ? one : { ...one, ownedBy: now(one.ownedBy) })),
+      joins: this.catalogue.joins.map(({ left, right }) => ({ left: now(left), right: now(right) })),
+    };
   }
 }
 

@@ -36,6 +36,8 @@ export interface NameRules {
   readonly shorten: (name: string, room?: number) => string;
   /** A name that needs no quotes. */
   readonly bare: RegExp;
+  /** A name as the server writes it in expressions: in quotes where it needs them. */
+  readonly spelt: (name: string) => string;
   /** Words, in lower case, that only quotes make a name of a table or column. */
   readonly reserved: ReadonlySet<string>;
   /** What the server calls things by itself: templates with {table}, {columns} and {parent}. */

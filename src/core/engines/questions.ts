@@ -62,7 +62,7 @@ export interface Questions {
   /** How a constraint or index of a table is dropped and made again; null when there is none of that name. */
   ddl(table: TableId, name: string): Asking<Ddl | null>;
   /** What names a constraint or rests on it, beside references. */
-  dependents(table: TableId, constraint: string): Asking<readonly Dependent[]>;
+  dependents(table: TableId, part: NamedPart): Asking<readonly Dependent[]>;
   /** What deleting one row would do, counted exactly, in one snapshot. */
   reach(question: ReachQuestion): Asking<Reach>;
   /** What a login may do beyond reading, and what would make a fitting one. */
@@ -102,8 +102,14 @@ export interface RowsPage {
   readonly more: boolean;
 }
 
+/** A part of a table that may get another name. */
+export interface NamedPart {
+  readonly kind: 'constraint' | 'column';
+  readonly name: string;
+}
+
 export interface Dependent {
-  readonly kind: 'function' | 'procedure' | 'view';
+  readonly kind: 'function' | 'procedure' | 'view' | 'trigger' | 'policy' | 'generated column' | 'publication';
   /** As the server spells it, with its schema where that is needed. */
   readonly name: string;
   readonly how: 'names it' | 'rests on it';

@@ -7,7 +7,11 @@ import type { NameRules } from '../engines/engine';
 import { engineOf } from '../engines/index';
 import { once } from '../once';
 import { isServerMade } from './made';
-import { type NamedKind, type NamedObject, namedKinds, namedObjects } from './named';
+import { groupBy } from '../grouping';
+import { inferTerm } from './inferTerms';
+import { type NamedObject, namedKinds, namedObjects } from './named';
+import { isTermKind, parseFor, type Styled, type StyledKind, termKinds } from './styled';
+import { termsOf } from './terms';
 import {
   type Form,
   forms,
@@ -22,7 +26,7 @@ import {
 } from './template';
 
 export interface Convention {
-  readonly kind: NamedKind;
+  readonly kind: StyledKind;
   /** Null where no template brings back two names or more. */
   readonly template: string | null;
   readonly names: number;
@@ -41,31 +45,45 @@ export interface Exception {
 export const inferConventions = once((catalogue: Catalogue): readonly Convention[] => {
   const { names: rules } = engineOf(catalogue);
   const all = namedObjects(catalogue);
-  return namedKinds.flatMap((kind) => {
+  const constraints = namedKinds.flatMap((kind) => {
     const own = all.filter((one) => one.kind === kind);
-    return own.length === 0 ? [] : [conventionOf(kind, own, rules)];
+    return own.length === 0 ? [] : [conventionOf(kind, own, bestTemplate(own, rules)?.text ?? null, rules)];
   });
+  const terms = groupBy(termsOf(catalogue), ({ kind }) => kind);
+  return [
+    ...constraints,
+    ...termKinds.flatMap((kind) => {
+      const own = terms.get(kind) ?? [];
+      return own.length === 0 ? [] : [conventionOf(kind, own, inferTerm(kind, own, rules), rules)];
+    }),
+  ];
 });
 
-function conventionOf(kind: NamedKind, objects: readonly NamedObject[], rules: NameRules): Convention {
-  const best = bestTemplate(objects, rules);
+function conventionOf(kind: StyledKind, objects: readonly Styled[], text: string | null, rules: NameRules): Convention {
+  const best = text === null ? null : parseFor(kind, text);
   const names = objects.length;
-  if (best === null) return { kind, template: null, names, follow: 0, exceptions: [] };
+  if (best === null || isTemplateProblem(best)) return { kind, template: null, names, follow: 0, exceptions: [] };
   const exceptions = renamed(best, objects, rules).filter(({ name, wouldBe }) => wouldBe !== name);
   return { kind, template: best.text, names, follow: names - exceptions.length, exceptions };
 }
 
 /** What a template would call objects that are there. */
-export function renamed(template: Template, objects: readonly NamedObject[], rules: NameRules): readonly Exception[] {
+export function renamed(template: Template, objects: readonly Styled[], rules: NameRules): readonly Exception[] {
   return objects.map((object) => ({ table: object.table, name: object.name, wouldBe: nameBy(template, object, rules) }));
 }
 
 /** How many names of a kind are as a template has them; none when it cannot be read. */
-export function explainedBy(text: string, kind: NamedKind, catalogue: Catalogue): number {
-  const template = parseTemplate(text);
+export function explainedBy(text: string, kind: StyledKind, catalogue: Catalogue): number {
+  const template = parseFor(kind, text);
   if (isTemplateProblem(template)) return 0;
   const { names: rules } = engineOf(catalogue);
-  return namedObjects(catalogue).filter((one) => one.kind === kind && nameBy(template, one, rules) === one.name).length;
+  return styledObjects(catalogue, kind).filter((one) => nameBy(template, one, rules) === one.name).length;
+}
+
+/** All that a template of a kind is about. */
+export function styledObjects(catalogue: Catalogue, kind: StyledKind): readonly Styled[] {
+  const all: readonly Styled[] = isTermKind(kind) ? termsOf(catalogue) : namedObjects(catalogue);
+  return all.filter((one) => one.kind === kind);
 }
 
 const mostTried = 40;
@@ -122,7 +140,7 @@ interface Match {
 
 /** The templates that a name could have come from: every way in which parts of it are what it is made of. */
 function templatesOf({ kind, name, of }: NamedObject, isMade: boolean): readonly string[] {
-  const matches = placeholders.flatMap((by) => (by === 'meaning' ? [] : matchesOf(name, of, by)));
+  const matches = placeholders.flatMap((by) => (by === 'meaning' || by === 'words' ? [] : matchesOf(name, of, by)));
   const found: string[] = [];
   walk(0, '', new Set());
   return [...new Set(found)];

@@ -95,6 +95,7 @@ export function named(catalogue: Catalogue, table: Table, { kind, columns, name 
       keys: reference?.parentColumns ?? [''],
       role: [parent && reference ? roleOf(columns, parent, reference) : ''],
       meaning: columns,
+      words: [''],
       n: [/\d+$/.exec(name)?.[0] ?? '1'],
     },
     ambiguous: alike.length > 0,

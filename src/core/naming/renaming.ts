@@ -1,6 +1,9 @@
 import type { Table } from '../catalogue/model';
 import type { RenameProposal } from '../remedies/rename';
+import { byHand } from '../remedies/by-hand';
+import type { Proposal } from '../remedies/index';
 import type { NamedObject } from './named';
+import type { TermBreach } from './termBreaches';
 
 /** Where a finding on the name of a constraint or index stands, and the remedy for it. */
 export function renaming(table: Table, object: NamedObject, to: string) {
@@ -22,4 +25,11 @@ export function renaming(table: Table, object: NamedObject, to: string) {
     severity: 'Minor' as const,
     proposal,
   };
+}
+
+/** The same of a column; of a table, whose name is mended by hand. */
+export function renamingTerm({ table, term: { kind, name, columns }, suggested }: TermBreach) {
+  const proposal: Proposal =
+    kind === 'table' ? byHand([]) : { kind: 'rename', columns, from: name, to: suggested, object: 'column' };
+  return { table: table.id, columns, severity: 'Minor' as const, proposal };
 }

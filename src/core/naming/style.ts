@@ -8,41 +8,55 @@ import { once } from '../once';
 import { inferConventions } from './infer';
 import { isServerMade, serverName } from './made';
 import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
+import { isTermKind, parseFor, type StyledKind, styledKinds, type TermKind } from './styled';
 import type { TakenNames } from './taken';
-import { isTemplateProblem, nameBy, parseTemplate, readable, render, type Template } from './template';
+import { isTemplateProblem, nameBy, readable, render, type Template } from './template';
 
 /** Templates by kind, as somebody adopted them; a kind that is left out follows what most names do. */
-export type Adopted = Readonly<Partial<Record<NamedKind, string>>>;
+export type Adopted = Readonly<Partial<Record<StyledKind, string>>>;
 
 export interface HouseStyle {
   readonly engine: EngineName;
   readonly templates: Readonly<Record<NamedKind, Template>>;
   /** The kinds of which somebody said what they are to be called. */
-  readonly adopted: ReadonlySet<NamedKind>;
+  readonly adopted: ReadonlySet<StyledKind>;
+  /** Of tables and columns, by what was adopted; the case of their letters by what nearly all of them have, too. */
+  readonly terms: ReadonlyMap<TermKind, Template>;
 }
 
 /** The style of a source: what was adopted, else what prevails. Templates that cannot be read count as not adopted. */
 export function styleOf(catalogue: Catalogue, adopted: Adopted = {}): HouseStyle {
   const prevailing = prevailingStyle(catalogue);
-  const said = namedKinds.flatMap((kind) => {
+  const said = styledKinds.flatMap((kind) => {
     const text = adopted[kind];
-    const template = text === undefined ? null : parseTemplate(text);
+    const template = text === undefined ? null : parseFor(kind, text);
     return template === null || isTemplateProblem(template) ? [] : [[kind, template] as const];
   });
   if (said.length === 0) return prevailing;
   return {
     ...prevailing,
-    templates: { ...prevailing.templates, ...Object.fromEntries(said) },
+    templates: { ...prevailing.templates, ...Object.fromEntries(said.filter(([kind]) => !isTermKind(kind))) },
     adopted: new Set(said.map(([kind]) => kind)),
+    terms: new Map([...prevailing.terms, ...said.flatMap(([kind, one]) => (isTermKind(kind) ? [[kind, one] as const] : []))]),
   };
 }
 
+/** Before the case of letters is held against the few that differ. */
+const fewestNames = 12;
+const nearlyAll = 0.9;
+
 const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
   const { names: rules } = engineOf(catalogue);
+  const conventions = inferConventions(catalogue);
   const learned = new Map(
-    inferConventions(catalogue).flatMap(({ kind, template, names, follow }) =>
+    conventions.flatMap(({ kind, template, names, follow }) =>
+      !isTermKind(kind) &&
       // One name with a number behind it is no custom.
-      template !== null && follow * 3 >= names && (follow > 1 || !template.includes('{n}')) ? [[kind, template] as const] : [],
+      template !== null &&
+      follow * 3 >= names &&
+      (follow > 1 || !template.includes('{n}'))
+        ? [[kind, template] as const]
+        : [],
     ),
   );
   const fallback = takingAfter(learned, rules);
@@ -50,7 +64,12 @@ const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
     NamedKind,
     Template
   >;
-  return { engine: catalogue.engine.name, templates, adopted: new Set() };
+  const terms = conventions.flatMap(({ kind, template, names, follow }) =>
+    (kind === 'table' || kind === 'column') && template !== null && names >= fewestNames && follow >= nearlyAll * names
+      ? [[kind, readable(template.replace(/\{words:.*:/, '{words:'))] as const]
+      : [],
+  );
+  return { engine: catalogue.engine.name, templates, adopted: new Set(), terms: new Map(terms) };
 });
 
 const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {

@@ -6,8 +6,10 @@ import {
   type Ingredients,
   inForm,
   isTemplateProblem,
+  nameBy,
   parseTemplate,
   placeholders,
+  readable,
   render,
   type Template,
 } from './template';
@@ -21,6 +23,7 @@ const booking: Ingredients = {
   keys: ['berth_no'],
   role: ['home'],
   meaning: ['home_berth_no'],
+  words: ['home_berth_no'],
   n: ['1'],
 };
 
@@ -50,7 +53,7 @@ test('what has nothing to say is left out with its brackets', () => {
 });
 
 test.each([
-  ['pk_{tabel}', 4, 'There is no {tabel}. There are schema, table, parent, columns, keys, role, meaning, n.'],
+  ['pk_{tabel}', 4, 'There is no {tabel}. There are schema, table, parent, columns, keys, role, meaning, words, n.'],
   ['pk_{table:loud}', 10, 'There is no form loud.'],
   ['pk_{table', 3, 'The { that begins here is not closed.'],
   ['pk_table}', 8, 'There is no { to this }.'],
@@ -89,6 +92,7 @@ const ingredients: fc.Arbitrary<Ingredients> = fc.record({
   keys: fc.array(word, { minLength: 1, maxLength: 5 }),
   role: fc.tuple(fc.oneof(word, fc.constant(''))),
   meaning: fc.array(word, { minLength: 1, maxLength: 5 }),
+  words: fc.tuple(word),
   n: fc.constant(['1']),
 });
 const part = fc
@@ -127,3 +131,36 @@ test.each([
   ['HTTPServerID', 'pascal', 'HttpServerId'],
   ['berth2Quay', 'lower', 'berth2quay'],
 ] as const)('%s %s is %s', (name, form, said) => expect(inForm([name], form)).toBe(said));
+
+test.each([
+  ['{words:snake}', 'GrossTons', 'gross_tons'],
+  ['{words:snake}', '_grossTons', '_gross_tons'],
+  ['{words:snake}', 'gross_tons_2', 'gross_tons_2'],
+  // In the form already, however its words would be read.
+  ['{words:pascal}', 'IMONo', 'IMONo'],
+  ['{words:pascal}', 'imo_no', 'ImoNo'],
+  ['{words:capitals}', 'imoNo', 'IMO_NO'],
+  ['{words:plural:snake}', 'PilotOrder', 'pilot_orders'],
+  ['is_{words}', 'paid', 'is_paid'],
+  ['is_{words}', 'IS_paid', 'is_paid'],
+  ['{words}_at', 'arrived_at', 'arrived_at'],
+])('%s calls %s %s', (text, name, wanted) => {
+  const { names } = engines[firstEngine];
+  const template = readable(text);
+  const none = [''];
+  const of = {
+    schema: none,
+    table: none,
+    parent: none,
+    columns: none,
+    keys: none,
+    role: none,
+    meaning: none,
+    n: none,
+    words: [name],
+  };
+  const called = nameBy(template, { name, of, ambiguous: false }, names);
+  expect(called).toBe(wanted);
+  // What it is called then it is called again.
+  expect(nameBy(template, { name: called, of: { ...of, words: [called] }, ambiguous: false }, names)).toBe(called);
+});

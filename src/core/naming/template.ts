@@ -1,10 +1,10 @@
 // Templates for names: `fk_{table}_{parent}[_{role}]`. What stands in braces is filled in, what stands in square brackets is
-// said only where the name would be another's without it. A form follows a colon: `{table:pascal}`, `{columns:initials}`.
+// said only where the name would be another's without it. Forms follow colons: `{table:pascal}`, `{words:plural:snake}`.
 
 import type { NameRules } from '../engines/engine';
 import { lettersOf, plural, singular } from './words';
 
-export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'meaning', 'n'] as const;
+export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'meaning', 'words', 'n'] as const;
 export type Placeholder = (typeof placeholders)[number];
 
 export const placeholderWords: Readonly<Record<Placeholder, string>> = {
@@ -15,15 +15,16 @@ export const placeholderWords: Readonly<Record<Placeholder, string>> = {
   keys: 'the columns referred to, joined',
   role: 'what a referring column says beyond the key: home of home_berth_no',
   meaning: 'what a check or an index means, in words of its own; the columns where nobody has said',
+  words: 'the words of a table or column itself, without what stands before and after them',
   n: 'a number, where a table has several',
 };
 
-export const forms = ['lower', 'upper', 'pascal', 'camel', 'initials', 'singular', 'plural'] as const;
+export const forms = ['lower', 'upper', 'snake', 'capitals', 'pascal', 'camel', 'initials', 'singular', 'plural'] as const;
 export type Form = (typeof forms)[number];
 
 export type Part =
   | { readonly kind: 'text'; readonly text: string }
-  | { readonly kind: 'filled'; readonly by: Placeholder; readonly form: Form | null }
+  | { readonly kind: 'filled'; readonly by: Placeholder; readonly forms: readonly Form[] }
   | { readonly kind: 'optional'; readonly parts: readonly Part[] };
 
 export interface Template {
@@ -42,12 +43,12 @@ export type Ingredients = Readonly<Record<Placeholder, readonly string[]>>;
 
 const longestTemplate = 120;
 
-export function parseTemplate(text: string): Template | TemplateProblem {
+export function parseTemplate(text: string, isFixed = false): Template | TemplateProblem {
   if (text.length > longestTemplate)
     return { at: longestTemplate, says: `A template has ${longestTemplate} characters at most.` };
   const read = readParts(text, 0, false);
   if ('says' in read) return read;
-  if (!read.parts.some(({ kind }) => kind === 'filled'))
+  if (!isFixed && !read.parts.some(({ kind }) => kind === 'filled'))
     return { at: 0, says: 'Every name would be the same: it needs {table} or another part that differs.' };
   return { text, parts: read.parts };
 }
@@ -102,12 +103,14 @@ function readFilled(text: string, at: number): { readonly part: Part; readonly e
   const found = /^\{([^{}[\]]*)\}/.exec(text.slice(at));
   if (!found) return { at, says: 'The { that begins here is not closed.' };
   const [whole, inner = ''] = found;
-  const [name = '', form] = inner.split(':');
+  const [name = '', ...said] = inner.split(':');
   const by = placeholders.find((one) => one === name);
   if (!by) return { at: at + 1, says: `There is no {${name}}. There are ${placeholders.join(', ')}.` };
-  const known = form === undefined ? null : forms.find((one) => one === form);
-  if (known === undefined) return { at: at + 2 + name.length, says: `There is no form ${form}. There are ${forms.join(', ')}.` };
-  return { part: { kind: 'filled', by, form: known }, end: at + whole.length };
+  const known = said.flatMap((form) => forms.find((one) => one === form) ?? []);
+  const odd = said.find((form) => !forms.some((one) => one === form));
+  if (odd !== undefined)
+    return { at: at + 1 + inner.indexOf(`:${odd}`) + 1, says: `There is no form ${odd}. There are ${forms.join(', ')}.` };
+  return { part: { kind: 'filled', by, forms: known }, end: at + whole.length };
 }
 
 /**
@@ -119,6 +122,14 @@ export function nameBy(
   { name, of, ambiguous }: { readonly name: string; readonly of: Ingredients; readonly ambiguous: boolean },
   rules: NameRules,
 ): string {
+  const own = template.parts.findIndex((part) => part.kind === 'filled' && part.by === 'words');
+  if (own >= 0) {
+    const [before, after] = [
+      spell(template.parts.slice(0, own), of, ambiguous),
+      spell(template.parts.slice(own + 1), of, ambiguous),
+    ];
+    return render(template, { ...of, words: [within(name, before, after)] }, { rules, ambiguous });
+  }
   const at = template.parts.findIndex((part) => part.kind === 'filled' && part.by === 'meaning');
   if (at >= 0) {
     const before = spell(template.parts.slice(0, at), of, ambiguous);
@@ -126,6 +137,14 @@ export function nameBy(
     if (name.length > before.length + after.length && name.startsWith(before) && name.endsWith(after)) return name;
   }
   return render(template, of, { rules, ambiguous });
+}
+
+/** A name without what stands before and after its words, as far as it does. */
+function within(name: string, before: string, after: string): string {
+  const lower = name.toLowerCase();
+  const from = name.length > before.length && lower.startsWith(before.toLowerCase()) ? before.length : 0;
+  const to = name.length - from > after.length && lower.endsWith(after.toLowerCase()) ? name.length - after.length : name.length;
+  return name.slice(from, to);
 }
 
 export interface Rendering {
@@ -147,12 +166,33 @@ export function spell(parts: readonly Part[], of: Ingredients, ambiguous: boolea
         case 'text':
           return part.text;
         case 'filled':
-          return inForm(of[part.by], part.form);
+          return filled(of[part.by], part);
         case 'optional':
           return ambiguous && saysSomething(part.parts, of) ? spell(part.parts, of, true) : '';
       }
     })
     .join('');
+}
+
+// The words of a name that is in a form already stay as they are: `IMONo` is as good as `ImoNo`.
+function filled(names: readonly string[], { by, forms }: Extract<Part, { kind: 'filled' }>): string {
+  return forms
+    .reduce<readonly string[]>(
+      (before, form) => (by === 'words' && before.every((name) => isInForm(name, form)) ? before : [inForm(before, form)]),
+      names,
+    )
+    .join('_');
+}
+
+const shapes: Readonly<Partial<Record<Form, RegExp>>> = {
+  snake: /^_*[^\p{Lu}_\W]+(_[^\p{Lu}_\W]+)*_*$/u,
+  capitals: /^_*[^\p{Ll}_\W]+(_[^\p{Ll}_\W]+)*_*$/u,
+  camel: /^\p{Ll}[\p{L}\p{N}]*$/u,
+  pascal: /^(\p{Lu}{1,3}\p{N}*|\p{Lu}[\p{L}\p{N}]*\p{Ll}[\p{L}\p{N}]*)$/u,
+};
+
+function isInForm(name: string, form: Form): boolean {
+  return shapes[form]?.test(name) ?? false;
 }
 
 function saysSomething(parts: readonly Part[], of: Ingredients): boolean {
@@ -170,6 +210,10 @@ export function inForm(names: readonly string[], form: Form | null): string {
       return names.join('_').toLowerCase();
     case 'upper':
       return names.join('_').toUpperCase();
+    case 'snake':
+      return names.map(snake).join('_');
+    case 'capitals':
+      return names.map(snake).join('_').toUpperCase();
     case 'pascal':
       return words().map(capital).join('');
     case 'camel':
@@ -184,6 +228,13 @@ export function inForm(names: readonly string[], form: Form | null): string {
     case 'plural':
       return names.map((name) => inNumber(name, form)).join('_');
   }
+}
+
+// What stands before and after the words of a name is not theirs: _id.
+function snake(name: string): string {
+  const [, before = '', after = ''] = /^(_*).*?(_*)$/su.exec(name) ?? [];
+  const words = lettersOf(name).map((word) => word.toLowerCase());
+  return words.length === 0 ? name : `${before}${words.join('_')}${after}`;
 }
 
 // The last word alone has a number: berth_bookings.

@@ -1,6 +1,6 @@
 import type { TableId } from '../catalogue/identifiers';
 import type { FindingId } from '../rules/rule';
-import type { Operation } from './index';
+import { kindOf, type Operation } from './index';
 
 /** An operation and the finding that it mends. */
 export interface Candidate<O = Operation> {
@@ -11,11 +11,14 @@ export interface Candidate<O = Operation> {
 /** The operations of a docket by the table they change, so that each is held against those of its own tables only. */
 export class Beside {
   private readonly byTable = new Map<TableId, Set<Candidate>>();
+  private readonly byParent = new Map<TableId, Set<Candidate>>();
 
   constructor(candidates: readonly Candidate[]) {
     for (const candidate of candidates) {
       const own = this.byTable.get(candidate.operation.table) ?? new Set<Candidate>();
       this.byTable.set(candidate.operation.table, own.add(candidate));
+      for (const parent of kindOf(candidate.operation).refersTo?.(candidate.operation) ?? [])
+        this.byParent.set(parent, (this.byParent.get(parent) ?? new Set<Candidate>()).add(candidate));
     }
   }
 
@@ -28,7 +31,14 @@ export class Beside {
     return [...this.on(table)].filter((other) => other.finding !== finding).map(({ operation }) => operation);
   }
 
+  /** Those that refer to a table, and that other findings call for. */
+  referringTo(table: TableId, { finding }: Candidate<unknown>): readonly Operation[] {
+    return [...(this.byParent.get(table) ?? [])].filter((other) => other.finding !== finding).map(({ operation }) => operation);
+  }
+
   leaveOut(candidate: Candidate): void {
+    for (const candidates of this.byParent.values()) candidates.delete(candidate);
+
     this.byTable.get(candidate.operation.table)?.delete(candidate);
   }
 }

@@ -17,6 +17,7 @@ import { dropConstraint } from './drop-constraint';
 import { dropColumn, numberRows } from './number-rows';
 import type { Kind } from './operation';
 import { rename } from './rename';
+import { renameColumn } from './rename-column';
 import { renameIndex } from './rename-index';
 import { declareAgain, removeConstraint } from './remove-constraint';
 import { replaceKey, restoreKey } from './replace-key';
@@ -35,7 +36,7 @@ export const kinds = {
   ...{ addForeignKey, addCheck },
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
-  ...{ rename, renameIndex },
+  ...{ rename, renameIndex, renameColumn },
   ...{ removeConstraint, declareAgain },
 };
 

@@ -78,6 +78,8 @@ export interface Ground {
   readonly namedNotNull: boolean;
   /** A name as long as names may be. */
   readonly shorten: (name: string) => string;
+  /** A name as the server writes it in expressions. */
+  readonly spelt: (name: string) => string;
 }
 
 export interface Bound {

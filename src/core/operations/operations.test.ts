@@ -38,6 +38,7 @@ const kinds = [
   'dropNotNull',
   'rename',
   'renameIndex',
+  'renameColumn',
   'removeConstraint',
   'setAside',
   'addParents',
@@ -136,6 +137,8 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       );
       return index ? { kind, table: table.id, from: index.name, to: `renamed_${n}` } : null;
     }
+    case 'renameColumn':
+      return table.inherits.length > 0 ? null : { kind, table: table.id, from: column.name, to: `renamed_${n}` };
     case 'removeConstraint': {
       const constraint = at(foreignKeysOf(table), c);
       return constraint ? { kind, table: table.id, constraint, place: table.constraints.indexOf(constraint) } : null;

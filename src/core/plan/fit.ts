@@ -10,7 +10,8 @@ import type { Refusal } from '../operations/refusal';
 
 export function groundOf(catalogue: Catalogue, current: Draft): Ground {
   const { namedNotNull } = traitsOf(catalogue);
-  return { current, namedNotNull, shorten: engineOf(catalogue).names.shorten };
+  const { shorten, spelt } = engineOf(catalogue).names;
+  return { current, namedNotNull, shorten, spelt };
 }
 
 export function fitted(operation: Operation, on: Ground): Operation | Refusal {

@@ -7,16 +7,18 @@ export interface RenameProposal {
   readonly from: string;
   readonly to: string;
   /** Left out of a constraint. */
-  readonly object?: 'index';
+  readonly object?: 'index' | 'column';
 }
 
+const kinds = { constraint: 'rename', index: 'renameIndex', column: 'renameColumn' } as const;
+
 export const renameRemedy: Remedy<RenameProposal> = {
-  operations: ({ from, to, object }, { table }) => [
-    { kind: object === 'index' ? 'renameIndex' : 'rename', table: table.id, from, to },
-  ],
+  operations: ({ from, to, object }, { table }) => [{ kind: kinds[object ?? 'constraint'], table: table.id, from, to }],
   // Of two that swap their names both old ones are still there.
-  holds: ({ from, columns, object }, { table }) =>
-    object === 'index'
-      ? table.indexes.every((index) => index.name !== from)
-      : table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
+  holds: ({ from, to, columns, object }, { table }) =>
+    object === 'column'
+      ? table.columns.some(({ name }) => name === to) && table.columns.every(({ name }) => name !== from)
+      : object === 'index'
+        ? table.indexes.every((index) => index.name !== from)
+        : table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
 };

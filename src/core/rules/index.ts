@@ -9,6 +9,7 @@ import { surrogateOnly } from './keys/surrogate-only';
 import { volatileKey } from './keys/volatile';
 import { wideKey } from './keys/wide';
 import { cutName } from './naming/length';
+import { caseBreach } from './naming/case';
 import { duplicateName } from './naming/duplicate';
 import { generatedName } from './naming/generated';
 import { inconsistentName } from './naming/inconsistent';
@@ -112,6 +113,7 @@ export const rules: readonly Rule[] = [
   generatedName,
   misleadingName,
   styleBreach,
+  caseBreach,
   quotedName,
   reservedName,
   duplicateName,

@@ -1,7 +1,8 @@
 import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { tableOf } from '~/core/rules/audit';
-import type { Dependent } from '~/core/engines/questions';
+import type { Dependent, NamedPart } from '~/core/engines/questions';
+import type { Proposal } from '~/core/remedies/index';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/touches';
@@ -14,11 +15,16 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     const { source, store } = room;
     const row = await findFinding(store, source.id, await idIn(params.finding, 'finding'));
     if (!row) throw notFound('There is no such finding', 'It may belong to another source.');
-    const { object } = coreFinding(row);
-    const { name } = object;
-    if (name === undefined) return unanswered('It is about no constraint that has a name.');
+    const { object, proposal } = coreFinding(row);
+    const part = partOf(object.name, proposal);
+    if (part === null) return unanswered('It is about nothing that has a name.');
     return askSource<{ readonly dependents: readonly Dependent[] }>(room, 'seeFindings', request.signal, async (reader) => ({
-      dependents: await reader.dependents(tableOf(object), name),
+      dependents: await reader.dependents(tableOf(object), part),
     }));
   });
+}
+
+function partOf(constraint: string | undefined, proposal: Proposal): NamedPart | null {
+  if (proposal.kind === 'rename' && proposal.object === 'column') return { kind: 'column', name: proposal.from };
+  return constraint === undefined ? null : { kind: 'constraint', name: constraint };
 }

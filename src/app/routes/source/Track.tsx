@@ -18,12 +18,11 @@ export function Track({ stations }: { readonly stations: readonly Station[] }) {
     <Tabs
       component="nav"
       className="track"
-      aria-label="Stations"
       value={here?.name ?? false}
       variant="scrollable"
       scrollButtons={false}
       // These are links: each is reached by Tab, and none is a tab of a panel.
-      slotProps={{ list: { role: 'none' }, indicator: { hidden: true } }}
+      slotProps={{ root: { 'aria-label': 'Stations' }, list: { role: 'none' }, indicator: { hidden: true } }}
     >
       {stations.map(({ name, at, count }) => (
         <Tab

@@ -12,7 +12,7 @@ import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import { explainedBy, inferConventions } from '~/core/naming/infer';
-import { kindsInWords } from '~/core/naming/named';
+import { styledInWords } from '~/core/naming/styled';
 import { capital } from '~/core/naming/words';
 import { may } from '~/core/rights/rights';
 import { listStyles } from '~/store/sources/houseStyles';
@@ -118,45 +118,47 @@ export default function HouseStyle({ loaderData }: Route.ComponentProps) {
             </Alert>
           )}
         </div>
-        <div className="rows" role="table" aria-label="What names follow">
-          <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
-            {['For', 'What most names follow', 'Share', 'Follow', 'Do not', 'Style'].map((title, i) => (
-              <span key={title} role="columnheader" style={i === 3 || i === 4 ? { textAlign: 'right' } : undefined}>
-                {title}
-              </span>
+        <div className="rows">
+          <div role="table" aria-label="What names follow">
+            <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
+              {['For', 'What most names follow', 'Share', 'Follow', 'Do not', 'Style'].map((title, i) => (
+                <span key={title} role="columnheader" style={i === 3 || i === 4 ? { textAlign: 'right' } : undefined}>
+                  {title}
+                </span>
+              ))}
+            </div>
+            {conventions.map(({ kind, template: text, names: all, follow, adopted }, i) => (
+              <Link
+                key={kind}
+                to={to(i)}
+                role="row"
+                aria-selected={i === chosen}
+                className={`row${i === chosen ? ' chosen' : ''}`}
+                style={{ gridTemplateColumns: template }}
+                preventScrollReset
+              >
+                <span role="rowheader">{capital(styledInWords[kind])}</span>
+                <span role="cell">
+                  {text === null ? <span className="mute">no two are made alike</span> : <TemplateText text={text} />}
+                </span>
+                <span role="cell" className="mono" style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
+                  <span className="sharebar" style={{ flex: 1, margin: 0 }}>
+                    {follow > 0 && <i style={{ width: `${(100 * follow) / all}%` }} />}
+                  </span>
+                  {percent(follow / all)}
+                </span>
+                <span role="cell" className="numbercell">
+                  {follow}
+                </span>
+                <span role="cell" className="numbercell">
+                  {all - follow}
+                </span>
+                <span role="cell" className={adopted ? 'verd strong' : 'mute'}>
+                  {adopted ? 'adopted' : text === null ? '' : 'as found'}
+                </span>
+              </Link>
             ))}
           </div>
-          {conventions.map(({ kind, template: text, names: all, follow, adopted }, i) => (
-            <Link
-              key={kind}
-              to={to(i)}
-              role="row"
-              aria-selected={i === chosen}
-              className={`row${i === chosen ? ' chosen' : ''}`}
-              style={{ gridTemplateColumns: template }}
-              preventScrollReset
-            >
-              <span role="rowheader">{capital(kindsInWords[kind])}</span>
-              <span role="cell">
-                {text === null ? <span className="mute">no two are made alike</span> : <TemplateText text={text} />}
-              </span>
-              <span role="cell" className="mono" style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
-                <span className="sharebar" style={{ flex: 1, margin: 0 }}>
-                  {follow > 0 && <i style={{ width: `${(100 * follow) / all}%` }} />}
-                </span>
-                {percent(follow / all)}
-              </span>
-              <span role="cell" className="numbercell">
-                {follow}
-              </span>
-              <span role="cell" className="numbercell">
-                {all - follow}
-              </span>
-              <span role="cell" className={adopted ? 'verd strong' : 'mute'}>
-                {adopted ? 'adopted' : text === null ? '' : 'as found'}
-              </span>
-            </Link>
-          ))}
           <Versions versions={versions} source={source} />
         </div>
         <div className="foot">

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsString, MaxLength, Min } from 'class-validator';
 import { intent } from '~/app/server/intents.server';
-import { type NamedKind, namedKinds } from '~/core/naming/named';
+import { type StyledKind, styledKinds } from '~/core/naming/styled';
 import { adopt, copyStyle, restoreStyle } from '~/work/houseStyle';
 import type { SourceId } from '~/store/ids';
 
@@ -12,12 +12,12 @@ class Shown {
 }
 
 class AdoptForm extends Shown {
-  @IsIn(namedKinds) kind!: NamedKind;
+  @IsIn(styledKinds) kind!: StyledKind;
   @IsString() @MaxLength(200) template!: string;
 }
 
 class DropForm extends Shown {
-  @IsIn(namedKinds) kind!: NamedKind;
+  @IsIn(styledKinds) kind!: StyledKind;
 }
 
 class RestoreForm extends Shown {

@@ -1,4 +1,5 @@
 import type { NameRules } from '../engine';
+import { quoteAsText } from './quote';
 
 /** Bytes: NAMEDATALEN - 1. */
 const longestName = 63;
@@ -35,6 +36,7 @@ export const names: NameRules = {
   shorten: (name, room = 0) => shorten(name, longestName - room),
   bare: /^[a-z_][a-z0-9_$]*$/,
   reserved,
+  spelt: quoteAsText,
   // Manual, "CREATE TABLE": what a constraint is called that nobody names.
   templates: {
     'primary key': '{table}_pkey',

@@ -15,7 +15,7 @@ export function quote(identifier: string): string {
 }
 
 /** As the server's functions read a name out of a text, `to_regclass` and the like: they know no escapes. */
-function quoteAsText(identifier: string): string {
+export function quoteAsText(identifier: string): string {
   if (identifier === '' || identifier.includes('\0'))
     throw new DialectError('An identifier in PostgreSQL has at least one character and no zero byte.');
   return /^[a-z_][a-z0-9_]*$/.test(identifier) && !keyWords.has(identifier)

@@ -121,3 +121,69 @@ test('naming/length finds what was cut', () => {
   expect(foundBy('naming/length', called(port, { call_vessel_id_key: cut }), [])).toHaveLength(1);
   expect(foundBy('naming/length', called(port, { call_vessel_id_key: cut.slice(0, 60) }), [])).toEqual([]);
 });
+
+const harbourmaster = sketch(`
+  port.berth: berth_no text key, quay_no text, length_m int, depth_m int, bollards int, light text, power_kw int, water text, noted text
+  port.vessel: vessel_no text key, ship_name text, grossTons int, built_on date
+  port.call: call_no text key, berth_no text -> port.berth.berth_no, BerthNo text, is_paid boolean, arrived timestamp
+  port.PilotOrder: order_no text key, call_no text -> port.call.call_no
+`);
+
+test('naming/case finds the few that are spelt otherwise, where nearly all are spelt alike', () => {
+  const found = audit(harbourmaster, {}).filter(({ rule }) => rule === 'naming/case');
+  // BerthNo would take the name of a column that is there; of four tables nobody can say what is usual.
+  expect(found.map(({ proposal }) => proposal)).toEqual([
+    { kind: 'rename', columns: ['grossTons'], from: 'grossTons', to: 'gross_tons', object: 'column' },
+  ]);
+  const plan = planFor(
+    found.map((finding) => ({ finding, decision: {} })),
+    harbourmaster,
+    { label: 'd1', mode: 'plain' },
+  );
+  expect(plan.problems).toEqual([]);
+  const after = afterPlan(plan, harbourmaster);
+  expect(audit(after, {}).filter(({ rule }) => rule === 'naming/case')).toEqual([]);
+  expect(applyAll(plan.back, after)).toEqual(harbourmaster);
+});
+
+test('tables and columns follow what was adopted for their kind, the narrowest first', () => {
+  const adopted = {
+    table: '{words:plural:snake}',
+    'truth column': 'is_{words}',
+    'moment column': '{words}_at',
+    'day column': '{words}_on',
+  };
+  const found = audit(harbourmaster, {}, { adopted }).filter(({ rule }) => /^naming\/(style|case)$/.test(rule));
+  const told = found.map(({ rule, object, facts }) => [
+    rule,
+    object.table,
+    object.columns.join(),
+    (facts as { suggested: string }).suggested,
+  ]);
+  expect(told).toEqual(
+    [
+      ['naming/style', 'berth', '', 'berths'],
+      ['naming/style', 'vessel', '', 'vessels'],
+      ['naming/style', 'call', '', 'calls'],
+      ['naming/style', 'call', 'arrived', 'arrived_at'],
+      ['naming/style', 'PilotOrder', '', 'pilot_orders'],
+      ['naming/case', 'vessel', 'grossTons', 'gross_tons'],
+    ].map((line) => expect.arrayContaining(line) as unknown),
+  );
+});
+
+test('a column that another remedy of the docket speaks of keeps its name', () => {
+  const [finding] = audit(harbourmaster, {}).filter(({ rule }) => rule === 'naming/case');
+  if (!finding) throw new Error('nothing is found');
+  const other = {
+    ...finding,
+    id: 'keys/missing:port.vessel' as typeof finding.id,
+    proposal: { kind: 'unique', columns: ['grossTons'], index: null } as unknown as typeof finding.proposal,
+  };
+  const plan = planFor(
+    [finding, other].map((one) => ({ finding: one, decision: {} })),
+    harbourmaster,
+    { label: 'd1', mode: 'plain' },
+  );
+  expect(plan.problems.map(({ message }) => message)).toEqual([expect.stringMatching(/speaks of grossTons/)]);
+});

@@ -1,14 +1,18 @@
-import { renaming } from '../../naming/renaming';
+import { renaming, renamingTerm } from '../../naming/renaming';
+import type { StyledKind } from '../../naming/styled';
+import { isOwn } from '../../naming/terms';
+import { termBreaches } from '../../naming/termBreaches';
+import { tableAdvice } from '../../naming/written';
 import type { Table } from '../../catalogue/model';
 import { groupBy } from '../../grouping';
-import { type NamedKind, namedOf, type NamedObject } from '../../naming/named';
+import { namedOf, type NamedObject } from '../../naming/named';
 import { freeName, type HouseStyle, isMadeBySystem, nameUnder } from '../../naming/style';
 import { namesTaken } from '../../naming/taken';
 import { once } from '../../once';
 import { type Audit, defineRule } from '../rule';
 
 interface Facts {
-  readonly kind: NamedKind;
+  readonly kind: StyledKind;
   readonly name: string;
   readonly suggested: string;
   readonly template: string;
@@ -18,7 +22,7 @@ interface Facts {
 export const styleBreach = defineRule<Facts>({
   id: 'naming/style',
   concern: 'Naming',
-  about: 'A constraint or index whose name is not as the house style, adopted for this source, would have it.',
+  about: 'A constraint, index, table or column whose name is not as the house style, adopted for this source, would have it.',
   *check(audit) {
     if (audit.style.adopted.size === 0) return;
     const judged = new Set(audit.tables.map(({ id }) => id));
@@ -30,12 +34,22 @@ export const styleBreach = defineRule<Facts>({
         facts: { kind: object.kind, name: object.name, suggested, template: audit.style.templates[object.kind].text },
       };
     }
+    for (const breach of termBreaches(audit.catalogue, audit.style)) {
+      if (breach.isCase || !judged.has(breach.table.id)) continue;
+      const { kind, name } = breach.term;
+      yield {
+        ...renamingTerm(breach),
+        confidence: 1,
+        facts: { kind, name, suggested: breach.suggested, template: breach.template },
+      };
+    }
   },
 
   words({ kind, name, template, suggested }, { table }) {
     return {
+      ...(kind === 'table' && { advice: tableAdvice(table, suggested) }),
       title: 'Not named in the house style',
-      message: `The ${kind} ${name} on ${table} would be called ${suggested} in the house style.`,
+      message: `The ${kind} ${name}${kind === 'table' ? '' : ` on ${table}`} would be called ${suggested} in the house style.`,
       consequence: `Whoever reads ${name} in an error message, or looks for it, cannot tell by the pattern what it is and where it belongs.`,
       measured: kind,
       evidence: [
@@ -72,13 +86,7 @@ function breachesOf({ catalogue, style }: Audit): readonly Breach[] {
   });
 }
 
-// A fixed name makes parallel runs of a temporary table fail, and what an extension brought it brings again.
-const ownedTables = once(({ tables }: Audit['catalogue']): readonly Table[] =>
-  tables.filter(
-    ({ kind, persistence, extension }) =>
-      (kind === 'table' || kind === 'partitioned') && persistence !== 'temporary' && extension === undefined,
-  ),
-);
+const ownedTables = once(({ tables }: Audit['catalogue']): readonly Table[] => tables.filter(isOwn));
 
 function breaks(style: HouseStyle, object: NamedObject): boolean {
   if (!style.adopted.has(object.kind) || nameUnder(style, object) === object.name) return false;

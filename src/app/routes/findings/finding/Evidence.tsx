@@ -14,7 +14,7 @@ export function Candidates({ candidates }: { readonly candidates: Dossier['candi
   return (
     <>
       <h2>Candidates compared</h2>
-      <div className="overflowing">
+      <div className="overflowing" role="region" aria-label="Candidates" tabIndex={0}>
         <Table size="small" className="candidates">
           <TableHead>
             <TableRow>

@@ -49,7 +49,7 @@ export function OffendingRows({
     );
   const { page, rows } = offenders;
   return (
-    <div className="overflowing" aria-busy={busy}>
+    <div className="overflowing" role="region" aria-label="Rows" tabIndex={0} aria-busy={busy}>
       <Table size="small">
         <caption className="visually-hidden">{rows.caption}</caption>
         <TableHead>

@@ -89,7 +89,7 @@ function Outcome({
       {reach.lines.length === 0 ? (
         <p className="small mute">Nothing refers to it.</p>
       ) : (
-        <div className="overflowing">
+        <div className="overflowing" role="region" aria-label="What is reached" tabIndex={0}>
           <Table size="small" className="reach">
             <caption className="visually-hidden">What becomes of the rows that refer to it</caption>
             <TableHead>

@@ -39,7 +39,7 @@ export function Touches({ source, finding, known, resting }: TouchesProps) {
       </ul>
       {touched && !touched.ok && (
         <Alert severity="warning" role="alert">
-          Views and functions could not be looked at: {touched.message}
+          What rests on it could not be looked at: {touched.message}
         </Alert>
       )}
     </section>

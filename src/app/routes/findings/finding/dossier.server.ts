@@ -12,7 +12,7 @@ import { engineOf } from '~/core/engines/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/operations/index';
 import type { Mode } from '~/core/plan/cost';
-import { dependentsOf } from '~/core/catalogue/dependents';
+import { dependentsOf, dependentsOfColumn } from '~/core/catalogue/dependents';
 import { chosenReference } from '~/core/remedies/reference/parent';
 import { outcomeInWords, questionsFor } from '~/core/remedies/index';
 import { type DecidedFinding, planFor } from '~/core/plan/plan';
@@ -177,7 +177,13 @@ function body(script: string): string {
 function touchedBy({ object, proposal }: Finding, catalogue: Catalogue) {
   switch (proposal.kind) {
     case 'rename':
-      return { known: dependentsOf(tableOf(object), proposal.from, catalogue), resting: 'rests on it, and goes on to.' };
+      return {
+        known:
+          proposal.object === 'column'
+            ? dependentsOfColumn(tableOf(object), proposal.from, catalogue)
+            : dependentsOf(tableOf(object), proposal.from, catalogue),
+        resting: 'rests on it, and goes on to.',
+      };
     case 'replaceKey':
       return { known: [], resting: 'groups by it: drop it before, and make it again after.' };
     default:

@@ -11,9 +11,9 @@ import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { VirtualList } from '~/app/ui/VirtualList';
 import { engineOf } from '~/core/engines/index';
-import { inferConventions, renamed } from '~/core/naming/infer';
-import { kindsInWords, namedKinds, namedObjects } from '~/core/naming/named';
-import { isTemplateProblem, parseTemplate, placeholders, placeholderWords } from '~/core/naming/template';
+import { inferConventions, renamed, styledObjects } from '~/core/naming/infer';
+import { isTermKind, parseFor, placeholdersOf, styledInWords, styledKinds } from '~/core/naming/styled';
+import { forms, isTemplateProblem, placeholderWords } from '~/core/naming/template';
 import { visible } from '~/core/naming/visible';
 import { capital, counted } from '~/core/naming/words';
 import { styleChange } from '~/core/naming/styleChange';
@@ -24,7 +24,7 @@ import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
-  const kind = namedKinds.find((one) => one === params.kind);
+  const kind = styledKinds.find((one) => one === params.kind);
   const catalogue = await latestCatalogue(store, source.id);
   if (!kind || !catalogue) throw notFound(`There are no names of ${params.kind}`, 'Choose one of the kinds on the left.');
   const [{ templates, policies }, version] = await Promise.all([getSettings(store, source.id), lastStyle(store, source.id)]);
@@ -32,9 +32,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const adopted = templates[kind] ?? null;
   const asked = new URL(request.url).searchParams.get('template');
   const text = asked ?? adopted ?? learnt ?? '';
-  const parsed = text === '' ? null : parseTemplate(text);
+  const parsed = text === '' ? null : parseFor(kind, text);
   const problem = parsed && isTemplateProblem(parsed) ? parsed : null;
-  const objects = namedObjects(catalogue).filter((one) => one.kind === kind);
+  const objects = styledObjects(catalogue, kind);
   const named =
     parsed && !isTemplateProblem(parsed)
       ? renamed(parsed, objects, engineOf(catalogue).names)
@@ -58,15 +58,17 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {
-  return titled(loaderData ? `House style: ${kindsInWords[loaderData.kind]}` : 'House style', matches);
+  return titled(loaderData ? `House style: ${styledInWords[loaderData.kind]}` : 'House style', matches);
 }
 
 export default function Names({ loaderData: t }: Route.ComponentProps) {
   const here = `/s/${t.source}/style/${encodeURIComponent(t.kind)}`;
   const not = t.named.length - t.follow;
+  // A column's name alone says not which it is.
+  const isColumnKind = isTermKind(t.kind) && t.kind !== 'table';
   return (
     <aside className="dossier" aria-label="Dossier">
-      <h1>{capital(kindsInWords[t.kind])}</h1>
+      <h1>{capital(styledInWords[t.kind])}</h1>
       <Form method="get" replace preventScrollReset key={`${t.kind} ${t.text}`} style={{ marginTop: 12 }}>
         <TextField
           name="template"
@@ -76,7 +78,9 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           helperText={
             t.problem
               ? `At ${t.problem.at + 1}, ▸${t.text.slice(t.problem.at, t.problem.at + 12)}: ${t.problem.says}`
-              : 'In square brackets: only where two names would be the same.'
+              : t.kind === 'reference column'
+                ? 'In square brackets: only where a column says more than the key that it refers to.'
+                : 'In square brackets: only where two names would be the same.'
           }
           slotProps={{ htmlInput: { style: { fontFamily: 'var(--mono)' }, spellCheck: false, autoComplete: 'off' } }}
         />
@@ -97,13 +101,16 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       <Adopting {...t} />
       <Folded title="What can stand in braces">
         <dl className="facts small">
-          {placeholders.map((by) => (
+          {placeholdersOf(t.kind).map((by) => (
             <div key={by} style={{ display: 'contents' }}>
               <dt className="mono">{`{${by}}`}</dt>
               <dd>{placeholderWords[by]}</dd>
             </div>
           ))}
         </dl>
+        <p className="small mute">
+          After a colon how it is written: {forms.map((form) => `:${form}`).join(', ')}; several go one after the other.
+        </p>
       </Folded>
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
@@ -128,7 +135,10 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           return (
             one && (
               <div className="pairs mono" title={visible(one.table)}>
-                <span>{visible(one.name)}</span>
+                <span>
+                  {visible(one.name)}
+                  {isColumnKind && <span className="mute"> · {visible(one.table)}</span>}
+                </span>
                 <span className={one.wouldBe === one.name ? 'mute' : 'strong'}>
                   {one.wouldBe === null ? '' : one.wouldBe === one.name ? 'the same' : visible(one.wouldBe)}
                 </span>

@@ -5,6 +5,7 @@ import type { AddForeignKey } from '../../../operations/add-foreign-key';
 import type { CheckRows, UncheckRows } from '../../../operations/check-rows';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
+import type { RenameColumn } from '../../../operations/rename-column';
 import { keptCondition } from '../claims';
 import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from '../quote';
 import { dropIndexBeside } from './indexes';
@@ -101,6 +102,12 @@ export const dropConstraint: Writing<DropConstraint> = {
       isKey && !partitioned ? [whole, cleansUp(dropIndexBeside(table, name))] : [whole],
     cost: ({ partitioned }) => exclusive('catalogue only', partitioned ? 'everyone' : 'others for a moment'),
   },
+};
+
+// Manual, "ALTER TABLE": those below get the new name too, and whatever the server itself keeps of the column follows.
+export const renameColumn: Writing<RenameColumn> = {
+  statements: ({ table, from, to }) => [alter(table, `rename column ${quote(from)}`, `to ${quote(to)}`)],
+  cost: () => exclusive('catalogue only'),
 };
 
 export const rename: Writing<Rename> = {

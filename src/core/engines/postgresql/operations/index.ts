@@ -3,7 +3,7 @@ import { getTable } from '../../../catalogue/lookups';
 import type { Operation } from '../../../operations/index';
 import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
-import { addCheck, addForeignKey, checkRows, dropConstraint, rename, uncheckRows } from './constraints';
+import { addCheck, addForeignKey, checkRows, dropConstraint, rename, renameColumn, uncheckRows } from './constraints';
 import { createIndex, dropIndex, renameIndex } from './indexes';
 import { declareAgain, removeConstraint } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
@@ -19,7 +19,7 @@ const writings: Writings = {
   ...{ numberRows, dropColumn },
   ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
-  ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename },
+  ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull },
   ...{ removeConstraint, declareAgain },
 };

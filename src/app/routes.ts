@@ -39,6 +39,7 @@ export default [
     route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
   ]),
   ...prefix('s/:source', [
+    route('inventory/sample', 'routes/inventory/sample/route.ts'),
     route('inventory/:kind/lines', 'routes/inventory/lines.ts'),
     route('inventory/:kind/export', 'routes/inventory/export.ts'),
     route('coverage/:table/ddl', 'routes/coverage/ddl.ts'),

@@ -78,7 +78,7 @@ export const theme = createTheme({
     MuiTabs: { styleOverrides: { root: { minHeight: 36, borderBottom: '1px solid var(--mui-palette-divider)' } } },
     MuiTab: {
       styleOverrides: {
-        root: { minHeight: 36, minWidth: 0, padding: '6px 12px' },
+        root: { minHeight: 36, minWidth: 0, padding: '6px 7px', fontSize: 13 },
       },
     },
     MuiTableSortLabel: {

@@ -21,6 +21,7 @@ import {
   type Constraint,
   type Index,
   type ReferentialAction,
+  type Routine,
   type Table,
   type TableKind,
   tableKinds,
@@ -113,6 +114,7 @@ class TableShape {
   @IsOptional() @Names() splitBy?: string[] | null;
   @IsOptional() @IsBoolean() unidentified?: boolean;
   @IsOptional() @IsBoolean() rewritten?: boolean;
+  @IsOptional() @Names() readsFrom?: TableId[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
@@ -122,6 +124,19 @@ class TableShape {
 class SequenceShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) name!: string;
+}
+
+class RoutineShape {
+  @IsString() schema!: string;
+  @IsString() @MinLength(1) name!: string;
+  @IsIn(['function', 'procedure', 'aggregate']) kind!: Routine['kind'];
+  @IsString() arguments!: string;
+  @IsOptional() @IsString() returns?: string | null;
+  @IsString() language!: string;
+  @IsIn(['immutable', 'stable', 'volatile']) volatility!: Routine['volatility'];
+  @IsBoolean() asOwner!: boolean;
+  @IsOptional() @IsString() owner?: string | null;
+  @IsOptional() @IsString() comment?: string | null;
 }
 
 class EngineShape {
@@ -146,13 +161,19 @@ export class CatalogueShape {
   @ValidateNested({ each: true })
   @IsArray()
   @ArrayMaxSize(most)
+  @Type(() => RoutineShape)
+  routines?: RoutineShape[];
+  @IsOptional()
+  @ValidateNested({ each: true })
+  @IsArray()
+  @ArrayMaxSize(most)
   @Type(() => ComparisonShape)
   comparisons?: ComparisonShape[];
 }
 
 /** Every part that has to be an object: to the validator a list of nothing is as good as an object of any shape. */
-export function partsOf({ engine, sequences, comparisons }: CatalogueShape): readonly unknown[] {
-  return [engine, ...sequences, ...(comparisons ?? [])];
+export function partsOf({ engine, sequences, routines, comparisons }: CatalogueShape): readonly unknown[] {
+  return [engine, ...sequences, ...(routines ?? []), ...(comparisons ?? [])];
 }
 
 function partsOfTable({ columns, constraints, indexes, triggers }: TableShape): readonly unknown[] {
@@ -160,7 +181,8 @@ function partsOfTable({ columns, constraints, indexes, triggers }: TableShape): 
 }
 
 /** Throws SurveyFileError where its parts contradict each other. Ids are made anew: a file could give a table another's. */
-export function catalogueFrom({ engine, database, source, unknown, tables, sequences, comparisons }: CatalogueShape): Catalogue {
+export function catalogueFrom(shape: CatalogueShape): Catalogue {
+  const { engine, database, source, unknown, tables, sequences, routines, comparisons } = shape;
   const made = tables.map((plain, at) => tableFrom(parsedTable(plain, at)));
   const byId = new Map(made.map((table) => [table.id, table]));
   if (byId.size < made.length) throw new SurveyFileError('The file has a table twice.');
@@ -174,8 +196,13 @@ export function catalogueFrom({ engine, database, source, unknown, tables, seque
     tables: made,
     sequences: sequences.map(({ schema, name }) => ({ ...noSequence, schema, name })),
     joins: [],
+    ...(routines && { routines: routines.map(routineFrom) }),
     ...(comparisons && { comparisons }),
   };
+}
+
+function routineFrom({ returns = null, owner = null, comment = null, ...rest }: RoutineShape): Routine {
+  return { ...rest, returns, owner, comment };
 }
 
 /** A file's sequences are there for their names, which nothing else may take. */
@@ -200,7 +227,7 @@ function parsedTable(plain: unknown, at: number): TableShape {
 function tableFrom(shape: TableShape): Table {
   const id = tableId(shape.schema, shape.name);
   const { comment = null, estimatedRows = null, bytes = null, activity = null, owner = null, ...more } = shape;
-  const { extension, splitBy, unidentified, rewritten, ...rest } = more;
+  const { extension, splitBy, unidentified, rewritten, readsFrom, ...rest } = more;
   return {
     ...rest,
     id,
@@ -213,6 +240,7 @@ function tableFrom(shape: TableShape): Table {
     ...(shape.kind === 'partitioned' && { splitBy: splitBy ?? null }),
     ...(unidentified && { unidentified }),
     ...(rewritten && { rewritten }),
+    ...(readsFrom !== undefined && { readsFrom }),
     columns: shape.columns.map((column) => columnFrom(id, column)),
     constraints: shape.constraints.map((constraint) => constraintFrom(id, constraint)),
     indexes: shape.indexes.map((index) => indexFrom(id, index)),

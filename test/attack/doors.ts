@@ -122,6 +122,7 @@ export const doors: Readonly<Record<string, Door>> = {
   'inventory/route.tsx': { load: 'seeFindings' },
   'inventory/line/route.tsx': { load: 'seeFindings' },
   'inventory/lines.ts': { load: 'seeFindings' },
+  'inventory/sample/route.ts': { load: 'seeRows' },
   'inventory/export.ts': { load: 'seeFindings' },
   'coverage/route.tsx': { load: 'seeFindings' },
   'coverage/table/route.tsx': { load: 'seeFindings' },

@@ -17,6 +17,10 @@ export interface Catalogue {
   readonly sequences: readonly Sequence[];
   /** Columns that views and functions compare with each other: what the makers of the schema join by. */
   readonly joins: readonly Join[];
+  /** Functions and procedures of people's own, by schema and name. Left out by older surveys. */
+  readonly routines?: readonly Routine[];
+  /** What indexes take and how often they were used, by `schema.name`. Left out where the server does not tell. */
+  readonly indexUse?: Readonly<Record<string, IndexUse>>;
   /** What the server has an equality for between different types. Left out by older surveys. */
   readonly comparisons?: readonly Comparison[];
 }
@@ -27,6 +31,31 @@ export type CatalogueSource = (typeof catalogueSources)[number];
 /** `states`: whether constraints are checked and switched on. */
 export const unknownParts = ['rows', 'sizes', 'activity', 'owners', 'privileges', 'indexes', 'states', 'triggers'] as const;
 export type UnknownPart = (typeof unknownParts)[number];
+
+export interface Routine {
+  readonly schema: string;
+  readonly name: string;
+  readonly kind: 'function' | 'procedure' | 'aggregate';
+  /** As the server spells them: `no text, at date`. */
+  readonly arguments: string;
+  /** Null of a procedure. */
+  readonly returns: string | null;
+  readonly language: string;
+  /** Whether it does the same for the same arguments, as it says of itself. */
+  readonly volatility: 'immutable' | 'stable' | 'volatile';
+  /** True when it runs with the rights of its owner. */
+  readonly asOwner: boolean;
+  readonly owner: string | null;
+  readonly comment: string | null;
+}
+
+export interface IndexUse {
+  readonly bytes: number;
+  /** Since the server began to count; null where it does not. */
+  readonly scans: number | null;
+  /** When it began, in ISO 8601; null when it never said. */
+  readonly since: string | null;
+}
 
 /** A column of the one type can refer to a key of the other; both as `Column.comparedAs`. */
 export interface Comparison {
@@ -84,6 +113,8 @@ export interface Table {
   readonly unidentified?: boolean;
   /** True when rules of its own turn what is written to it into something else. */
   readonly rewritten?: boolean;
+  /** Of a view, the tables that it reads from. */
+  readonly readsFrom?: readonly TableId[];
   /** In the table's own order. */
   readonly columns: readonly Column[];
   readonly constraints: readonly Constraint[];

@@ -23,4 +23,6 @@ export type RowsQuestion =
   /** Rows that break a claim. */
   | { readonly kind: 'breaking'; readonly table: TableId; readonly claim: Claim }
   /** Rows as they are; no columns for all of them. */
-  | { readonly kind: 'rows'; readonly table: TableId; readonly columns: readonly string[] };
+  | { readonly kind: 'rows'; readonly table: TableId; readonly columns: readonly string[] }
+  /** Those rows that have these values, as text, in these columns. */
+  | { readonly kind: 'having'; readonly table: TableId; readonly columns: readonly string[]; readonly values: readonly string[] };

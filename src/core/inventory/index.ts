@@ -7,11 +7,21 @@ import { privileges } from './privileges';
 import { sequences } from './sequences';
 import type { Field, Stock } from './stock';
 import { tables } from './tables';
+import { routines } from './routines';
 import { triggers } from './triggers';
+import { views } from './views';
 
-export const inventory = { columns, tables, constraints, indexes, sequences, triggers, privileges } as const satisfies Readonly<
-  Record<string, Stock>
->;
+export const inventory = {
+  columns,
+  tables,
+  constraints,
+  indexes,
+  views,
+  sequences,
+  triggers,
+  routines,
+  privileges,
+} as const satisfies Readonly<Record<string, Stock>>;
 
 export type StockKind = keyof typeof inventory;
 export const stockKinds = Object.keys(inventory) as readonly StockKind[];

@@ -39,7 +39,7 @@ const ownersOf = once(
     new Map(tables.flatMap((table) => table.columns.map(({ id }) => [id, table.id]))),
 );
 
-/** Null of one that counts down, or that nobody has used. */
+/** Null of one that nobody has used, and of one that counts down: where that ends is not read. */
 function usedUp({ start, increment, maximum, last }: Sequence): number | null {
   if (last === null || BigInt(increment) <= 0n) return null;
   const all = BigInt(maximum) - BigInt(start);

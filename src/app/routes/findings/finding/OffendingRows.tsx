@@ -1,13 +1,8 @@
-import Table from '@mui/material/Table';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
 import Alert from '@mui/material/Alert';
-import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
+import { RowsTable } from '~/app/ui/RowsTable';
 import { useAllowed } from '~/app/ui/useAllowed';
 import type { Offenders } from '../rows';
 
@@ -47,44 +42,5 @@ export function OffendingRows({
         </Button>
       </Alert>
     );
-  const { page, rows } = offenders;
-  return (
-    <div className="overflowing" role="region" aria-label="Rows" tabIndex={0} aria-busy={busy}>
-      <Table size="small">
-        <caption className="visually-hidden">{rows.caption}</caption>
-        <TableHead>
-          <TableRow>
-            {rows.columns.map((column) => (
-              <TableCell key={column} className="mono">
-                {visible(column)}
-              </TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.rows.map((row, i) => (
-            <TableRow key={i}>
-              {row.map((value, j) => (
-                <TableCell key={j}>{value === null ? <span className="mute">null</span> : visible(value)}</TableCell>
-              ))}
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
-      {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
-      {(page > 1 || rows.more) && (
-        <div className="tabs">
-          <Button size="small" disabled={busy || page === 1} onClick={() => load(page - 1)}>
-            Before
-          </Button>
-          <Button size="small" disabled={busy || !rows.more} onClick={() => load(page + 1)}>
-            After
-          </Button>
-          <span className="small mute">
-            page {page}. {rows.caption}.
-          </span>
-        </div>
-      )}
-    </div>
-  );
+  return <RowsTable rows={offenders.rows} page={offenders.page} busy={busy} onPage={load} />;
 }

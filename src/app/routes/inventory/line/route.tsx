@@ -23,6 +23,7 @@ import type { Room } from '~/work/enter';
 import { askedFor } from '../asked.server';
 import { ValueCell } from '~/app/ui/list/ValueCell';
 import { Frequent } from './Frequent';
+import { SampleRows } from './SampleRows';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -67,6 +68,8 @@ const titles = {
   sequences: 'name',
   triggers: 'name',
   privileges: 'grantee',
+  views: 'view',
+  routines: 'name',
 } as const;
 
 interface InCatalogue {
@@ -186,6 +189,12 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
               </div>
             ))}
           </dl>
+        </>
+      )}
+      {t.table && (t.kind === 'tables' || t.kind === 'views') && (
+        <>
+          <h2>Rows</h2>
+          <SampleRows key={t.table.id} source={t.source} table={t.table.id} />
         </>
       )}
       {t.findings.length > 0 && <h2>Findings</h2>}

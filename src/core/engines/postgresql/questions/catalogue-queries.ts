@@ -198,6 +198,38 @@ export const privileges = `
   group by c.oid, a.grantee
   order by c.oid, a.grantee`;
 
+/** The tables and views that each view reads from (manual, "pg_depend"). */
+export const viewSources = `
+  select distinct r.ev_class::text, d.refobjid::text
+  from pg_rewrite r
+  join pg_class v on v.oid = r.ev_class and v.relkind in ('v', 'm')
+  join pg_namespace n on n.oid = v.relnamespace
+  join pg_depend d on d.classid = 'pg_rewrite'::regclass and d.objid = r.oid and d.refclassid = 'pg_class'::regclass and d.refobjid <> r.ev_class
+  where ${userSchemas}`;
+
+/** Functions and procedures, but for those that an extension brought. */
+export const routines = `
+  select nspname, p.proname, p.prokind, pg_get_function_identity_arguments(p.oid), pg_get_function_result(p.oid), l.lanname, p.provolatile, p.prosecdef,
+    pg_get_userbyid(p.proowner), d.description
+  from pg_proc p
+  join pg_namespace n on n.oid = p.pronamespace
+  join pg_language l on l.oid = p.prolang
+  left join pg_description d on d.objoid = p.oid and d.classoid = 'pg_proc'::regclass and d.objsubid = 0
+  where ${userSchemas}
+    and not exists (select 1 from pg_depend e where e.classid = 'pg_proc'::regclass and e.objid = p.oid and e.deptype = 'e')
+  order by nspname, p.proname, 4`;
+
+/** What indexes take, and how often they were looked into since the server began to count. */
+export const indexUse = `
+  select nspname, i.relname, i.relpages::bigint * current_setting('block_size')::bigint, s.idx_scan,
+    to_char(b.stats_reset at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')
+  from pg_index x
+  join pg_class i on i.oid = x.indexrelid
+  join pg_namespace n on n.oid = i.relnamespace
+  left join pg_stat_user_indexes s on s.indexrelid = x.indexrelid
+  left join pg_stat_database b on b.datname = current_database()
+  where i.relkind = 'i' and ${userSchemas}`;
+
 /** The server's own statistics, of tables that the role may read. */
 export const statistics = `
   select schemaname, tablename, attname, null_frac::float8, n_distinct::float8

@@ -8,7 +8,9 @@ import type {
   Comparison,
   Constraint,
   Index,
+  IndexUse,
   Privilege,
+  Routine,
   Sequence,
   Table,
   TableKind,
@@ -82,6 +84,9 @@ class Reading {
   private readonly spelt = new Map<string, string>();
   private readonly drafts = new Map<string, Draft>();
   private readonly sequences: Sequence[] = [];
+  private readonly routines: Routine[] = [];
+  private readonly indexUse: Record<string, IndexUse> = {};
+  private readonly viewSources = new Map<string, Set<string>>();
   private readonly believed = new Map<string, readonly [number, number]>();
   private readonly usual = new Set<string>();
   private readonly shared = sharing();
@@ -130,6 +135,18 @@ class Reading {
       query(queries.privileges, 3, (row) =>
         this.draftOf(row)?.privileges.push({ grantee: this.shared(row[1] ?? ''), privilege: this.shared(row[2] ?? '') }),
       ),
+      query(queries.viewSources, 2, ([view = '', source = '']) => {
+        if (view !== null && source !== null)
+          this.viewSources.set(view, (this.viewSources.get(view) ?? new Set<string>()).add(source));
+      }),
+      query(queries.routines, 10, (row) => this.routines.push(routineOf(row, this.shared))),
+      query(queries.indexUse, 5, ([schema, name, bytes, scans, since]) => {
+        this.indexUse[`${schema}.${name}`] = {
+          bytes: Number(bytes),
+          scans: scans === null || scans === undefined ? null : Number(scans),
+          since: since ?? null,
+        };
+      }),
       query(queries.activity, 2, (row) => {
         const draft = this.draftOf(row);
         if (draft) draft.activity = row[1] ?? null;
@@ -168,7 +185,11 @@ class Reading {
     const [version, , database] = this.server;
     const schemas = [...this.schemas.values()];
     const usable = new Map(schemas.map(({ name, readable }) => [name, readable]));
-    const tables = [...this.drafts.values()].map((draft) => tableOf(draft, this.ids, usable));
+    const tables = [...this.drafts].map(([oid, draft]) => {
+      const table = tableOf(draft, this.ids, usable);
+      const sources = this.viewSources.get(oid);
+      return sources ? { ...table, readsFrom: [...sources].flatMap((source) => this.ids.get(source) ?? []).sort() } : table;
+    });
     return {
       engine: { name: 'postgresql', version: version?.split(' ')[0] ?? '' },
       source: 'live',
@@ -178,6 +199,8 @@ class Reading {
       tables: tables.some((table) => table.kind === 'partitioned') ? withPartitions(tables) : tables,
       sequences: this.sequences,
       joins: [],
+      routines: this.routines,
+      indexUse: this.indexUse,
       comparisons: this.comparisons,
     };
   }
@@ -208,6 +231,22 @@ function draftOf(row: Row, schemas: ReadonlyMap<string, { readonly name: string 
     triggers: [],
     privileges: [],
     activity: null,
+  };
+}
+
+function routineOf(row: Row, shared: (text: string) => string): Routine {
+  const [schema, name, kind, given, returns, language, volatility, asOwner, owner, comment] = row;
+  return {
+    schema: shared(schema ?? ''),
+    name: name ?? '',
+    kind: kind === 'p' ? 'procedure' : kind === 'a' ? 'aggregate' : 'function',
+    arguments: given ?? '',
+    returns: kind === 'p' ? null : (returns ?? null),
+    language: shared(language ?? ''),
+    volatility: volatility === 'i' ? 'immutable' : volatility === 's' ? 'stable' : 'volatile',
+    asOwner: asOwner === 't',
+    owner: owner === null || owner === undefined ? null : shared(owner),
+    comment: comment ?? null,
   };
 }
 

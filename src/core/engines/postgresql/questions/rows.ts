@@ -9,9 +9,9 @@ import { quote, quoteList, tableText } from '../quote';
 const longestValue = 80;
 
 export function* offenders(question: RowsQuestion, page: Page): Asking<RowsPage> {
-  const { text, caption } = queryFor(question, yield* whoseRows(question));
+  const { text, caption, values } = queryFor(question, yield* whoseRows(question));
   const limited = `${text} limit ${Math.trunc(page.limit) + 1} offset ${Math.trunc(page.offset)}`;
-  const [answer] = yield [{ text: limited, columns: 0, givesData: true }];
+  const [answer] = yield [{ text: limited, columns: 0, givesData: true, ...(values && { values }) }];
   const { rows = [], names = [] } = answer ?? {};
   return {
     caption,
@@ -37,7 +37,13 @@ interface Whose {
   readonly parents: boolean;
 }
 
-function queryFor(question: RowsQuestion, { own, parents }: Whose): { readonly text: string; readonly caption: string } {
+interface Looked {
+  readonly text: string;
+  readonly caption: string;
+  readonly values?: readonly string[];
+}
+
+function queryFor(question: RowsQuestion, { own, parents }: Whose): Looked {
   const from = rowsOf(question.table, own);
   switch (question.kind) {
     case 'orphans': {
@@ -47,26 +53,8 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): { readonly t
         caption: 'Values without a parent, and how many rows carry them',
       };
     }
-    case 'repeats': {
-      const key = (of: string) =>
-        question.columns.map((c) => (question.folded ? `lower(btrim(${of}${quote(c)}::text))` : of + quote(c)));
-      const filled = question.columns.map((c) => `${quote(c)} is not null`).join(' and ');
-      const alike = question.folded ? `count(distinct ${quote(question.columns[0] ?? '')}) > 1` : 'count(*) > 1';
-      const names = question.columns.map((_, n) => `k${n}`);
-      return {
-        text: `with alike as (
-            select ${key('')
-              .map((by, n) => `${by} as k${n}`)
-              .join(', ')}, count(*) as n
-            from ${from} where ${filled} group by ${names.join(', ')} having ${alike}
-          )
-          select alike.n as "rows alike", repeat.* from alike join ${from} as repeat on ${key('repeat.')
-            .map((by, n) => `${by} = alike.k${n}`)
-            .join(' and ')}
-          order by alike.n desc, ${names.map((name) => `alike.${name}`).join(', ')}, ${question.columns.map((c) => `repeat.${quote(c)}`).join(', ')}`,
-        caption: 'The rows that are alike, group by group',
-      };
-    }
+    case 'repeats':
+      return repeating(question, from);
     case 'values': {
       const column = quote(question.column);
       return {
@@ -86,12 +74,40 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): { readonly t
       };
     case 'breaking':
       return { text: `select * from ${from} where ${brokenCondition(question.claim)}`, caption: 'Rows that speak against it' };
+    case 'having':
+      // The value takes the type of its column, so that an index serves.
+      return {
+        text: `select * from ${from} where ${question.columns.map((c, n) => `${quote(c)} = $${n + 1}`).join(' and ')}`,
+        values: question.values,
+        caption: `Rows with ${question.columns.map((c, n) => `${c} ${question.values[n]}`).join(', ')}`,
+      };
     case 'rows':
       return {
         text: `select ${question.columns.length > 0 ? quoteList(question.columns) : '*'} from ${from}`,
         caption: 'Rows as they are',
       };
   }
+}
+
+function repeating(question: Extract<RowsQuestion, { kind: 'repeats' }>, from: string): Looked {
+  const key = (of: string) =>
+    question.columns.map((c) => (question.folded ? `lower(btrim(${of}${quote(c)}::text))` : of + quote(c)));
+  const filled = question.columns.map((c) => `${quote(c)} is not null`).join(' and ');
+  const alike = question.folded ? `count(distinct ${quote(question.columns[0] ?? '')}) > 1` : 'count(*) > 1';
+  const names = question.columns.map((_, n) => `k${n}`);
+  return {
+    text: `with alike as (
+        select ${key('')
+          .map((by, n) => `${by} as k${n}`)
+          .join(', ')}, count(*) as n
+        from ${from} where ${filled} group by ${names.join(', ')} having ${alike}
+      )
+      select alike.n as "rows alike", repeat.* from alike join ${from} as repeat on ${key('repeat.')
+        .map((by, n) => `${by} = alike.k${n}`)
+        .join(' and ')}
+      order by alike.n desc, ${names.map((name) => `alike.${name}`).join(', ')}, ${question.columns.map((c) => `repeat.${quote(c)}`).join(', ')}`,
+    caption: 'The rows that are alike, group by group',
+  };
 }
 
 function shown(value: string | null): string | null {

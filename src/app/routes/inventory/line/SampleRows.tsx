@@ -1,0 +1,154 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useFetcher } from 'react-router';
+import { RowsTable } from '~/app/ui/RowsTable';
+import { useAllowed } from '~/app/ui/useAllowed';
+import { visible } from '~/core/naming/visible';
+import type { Sample, Way } from '../sample/route';
+
+/** Which rows are looked at: those of a table, or those of them with some values. */
+interface Look {
+  readonly table: string;
+  readonly columns: readonly string[];
+  readonly values: readonly string[];
+}
+
+type Row = readonly (string | null)[];
+
+/** What a value was cut at: it leads nowhere any more. */
+const cut = '…';
+
+/** Rows of a table on request; a value that refers leads to its parent's row, a row to its children, and back. */
+export function SampleRows({ source, table }: { readonly source: number; readonly table: string }) {
+  const start: Look = { table, columns: [], values: [] };
+  const [way, setWay] = useState<readonly Look[]>([start]);
+  const fetcher = useFetcher<Sample>();
+  const allowed = useAllowed()('seeRows');
+  const busy = fetcher.state !== 'idle';
+  const here = way.at(-1) ?? start;
+  const look = (at: Look, page = 1): void => {
+    const asked = new URLSearchParams([
+      ['table', at.table],
+      ['page', String(page)],
+      ...at.columns.map((column) => ['column', column]),
+      ...at.values.map((value) => ['value', value]),
+    ]);
+    void fetcher.load(`/s/${source}/inventory/sample?${asked.toString()}`);
+  };
+  const go = (to: Look): void => {
+    setWay([...way, to]);
+    look(to);
+  };
+  const back = (): void => {
+    const before = way.slice(0, -1);
+    setWay(before);
+    look(before.at(-1) ?? start);
+  };
+  if (!allowed) return <p className="small mute">Rows are shown to who may see rows of data here.</p>;
+  const sample = fetcher.data;
+  if (!sample)
+    return (
+      <div className="actions" style={{ margin: '4px 0' }}>
+        <Button onClick={() => look(start)} disabled={busy}>
+          {busy ? 'Reading…' : 'Show rows'}
+        </Button>
+      </div>
+    );
+  return (
+    <>
+      {way.length > 1 && (
+        <div className="actions" style={{ margin: '4px 0' }}>
+          <Button variant="text" disabled={busy} onClick={back}>
+            ← Back
+          </Button>
+          <span className="small mono">
+            {visible(here.table)}
+            {here.columns.map((column, i) => ` ${visible(column)} ${visible(here.values[i] ?? '')}`).join(',')}
+          </span>
+        </div>
+      )}
+      {!sample.ok ? (
+        <Alert severity="warning" role="alert">
+          {sample.message}{' '}
+          <Button variant="text" onClick={() => look(here)} disabled={busy}>
+            Try again
+          </Button>
+        </Alert>
+      ) : (
+        <RowsTable
+          rows={sample.rows}
+          page={sample.page}
+          busy={busy}
+          onPage={(page) => look(here, page)}
+          value={(row, at) => {
+            const parent = parentBy(sample.parents, sample.rows.columns, at);
+            const to = parent && lookAlong(parent, sample.rows.columns, row);
+            return to ? (
+              <Button
+                variant="text"
+                sx={{ padding: 0, minWidth: 0, font: 'inherit' }}
+                onClick={() => go(to)}
+                title={`Its row of ${to.table}`}
+              >
+                {visible(row[at] ?? '')}
+              </Button>
+            ) : null;
+          }}
+          {...(sample.children.length > 0 && {
+            after: (row: Row) => <Children ways={sample.children} columns={sample.rows.columns} row={row} go={go} />,
+          })}
+        />
+      )}
+    </>
+  );
+}
+
+interface ChildrenProps {
+  readonly ways: readonly Way[];
+  readonly columns: readonly string[];
+  readonly row: Row;
+  readonly go: (to: Look) => void;
+}
+
+/** The children of a row, by each reference that leads to it. */
+function Children({ ways, columns, row, go }: ChildrenProps) {
+  const looks = ways.flatMap((way) => lookAlong(way, columns, row) ?? []);
+  if (looks.length === 0) return null;
+  return (
+    <TextField
+      select
+      size="small"
+      value=""
+      onChange={(event) => {
+        const to = looks[Number(event.target.value)];
+        if (to) go(to);
+      }}
+      slotProps={{
+        select: { displayEmpty: true, renderValue: () => 'Children' },
+        htmlInput: { 'aria-label': 'Children of this row' },
+      }}
+      sx={{ minWidth: 90, '& .MuiSelect-select': { padding: '1px 8px', fontSize: 12 } }}
+    >
+      {looks.map(({ table, columns: by }, i) => (
+        <MenuItem key={`${table} ${by.join()}`} value={String(i)} className="mono">
+          {visible(table)} by {by.map((name) => visible(name)).join(', ')}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** The reference that the first column of is shown at a place. */
+function parentBy(ways: readonly Way[], columns: readonly string[], at: number): Way | undefined {
+  return ways.find(({ from }) => from[0] === columns[at]);
+}
+
+/** Null where a part of it is empty, or was cut. */
+function lookAlong({ table, from, to }: Way, columns: readonly string[], row: Row): Look | null {
+  const values = from.map((name) => row[columns.indexOf(name)] ?? null);
+  if (values.some((value) => value === null || value.endsWith(cut))) return null;
+  return { table, columns: to, values: values as readonly string[] };
+}

@@ -1,0 +1,71 @@
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import type { ReactNode } from 'react';
+import type { RowsPage } from '~/core/engines/questions';
+import { visible } from '~/core/naming/visible';
+
+interface RowsTableProps {
+  readonly rows: RowsPage;
+  readonly page: number;
+  readonly busy: boolean;
+  readonly onPage: (page: number) => void;
+  /** A value as it is drawn, where not as it is. */
+  readonly value?: (row: readonly (string | null)[], at: number) => ReactNode;
+  /** What stands behind the values of a row. */
+  readonly after?: (row: readonly (string | null)[]) => ReactNode;
+}
+
+/** Rows of an audited table, a page at a time. */
+export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableProps) {
+  return (
+    <div className="overflowing" role="region" aria-label="Rows" tabIndex={0} aria-busy={busy}>
+      <Table size="small">
+        <caption className="visually-hidden">{rows.caption}</caption>
+        <TableHead>
+          <TableRow>
+            {rows.columns.map((column) => (
+              <TableCell key={column} className="mono">
+                {visible(column)}
+              </TableCell>
+            ))}
+            {after && (
+              <TableCell>
+                <span className="visually-hidden">Its children</span>
+              </TableCell>
+            )}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.rows.map((row, i) => (
+            <TableRow key={i}>
+              {row.map((text, j) => (
+                <TableCell key={j}>
+                  {text === null ? <span className="mute">null</span> : (value?.(row, j) ?? visible(text))}
+                </TableCell>
+              ))}
+              {after && <TableCell>{after(row)}</TableCell>}
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
+      {(page > 1 || rows.more) && (
+        <div className="tabs">
+          <Button size="small" disabled={busy || page === 1} onClick={() => onPage(page - 1)}>
+            Before
+          </Button>
+          <Button size="small" disabled={busy || !rows.more} onClick={() => onPage(page + 1)}>
+            After
+          </Button>
+          <span className="small mute">
+            page {page}. {rows.caption}.
+          </span>
+        </div>
+      )}
+    </div>
+  );
+}

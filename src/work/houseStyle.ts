@@ -7,6 +7,7 @@ import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
 import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
 import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
+import { listWishes } from '../store/sources/wishes';
 import { lockSource } from '../store/sources/sources';
 import { onNames } from '../core/naming/styleChange';
 import { findLatestCatalogueId } from '../store/surveys/surveys';
@@ -76,7 +77,10 @@ async function judgeNames(db: Db, source: SourceId): Promise<void> {
   await keepJudged(db, {
     source,
     survey,
-    findings: onNames(catalogue, policies, templates, new Date().toISOString()),
+    findings: onNames(catalogue, policies, templates, {
+      at: new Date().toISOString(),
+      wishes: await listWishes(db, source),
+    }),
     seen: { catalogue, depth: 'exact', scope: null, notMeasured: new Set(), policies },
     // What was run is for the survey after it to judge.
     among: ({ concern, state }) => concern === 'Naming' && state !== 'Applied',

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/model';
 import type { Adopted } from './style';
-import { audit } from '../rules/audit';
+import { audit, type AuditOptions } from '../rules/audit';
 import type { Policies } from '../rules/policy';
 import { rules } from '../rules/index';
 import type { Finding } from '../rules/rule';
@@ -21,8 +21,13 @@ export function styleChange(catalogue: Catalogue, policies: Policies, before: Ad
 }
 
 /** The findings of concern Naming; `at` is the moment, in ISO 8601, at which waivers hold or have ended. */
-export function onNames(catalogue: Catalogue, policies: Policies, adopted: Adopted, at = ''): readonly Finding[] {
-  return audit(catalogue, {}, { policies, adopted, at, only: namingRules });
+export function onNames(
+  catalogue: Catalogue,
+  policies: Policies,
+  adopted: Adopted,
+  { at = '', wishes = [] }: Pick<AuditOptions, 'at' | 'wishes'> = {},
+): readonly Finding[] {
+  return audit(catalogue, {}, { policies, adopted, at, wishes, only: namingRules });
 }
 
 const namingRules = new Set(rules.filter(({ concern }) => concern === 'Naming').map(({ id }) => id));

@@ -23,6 +23,8 @@ const wishes: readonly (readonly [string, Wish])[] = [
   ['keys/asked', { kind: 'key', table: call, columns: ['call_id'] }],
   ['references/asked', reference],
   ['references/asked', { kind: 'gone', table: call, constraint: 'call_agent_no_fkey' }],
+  ['naming/asked', { kind: 'named', table: berth, object: 'column', from: 'side', to: 'Weather side' }],
+  ['naming/asked', { kind: 'named', table: berth, object: 'constraint', from: 'berth_pkey', to: 'pk_berth' }],
   ['uniqueness/asked', { kind: 'unique', table: berth, columns: ['quay', 'side'] }],
   ['nullability/asked', { kind: 'filled', table: berth, columns: ['note'] }],
   ['values/asked', { kind: 'oneOf', table: call, column: 'state', values: ['open', 'shut'] }],
@@ -78,6 +80,13 @@ test.each<[Wish, RegExp | null]>([
   [{ kind: 'oneOf', table: call, column: 'state', values: [] }, /at least one value/],
   [{ kind: 'gone', table: call, constraint: 'nothing' }, /no constraint nothing/],
   [{ kind: 'gone', table: berth, constraint: 'berth_pkey' }, /only foreign keys/],
+  [{ kind: 'named', table: berth, object: 'column', from: 'hull', to: 'x' }, /no column hull/],
+  [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'quay' }, /has a column quay already/],
+  [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'side' }, /so already/],
+  [{ kind: 'named', table: berth, object: 'column', from: 'side', to: '' }, /to be called/],
+  [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'x'.repeat(70) }, /longer than/],
+  [{ kind: 'named', table: berth, object: 'constraint', from: 'berth_pkey', to: 'call' }, /name of something else in port/],
+  [{ kind: 'named', table: berth, object: 'index', from: 'berth_pkey', to: 'x' }, /no index berth_pkey/],
 ])('%o: %s', (wish, problem) => {
   if (problem === null) expect(wishProblem(wish, port)).toBeNull();
   else expect(wishProblem(wish, port)).toMatch(problem);

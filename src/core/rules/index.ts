@@ -9,6 +9,7 @@ import { surrogateOnly } from './keys/surrogate-only';
 import { volatileKey } from './keys/volatile';
 import { wideKey } from './keys/wide';
 import { cutName } from './naming/length';
+import { askedName } from './naming/asked';
 import { caseBreach } from './naming/case';
 import { duplicateName } from './naming/duplicate';
 import { generatedName } from './naming/generated';
@@ -66,6 +67,7 @@ export const rules: readonly Rule[] = [
   askedUnique,
   askedFilled,
   askedValues,
+  askedName,
   missingKey,
   disabledKey,
   exhaustingKey,

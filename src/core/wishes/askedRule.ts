@@ -37,6 +37,7 @@ export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule
           table: wish.table,
           columns: columnsOfWish(wish, table),
           ...(wish.kind === 'gone' && { name: wish.constraint }),
+          ...(wish.kind === 'named' && wish.object !== 'column' && { name: wish.from }),
           apart: wish.kind === 'reference' ? columnsId(wish.parent, wish.parentColumns) : wish.kind,
           severity: 'Moderate',
           confidence: 1,
@@ -50,15 +51,16 @@ export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule
 
     words({ wish, reason, by, rows, against, how }, { table }) {
       const said = wishInWords(wish);
-      const measured = wish.kind === 'gone' ? '' : againstInWords(against, how);
+      // What goes or is renamed binds no row.
+      const binds = wish.kind !== 'gone' && wish.kind !== 'named';
       return {
         title: wish.kind === 'gone' ? 'A constraint is to go' : `Asked for: ${said}`,
         message:
           wish.kind === 'gone'
             ? `${by} asked that ${wish.constraint} of ${table} should go.`
-            : `${by} asked that in ${table} ${said}; ${measured}.`,
+            : `${by} asked that in ${table} ${said}${binds ? `; ${againstInWords(against, how)}` : ''}.`,
         consequence: reason === '' ? 'Whoever asked for it gave no reason.' : capital(reason),
-        measured: wish.kind === 'gone' ? '' : against === null ? 'not measured' : `${against.toLocaleString('en-GB')} against`,
+        measured: !binds ? '' : against === null ? 'not measured' : `${against.toLocaleString('en-GB')} against`,
         evidence: [
           ...(rows === null ? [] : [{ label: 'rows', text: `${rows.toLocaleString('en-GB')}, ${how ? howInWords(how) : ''}` }]),
           ...(against === null
@@ -97,6 +99,7 @@ function rowsAgainst(wish: Wish): RowsQuestion | null {
     case 'oneOf':
       return { kind: 'breaking', table: wish.table, claim: { kind: 'oneOf', column: wish.column, values: wish.values } };
     case 'gone':
+    case 'named':
       return null;
   }
 }

@@ -17,7 +17,9 @@ import {
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, findFact, type How, profileOf } from '../evidence/evidence';
 import type { Claim } from '../evidence/claims';
+import { engineOf } from '../engines/index';
 import { surrogateName } from '../evidence/keys';
+import { namesTaken } from '../naming/taken';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { Proposal } from '../remedies/index';
 
@@ -37,7 +39,12 @@ export type Wish =
     })
   | (OnTable & { readonly kind: 'oneOf'; readonly column: string; readonly values: readonly string[] })
   /** A foreign key that is to go. */
-  | (OnTable & { readonly kind: 'gone'; readonly constraint: string });
+  | (OnTable & { readonly kind: 'gone'; readonly constraint: string })
+  | (OnTable & { readonly kind: 'named'; readonly object: NamedPart; readonly from: string; readonly to: string });
+
+/** What of a table can get another name. */
+export const namedParts = ['column', 'constraint', 'index'] as const;
+export type NamedPart = (typeof namedParts)[number];
 
 export type WishKind = Wish['kind'];
 
@@ -48,6 +55,7 @@ export const wishKinds: Readonly<Record<WishKind, string>> = {
   reference: 'refers to a parent',
   oneOf: 'takes only these values',
   gone: 'no longer binds',
+  named: 'goes by another name',
 };
 
 export interface AskedFor {
@@ -71,6 +79,8 @@ export function columnsOfWish(wish: Wish, table?: Table | null): readonly string
       return [wish.column];
     case 'gone':
       return (table && findConstraint(table, wish.constraint)?.columns) ?? [];
+    case 'named':
+      return (table && namedIn(table, wish)) ?? [];
     default:
       return wish.columns;
   }
@@ -81,6 +91,8 @@ export function wishId(wish: Wish): string {
   switch (wish.kind) {
     case 'gone':
       return `gone ${wish.table}#${wish.constraint}`;
+    case 'named':
+      return `named ${wish.object} ${wish.table}#${wish.from}`;
     case 'reference':
       return `reference ${columnsId(wish.table, wish.columns)} -> ${columnsId(wish.parent, wish.parentColumns)}`;
     default:
@@ -97,7 +109,7 @@ export function wishProblem(wish: Wish, catalogue: Catalogue): string | null {
   const columns = columnsOfWish(wish, table);
   const missing = columns.find((name) => table.columns.every((column) => column.name !== name));
   if (missing !== undefined) return `${table.id} has no column ${missing}.`;
-  if (columns.length === 0 && wish.kind !== 'gone') return 'Choose at least one column.';
+  if (columns.length === 0 && wish.kind !== 'gone' && wish.kind !== 'named') return 'Choose at least one column.';
   if (isGranted(wish, table)) return 'It is so already.';
   switch (wish.kind) {
     case 'key':
@@ -116,7 +128,40 @@ export function wishProblem(wish: Wish, catalogue: Catalogue): string | null {
       return wish.values.length === 0 ? 'Say at least one value that it may take.' : null;
     case 'gone':
       return goneProblem(wish.constraint, table);
+    case 'named':
+      return nameProblem(wish, table, catalogue);
   }
+}
+
+type Renamed = Extract<Wish, { kind: 'named' }>;
+
+/** The columns of what is to get another name; null when there is no such thing. */
+function namedIn(table: Table, { object, from }: Renamed): readonly string[] | null {
+  switch (object) {
+    case 'column':
+      return table.columns.some(({ name }) => name === from) ? [from] : null;
+    case 'constraint':
+      return findConstraint(table, from)?.columns ?? null;
+    case 'index': {
+      const index = table.indexes.find(({ name, constraint }) => name === from && constraint === null);
+      return index?.columns.filter((column) => column !== null) ?? null;
+    }
+  }
+}
+
+function nameProblem(wish: Renamed, table: Table, catalogue: Catalogue): string | null {
+  const { object, from, to } = wish;
+  if (namedIn(table, wish) === null) return `${table.id} has no ${object} ${from}.`;
+  if (to === '') return 'Say what it is to be called.';
+  if (engineOf(catalogue).names.shorten(to) !== to) return `${to} is longer than a name may be.`;
+  const taken =
+    object === 'column'
+      ? table.columns.some(({ name }) => name === to)
+      : object === 'constraint' && findConstraint(table, to) !== null;
+  if (taken) return `${table.id} has a ${object} ${to} already.`;
+  return object !== 'column' && namesTaken(catalogue, table.schema).has(to)
+    ? `${to} is the name of something else in ${table.schema}.`
+    : null;
 }
 
 function referenceProblem(wish: Extract<Wish, { kind: 'reference' }>, table: Table, catalogue: Catalogue): string | null {
@@ -158,6 +203,8 @@ function isGranted(wish: Wish, table: Table): boolean {
       return table.constraints.some((one) => one.kind === 'check' && sameColumnSet(one.columns, [wish.column]));
     case 'gone':
       return false;
+    case 'named':
+      return wish.from === wish.to;
   }
 }
 
@@ -176,6 +223,7 @@ export function asksOf(wish: Wish): readonly EvidenceRequest[] {
     case 'oneOf':
       return [{ kind: 'violations', table: wish.table, claim: claimOf(wish) }];
     case 'gone':
+    case 'named':
       return [];
   }
 }
@@ -212,6 +260,7 @@ export function countedOf(wish: Wish, evidence: Evidence): Counted {
       return { rows: fact?.result.rows ?? null, against: fact?.result.broken ?? null, how: fact?.how ?? null };
     }
     case 'gone':
+    case 'named':
       return { rows: null, against: null, how: null };
   }
 }
@@ -251,6 +300,10 @@ export function proposalOf(wish: Wish, catalogue: Catalogue, { rows, against }: 
       return { kind: 'check', columns: [wish.column], claim: claimOf(wish), rows: against ?? 0 };
     case 'gone':
       return { kind: 'drop', columns: columnsOfWish(wish, table), name: wish.constraint };
+    case 'named': {
+      const { object, from, to } = wish;
+      return { kind: 'rename', columns: columnsOfWish(wish, table), from, to, ...(object !== 'constraint' && { object }) };
+    }
   }
 }
 
@@ -263,6 +316,8 @@ export function wishInWords(wish: Wish): string {
       return `${wish.column} is one of ${wish.values.map((value) => JSON.stringify(value)).join(', ')}`;
     case 'gone':
       return `${wish.constraint} goes`;
+    case 'named':
+      return `the ${wish.object} ${wish.from} is called ${wish.to}`;
     default:
       return `${wish.columns.join(', ')} ${wishKinds[wish.kind]}`;
   }

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { type Wish, type WishKind, wishKinds } from '~/core/wishes/wish';
+import { namedParts, type NamedPart, type Wish, type WishKind, wishKinds } from '~/core/wishes/wish';
 
 const kinds = Object.keys(wishKinds) as readonly WishKind[];
 
@@ -24,11 +24,15 @@ export class AskForm {
   /** One a line. */
   @IsString() @MaxLength(20_000) values = '';
   @IsString() @MaxLength(200) constraint = '';
+  @IsIn(namedParts) object: NamedPart = 'column';
+  @IsString() @MaxLength(200) from = '';
+  @IsString() @MaxLength(200) to = '';
   @IsString() @MaxLength(500) reason = '';
 }
 
 /** What a form asks for; what it leaves out `wishProblem` tells. */
-export function wishIn({ what, table, columns, parent, parentColumns, values, constraint }: AskForm): Wish {
+export function wishIn(form: AskForm): Wish {
+  const { what, table, columns, parent, parentColumns, values, constraint } = form;
   const id = table as TableId;
   switch (what) {
     case 'reference':
@@ -39,6 +43,8 @@ export function wishIn({ what, table, columns, parent, parentColumns, values, co
     }
     case 'gone':
       return { kind: what, table: id, constraint };
+    case 'named':
+      return { kind: what, table: id, object: form.object, from: form.from, to: form.to.trim() };
     default:
       return { kind: what, table: id, columns };
   }

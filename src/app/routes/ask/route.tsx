@@ -17,8 +17,9 @@ import { titled } from '~/app/ui/title';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
 import type { Catalogue, Table } from '~/core/catalogue/model';
+import { visible } from '~/core/naming/visible';
 import { inSeries } from '~/core/naming/words';
-import { type WishKind, wishKinds } from '~/core/wishes/wish';
+import { type NamedPart, type WishKind, wishKinds } from '~/core/wishes/wish';
 import { errorsInWords, parseForm } from '~/input/parse';
 import { latestCatalogue } from '~/work/catalogues';
 import { ask } from '~/work/wishes';
@@ -43,8 +44,18 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     keyed: primaryKeyOf(table) !== null,
     references: foreignKeysOf(table).map(({ name, columns: own, parent }) => ({ name, words: `${own.join(', ')} to ${parent}` })),
     parents: parentsFor(catalogue, table),
+    named: partsOf(table),
     first: { columns, what: kindIn(searchParams.get('what')), constraint: searchParams.get('constraint') ?? '' },
   };
+}
+
+/** What of a table can get another name. */
+function partsOf({ columns, constraints, indexes }: Table): readonly { readonly object: NamedPart; readonly name: string }[] {
+  return [
+    ...columns.map(({ name }) => ({ object: 'column' as const, name })),
+    ...constraints.map(({ name }) => ({ object: 'constraint' as const, name })),
+    ...indexes.filter(({ constraint }) => constraint === null).map(({ name }) => ({ object: 'index' as const, name })),
+  ];
 }
 
 function kindIn(text: string | null): WishKind | null {
@@ -101,7 +112,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
         <Form method="post" aria-label="Ask for a rule">
           <input type="hidden" name="table" value={t.table} />
           <input type="hidden" name="columns" value={JSON.stringify(columns)} />
-          {what !== 'gone' && (
+          {what !== 'gone' && what !== 'named' && (
             <Autocomplete
               multiple
               options={t.columns.map(({ name }) => name)}
@@ -113,7 +124,13 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
           )}
           <FormControl>
             <FormLabel id="what">
-              {what === 'gone' ? 'A reference' : columns.length > 0 ? inSeries(columns) : 'What is chosen'}
+              {what === 'gone'
+                ? 'A reference'
+                : what === 'named'
+                  ? 'A part of it'
+                  : columns.length > 0
+                    ? inSeries(columns)
+                    : 'What is chosen'}
             </FormLabel>
             <RadioGroup
               name="what"
@@ -163,6 +180,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
               ))}
             </TextField>
           )}
+          {what === 'named' && <Naming parts={t.named} first={t.first.constraint || (t.first.columns[0] ?? '')} />}
           <TextField name="reason" label="Why" helperText="For those who read it later" sx={{ margin: '12px 0' }} />
           {busy && <LinearProgress aria-label="Measuring" />}
           <div className="actions">
@@ -176,6 +194,44 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
         </Form>
       </div>
     </main>
+  );
+}
+
+interface NamingProps {
+  readonly parts: readonly { readonly object: NamedPart; readonly name: string }[];
+  /** What it was asked from. */
+  readonly first: string;
+}
+
+/** What is to get another name, and which. */
+function Naming({ parts, first }: NamingProps) {
+  const [at, setAt] = useState(
+    Math.max(
+      0,
+      parts.findIndex(({ name }) => name === first),
+    ),
+  );
+  const part = parts[at];
+  return (
+    <>
+      <input type="hidden" name="object" value={part?.object ?? 'column'} />
+      <input type="hidden" name="from" value={part?.name ?? ''} />
+      <TextField
+        select
+        label="What is renamed"
+        value={String(at)}
+        onChange={(event) => setAt(Number(event.target.value))}
+        slotProps={{ select: { native: true } }}
+        sx={{ margin: '12px 0' }}
+      >
+        {parts.map(({ object, name }, i) => (
+          <option key={`${object} ${name}`} value={i}>
+            {object} {visible(name)}
+          </option>
+        ))}
+      </TextField>
+      <TextField name="to" label="Its new name" slotProps={{ htmlInput: { className: 'mono', spellCheck: false } }} />
+    </>
   );
 }
 

@@ -84,7 +84,14 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
           </>
         }
         keys={{ 'j k': 'move', Space: 'choose several', d: 'docket', '/': 'filter' }}
-        foot={() => `${counts.open} open, ${counts.held} held`}
+        foot={(rows) => (
+          <>
+            {counts.open} open, {counts.held} held{' '}
+            <Allowed right="plan">
+              <Link to={`/s/${source}/decide${ruleOf(rows)}`}>Decide for many</Link>
+            </Allowed>
+          </>
+        )}
         ofGroup={({ name }) =>
           group === 'rule' && (
             <Allowed right="plan">
@@ -94,15 +101,10 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         }
         several={allowed('plan') || allowed('keepRules') ? (picked) => <Several source={source} picked={picked} /> : undefined}
       >
-        {(rows) => (
+        {() => (
           <>
             <Choice name="show" label="State" options={states} />
             <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
-            <Allowed right="plan">
-              <Button component={Link} to={`/s/${source}/decide${ruleOf(rows)}`}>
-                Decide for many
-              </Button>
-            </Allowed>
           </>
         )}
       </WholeList>

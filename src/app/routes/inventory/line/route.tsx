@@ -132,6 +132,7 @@ function asking({ table, kind, title, column }: Route.ComponentProps['loaderData
       table: table?.id ?? '',
       ...(column && { column: title }),
       ...(kind === 'constraints' && { what: 'gone', constraint: title }),
+      ...(kind === 'indexes' && { what: 'named', constraint: title }),
     }),
   );
 }

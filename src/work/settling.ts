@@ -61,7 +61,8 @@ function settleWaivers(
       return to && to !== state ? [{ finding: id, from: state, to, reason: waiver && waiverInWords(waiver) }] : [];
     });
     if (moves.length === 0 || moves.length < ids.length) {
-      const changed = ids.length === 1 ? 'It has' : `${ids.length - moves.length} of them have`;
+      const missing = ids.length - moves.length;
+      const changed = ids.length === 1 ? 'It has' : `${missing} of them ${missing === 1 ? 'has' : 'have'}`;
       return { problem: `${changed} changed meanwhile. Read ${ids.length === 1 ? 'it' : 'them'} again.` };
     }
     const { policies } = await getSettings(db, source.id);

@@ -145,6 +145,20 @@ describe('at the same moment', () => {
     expect((await listFindings(store, room.source.id, ['Waived'])).length).toBe(findings.length);
   });
 
+  test('of two lists of waivers that overlap one is refused whole', async () => {
+    const ids = (await listFindings(store, room.source.id, ['Open'])).slice(0, 5).map(({ id }) => id);
+    expect(ids).toHaveLength(5);
+    const lists = [ids.slice(0, 3), ids.slice(2)];
+    const waived = async () => (await listFindings(store, room.source.id, ['Waived'])).length;
+    const before = await waived();
+    const outcomes = await Promise.all(lists.map((list) => settling.waive(room, list, { reason: 'both at once', until: '' })));
+    expect(outcomes.map(({ problem }) => problem).sort()).toEqual([expect.stringMatching(/1 of them has changed/), null]);
+    expect(await waived()).toBe(before + 3);
+    const mine = lists[outcomes.findIndex(({ problem }) => problem === null)] ?? [];
+    expect((await settling.unwaive(room, mine)).problem).toBeNull();
+    expect(await waived()).toBe(before);
+  });
+
   test('fourteen posts of one finding make one draft, and put it there once', async () => {
     const [finding] = await scripted();
     await Promise.all(Array.from({ length: 14 }, () => addToDocket(room, [there(finding).id], {})));

@@ -2,6 +2,7 @@ import { writeFile } from 'node:fs/promises';
 import { houseStyleOf } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { type Convention, inferConventions } from '../../core/naming/infer';
+import { settledStyle } from '../../core/naming/style';
 import { styledInWords } from '../../core/naming/styled';
 import { visible } from '../../core/naming/visible';
 import { readArguments, StyleArguments } from '../arguments';
@@ -27,10 +28,7 @@ export async function run(args: readonly string[]): Promise<void> {
   const { catalogue } = await surveyIn(file);
   const conventions = inferConventions(catalogue);
   if (out !== undefined) {
-    const templates = Object.fromEntries(
-      conventions.flatMap(({ kind, template }) => (template === null ? [] : [[kind, template]])),
-    );
-    await writeFile(out, `${JSON.stringify(houseStyleOf(templates, noPolicies), null, 1)}\n`);
+    await writeFile(out, `${JSON.stringify(houseStyleOf(settledStyle(conventions), noPolicies), null, 1)}\n`);
   }
   process.stdout.write(
     json ? `${JSON.stringify(conventions, null, 1)}\n` : conventions.map((one) => inWords(one, exceptions)).join('\n'),

@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
 import { engineOf, type EngineName, engines } from '../engines/index';
 import { once } from '../once';
-import { inferConventions } from './infer';
+import { type Convention, inferConventions } from './infer';
 import { isServerMade, serverName } from './made';
 import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
 import { isTermKind, parseFor, type StyledKind, styledKinds, type TermKind } from './styled';
@@ -39,6 +39,18 @@ export function styleOf(catalogue: Catalogue, adopted: Adopted = {}): HouseStyle
     adopted: new Set(said.map(([kind]) => kind)),
     terms: new Map([...prevailing.terms, ...said.flatMap(([kind, one]) => (isTermKind(kind) ? [[kind, one] as const] : []))]),
   };
+}
+
+/**
+ * What a whole style is made of when nobody looks at each of its templates: those of constraints and indexes, and of tables
+ * and columns those that nearly all names bear out.
+ */
+export function settledStyle(conventions: readonly Convention[]): Adopted {
+  return Object.fromEntries(
+    conventions.flatMap(({ kind, template, names, follow }) =>
+      template === null || (isTermKind(kind) && follow < nearlyAll * names) ? [] : [[kind, template]],
+    ),
+  );
 }
 
 /** Before the case of letters is held against the few that differ. */

@@ -12,7 +12,7 @@ import { openStore } from '../db';
 import type { SourceId } from '../ids';
 import { migrate } from '../migrate';
 import { addSource } from '../sources/sources';
-import { countLines, countStock, findLine, keepLines, listLines } from './inventory';
+import { countLines, countStock, findLine, findPosition, keepLines, listLines } from './inventory';
 
 const database = useDatabase();
 let store: pg.Pool;
@@ -94,6 +94,17 @@ test('numbers are sorted as numbers, what is not there comes last either way, an
   const missing = Array.from({ length: lines.length - numbers.length }, () => null);
   expect(await sorted(false)).toEqual([...numbers, ...missing]);
   expect(await sorted(true)).toEqual([...numbers.toReversed(), ...missing]);
+});
+
+test('a line is found where the list has it, filtered and sorted or not', async () => {
+  const filter = parseFilter('-table:none', stock);
+  if (isProblem(filter)) throw new Error(filter.says);
+  for (const sort of [null, { field: 'rows', falling: true }]) {
+    const listed = await listLines(store, source, 'columns', { filter, sort, offset: 0, limit: 1000 });
+    for (const at of [0, 7, listed.length - 1])
+      expect(await findPosition(store, source, 'columns', { filter, sort }, listed[at]?.id ?? '')).toBe(at);
+  }
+  expect(await findPosition(store, source, 'columns', { filter, sort: null }, 'port.nothing')).toBeNull();
 });
 
 test('a survey puts its own in place of what was there', async () => {

@@ -55,13 +55,34 @@ export async function listLines(
   { filter, sort, offset, limit }: Wanted,
 ): Promise<readonly Line[]> {
   const { text, values } = whereOf(source, kind, filter);
-  const order = sort && inventory[kind].fields.some(({ name }) => name === sort.field) ? orderOf(sort, values) : '';
+  const order = orderIn(kind, sort, values);
   return rowsOf(
     db,
     `select id, table_id as "table", line as "values" from inventory where ${text}
      order by ${order}place limit $${values.push(limit)} offset $${values.push(offset)}`,
     values,
   );
+}
+
+/** Where a line stands among those that pass, from 0; null when it does not. */
+export async function findPosition(
+  db: Db,
+  source: SourceId,
+  kind: StockKind,
+  { filter, sort }: Pick<Wanted, 'filter' | 'sort'>,
+  id: string,
+): Promise<number | null> {
+  const { text, values } = whereOf(source, kind, filter);
+  const order = orderIn(kind, sort, values);
+  const found = await findRow<{ position: number }>(
+    db,
+    `select position from (
+       select id, (row_number() over (order by ${order}place) - 1)::int as position from inventory where ${text}
+     ) as listed
+     where id = $${values.push(id)} limit 1`,
+    values,
+  );
+  return found?.position ?? null;
 }
 
 export async function countLines(db: Db, source: SourceId, kind: StockKind, filter: Filter): Promise<number> {
@@ -141,6 +162,11 @@ function conditionOf({ field, not, test }: Term, values: unknown[]): string {
 }
 
 // Numbers as numbers, texts as texts; what is not there comes last either way.
+/** Nothing where there is no such field. */
+function orderIn(kind: StockKind, sort: Sort | null, values: unknown[]): string {
+  return sort && inventory[kind].fields.some(({ name }) => name === sort.field) ? orderOf(sort, values) : '';
+}
+
 function orderOf({ field, falling }: Sort, values: unknown[]): string {
   return `nullif(line -> $${values.push(field)}::text, 'null') ${falling ? 'desc' : 'asc'} nulls last, `;
 }

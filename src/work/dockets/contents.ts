@@ -37,15 +37,16 @@ export function addToDocket(room: Room, findings: readonly FindingRowId[], chose
   return perform<DocketId>(office, actor, act, async (store) => {
     // One after the other: two at once would both find no draft, and make one each.
     if (!(await lockSource(store, source.id))) return { problem: 'The source was removed.' };
+    const rows = (await listFindingsById(store, source.id, findings)).filter(
+      (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
+    );
+    if (rows.length === 0) return { problem: 'None of it is open and has a script that goes into a docket.' };
     const catalogue = await latestCatalogue(store, source.id);
     const dockets = await listDockets(store, source.id);
     // A signed one is left as it was signed: what comes afterwards goes into another.
     const draft = dockets.find((docket) => docket.state === 'Draft' || docket.state === 'Rehearsed');
     const docket =
       draft?.id ?? (await addDocket(store, source.id, `Docket ${dockets.length + 1}`, usualMode(source.environment)));
-    const rows = (await listFindingsById(store, source.id, findings)).filter(
-      (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
-    );
     const put: string[] = [];
     for (const row of rows) {
       const present = await findDocketOf(store, row.id);
@@ -91,7 +92,7 @@ export async function findingsToMake({ store, source }: Room, { table, columns }
 
 const runAlready = 'The docket has been run; what was done stays in it.';
 
-/** Takes findings out of the drafts that they are in, all or none. */
+/** Takes findings out of the drafts that they are in, all or none; those that are in none are passed over. */
 export function takeFromDocket({ office, actor, source }: Room, findings: readonly FindingRowId[]): Promise<Outcome<null>> {
   const [only] = findings;
   const object = findings.length === 1 ? `finding ${only}` : counted(findings.length, 'finding');
@@ -99,9 +100,9 @@ export function takeFromDocket({ office, actor, source }: Room, findings: readon
     const inDockets = new Map<DocketId, FindingRowId[]>();
     for (const finding of findings) {
       const found = await findDocketOf(store, finding);
-      if (!found) return { problem: runAlready };
-      inDockets.set(found.docketId, [...(inDockets.get(found.docketId) ?? []), finding]);
+      if (found) inDockets.set(found.docketId, [...(inDockets.get(found.docketId) ?? []), finding]);
     }
+    if (inDockets.size === 0) return { problem: runAlready };
     const taken: string[] = [];
     for (const [id, own] of inDockets) {
       const docket = await lockDocket(store, source.id, id);

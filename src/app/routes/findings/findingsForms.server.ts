@@ -32,7 +32,7 @@ export const findingsIntents = {
     Chosen,
     (room, { findings }) => addToDocket(room, findings, {}),
     (docket, form, room) => ({
-      words: `${counted(form.findings.length, 'finding')} put into a docket.`,
+      words: `${counted(form.findings.length, 'finding')} put into a docket, as far as there are scripts.`,
       to: { address: `/s/${room.source.id}/dockets/${docket}`, words: 'Open it' },
       undo: undo(room, 'take', form),
     }),

@@ -4,7 +4,9 @@ import Tabs from '@mui/material/Tabs';
 import { useCallback } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
-import { capital } from '~/core/naming/words';
+import { capital, counted } from '~/core/naming/words';
+import { type Picked, usePicked } from '~/app/ui/list/picked';
+import { useAllowed } from '~/app/ui/useAllowed';
 import { shortCount } from '~/app/ui/format';
 import { ColumnChoice } from '~/app/ui/list/ColumnChoice';
 import { useColumns } from '~/app/ui/list/columns';
@@ -16,7 +18,7 @@ import { titled } from '~/app/ui/title';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import type { Field, Line } from '~/core/inventory/stock';
 import { inventory, type StockKind, stockKinds } from '~/core/inventory/index';
-import { countLines, countStock } from '~/store/inventory/inventory';
+import { countLines, countStock, findPosition } from '~/store/inventory/inventory';
 import { LineCell } from '~/app/ui/list/ValueCell';
 import { SaveMenu } from '~/app/ui/list/SaveMenu';
 import { Foot } from '~/app/ui/list/Foot';
@@ -29,13 +31,15 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const asked = askedFor(room, request, params.kind);
   const { source, store } = room;
   const { kind, fields, filter, problem } = asked;
-  const [first, passing, counts] = await Promise.all([
+  const [first, passing, counts, at] = await Promise.all([
     linesFor(room, asked, { offset: 0, limit: linesAtOnce }),
     filter.terms.length === 0 ? null : countLines(store, source.id, kind, filter),
     countStock(store, source.id),
+    // Whoever comes by an address finds the line in the list, however far down it is.
+    params.line === undefined ? null : findPosition(store, source.id, kind, asked, params.line),
   ]);
   const count = problem ? 0 : (passing ?? counts[kind]);
-  return { source: source.id, kind, fields, problem, first, count, counts };
+  return { source: source.id, kind, fields, problem, first, count, counts, linked: at === null ? null : { id: params.line, at } };
 }
 
 /** Choosing another line, or other columns, does not read the list again. */
@@ -55,14 +59,15 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function Inventory({ loaderData }: Route.ComponentProps) {
-  const { source, kind, fields, problem, first, count, counts } = loaderData;
+  const { source, kind, fields, problem, first, count, counts, linked } = loaderData;
   const [params] = useSearchParams();
   const { line: chosenId } = useParams();
   const columns = useColumns(`inventory.${kind}`, fields);
   const here = `/s/${source}/inventory/${kind}`;
   const search = params.size > 0 ? `?${params}` : '';
-  const { lineAt, indexOf, seen } = useWindow(`${here}/lines${search}`, first);
-  const chosen = indexOf(chosenId);
+  const { lineAt, indexOf, seen, atHand } = useWindow(`${here}/lines${search}`, first);
+  const near = indexOf(chosenId);
+  const chosen = near < 0 && linked !== null && linked.id === chosenId ? linked.at : near;
   const to = useCallback((line: Line) => `${here}/${encodeURIComponent(line.id)}${search}`, [here, search]);
   const toRow = useCallback(
     (index: number) => {
@@ -71,7 +76,13 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
     },
     [lineAt, to, here],
   );
-  useRowKeys(count, chosen, toRow);
+  const current = useRowKeys(count, chosen, toRow);
+  const canPick = useAllowed()('plan') && kind === 'columns';
+  const picked = usePicked(
+    atHand,
+    useCallback(() => lineAt(current()), [lineAt, current]),
+    canPick,
+  );
   const whole = counts[kind];
   return (
     <Desk>
@@ -103,16 +114,51 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
             to={to}
             seen={seen}
             cell={cellOf}
+            {...(canPick && { picked })}
           />
         )}
-        <Foot keys={{ 'j k': 'move', '/': 'filter' }}>
-          {count === whole
-            ? `${whole.toLocaleString('en-GB')} ${inventory[kind].title}`
-            : `${count.toLocaleString('en-GB')} of ${whole.toLocaleString('en-GB')} ${inventory[kind].title}`}
-        </Foot>
+        {picked.count > 0 ? (
+          <SeveralColumns source={source} picked={picked} />
+        ) : (
+          <Foot keys={{ 'j k': 'move', ...(canPick && { Space: 'choose several' }), '/': 'filter' }}>
+            {count === whole
+              ? `${whole.toLocaleString('en-GB')} ${inventory[kind].title}`
+              : `${count.toLocaleString('en-GB')} of ${whole.toLocaleString('en-GB')} ${inventory[kind].title}`}
+          </Foot>
+        )}
       </main>
       <Outlet />
     </Desk>
+  );
+}
+
+interface SeveralColumnsProps {
+  readonly source: number;
+  readonly picked: Picked<Line>;
+}
+
+/** What can be asked of the columns that are chosen, together. */
+function SeveralColumns({ source, picked: { rows, count, none } }: SeveralColumnsProps) {
+  const tables = new Set(rows.map(({ table }) => table));
+  const [table] = tables;
+  const asked = new URLSearchParams([
+    ['table', table ?? ''],
+    ...rows.map(({ values }) => ['column', String(values['column'])] as [string, string]),
+  ]);
+  return (
+    <div className="foot several" role="group" aria-label="Those chosen">
+      <b role="status">{counted(count, 'column')} chosen</b>
+      {tables.size === 1 ? (
+        <Button variant="contained" component={Link} to={`/s/${source}/ask?${asked.toString()}`}>
+          Ask for a rule on them…
+        </Button>
+      ) : (
+        <span>A rule is on columns of one table; these are of {tables.size}.</span>
+      )}
+      <Button variant="text" onClick={none}>
+        Choose none
+      </Button>
+    </div>
   );
 }
 

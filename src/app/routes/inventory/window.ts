@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { Line } from '~/core/inventory/stock';
 
 /** Lines that are asked of the server in one go. */
@@ -57,5 +57,10 @@ export function useWindow(address: string, first: readonly Line[]) {
     },
     [ask, own],
   );
-  return { lineAt, indexOf, seen };
+  /** All that are at hand, in their order. */
+  const atHand = useMemo(
+    () => [...(own ?? [])].toSorted(([a], [b]) => a - b).reduce((all, [, lines]) => [...all, ...lines], first),
+    [first, own],
+  );
+  return { lineAt, indexOf, seen, atHand };
 }

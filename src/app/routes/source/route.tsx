@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import LinearProgress from '@mui/material/LinearProgress';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
-import { Link, Outlet, useFetcher, useNavigate } from 'react-router';
+import { Link, Outlet, useFetcher, useNavigate, useNavigation } from 'react-router';
 import { enter } from '~/app/server/door.server';
 
 import { JumpBox } from './JumpBox';
@@ -98,11 +99,18 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
           />
           <SurveyChip {...loaderData} />
         </Strip>
+        <Underway />
         <Outlet />
         <JumpBox source={source.id} />
       </div>
     </Saying>
   );
+}
+
+/** A page that takes a while is on its way. */
+function Underway() {
+  const { state } = useNavigation();
+  return state === 'idle' ? null : <LinearProgress className="underway" aria-label="On its way" />;
 }
 
 type Loaded = Route.ComponentProps['loaderData'];

@@ -55,7 +55,11 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
     chosen,
     useCallback((index: number) => (rows[index] ? to(rows[index]) : here), [rows, to, here]),
   );
-  const picked = usePicked(rows, current, several !== undefined);
+  const picked = usePicked(
+    rows,
+    useCallback(() => rows[current()] ?? null, [rows, current]),
+    several !== undefined,
+  );
   return (
     <main className="list" id="content" aria-label={name}>
       <div className="bar">

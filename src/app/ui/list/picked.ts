@@ -17,7 +17,7 @@ const nobody: ReadonlySet<unknown> = new Set();
 /** Several rows for one action, by their boxes or with Space and Shift. What the list does not show is not among them. */
 export function usePicked<Row extends { readonly id: unknown }>(
   rows: readonly Row[],
-  chosen: () => number,
+  chosen: () => Row | null,
   on: boolean,
 ): Picked<Row> {
   const [ids, setIds] = useState(nobody);
@@ -44,7 +44,7 @@ export function usePicked<Row extends { readonly id: unknown }>(
     useMemo(() => {
       if (!on) return [];
       const pick = (through: boolean) => (): void => {
-        const row = rows[chosen()];
+        const row = chosen();
         if (row) toggle(row, through);
       };
       return [
@@ -53,7 +53,7 @@ export function usePicked<Row extends { readonly id: unknown }>(
         { key: 'ctrl+a', does: 'choose all rows', run: all },
         ...(isAny ? [{ key: 'Escape', does: 'choose none', run: none }] : []),
       ];
-    }, [on, rows, chosen, toggle, all, none, isAny]),
+    }, [on, chosen, toggle, all, none, isAny]),
   );
   return {
     rows: shown,

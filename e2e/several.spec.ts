@@ -42,6 +42,7 @@ test('several are waived with one reason, and asked again', async ({ page }) => 
 test('a list is sorted by its columns, grouped, and saved as it is shown', async ({ page }) => {
   await open(page, '/s/1/coverage?q=schema%3Atide&columns=table,rows');
   await page.getByRole('button', { name: 'Rows' }).click();
+  await expect(page).toHaveURL(/sort=rows/);
   await page.getByRole('button', { name: 'Rows' }).click();
   await expect(page).toHaveURL(/sort=-rows/);
   await page.getByRole('button', { name: 'Export' }).click();

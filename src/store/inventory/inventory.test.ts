@@ -102,9 +102,9 @@ test('a line is found where the list has it, filtered and sorted or not', async 
   for (const sort of [null, { field: 'rows', falling: true }]) {
     const listed = await listLines(store, source, 'columns', { filter, sort, offset: 0, limit: 1000 });
     for (const at of [0, 7, listed.length - 1])
-      expect(await findPosition(store, source, 'columns', { filter, sort }, listed[at]?.id ?? '')).toBe(at);
+      expect(await findPosition(store, source, 'columns', { filter, sort, id: listed[at]?.id ?? '' })).toBe(at);
   }
-  expect(await findPosition(store, source, 'columns', { filter, sort: null }, 'port.nothing')).toBeNull();
+  expect(await findPosition(store, source, 'columns', { filter, sort: null, id: 'port.nothing' })).toBeNull();
 });
 
 test('a survey puts its own in place of what was there', async () => {

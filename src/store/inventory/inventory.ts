@@ -69,8 +69,7 @@ export async function findPosition(
   db: Db,
   source: SourceId,
   kind: StockKind,
-  { filter, sort }: Pick<Wanted, 'filter' | 'sort'>,
-  id: string,
+  { filter, sort, id }: Pick<Wanted, 'filter' | 'sort'> & { readonly id: string },
 ): Promise<number | null> {
   const { text, values } = whereOf(source, kind, filter);
   const order = orderIn(kind, sort, values);

@@ -36,7 +36,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     filter.terms.length === 0 ? null : countLines(store, source.id, kind, filter),
     countStock(store, source.id),
     // Whoever comes by an address finds the line in the list, however far down it is.
-    params.line === undefined ? null : findPosition(store, source.id, kind, asked, params.line),
+    params.line === undefined ? null : findPosition(store, source.id, kind, { ...asked, id: params.line }),
   ]);
   const count = problem ? 0 : (passing ?? counts[kind]);
   return { source: source.id, kind, fields, problem, first, count, counts, linked: at === null ? null : { id: params.line, at } };

@@ -11,6 +11,8 @@ test('several findings are chosen with the keys, put into a docket in one, and t
   await page.keyboard.press('Shift+Space');
   const chosen = page.getByRole('form', { name: 'Those chosen' });
   await expect(chosen).toContainText('3 findings chosen');
+  // The dossier of the last has a key of that name too.
+  await expect(page.getByRole('button', { name: 'Add to docket' })).toBeVisible();
   await page.keyboard.press('d');
   await expect(page.getByText('3 findings put into a docket', { exact: false })).toBeVisible();
   await expect(chosen).toHaveCount(0);

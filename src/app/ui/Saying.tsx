@@ -38,6 +38,8 @@ export function Saying({ children }: { readonly children: ReactNode }) {
         onClose={(_, reason) => reason !== 'clickaway' && setOpen(false)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
         message={said?.words}
+        // Above the foot of a list.
+        sx={{ bottom: { xs: 60 }, left: { xs: 16 } }}
         action={
           <>
             {to && (

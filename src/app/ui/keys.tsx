@@ -9,6 +9,8 @@ export interface Shortcut {
   readonly run: () => void;
   /** True for keys that work in fields too, like Escape. */
   readonly always?: boolean;
+  /** True for keys that mean this whatever other part of the screen has them too. */
+  readonly first?: boolean;
 }
 
 interface Registry {
@@ -36,10 +38,8 @@ export function KeysProvider({ children }: { readonly children: ReactNode }) {
       const wanted = `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${event.shiftKey && event.key === ' ' ? 'shift+' : ''}${event.key}`;
       const typing = isTyping(event.target) || document.querySelector('[role=dialog], [role=menu]') !== null;
       // The newest screen's keys come first.
-      const shortcut = registry
-        .all()
-        .toReversed()
-        .find((s) => s.key === wanted && (!typing || s.always));
+      const meant = registry.all().filter((s) => s.key === wanted && (!typing || s.always));
+      const shortcut = meant.findLast((s) => s.first) ?? meant.at(-1);
       if (!shortcut) return;
       event.preventDefault();
       shortcut.run();

@@ -38,10 +38,11 @@ export function Several({ source, picked: { rows, count, none } }: SeveralProps)
         {
           key: 'd',
           does: 'docket those chosen',
+          first: true,
           run: () =>
             canDocket && void fetcher.submit({ intent: 'docket', findings }, { method: 'post', action: `/s/${source}/findings` }),
         },
-        { key: 'w', does: 'waive those chosen', run: () => setWaiving(canWaive) },
+        { key: 'w', does: 'waive those chosen', first: true, run: () => setWaiving(canWaive) },
       ],
       [canDocket, canWaive, findings, source, fetcher],
     ),

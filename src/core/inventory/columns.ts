@@ -11,15 +11,15 @@ export const columns: Stock = {
   title: 'columns',
   fields: [
     { name: 'schema', type: 'text', width: 80 },
-    { name: 'table', type: 'text', width: 122, usual: true },
+    { name: 'table', type: 'text', width: 112, usual: true },
     { name: 'position', title: '#', type: 'number', width: 40, about: 'its place in the table' },
-    { name: 'column', type: 'text', width: 140, usual: true },
+    { name: 'column', type: 'text', width: 130, usual: true },
     { name: 'type', type: 'text', width: 96, usual: true },
     { name: 'nullable', title: 'null', type: 'truth', width: 36, usual: true, about: 'whether it may be null' },
     {
       name: 'role',
       type: 'text',
-      width: 124,
+      width: 114,
       usual: true,
       about: 'key, unique, what it refers to, by how many it is referred to',
     },

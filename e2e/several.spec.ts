@@ -4,10 +4,18 @@ import { expect, open, test } from './test';
 test('several findings are chosen with the keys, put into a docket in one, and taken out again', async ({ page }) => {
   await open(page, '/s/1/findings?q=rule%3Areferences%2Funindexed');
   await expect(page.getByRole('row', { name: /Reference without index/ }).first()).toBeVisible();
+  const row = (n: number) =>
+    page
+      .getByRole('table', { name: /Findings/ })
+      .getByRole('row')
+      .nth(n);
   await page.keyboard.press('j');
+  await expect(row(1)).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Space');
   await page.keyboard.press('j');
+  await expect(row(2)).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('j');
+  await expect(row(3)).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Shift+Space');
   const chosen = page.getByRole('form', { name: 'Those chosen' });
   await expect(chosen).toContainText('3 findings chosen');

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { Choice } from '~/app/ui/Choice';
 import { Desk } from '~/app/ui/list/Desk';
+import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
 import { enter } from '~/app/server/door.server';
 import { readCoverage } from '~/core/survey/boards';
@@ -63,15 +64,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
         groups={['schema']}
         here={here}
         chosenId={chosenTable}
-        empty={
-          <>
-            <h1>No table fits this filter</h1>
-            <p>Take the filter away to see all.</p>
-            <Button component={Link} to={here}>
-              Show all tables
-            </Button>
-          </>
-        }
+        empty={<NothingFits what="table" here={here} />}
         keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
         foot={(rows) => `${rows.length} of ${tables.length} tables, ${rows.reduce((n, r) => n + r.open, 0)} open`}
       >

@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
-import { Link, Outlet, useParams } from 'react-router';
+import { Outlet, useParams } from 'react-router';
 import { Desk } from '~/app/ui/list/Desk';
 import type { WholeField } from '~/app/ui/list/whole';
+import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
 import { enter } from '~/app/server/door.server';
 import { rules } from '~/core/rules/index';
@@ -101,15 +101,7 @@ export default function Rules({ loaderData }: Route.ComponentProps) {
         groups={['concern']}
         here={here}
         chosenId={chosenId}
-        empty={
-          <>
-            <h1>No rule fits this filter</h1>
-            <p>Take the filter away to see all.</p>
-            <Button component={Link} to={here}>
-              Show all rules
-            </Button>
-          </>
-        }
+        empty={<NothingFits what="rule" here={here} />}
         keys={{ 'j k': 'move', '/': 'filter' }}
         foot={(rows) => `${rows.length} rules, ${loaderData.rules.filter((rule) => !rule.on).length} switched off`}
       />

@@ -10,7 +10,7 @@ import { isServerMade } from './made';
 import { groupBy } from '../grouping';
 import { inferTerm } from './inferTerms';
 import { type NamedObject, namedKinds, namedObjects } from './named';
-import { isTermKind, parseFor, type Styled, type StyledKind, termKinds } from './styled';
+import { followers, isTermKind, parseFor, type Styled, type StyledKind, termKinds } from './styled';
 import { termsOf } from './terms';
 import {
   type Form,
@@ -74,10 +74,7 @@ export function renamed(template: Template, objects: readonly Styled[], rules: N
 
 /** How many names of a kind are as a template has them; none when it cannot be read. */
 export function explainedBy(text: string, kind: StyledKind, catalogue: Catalogue): number {
-  const template = parseFor(kind, text);
-  if (isTemplateProblem(template)) return 0;
-  const { names: rules } = engineOf(catalogue);
-  return styledObjects(catalogue, kind).filter((one) => nameBy(template, one, rules) === one.name).length;
+  return followers(kind, text, styledObjects(catalogue, kind), engineOf(catalogue).names);
 }
 
 /** All that a template of a kind is about. */

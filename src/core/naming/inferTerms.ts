@@ -4,8 +4,7 @@
 
 import type { NameRules } from '../engines/engine';
 import { groupBy } from '../grouping';
-import { parseFor, type TermKind } from './styled';
-import { isTemplateProblem, nameBy } from './template';
+import { followers, type TermKind } from './styled';
 import type { Term } from './terms';
 import { lettersOf } from './words';
 
@@ -25,7 +24,8 @@ export function inferTerm(kind: TermKind, terms: readonly Term[], rules: NameRul
   };
   switch (kind) {
     case 'table': {
-      const plain = best(cases.map((form) => `${commonStart(terms)}{words:${form}}`));
+      const start = commonStart(terms);
+      const plain = best(cases.map((form) => `${start}{words:${form}}`));
       if (plain === null) return null;
       const numbered = ['singular', 'plural'].map((number) => plain.replace('{words:', `{words:${number}:`));
       const [likely] = numbered.map((text) => ({ text, count: follow(text) })).sort((a, b) => b.count - a.count);
@@ -50,13 +50,6 @@ export function inferTerm(kind: TermKind, terms: readonly Term[], rules: NameRul
 
 const ofTable = ['table', 'table:singular', 'table:initials'] as const;
 const ofParent = ['parent', 'parent:singular', 'parent:initials'] as const;
-
-/** How many names are as a template has them. */
-export function followers(kind: TermKind, text: string, terms: readonly Term[], rules: NameRules): number {
-  const template = parseFor(kind, text);
-  if (isTemplateProblem(template)) return 0;
-  return terms.filter((term) => nameBy(template, term, rules) === term.name).length;
-}
 
 /** `ttrss_`, where most tables begin so. */
 function commonStart(terms: readonly Term[]): string {

@@ -2,15 +2,17 @@
 
 import type { Table } from '../catalogue/model';
 import { kindsInWords, type NamedKind, namedKinds } from './named';
+import type { NameRules } from '../engines/engine';
 import {
+  type Ingredients,
   isTemplateProblem,
+  nameBy,
   parseTemplate,
   type Placeholder,
   placeholders,
   type Template,
   type TemplateProblem,
 } from './template';
-import type { Ingredients } from './template';
 
 export const termKinds = [
   'table',
@@ -70,4 +72,11 @@ export function parseFor(kind: StyledKind, text: string): Template | TemplatePro
   return odd
     ? { at: odd.index + 1, says: `Names of ${styledInWords[kind]} have no {${odd[1]}}. They have ${allowed.join(', ')}.` }
     : parsed;
+}
+
+/** How many names of a kind are as a template has them; none when it cannot be read. */
+export function followers(kind: StyledKind, text: string, objects: readonly Styled[], rules: NameRules): number {
+  const template = parseFor(kind, text);
+  if (isTemplateProblem(template)) return 0;
+  return objects.filter((one) => nameBy(template, one, rules) === one.name).length;
 }

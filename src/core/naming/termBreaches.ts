@@ -3,6 +3,7 @@
 import type { Catalogue, Table } from '../catalogue/model';
 import { findTable } from '../catalogue/lookups';
 import { engineOf } from '../engines/index';
+import { once } from '../once';
 import type { HouseStyle } from './style';
 import type { TermKind } from './styled';
 import { nameBy, type Template } from './template';
@@ -17,8 +18,14 @@ export interface TermBreach {
   readonly isCase: boolean;
 }
 
+/** What is judged, by which style. */
+interface Judged {
+  readonly catalogue: Catalogue;
+  readonly style: HouseStyle;
+}
+
 /** Each table and column by the narrowest template that there is for it; what somebody adopted goes before what most do. */
-export function termBreaches(catalogue: Catalogue, style: HouseStyle): readonly TermBreach[] {
+export const termBreaches = once(({ catalogue, style }: Judged): readonly TermBreach[] => {
   if (style.terms.size === 0) return [];
   const { names: rules } = engineOf(catalogue);
   const judged = new Set<string>();
@@ -35,7 +42,7 @@ export function termBreaches(catalogue: Catalogue, style: HouseStyle): readonly 
     const isCase = letters(suggested) === letters(term.name);
     return isCase || style.adopted.has(term.kind) ? [{ table, term, suggested, template: template.text, isCase }] : [];
   });
-}
+});
 
 function templateOf({ terms, adopted }: HouseStyle, kind: TermKind): Template | undefined {
   return kind === 'table' || kind === 'column' || adopted.has(kind) ? terms.get(kind) : undefined;

@@ -68,18 +68,16 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
         keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
         foot={(rows) => `${rows.length} of ${tables.length} tables, ${rows.reduce((n, r) => n + r.open, 0)} open`}
       >
-        {() => (
-          <Choice
-            name="show"
-            label="Which tables"
-            options={[
-              ['', 'All tables'],
-              ['open', 'With open findings'],
-              ['clean', 'Without'],
-              ['unmeasured', 'Not measured'],
-            ]}
-          />
-        )}
+        <Choice
+          name="show"
+          label="Which tables"
+          options={[
+            ['', 'All tables'],
+            ['open', 'With open findings'],
+            ['clean', 'Without'],
+            ['unmeasured', 'Not measured'],
+          ]}
+        />
       </WholeList>
       <Outlet />
     </Desk>

@@ -101,12 +101,10 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         }
         several={allowed('plan') || allowed('keepRules') ? (picked) => <Several source={source} picked={picked} /> : undefined}
       >
-        {() => (
-          <>
-            <Choice name="show" label="State" options={states} />
-            <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
-          </>
-        )}
+        <>
+          <Choice name="show" label="State" options={states} />
+          <Choice name="concern" label="Concern" options={[['', 'Concern: all'], ...concerns.map((c) => [c, c] as const)]} />
+        </>
       </WholeList>
       <Outlet />
     </Desk>

@@ -27,7 +27,7 @@ interface WholeListProps<Row> {
   readonly here: string;
   readonly chosenId: string | undefined;
   /** Further parts of the bar, beside the filter. */
-  readonly children?: (rows: readonly Row[]) => ReactNode;
+  readonly children?: ReactNode;
   /** Shown when no row fits. */
   readonly empty: ReactNode;
   readonly keys: Readonly<Record<string, string>>;
@@ -67,7 +67,7 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
         <Choice name="group" label="Group" options={[['', 'No groups'], ...groups.map((by) => [by, `By ${by}`] as const)]} />
         <ColumnChoice fields={fields} columns={columns} />
         <SaveWhole name={list} rows={rows} fields={fields} columns={columns} />
-        {children?.(rows)}
+        {children}
       </div>
       {rows.length === 0 ? (
         <div className="empty">{empty}</div>

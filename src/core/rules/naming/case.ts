@@ -17,12 +17,12 @@ export const caseBreach = defineRule<Facts>({
   id: 'naming/case',
   concern: 'Naming',
   about: 'A table or column whose words are joined, or whose letters are cased, otherwise than the house does.',
-  *check({ catalogue, tables, style }) {
-    const judged = new Set(tables.map(({ id }) => id));
-    for (const breach of termBreaches(catalogue, style)) {
+  *check(audit) {
+    const judged = new Set(audit.tables.map(({ id }) => id));
+    for (const breach of termBreaches(audit)) {
       if (!breach.isCase || !judged.has(breach.table.id)) continue;
       const { kind, name } = breach.term;
-      const adopted = style.adopted.has(kind);
+      const adopted = audit.style.adopted.has(kind);
       yield {
         ...renamingTerm(breach),
         confidence: adopted ? 1 : 0.9,

@@ -34,7 +34,7 @@ export const styleBreach = defineRule<Facts>({
         facts: { kind: object.kind, name: object.name, suggested, template: audit.style.templates[object.kind].text },
       };
     }
-    for (const breach of termBreaches(audit.catalogue, audit.style)) {
+    for (const breach of termBreaches(audit)) {
       if (breach.isCase || !judged.has(breach.table.id)) continue;
       const { kind, name } = breach.term;
       yield {

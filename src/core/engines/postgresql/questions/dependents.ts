@@ -6,8 +6,6 @@ import { type Asking, type Dependent, type NamedPart, rowsOf } from '../../quest
 
 export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<readonly Dependent[]> {
   const { schema, table: relation } = tableNames(table);
-  // A whole word: letters, digits and _ around it would make it another name (manual, 9.7.3).
-  const named = `(^|[^[:alnum:]_])${name.replaceAll(/[^\p{L}\p{N}_]/gu, '\\$&')}($|[^[:alnum:]_])`;
   const text = `select case p.prokind when 'p' then 'procedure' else 'function' end as kind, p.oid::pg_catalog.regprocedure::text as name, 'names it' as how
        from pg_catalog.pg_proc p
        join pg_catalog.pg_namespace n on n.oid = p.pronamespace
@@ -17,7 +15,7 @@ export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<r
        union all
        ${kind === 'column' ? restingOnColumn : restingOnConstraint}
        order by 1, 2`;
-  const values = [schema, relation, name, named, wordOf(relation)];
+  const values = [schema, relation, name, wholeWord(name), wholeWord(relation)];
   const rows = yield* rowsOf({ text, columns: 3, values: kind === 'column' ? values : values.slice(0, 4) });
   return rows.map(([what, called, how]) => ({ kind: what, name: called, how }) as Dependent);
 }
@@ -25,8 +23,9 @@ export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<r
 // A column's name alone is said of many tables: a text speaks of this one where it says the table too.
 const namesTable = `and case when p.prosrc = '' then pg_catalog.pg_get_functiondef(p.oid) else p.prosrc end ~* $5`;
 
-function wordOf(relation: string): string {
-  return `(^|[^[:alnum:]_])${relation.replaceAll(/[^\p{L}\p{N}_]/gu, '\\$&')}($|[^[:alnum:]_])`;
+// Letters, digits and _ around it would make it another name (manual, 9.7.3).
+function wholeWord(name: string): string {
+  return `(^|[^[:alnum:]_])${name.replaceAll(/[^\p{L}\p{N}_]/gu, '\\$&')}($|[^[:alnum:]_])`;
 }
 
 const restingOnConstraint = `select distinct 'view', v.oid::pg_catalog.regclass::text, 'rests on it'

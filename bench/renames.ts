@@ -1,23 +1,9 @@
-// Whether names can be changed in schemas that nobody here made: every column and every constraint of a schema of the corpus
-// gets another name, on a copy, by psql; passes when the server's catalogue is then what the core said it would be, a second
-// run changes nothing, and the way back brings the first catalogue again. `npm run bench:renames [SCHEMA…]`, after
-// `shared/corpus/build.sh all`. Exit code 1 when one fails.
+// Whether names can be changed in schemas that nobody here made: every column, constraint and index of a schema of the corpus
+// gets another name. `npm run bench:renames [SCHEMA…]`, after `shared/corpus/build.sh all`. Exit code 1 when one fails.
 
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { driftOf } from '../src/core/catalogue/drift';
-import type { Catalogue } from '../src/core/catalogue/model';
-import { scriptsOf } from '../src/core/engines/index';
 import { onNames } from '../src/core/naming/styleChange';
-import { afterPlan, planFor } from '../src/core/plan/plan';
-import { parseConnectionString } from '../src/sources/postgresql/connectionString';
-import { openSource } from '../src/sources/postgresql/reader';
-import { corpusFolder, urlOf } from './corpus';
-import { connect } from './database';
+import { onEverySchema } from './onEverySchema';
 
-const copy = 'pawl_renames';
 const adopted = {
   column: '{words:pascal}',
   'primary key': 'key_of_{table}',
@@ -25,60 +11,9 @@ const adopted = {
   'foreign key': '{table}_to_{parent}[_{columns}]',
   index: 'find_{table}_{columns}',
 };
-const wanted = process.argv.slice(2);
-const schemas = readdirSync(join(corpusFolder, 'truth'))
-  .map((file) => file.replace(/\.json$/, ''))
-  .filter((name) => !name.endsWith('_my') && (wanted.length === 0 || wanted.includes(name)));
-const folder = mkdtempSync(join(tmpdir(), 'pawl-renames-'));
-const admin = await connect(urlOf('postgres'));
 
-console.log(
-  '| schema | names | refused | forward | as foretold | again | back | as it was | seconds |\n|---|---|---|---|---|---|---|---|---|',
+await onEverySchema(
+  'names',
+  (catalogue) => onNames(catalogue, {}, adopted).filter(({ proposal }) => proposal.kind === 'rename'),
+  adopted,
 );
-for (const schema of schemas) {
-  const started = Date.now();
-  await admin.query(`drop database if exists ${copy}`);
-  await admin.query(`create database ${copy} template truth_${schema}`);
-  const before = await read();
-  const findings = onNames(before, {}, adopted).filter(({ proposal }) => proposal.kind === 'rename');
-  const decided = findings.map((finding) => ({ finding, decision: {} }));
-  const plan = planFor(decided, before, { label: 'd1', mode: 'plain', adopted });
-  const { forward, back } = scriptsOf(plan, { title: 'names', source: schema, madeAt: '' }, 'guarded');
-  const ids = before.tables.map(({ id }) => id);
-  const foretold = afterPlan(plan, before);
-  const results = [
-    psql(forward ?? ''),
-    first(driftOf(foretold, await read(), ids)),
-    psql(forward ?? '') ?? first(driftOf(foretold, await read(), ids)),
-    psql(back ?? ''),
-    first(driftOf(before, await read(), ids)),
-  ];
-  const words = results.map((result) => (result === null ? 'yes' : `**no**: ${result}`)).join(' | ');
-  console.log(
-    `| ${schema} | ${findings.length} | ${plan.problems.length} | ${words} | ${((Date.now() - started) / 1000).toFixed(1)} |`,
-  );
-  for (const { message } of plan.problems.slice(0, 3)) console.log(`- ${message}`);
-  if (results.some((result) => result !== null)) process.exitCode = 1;
-}
-await admin.query(`drop database if exists ${copy}`);
-await admin.end();
-
-async function read(): Promise<Catalogue> {
-  const source = await openSource(parseConnectionString(urlOf(copy)));
-  return source.readCatalogue().finally(() => source.close());
-}
-
-function first(differences: readonly string[]): string | null {
-  return differences.length === 0 ? null : `${differences.length}, ${differences[0]}`;
-}
-
-/** What went wrong, or null. */
-function psql(script: string): string | null {
-  const file = join(folder, 'script.sql');
-  writeFileSync(file, script);
-  const { status, stderr } = spawnSync('psql', ['-X', '-q', '-d', urlOf(copy), '-f', file], {
-    encoding: 'utf8',
-    maxBuffer: 2 ** 28,
-  });
-  return status === 0 ? null : (stderr.split('\n').find((line) => line.includes('ERROR')) ?? stderr).slice(-300);
-}

@@ -41,10 +41,20 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
     await page.getByLabel('Values, one a line').fill('1\n2\n3\n4');
   });
   await ask(page, '/s/1/ask?table=port.mooring_job&what=gone', async () => {
-    await page.getByLabel('The reference', { exact: true }).selectOption('fk_mooring_job_mooring_gang');
+    await page.getByLabel('What goes', { exact: true }).selectOption('constraint fk_mooring_job_mooring_gang');
+  });
+
+  await ask(page, '/s/1/ask?table=port.mooring_gang&column=boats', async () => {
+    await page.getByLabel('has a default').check();
+    await page.getByLabel('The value').fill('2');
+  });
+  await ask(page, '/s/1/ask?table=port.berth&what=gone', async () => {
+    await page.getByLabel('What goes', { exact: true }).selectOption('index ix_berth_area_code');
   });
 
   await page.keyboard.press('o');
+  await expect(page.getByLabel('Script: Forward')).toContainText("alter column boats set default '2'");
+  await expect(page.getByLabel('Script: Forward')).toContainText('drop index');
   await expect(page.getByLabel('Script: Forward')).toContainText('drop constraint fk_mooring_job_mooring_gang');
   await readyToRun(page);
   await logIn(page);
@@ -53,7 +63,9 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
   // Each remedy is held by the survey that follows a run.
   await expect(page.getByRole('link', { name: /Asked for: hold_no refers/ })).toContainText('held', { timeout: 60_000 });
   await expect(page.getByRole('link', { name: /Asked for: boats is one of/ })).toContainText('held');
-  await expect(page.getByRole('link', { name: /A constraint is to go/ })).toContainText('held');
+  await expect(page.getByRole('link', { name: /Asked for: fk_mooring_job_mooring_gang goes/ })).toContainText('held');
+  await expect(page.getByRole('link', { name: /Asked for: boats is "2" by default/ })).toContainText('held');
+  await expect(page.getByRole('link', { name: /Asked for: the index ix_berth_area_code goes/ })).toContainText('held');
   await page.getByRole('link', { name: /Asked for: hold_no refers/ }).click();
   await expect(page.getByText('refused, as it should be').first()).toBeVisible();
 
@@ -64,7 +76,7 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
   await client.end();
   await surveyed(page);
   await open(page, '/s/1/findings?show=Slipped');
-  await expect(page.getByRole('row', { name: /A constraint is to go/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Asked for: fk_mooring_job_mooring_gang goes/ })).toBeVisible();
 });
 
 test('what cannot be asked for says why', async ({ page }) => {

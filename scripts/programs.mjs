@@ -1,4 +1,4 @@
-// The programs that run beside the screens, as JavaScript: the terminal's, the worker's, and the thread that plans. They are built
+// The programs that run beside the screens, as JavaScript: the terminal's, the worker's, and the thread for long computations. They are built
 // from their sources when these have changed, in less than a second. Run from TypeScript as it is, a survey of many tables took a
 // quarter longer: the loader names every inner function anew each time that it is made.
 
@@ -11,13 +11,13 @@ const folder = join(root, 'build', 'programs');
 const programs = {
   terminal: 'src/cli/main.ts',
   worker: 'src/jobs/worker.ts',
-  planningThread: 'src/work/planningThread.ts',
+  thread: 'src/work/thread/main.ts',
 };
 
 /** For Node: collect when the heap has grown by two fifths. A survey of 3,000 tables takes a fifth less memory so, and a tenth more of Node's time. */
 export const frugalHeap = '--heap-growing-percent=40';
 
-/** Where a program is, built from the sources as they are now. `name`: terminal, worker or planningThread. */
+/** Where a program is, built from the sources as they are now. `name`: terminal, worker or thread. */
 export async function program(name) {
   const now = stateOf('src', 'package-lock.json', 'scripts/programs.mjs');
   const home = join(folder, now);

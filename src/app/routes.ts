@@ -39,7 +39,9 @@ export default [
     route('surveys/:survey', 'routes/surveys/survey/route.tsx'),
   ]),
   ...prefix('s/:source', [
+    route('changes', 'routes/source/changes.ts'),
     route('inventory/sample', 'routes/inventory/sample/route.ts'),
+    route('inventory/sample/children', 'routes/inventory/sample/children.ts'),
     route('inventory/:kind/lines', 'routes/inventory/lines.ts'),
     route('inventory/:kind/export', 'routes/inventory/export.ts'),
     route('coverage/:table/ddl', 'routes/coverage/ddl.ts'),

@@ -4,6 +4,7 @@
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  Equals,
   IsArray,
   IsBoolean,
   IsIn,
@@ -24,6 +25,7 @@ import {
   type Routine,
   type Table,
   type TableKind,
+  type Trigger,
   tableKinds,
   type CatalogueSource,
   catalogueSources,
@@ -77,6 +79,7 @@ class ConstraintShape {
   @IsOptional() @IsIn(referentialActions) onUpdate?: ReferentialAction;
   @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: 'simple' | 'full' | 'partial';
   @IsOptional() @IsString() expression?: string;
+  @IsOptional() @Equals(true) ownRowsOnly?: true;
 }
 
 class IndexShape {
@@ -90,12 +93,14 @@ class IndexShape {
   @IsIn(nullsInUnique) nulls!: NullsInUnique;
   @IsOptional() @IsString() constraint?: string | null;
   @IsOptional() @IsBoolean() plain?: boolean;
+  @IsOptional() @IsBoolean() bare?: boolean;
 }
 
 class TriggerShape {
   @IsString() @MinLength(1) name!: string;
   @IsString() function!: string;
   @IsBoolean() enabled!: boolean;
+  @IsOptional() @IsIn(['only on replicas', 'everywhere']) fires?: NonNullable<Trigger['fires']>;
 }
 
 class TableShape {
@@ -287,7 +292,7 @@ function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
     case 'unique':
       return { ...base, kind: 'unique', index: shape.index ?? name, nulls: shape.nulls ?? 'distinct' };
     case 'check':
-      return { ...base, kind: 'check', expression: shape.expression ?? '' };
+      return { ...base, kind: 'check', expression: shape.expression ?? '', ...(shape.ownRowsOnly && { ownRowsOnly: true }) };
     case 'foreign key': {
       const { parent, parentColumns = [], match = 'simple', onDelete = 'no action', onUpdate = 'no action' } = shape;
       if (parent === undefined || parentColumns.length !== columns.length || columns.length === 0)
@@ -298,10 +303,10 @@ function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
 }
 
 function indexFrom(table: TableId, shape: IndexShape): Index {
-  const { predicate = null, constraint = null, plain, ...rest } = shape;
+  const { predicate = null, constraint = null, plain, bare, ...rest } = shape;
   if (!shape.columns.every((column) => column === null || (typeof column === 'string' && column !== '')))
     throw new SurveyFileError(`The index ${shape.name} of ${table} is over what is no column.`);
-  return { ...rest, predicate, constraint, ...(plain !== undefined && { plain }) };
+  return { ...rest, predicate, constraint, ...(plain !== undefined && { plain }), ...(bare !== undefined && { bare }) };
 }
 
 function refuseContradictions(table: Table, all: ReadonlyMap<TableId, Table>): void {

@@ -7,11 +7,13 @@ import {
   ArrayMinSize,
   Equals,
   IsArray,
+  IsBoolean,
   IsInt,
   IsNumber,
   IsOptional,
   IsString,
   Max,
+  MaxLength,
   Min,
   IsIn,
   MinLength,
@@ -20,6 +22,7 @@ import {
 } from 'class-validator';
 import type { TableId } from '../core/catalogue/identifiers';
 import type { Claim } from '../core/evidence/claims';
+import type { DefaultValue } from '../core/operations/default-value';
 import type { Proposal } from '../core/remedies/index';
 import { IsClaim } from './claims';
 import { Names, together } from './surveyFile';
@@ -173,6 +176,23 @@ class RenameShape extends ColumnsShape {
 class DropShape extends ColumnsShape {
   @Equals('drop') kind!: 'drop';
   @Name() name!: string;
+  @IsOptional() @IsIn(['index']) object?: 'index';
+}
+
+class DefaultValueShape {
+  @IsIn(['none', 'constant', 'now', 'today', 'newId']) kind!: DefaultValue['kind'];
+  @IsOptional() @IsString() @MaxLength(1000) text?: string;
+}
+
+class DefaultShape extends ColumnsShape {
+  @Equals('default') kind!: 'default';
+  @ValidateNested() @Type(() => DefaultValueShape) value!: DefaultValue;
+}
+
+class SwitchShape extends ColumnsShape {
+  @Equals('switch') kind!: 'switch';
+  @Name() trigger!: string;
+  @IsBoolean() on!: boolean;
 }
 
 class ByHandShape extends ColumnsShape {
@@ -197,5 +217,7 @@ export const proposalShapes: Shapes = {
   index: IndexShape,
   rename: RenameShape,
   drop: DropShape,
+  default: DefaultShape,
+  switch: SwitchShape,
   byHand: ByHandShape,
 };

@@ -17,7 +17,7 @@ import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import { Later } from './reader';
-import type { AskedFor } from '../core/wishes/wish';
+import type { AskedFor } from '../core/wishes/index';
 import type { Adopted } from '../core/naming/style';
 import type { MeasureOptions, Source } from './source';
 import { SourceError } from './SourceError';

@@ -20,7 +20,7 @@ const lines = new Map<string, Line>();
 
 export type Answered<T> = ({ readonly ok: true } & T) | Unanswered;
 
-interface Unanswered {
+export interface Unanswered {
   readonly ok: false;
   /** What happened, and what to do. */
   readonly message: string;

@@ -1,9 +1,9 @@
 // The way in for whoever only looks: allowed on this source, or not at all.
 
-import type { Right } from '../core/rights/rights';
+import { may, type Right } from '../core/rights/rights';
 import type pg from 'pg';
 import { findSource, type SourceRow } from '../store/sources/sources';
-import { type Actor, permit } from './actor';
+import { type Actor, NotAllowed, permit } from './actor';
 import type { Office } from './office';
 import { write } from './perform';
 import type { SourceId } from '../store/ids';
@@ -20,7 +20,14 @@ export interface Room {
 export async function enterSource(office: Office, actor: Actor, source: SourceId, right: Right): Promise<Room | null> {
   await allowed(office, actor, right, source);
   const row = await findSource(office.store, source);
+  if (row?.sensitive && right === 'seeRows')
+    throw new NotAllowed(`${row.name} is marked sensitive: its rows are shown to nobody.`, right);
   return row && { source: row, store: office.store, office, actor };
+}
+
+/** Whether rows of data of the source are shown to who is in. */
+export function seesRows({ actor, source }: Pick<Room, 'actor' | 'source'>): boolean {
+  return !source.sensitive && may(actor.bounds, 'seeRows', source.id);
 }
 
 /** For what is about no single source. Throws NotAllowed. */

@@ -1,5 +1,6 @@
 // The house style of a source: what its names follow and how its rules are set, kept in versions. Each change makes one.
 
+import type { Catalogue } from '../core/catalogue/model';
 import { type HouseStyleDocument, houseStyleOf, policiesUnder } from '../core/naming/document';
 import { parseFor, type StyledKind } from '../core/naming/styled';
 import { isTemplateProblem } from '../core/naming/template';
@@ -9,13 +10,14 @@ import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
 import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
 import { listWishes } from '../store/sources/wishes';
 import { lockSource } from '../store/sources/sources';
-import { onNames } from '../core/naming/styleChange';
 import { findLatestCatalogueId } from '../store/surveys/surveys';
 import { nameOf } from './actor';
 import { latestCatalogue } from './catalogues';
 import { enterSource, type Room } from './enter';
 import { keepJudged } from './judged';
 import { type Outcome, perform } from './perform';
+import type { AskedOf, ResultOf, TaskName } from './thread/tasks';
+import { compute } from './thread/thread';
 
 /** What a source's style is today. */
 export async function styleToday(db: Db, source: SourceId): Promise<HouseStyleDocument> {
@@ -68,6 +70,18 @@ export async function copyStyle({ office, actor, store, source }: Room, target: 
   return bringStyle(other, null, await styleToday(store, source.id), source.name);
 }
 
+/** Schemas of fewer tables are looked through in some ten milliseconds. */
+const fewTables = 60;
+
+/** Looks at the names of a catalogue: apart from the pages where there are many. */
+export function onNamesOf<T extends Exclude<TaskName, 'plan'>>(
+  task: T,
+  catalogue: Catalogue,
+  asked: AskedOf<T>,
+): Promise<ResultOf<T>> {
+  return compute(task, catalogue, asked, catalogue.tables.length <= fewTables);
+}
+
 // Names are judged by the catalogue alone: what follows and what does not is known at once, without another survey.
 async function judgeNames(db: Db, source: SourceId): Promise<void> {
   const survey = await findLatestCatalogueId(db, source);
@@ -77,7 +91,8 @@ async function judgeNames(db: Db, source: SourceId): Promise<void> {
   await keepJudged(db, {
     source,
     survey,
-    findings: onNames(catalogue, policies, templates, {
+    findings: await onNamesOf('onNames', catalogue, {
+      ...{ policies, templates },
       at: new Date().toISOString(),
       wishes: await listWishes(db, source),
     }),

@@ -5,7 +5,7 @@ import { evidenceOf, type Evidence, type Fact } from '../core/evidence/evidence'
 import { nextState } from '../core/ratchet/states';
 import { audit } from '../core/rules/audit';
 import { rules } from '../core/rules/index';
-import { asksOf, type Wish, wishInWords, wishProblem } from '../core/wishes/wish';
+import { asksOf, type Wish, wishInWords, wishProblem } from '../core/wishes/index';
 import { type FindingRow, findFinding, listByTable, moveFindings } from '../store/findings/findings';
 import type { FindingRowId } from '../store/ids';
 import { getSettings } from '../store/sources/settings';

@@ -188,6 +188,8 @@ export const doors: Readonly<Record<string, Door>> = {
   'surveys/survey/questions.ts': { load: 'survey' },
   'surveys/survey/answers.ts': { acts: { bring: { right: 'survey', form: {} } } },
   'jump/route.ts': { load: 'seeFindings' },
+  'inventory/sample/children.ts': { load: 'seeRows' },
+  'source/changes.ts': { load: 'seeFindings' },
 };
 
 export interface RouteModule {

@@ -33,7 +33,7 @@ beforeAll(async () => {
     served++;
     const body: unknown = request.body;
     const answer = JSON.stringify({ in: passedOf(response).actor !== null, bytes: Buffer.isBuffer(body) ? body.length : 0 });
-    if (request.path.endsWith('/slow')) void busy.then(() => response.send(answer));
+    if (/\/(slow|changes)$/.test(request.path)) void busy.then(() => response.send(answer));
     else response.send(answer);
   });
 });
@@ -258,6 +258,14 @@ test('a body that never ends keeps no place', async () => {
   });
   expect(await send('/sign-in')).toMatchObject({ status: 200 });
   for (const request of sockets) request.destroy();
+});
+
+test('who listens for changes takes no place from those at work', async () => {
+  busy = new Promise((resolve) => (release = resolve));
+  const ears = Array.from({ length: 40 }, () => send('/s/1/changes', { headers: mine }));
+  expect((await send('/quick', { headers: mine })).status).toBe(200);
+  release();
+  expect((await Promise.all(ears)).map(({ status }) => status)).toEqual(Array(40).fill(200));
 });
 
 test('past a limit people are told to come again, and all who wait are served', async () => {

@@ -13,7 +13,9 @@ import { allRights, type Right } from '../../src/core/rights/rights';
 import { db } from '../../src/store/db';
 import { migrate } from '../../src/store/migrate';
 import { addSource, findSourceNamed } from '../../src/store/sources/sources';
+import type { SourceId } from '../../src/store/ids';
 import type { Actor } from '../../src/work/actor';
+import { enterSource, seesRows } from '../../src/work/enter';
 import { useDatabase } from '../kit/database';
 import { type Act, type Door, doors, files, moduleOf, type Needed } from './doors';
 
@@ -111,6 +113,16 @@ describe.each(files.map((file) => [file.replace('routes/', '')] as const).filter
     expect(await knock(call, without(right), form)).toBe(403);
     expect(await knock(call, actorWith(['seeFindings', right]), form)).not.toBe(403);
   });
+});
+
+test('rows of a sensitive source are shown to nobody, whatever their rights', async () => {
+  await store.query('update sources set sensitive = true where id = $1', [source]);
+  const all = actorWith(allRights);
+  const office = { store, enqueue: () => Promise.resolve(), offerLogin: () => undefined } as never;
+  await expect(enterSource(office, all, source as SourceId, 'seeRows')).rejects.toThrow('audited is marked sensitive');
+  const room = await enterSource(office, all, source as SourceId, 'seeFindings');
+  expect(room && seesRows(room)).toBe(false);
+  await store.query('update sources set sensitive = false where id = $1', [source]);
 });
 
 test('what was refused is in the journal', async () => {

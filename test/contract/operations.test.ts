@@ -2,6 +2,7 @@
 // carried out again, nothing is done; undone, all is as it was.
 
 import { describe, expect, test } from 'vitest';
+import { newIndex } from '../../src/core/catalogue/edit';
 import { Draft } from '../../src/core/catalogue/draft';
 import { driftOf } from '../../src/core/catalogue/drift';
 import { constraintId, tableId } from '../../src/core/catalogue/identifiers';
@@ -56,7 +57,8 @@ type Backwards =
   | 'uncheckRows'
   | 'dropNotNull'
   | 'dropKept'
-  | 'declareAgain';
+  | 'declareAgain'
+  | 'buildAgain';
 
 const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly Sample[]>> = {
   addPrimaryKey: [[key]],
@@ -119,6 +121,20 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
       },
     ],
   ],
+  removeIndex: [
+    [
+      { kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false },
+      { kind: 'removeIndex', table: call, index: newIndex('ix_vessel', ['vessel_id'], false, null), place: 0 },
+    ],
+  ],
+  setDefault: [
+    [{ kind: 'setDefault', table: vessel, column: 'name', value: { kind: 'constant', text: "it's" }, before: null }],
+    [
+      { kind: 'setDefault', table: vessel, column: 'name', value: { kind: 'constant', text: 'one' }, before: null },
+      { kind: 'setDefault', table: vessel, column: 'name', value: { kind: 'none' }, before: null },
+    ],
+  ],
+  switchTrigger: [[{ kind: 'switchTrigger', table: call, trigger: 'noted', on: false }]],
   renameColumn: [
     [{ kind: 'renameColumn', table: vessel, from: 'tons', to: 'Gross tons' }],
     [
@@ -234,7 +250,7 @@ async function there(live: Live, sample: Sample, on: { readonly engine: EngineNa
   }
 }
 
-// How a server spells a condition is its own affair; side tables are no affair of the catalogue.
+// How a server spells a condition or a default is its own affair; side tables are no affair of the catalogue.
 function drift(foretold: Catalogue, seen: Catalogue, operation: Operation): readonly string[] {
   const tables = [...new Set([...foretold.tables, ...seen.tables].map(({ id }) => id))];
   const side = 'sideTable' in operation ? sideTableOf(operation) : null;
@@ -249,6 +265,7 @@ function unspelt(catalogue: Catalogue): Catalogue {
   const tables = catalogue.tables.map((table) => ({
     ...table,
     constraints: table.constraints.map((c) => (c.kind === 'check' ? { ...c, expression: '' } : c)),
+    columns: table.columns.map((c) => ({ ...c, default: c.default === null ? null : '' })),
   }));
   return { ...catalogue, tables };
 }

@@ -54,6 +54,8 @@ const smallPort = `
   alter table port.vessel add constraint ck_tons check (tons > 0) not valid;
   create table port.call (call_id int primary key, vessel_id int not null, call_no varchar(20) not null, constraint uq_call_no unique (call_no));
   insert into port.call select n, 1 + n % 90, 'C' || n from generate_series(1, 200) n;
+  create function port.noted() returns trigger language plpgsql as 'begin return new; end';
+  create trigger noted before update on port.call for each row execute function port.noted();
   create table port.note (text varchar(80));
   insert into port.note select 'n' || n from generate_series(1, 30) n;
   analyze;`;

@@ -214,7 +214,7 @@ function plainIndex(
   constraint: string | null,
   predicate: string | null,
 ): Index {
-  const ordinary = { method: 'btree', valid: true, included: [], nulls: 'distinct', plain: true } as const;
+  const ordinary = { method: 'btree', valid: true, included: [], nulls: 'distinct', plain: true, bare: true } as const;
   return { ...ordinary, name, unique, columns, predicate, constraint };
 }
 

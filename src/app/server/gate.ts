@@ -22,6 +22,9 @@ export const largestBody = 1_000_000;
 export const largestAnswers = 64_000_000;
 const answersPath = /^\/s\/\d+\/(surveys\/\d+\/answers|dockets\/\d+\/evidence)(\.data)?$/;
 const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
+/** Who listens for changes keeps a place for minutes: apart from those at work, and nobody waits for one. */
+const listening = { places: 400, waiting: 0, waitMs: 0 } as const;
+const listens = /^\/s\/\d+\/changes$/;
 /** Who has not signed in waits apart: whatever they try, those at work are served. */
 const atTheDoor = { places: 4, waiting: 60, waitMs: 10_000 } as const;
 
@@ -178,9 +181,9 @@ function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateSha
 }
 
 function inLine(): RequestHandler {
-  const [inside, outside]: readonly [Line, Line] = [openLine(served), openLine(atTheDoor)];
-  return (_request, response, next) => {
-    const line = passedOf(response).actor ? inside : outside;
+  const [inside, outside, ears] = [served, atTheDoor, listening].map(openLine) as [Line, Line, Line];
+  return (request, response, next) => {
+    const line = !passedOf(response).actor ? outside : listens.test(request.path) ? ears : inside;
     const gone = new AbortController();
     response.once('close', () => gone.abort());
     void line.enter(gone.signal).then((leave) => {

@@ -4,10 +4,12 @@ import { jobs } from '~/jobs/index';
 import { type LoginDesk, openLoginDesk } from '~/jobs/loginHandover';
 import { openQueue, type Queue } from '~/jobs/queue';
 import { db, storeUrl } from '~/store/db';
+import { type Changes, openChanges } from '~/store/changes';
 import type { Office } from '~/work/office';
 
 let queue: Promise<Queue> | null = null;
 let desk: LoginDesk | null = null;
+let heard: Changes | null = null;
 let made: Office | null = null;
 
 export function office(): Office {
@@ -31,6 +33,11 @@ async function enqueue(job: 'survey' | 'rehearsal' | 'run', id: number): Promise
     queue = null;
     throw error;
   }
+}
+
+/** What tells of changes to who looks. */
+export function changes(): Changes {
+  return (heard ??= openChanges(storeUrl()));
 }
 
 /** Opened at start, so that a run asked for right away finds it listening. */

@@ -64,9 +64,10 @@ export function useAllKeys(): () => readonly Shortcut[] {
   return () => registry?.all() ?? [];
 }
 
-/** Space presses what has the focus, where that can be pressed. */
+/** Space and Enter press what has the focus, where that can be pressed. */
 function presses({ key, target }: KeyboardEvent): boolean {
-  return key === ' ' && target instanceof Element && target.closest('button, input, select, textarea, [role=button]') !== null;
+  if (!(target instanceof Element) || (key !== ' ' && key !== 'Enter')) return false;
+  return target.closest(`button, input, select, textarea, [role=button]${key === 'Enter' ? ', a[href]' : ''}`) !== null;
 }
 
 function isTyping(target: EventTarget | null): boolean {

@@ -1,8 +1,9 @@
 // What has changed of tables between two readings of a catalogue: their structure, not their rows.
 
+import { spelledAlike } from './expressions';
 import type { TableId } from './identifiers';
 import { findTable } from './lookups';
-import type { Catalogue, Column, Index, Table } from './model';
+import type { Catalogue, Column, Constraint, Index, Table } from './model';
 
 /** Each difference in words, e.g. `port.call: column berth_no is new`; none when the tables are as they were. */
 export function driftOf(before: Catalogue, after: Catalogue, tables: Iterable<TableId>): readonly string[] {
@@ -20,7 +21,7 @@ function differencesOf(was: Table, is: Table): readonly string[] {
   return [
     ...(was.kind === is.kind ? [] : [`it was a ${was.kind} and is a ${is.kind}`]),
     ...changes('column', was.columns.map(declared), is.columns.map(declared)),
-    ...changes('constraint', was.constraints, is.constraints),
+    ...changes('constraint', was.constraints.map(bound), is.constraints.map(bound)),
     ...changes('index', was.indexes.map(stored), is.indexes.map(stored)),
     ...changes('trigger', was.triggers, is.triggers),
   ];
@@ -32,8 +33,14 @@ function declared({ comparedAs: _, notNull: __, ...column }: Column): Column {
   return { ...column, statistics: null, comment: null };
 }
 
-function stored({ plain: _, ...index }: Index): Index {
-  return index;
+function stored({ plain: _, bare: __, ...index }: Index): Index {
+  return { ...index, predicate: index.predicate === null ? null : spelledAlike(index.predicate) };
+}
+
+function bound(constraint: Constraint): Constraint {
+  if (constraint.kind !== 'check') return constraint;
+  const { ownRowsOnly: _, ...check } = constraint;
+  return { ...check, expression: spelledAlike(check.expression) };
 }
 
 // Kept catalogues come back with their properties in another order.

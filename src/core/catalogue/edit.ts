@@ -12,7 +12,15 @@ export function newConstraint(table: Table, name: string) {
 }
 
 export function newIndex(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
-  const ordinary = { method: 'btree', valid: true, included: [], predicate: null, nulls: 'distinct', plain: true } as const;
+  const ordinary = {
+    method: 'btree',
+    valid: true,
+    included: [],
+    predicate: null,
+    nulls: 'distinct',
+    plain: true,
+    bare: true,
+  } as const;
   return { ...ordinary, name, unique, columns, constraint };
 }
 

@@ -16,3 +16,32 @@ function isColumn(tokens: readonly string[], at: number): boolean {
   const after = tokens.slice(at + 1).find((text) => text.trim() !== '');
   return after !== '(' && tokens[at - 1] !== '.' && tokens[at - 1] !== ':';
 }
+
+/**
+ * True of a text that is one expression and nothing after it: what is opened is closed, and nothing in it ends a statement or
+ * hides the rest. Only such a text is put back into a statement.
+ */
+export function isWhole(expression: string): boolean {
+  let depth = 0;
+  for (const text of expression.match(token) ?? []) {
+    if (text === '(' || text === '[') depth++;
+    if (text === ')' || text === ']') depth--;
+    if (depth < 0 || odd.has(text)) return false;
+  }
+  return depth === 0 && expression.trim() !== '' && !/--|\/\*/.test(outsideOfTexts(expression));
+}
+
+// A quote that nothing closes, the end of a statement, a text between dollars, a parameter, an escape.
+const odd = new Set(["'", '"', ';', '$', '\\', '\0']);
+
+function outsideOfTexts(expression: string): string {
+  return (expression.match(token) ?? []).map((text) => (/^(?:[eE]?'|")/.test(text) ? "''" : text)).join('');
+}
+
+const castList = /\(\(ARRAY\[((?:[eE]?'(?:[^']|'')*'::character varying(?:, )?)+)\]\)::text\[\]\)/g;
+const castText = /([eE]?'(?:[^']|'')*'::character varying)/g;
+
+/** The same for the two ways in which a list of texts is spelt: as a script first said it, and as a server says it when it is told what it said. */
+export function spelledAlike(expression: string): string {
+  return expression.replace(castList, (_, items: string) => `(ARRAY[${items.replace(castText, '($1)::text')}])`);
+}

@@ -242,6 +242,8 @@ export interface Check extends ConstraintBase {
   readonly kind: 'check';
   readonly columns: readonly string[];
   readonly expression: string;
+  /** True when tables that inherit from its own do not have it. */
+  readonly ownRowsOnly?: true;
 }
 
 export interface Exclusion extends ConstraintBase {
@@ -272,6 +274,11 @@ export interface Index {
    * operators and its own collation. Left out by older surveys.
    */
   readonly plain?: boolean;
+  /**
+   * True when nothing else is set for it: no storage parameters, tablespace, statistics or comment of its own, and no mark that
+   * rows are told or clustered by it. Left out by older surveys.
+   */
+  readonly bare?: boolean;
   /** True when the rows of the table are kept in its order. */
   readonly clustered?: boolean;
   /** Of texts, the characters or bytes that it takes, by column; left out when it takes whole values. */
@@ -287,6 +294,8 @@ export interface Sequence {
   readonly start: string;
   readonly increment: string;
   readonly maximum: string;
+  /** Where one that counts down ends. Left out by older surveys. */
+  readonly minimum?: string;
   /** Null when never used, or when the role may not see it. */
   readonly last: string | null;
   readonly cycles: boolean;
@@ -296,6 +305,8 @@ export interface Trigger {
   readonly name: string;
   readonly function: string;
   readonly enabled: boolean;
+  /** When it fires, where that was set: most fire unless the session replays another server's changes. */
+  readonly fires?: 'only on replicas' | 'everywhere';
   /** True when it does something else in place of the change; left out when not. */
   readonly insteadOf?: boolean;
 }

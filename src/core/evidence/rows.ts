@@ -25,4 +25,12 @@ export type RowsQuestion =
   /** Rows as they are; no columns for all of them. */
   | { readonly kind: 'rows'; readonly table: TableId; readonly columns: readonly string[] }
   /** Those rows that have these values, as text, in these columns. */
-  | { readonly kind: 'having'; readonly table: TableId; readonly columns: readonly string[]; readonly values: readonly string[] };
+  | { readonly kind: 'having'; readonly table: TableId; readonly columns: readonly string[]; readonly values: readonly string[] }
+  /** How many of those there are, counted up to `most`. */
+  | {
+      readonly kind: 'howMany';
+      readonly table: TableId;
+      readonly columns: readonly string[];
+      readonly values: readonly string[];
+      readonly most: number;
+    };

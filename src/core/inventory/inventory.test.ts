@@ -126,3 +126,14 @@ describe('a filter', () => {
     ['', 'number', null],
   ] as const)('the number %s of a %s', (text, type, number) => expect(numberIn(text, type)).toBe(number));
 });
+
+test.each([
+  ['up', { start: '1', increment: '1', maximum: '100', last: '26' }, 0.252525],
+  ['down', { start: '-1', increment: '-1', maximum: '-1', minimum: '-101', last: '-26' }, 0.25],
+  ['down, to where nobody has read', { start: '-1', increment: '-1', maximum: '-1', last: '-26' }, null],
+  ['up, and not yet', { start: '1', increment: '1', maximum: '100', last: null }, null],
+] as const)('a sequence that counts %s is used up so far', (_, counts, used) => {
+  const sequence = { schema: 'port', name: 'no', ownedBy: null, type: 'bigint', cycles: false, ...counts };
+  const [told] = inventory.sequences.lines({ ...taken, catalogue: { ...catalogue, sequences: [sequence] } });
+  expect(told?.values['used']).toBe(used);
+});

@@ -27,7 +27,7 @@ export const sequences: Stock = {
         type: sequence.type,
         used: usedUp(sequence),
         last: sequence.last,
-        end: sequence.maximum,
+        end: endOf(sequence),
         step: sequence.increment,
         cycles: sequence.cycles,
       },
@@ -39,9 +39,16 @@ const ownersOf = once(
     new Map(tables.flatMap((table) => table.columns.map(({ id }) => [id, table.id]))),
 );
 
-/** Null of one that nobody has used, and of one that counts down: where that ends is not read. */
-function usedUp({ start, increment, maximum, last }: Sequence): number | null {
-  if (last === null || BigInt(increment) <= 0n) return null;
-  const all = BigInt(maximum) - BigInt(start);
-  return all <= 0n ? null : Number(((BigInt(last) - BigInt(start)) * 1_000_000n) / all) / 1_000_000;
+/** Null of one that counts down to where nobody has read. */
+function endOf({ increment, maximum, minimum }: Sequence): string | null {
+  return BigInt(increment) < 0n ? (minimum ?? null) : maximum;
+}
+
+/** Null of one that nobody has used. */
+function usedUp(sequence: Sequence): number | null {
+  const { start, last } = sequence;
+  const end = endOf(sequence);
+  if (last === null || end === null) return null;
+  const all = BigInt(end) - BigInt(start);
+  return all === 0n ? null : Number(((BigInt(last) - BigInt(start)) * 1_000_000n) / all) / 1_000_000;
 }

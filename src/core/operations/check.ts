@@ -54,6 +54,11 @@ export type Check =
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'indexPresent'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'indexBroken'; readonly table: TableId; readonly name: string }
+  /** The default of a column is, or is not, spelt like this; null for none. */
+  | { readonly kind: 'defaultIs'; readonly table: TableId; readonly column: string; readonly expression: string | null }
+  | { readonly kind: 'defaultIsNot'; readonly table: TableId; readonly column: string; readonly expression: string | null }
+  /** A trigger is switched on, or off. */
+  | { readonly kind: 'triggerIs'; readonly table: TableId; readonly trigger: string; readonly on: boolean }
   | { readonly kind: 'nullable'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'notNullable'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'tableMissing'; readonly table: TableId }
@@ -103,6 +108,12 @@ export function describeCheck(check: Check): string {
       return `index ${check.name} on ${check.table} still there`;
     case 'indexBroken':
       return `index ${check.name} on ${check.table} not valid: its build was interrupted`;
+    case 'defaultIs':
+      return `the default of ${check.table}.${check.column} still ${check.expression ?? 'not there'}`;
+    case 'defaultIsNot':
+      return `the default of ${check.table}.${check.column} ${check.expression === null ? 'still there' : `not ${check.expression}`}`;
+    case 'triggerIs':
+      return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
     case 'nullable':
       return `${check.table}.${check.column} still allows null`;
     case 'notNullable':
@@ -163,6 +174,12 @@ function isShownOf(table: Table, check: Check): boolean {
       return index(check.name) === undefined;
     case 'indexBroken':
       return index(check.name)?.valid !== false;
+    case 'defaultIs':
+      return column(check.column)?.default !== check.expression;
+    case 'defaultIsNot':
+      return column(check.column)?.default === check.expression;
+    case 'triggerIs':
+      return table.triggers.every(({ name, enabled }) => name !== check.trigger || enabled !== check.on);
     case 'nullable':
       return column(check.column)?.nullable === false;
     case 'notNullable':

@@ -20,10 +20,13 @@ import { rename } from './rename';
 import { renameColumn } from './rename-column';
 import { renameIndex } from './rename-index';
 import { declareAgain, removeConstraint } from './remove-constraint';
+import { buildAgain, removeIndex } from './remove-index';
 import { replaceKey, restoreKey } from './replace-key';
 import { bringBack, setAside } from './set-aside';
+import { setDefault } from './set-default';
 import { dropNotNull, setNotNull } from './set-not-null';
 import { dropKept } from './side-table';
+import { switchTrigger } from './switch-trigger';
 
 /** What is known of each kind. */
 export const kinds = {
@@ -37,7 +40,9 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
+  ...{ setDefault, switchTrigger },
   ...{ removeConstraint, declareAgain },
+  ...{ removeIndex, buildAgain },
 };
 
 export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']>;

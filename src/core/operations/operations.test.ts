@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { applyAll, inverseOf, isInForce, kinds as kindsOfOperations, type Operation } from './index';
 import { Draft } from '../catalogue/draft';
+import { isRemovable } from './again';
 import { asItIs } from './add-foreign-key';
 import { sideTableOf } from './side-table';
 import { tableId, type TableId } from '../catalogue/identifiers';
-import { foreignKeysOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { fitted, groundOf } from '../plan/fit';
@@ -22,7 +22,11 @@ const drawn = sketch(`
 `);
 const port: Catalogue = {
   ...drawn,
-  tables: drawn.tables.map((table) => (table.name === 'tug' ? { ...table, inherits: [tableId('port', 'craft')] } : table)),
+  tables: drawn.tables.map((table) => ({
+    ...table,
+    triggers: [{ name: 'noted', function: 'port.noted', enabled: true }],
+    ...(table.name === 'tug' && { inherits: [tableId('port', 'craft')] }),
+  })),
 };
 
 const kinds = [
@@ -40,6 +44,9 @@ const kinds = [
   'renameIndex',
   'renameColumn',
   'removeConstraint',
+  'removeIndex',
+  'setDefault',
+  'switchTrigger',
   'setAside',
   'addParents',
   'dropKept',
@@ -140,8 +147,25 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     case 'renameColumn':
       return table.inherits.length > 0 ? null : { kind, table: table.id, from: column.name, to: `renamed_${n}` };
     case 'removeConstraint': {
-      const constraint = at(foreignKeysOf(table), c);
-      return constraint ? { kind, table: table.id, constraint, place: table.constraints.indexOf(constraint) } : null;
+      const constraint = at(table.constraints.filter(isRemovable), c);
+      if (!constraint) return null;
+      const indexPlace = table.indexes.findIndex((index) => index.constraint === constraint.name);
+      const index = table.indexes[indexPlace];
+      const place = table.constraints.indexOf(constraint);
+      return { kind, table: table.id, constraint, place, ...(index && { index, indexPlace }) };
+    }
+    case 'removeIndex': {
+      const index = at(
+        table.indexes.filter(({ constraint }) => constraint === null),
+        c,
+      );
+      return index ? { kind, table: table.id, index, place: table.indexes.indexOf(index) } : null;
+    }
+    case 'setDefault':
+      return { kind, table: table.id, column: column.name, value: { kind: 'constant', text: String(o) }, before: null };
+    case 'switchTrigger': {
+      const trigger = table.triggers[0];
+      return trigger ? { kind, table: table.id, trigger: trigger.name, on: !trigger.enabled } : null;
     }
     case 'setAside':
       return {

@@ -1,16 +1,20 @@
 import { withoutConstraint } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
 import { findConstraint } from '../catalogue/lookups';
-import type { ForeignKey } from '../catalogue/model';
+import type { Index } from '../catalogue/model';
+import type { Removable } from './again';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
 
 interface Declared {
   readonly table: TableId;
   /** As it was declared. */
-  readonly constraint: ForeignKey;
+  readonly constraint: Removable;
   /** Where it stands among the constraints of its table. */
   readonly place: number;
+  /** The index that stands behind it and goes with it, and where that stands. */
+  readonly index?: Index;
+  readonly indexPlace?: number;
 }
 
 /** Takes away what was declared before. */
@@ -26,6 +30,8 @@ export interface DeclareAgain extends Declared {
 const present = ({ table, constraint: { name } }: Declared) => ({ kind: 'constraintPresent', table, name }) as const;
 const missing = ({ table, constraint: { name, validated } }: Declared) =>
   ({ kind: 'constraintMissing', table, name, validated }) as const;
+const parentsOf = ({ constraint }: Declared): readonly TableId[] =>
+  constraint.kind === 'foreign key' ? [constraint.parent] : [];
 
 export const removeConstraint: Kind<RemoveConstraint> = {
   rank: 1,
@@ -42,11 +48,12 @@ export const declareAgain: Kind<DeclareAgain> = {
   rank: 8,
   words: ({ table, constraint }) => `the ${constraint.kind} ${constraint.name} of ${table} again`,
   inverse: () => null,
-  apply({ table: id, constraint, place }, draft) {
+  apply({ table: id, constraint, place, index, indexPlace }, draft) {
     const table = draft.get(id);
-    draft.put({ ...table, constraints: table.constraints.toSpliced(place, 0, constraint) });
+    const indexes = index ? table.indexes.toSpliced(indexPlace ?? 0, 0, index) : table.indexes;
+    draft.put({ ...table, constraints: table.constraints.toSpliced(place, 0, constraint), indexes });
   },
   todo: missing,
-  refersTo: ({ constraint }) => [constraint.parent],
-  reads: ({ constraint }) => [constraint.parent],
+  refersTo: parentsOf,
+  reads: parentsOf,
 };

@@ -7,6 +7,7 @@ import type { Operation } from '../operations/index';
 import { Refusal } from '../operations/refusal';
 import { byHandRemedy } from './by-hand';
 import { checkRemedy } from './check';
+import { defaultRemedy } from './default';
 import { dropRemedy } from './drop';
 import { indexRemedy } from './index-columns';
 import { primaryKeyRemedy, surrogateKeyRemedy } from './keys/primary-key';
@@ -21,6 +22,7 @@ import { nullsRemedy } from './rows/nulls';
 import { repeatsRemedy } from './rows/repeats';
 import { standInsRemedy } from './rows/stand-ins';
 import { promoteRemedy, uniqueRemedy } from './unique';
+import { switchRemedy } from './switch';
 import { validateRemedy } from './validate';
 
 export const remedies = {
@@ -39,6 +41,8 @@ export const remedies = {
   index: indexRemedy,
   rename: renameRemedy,
   drop: dropRemedy,
+  default: defaultRemedy,
+  switch: switchRemedy,
   byHand: byHandRemedy,
 };
 

@@ -6,15 +6,21 @@ import type { Catalogue } from '../catalogue/model';
 import { isMended } from '../ratchet/mended';
 import { afterPlan, planFor } from '../plan/plan';
 import { applyAll } from '../operations/index';
-import { type Wish, wishProblem } from '../wishes/wish';
+import { type Wish, wishProblem } from '../wishes/index';
 import { askRules, audit, wordsOf } from './audit';
 
-const port = sketch(`
-  port.berth: berth_no text key, quay text, side text, note text
+const drawn = sketch(`
+  port.berth: berth_no text key, quay text, side text, note text; index side; unique index note where note > ''
   port.call:  call_id, berth_no text, agent_no text -> port.agent.agent_no, state text not null
-  port.agent: agent_no text key
+  port.agent: agent_no text key, code text, ship text; unique code; check ship > ''
 `);
-const [call, berth] = [tableId('port', 'call'), tableId('port', 'berth')];
+const port: Catalogue = {
+  ...drawn,
+  tables: drawn.tables.map((table) =>
+    table.name === 'agent' ? { ...table, triggers: [{ name: 'noted', function: 'port.noted', enabled: true }] } : table,
+  ),
+};
+const [call, berth, agent] = [tableId('port', 'call'), tableId('port', 'berth'), tableId('port', 'agent')];
 const at = '2026-01-01T00:00:00Z';
 const how = { kind: 'exact' } as const;
 
@@ -27,6 +33,12 @@ const wishes: readonly (readonly [string, Wish])[] = [
   ['naming/asked', { kind: 'named', table: berth, object: 'constraint', from: 'berth_pkey', to: 'pk_berth' }],
   ['uniqueness/asked', { kind: 'unique', table: berth, columns: ['quay', 'side'] }],
   ['nullability/asked', { kind: 'filled', table: berth, columns: ['note'] }],
+  ['references/asked', { kind: 'gone', table: agent, constraint: 'agent_code_key' }],
+  ['references/asked', { kind: 'gone', table: agent, constraint: 'agent_ship_check' }],
+  ['references/asked', { kind: 'gone', table: berth, constraint: 'berth_side_ix', object: 'index' }],
+  ['references/asked', { kind: 'gone', table: berth, constraint: 'berth_note_ux', object: 'index' }],
+  ['values/asked', { kind: 'default', table: call, column: 'state', value: { kind: 'constant', text: "it's open" } }],
+  ['values/asked', { kind: 'switched', table: agent, trigger: 'noted', on: false }],
   ['values/asked', { kind: 'oneOf', table: call, column: 'state', values: ['open', 'shut'] }],
 ];
 
@@ -79,7 +91,15 @@ test.each<[Wish, RegExp | null]>([
   [{ kind: 'filled', table: call, columns: ['state'] }, /so already/],
   [{ kind: 'oneOf', table: call, column: 'state', values: [] }, /at least one value/],
   [{ kind: 'gone', table: call, constraint: 'nothing' }, /no constraint nothing/],
-  [{ kind: 'gone', table: berth, constraint: 'berth_pkey' }, /only foreign keys/],
+  [{ kind: 'gone', table: berth, constraint: 'berth_pkey' }, /is the primary key/],
+  [{ kind: 'gone', table: agent, constraint: 'agent_pkey' }, /is the primary key/],
+  [{ kind: 'gone', table: berth, constraint: 'berth_pkey', object: 'index' }, /no index berth_pkey/],
+  [{ kind: 'default', table: call, column: 'state', value: { kind: 'now' } }, /is text: it cannot take the moment/],
+  [{ kind: 'default', table: call, column: 'call_id', value: { kind: 'constant', text: '007' } }, /no plain value/],
+  [{ kind: 'default', table: call, column: 'call_id', value: { kind: 'constant', text: '7); drop table x' } }, /no plain value/],
+  [{ kind: 'default', table: call, column: 'call_id', value: { kind: 'none' } }, /so already/],
+  [{ kind: 'switched', table: agent, trigger: 'noted', on: true }, /so already/],
+  [{ kind: 'switched', table: agent, trigger: 'nothing', on: true }, /no trigger nothing/],
   [{ kind: 'named', table: berth, object: 'column', from: 'hull', to: 'x' }, /no column hull/],
   [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'quay' }, /has a column quay already/],
   [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'side' }, /so already/],

@@ -9,7 +9,7 @@ import { type EvidenceRequest, keyOf } from '../evidence/requests';
 import { weighReferences } from '../evidence/references/weigh';
 import type { RowsQuestion } from '../evidence/rows';
 import { type Adopted, styleOf } from '../naming/style';
-import type { AskedFor } from '../wishes/wish';
+import type { AskedFor } from '../wishes/index';
 import { rules } from './index';
 import { waiverOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
 import {

@@ -8,7 +8,7 @@ import type { RowsQuestion } from '../evidence/rows';
 import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
 import type { Proposal } from '../remedies/index';
-import type { AskedFor } from '../wishes/wish';
+import type { AskedFor } from '../wishes/index';
 
 export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
 export type Concern = (typeof concerns)[number];

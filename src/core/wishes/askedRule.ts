@@ -3,9 +3,19 @@
 import { columnsId } from '../catalogue/identifiers';
 import { findTable } from '../catalogue/lookups';
 import { type How, howInWords } from '../evidence/evidence';
-import type { RowsQuestion } from '../evidence/rows';
 import { capital, counted } from '../naming/words';
-import { asksOf, columnsOfWish, countedOf, proposalOf, type Wish, wishInWords, wishProblem } from './wish';
+import {
+  asksOf,
+  bindsRows,
+  columnsOfWish,
+  countedOf,
+  objectOfWish,
+  proposalOf,
+  rowsAgainst,
+  type Wish,
+  wishInWords,
+  wishProblem,
+} from './index';
 import { type Audit, type Concern, defineRule, type Rule } from '../rules/rule';
 
 export interface AskedFacts {
@@ -36,9 +46,8 @@ export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule
         yield {
           table: wish.table,
           columns: columnsOfWish(wish, table),
-          ...(wish.kind === 'gone' && { name: wish.constraint }),
-          ...(wish.kind === 'named' && wish.object !== 'column' && { name: wish.from }),
-          apart: wish.kind === 'reference' ? columnsId(wish.parent, wish.parentColumns) : wish.kind,
+          ...(objectOfWish(wish) !== undefined && { name: objectOfWish(wish) }),
+          apart: apartOf(wish),
           severity: 'Moderate',
           confidence: 1,
           facts: { wish, reason, by, ...counts },
@@ -51,14 +60,10 @@ export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule
 
     words({ wish, reason, by, rows, against, how }, { table }) {
       const said = wishInWords(wish);
-      // What goes or is renamed binds no row.
-      const binds = wish.kind !== 'gone' && wish.kind !== 'named';
+      const binds = bindsRows(wish);
       return {
-        title: wish.kind === 'gone' ? 'A constraint is to go' : `Asked for: ${said}`,
-        message:
-          wish.kind === 'gone'
-            ? `${by} asked that ${wish.constraint} of ${table} should go.`
-            : `${by} asked that in ${table} ${said}${binds ? `; ${againstInWords(against, how)}` : ''}.`,
+        title: `Asked for: ${said}`,
+        message: `${by} asked that in ${table} ${said}${binds ? `; ${againstInWords(against, how)}` : ''}.`,
         consequence: reason === '' ? 'Whoever asked for it gave no reason.' : capital(reason),
         measured: !binds ? '' : against === null ? 'not measured' : `${against.toLocaleString('en-GB')} against`,
         evidence: [
@@ -74,6 +79,12 @@ export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule
   });
 }
 
+/** What tells it from others that speak of the same: part of its identity. */
+function apartOf(wish: Wish): string {
+  if (wish.kind === 'reference') return columnsId(wish.parent, wish.parentColumns);
+  return wish.kind === 'gone' && wish.object ? `${wish.kind} ${wish.object}` : wish.kind;
+}
+
 function againstInWords(against: number | null, how: How | null): string {
   if (against === null) return 'nobody has measured it';
   const count = against === 0 ? 'no row is against it' : `${counted(against, 'row')} against it`;
@@ -83,23 +94,4 @@ function againstInWords(against: number | null, how: How | null): string {
 function wishesOf(audit: Audit, isOf: (wish: Wish) => boolean) {
   const judged = new Set(audit.tables.map(({ id }) => id));
   return audit.wishes.filter(({ wish }) => judged.has(wish.table) && isOf(wish));
-}
-
-function rowsAgainst(wish: Wish): RowsQuestion | null {
-  switch (wish.kind) {
-    case 'key':
-    case 'unique':
-      return { kind: 'repeats', table: wish.table, columns: wish.columns };
-    case 'filled':
-      return { kind: 'nulls', table: wish.table, column: wish.columns[0] ?? '' };
-    case 'reference': {
-      const { kind: _, ...reference } = wish;
-      return { kind: 'orphans', ...reference };
-    }
-    case 'oneOf':
-      return { kind: 'breaking', table: wish.table, claim: { kind: 'oneOf', column: wish.column, values: wish.values } };
-    case 'gone':
-    case 'named':
-      return null;
-  }
 }

@@ -66,5 +66,12 @@ test('rows with some values are read, whatever the values and the columns are ca
   expect(calls.more).toBe(true);
   // Long values are cut.
   expect(calls.rows[0]?.[2]).toMatch(/^x{80}…$/);
+  const howMany = (values: readonly string[], most: number) =>
+    source.offenders(
+      { kind: 'howMany', table: tableId('port', 'call'), columns: ['berth_no'], values, most },
+      { offset: 0, limit: 1 },
+    );
+  expect((await howMany(["A'1"], 3)).rows).toEqual([['3']]);
+  expect((await howMany(['nowhere'], 3)).rows).toEqual([['0']]);
   await expect(having('call', ['call_id'], ["1' or true"])).rejects.toThrow(/call/);
 });

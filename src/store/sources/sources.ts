@@ -18,15 +18,17 @@ export interface SourceRow {
   readonly secondPerson: boolean;
   /** Whether a survey refuses a login that may do more than read. */
   readonly fittingLogin: boolean;
+  /** Whether rows of its data are shown to nobody, whatever their rights. */
+  readonly sensitive: boolean;
 }
 
 export type NewSource = Omit<SourceRow, 'id'> & { readonly secret: string };
 
 /** What a source asks for may be left out: then it is as usual. */
 export type AddedSource = Omit<NewSource, Settled> & Partial<Pick<NewSource, Settled>>;
-type Settled = 'secondPerson' | 'fittingLogin';
+type Settled = 'secondPerson' | 'fittingLogin' | 'sensitive';
 
-const shown = `id, name, environment, kind, settings, second_person as "secondPerson", fitting_login as "fittingLogin"`;
+const shown = `id, name, environment, kind, settings, second_person as "secondPerson", fitting_login as "fittingLogin", sensitive`;
 
 export function listSources(db: Db): Promise<readonly SourceRow[]> {
   return rowsOf(db, `select ${shown} from sources where archived_at is null order by name`);
@@ -82,10 +84,11 @@ export async function changeSource(db: Db, id: SourceId, source: NewSource): Pro
 }
 
 async function keepSettled(db: Db, id: SourceId, source: Partial<Pick<NewSource, Settled>>): Promise<void> {
-  await db.query(`update sources set second_person = $2, fitting_login = $3 where id = $1`, [
+  await db.query(`update sources set second_person = $2, fitting_login = $3, sensitive = $4 where id = $1`, [
     id,
     source.secondPerson ?? true,
     source.fittingLogin ?? false,
+    source.sensitive ?? false,
   ]);
 }
 

@@ -1,4 +1,4 @@
-import { type AskedFor, type Wish, wishId } from '../../core/wishes/wish';
+import { type AskedFor, type Wish, wishId } from '../../core/wishes/index';
 import { type Db, rowsOf } from '../db';
 import type { SourceId } from '../ids';
 

@@ -2,9 +2,12 @@ import 'reflect-metadata';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { namedParts, type NamedPart, type Wish, type WishKind, wishKinds } from '~/core/wishes/wish';
+import { askedDefaults } from '~/core/operations/default-value';
+import { type Wish, type WishKind, wishes } from '~/core/wishes/index';
+import { namedParts, type NamedPart } from '~/core/wishes/named';
 
-const kinds = Object.keys(wishKinds) as readonly WishKind[];
+const kinds = Object.keys(wishes) as readonly WishKind[];
+const defaults = Object.keys(askedDefaults) as readonly (keyof typeof askedDefaults)[];
 
 /** A list or an object as a form sends it: JSON, checked after. */
 function plain({ value }: { readonly value: unknown }): unknown {
@@ -23,7 +26,12 @@ export class AskForm {
   @Transform(plain) @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) parentColumns: string[] = [];
   /** One a line. */
   @IsString() @MaxLength(20_000) values = '';
-  @IsString() @MaxLength(200) constraint = '';
+  @IsIn(defaults) as: keyof typeof askedDefaults = 'constant';
+  @IsString() @MaxLength(1000) value = '';
+  /** What goes: `constraint` or `index`, a blank, and its name. */
+  @IsString() @MaxLength(200) part = '';
+  @IsString() @MaxLength(200) trigger = '';
+  @IsIn(['on', 'off']) turn: 'on' | 'off' = 'off';
   @IsIn(namedParts) object: NamedPart = 'column';
   @IsString() @MaxLength(200) from = '';
   @IsString() @MaxLength(200) to = '';
@@ -32,7 +40,7 @@ export class AskForm {
 
 /** What a form asks for; what it leaves out `wishProblem` tells. */
 export function wishIn(form: AskForm): Wish {
-  const { what, table, columns, parent, parentColumns, values, constraint } = form;
+  const { what, table, columns, parent, parentColumns, values } = form;
   const id = table as TableId;
   switch (what) {
     case 'reference':
@@ -42,10 +50,22 @@ export function wishIn(form: AskForm): Wish {
       return { kind: what, table: id, column: columns[0] ?? '', values: [...new Set(lines.filter((line) => line !== ''))] };
     }
     case 'gone':
-      return { kind: what, table: id, constraint };
+      return goneIn(id, form.part);
+    case 'default': {
+      const value = form.as === 'constant' ? { kind: form.as, text: form.value } : { kind: form.as };
+      return { kind: what, table: id, column: columns[0] ?? '', value };
+    }
+    case 'switched':
+      return { kind: what, table: id, trigger: form.trigger, on: form.turn === 'on' };
     case 'named':
       return { kind: what, table: id, object: form.object, from: form.from, to: form.to.trim() };
     default:
       return { kind: what, table: id, columns };
   }
+}
+
+function goneIn(table: TableId, part: string): Wish {
+  const at = part.indexOf(' ');
+  const wish = { kind: 'gone', table, constraint: part.slice(at + 1) } as const;
+  return part.slice(0, Math.max(0, at)) === 'index' ? { ...wish, object: 'index' } : wish;
 }

@@ -15,14 +15,18 @@ import { notFound } from '~/app/server/ids.server';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
+import { baseTables, canRefer, findTable, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
+import { constraintInWords } from '~/core/catalogue/inWords';
 import type { Catalogue, Table } from '~/core/catalogue/model';
 import { visible } from '~/core/naming/visible';
 import { inSeries } from '~/core/naming/words';
-import { type NamedPart, type WishKind, wishKinds } from '~/core/wishes/wish';
+import { cannotComeBack } from '~/core/operations/again';
+import { type WishKind, wishes } from '~/core/wishes/index';
+import type { NamedPart } from '~/core/wishes/named';
 import { errorsInWords, parseForm } from '~/input/parse';
 import { latestCatalogue } from '~/work/catalogues';
 import { ask } from '~/work/wishes';
+import { DefaultField, GoneField, ParentField, SwitchField } from './fields';
 import { AskForm, wishIn } from './askForms.server';
 import type { Route } from './+types/route';
 
@@ -42,24 +46,42 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     table: table.id,
     columns: table.columns.map(({ name, declaredType }) => ({ name, type: declaredType })),
     keyed: primaryKeyOf(table) !== null,
-    references: foreignKeysOf(table).map(({ name, columns: own, parent }) => ({ name, words: `${own.join(', ')} to ${parent}` })),
     parents: parentsFor(catalogue, table),
-    named: partsOf(table),
+    parts: partsOf(table, catalogue),
+    triggers: table.triggers.map(({ name, enabled }) => ({ name, enabled })),
     first: { columns, what: kindIn(searchParams.get('what')), constraint: searchParams.get('constraint') ?? '' },
   };
 }
 
-/** What of a table can get another name. */
-function partsOf({ columns, constraints, indexes }: Table): readonly { readonly object: NamedPart; readonly name: string }[] {
+interface Part {
+  readonly object: NamedPart;
+  readonly name: string;
+  readonly words: string;
+  /** False of what could not come back. */
+  readonly drops: boolean;
+}
+
+/** What of a table has a name of its own. */
+function partsOf(table: Table, catalogue: Catalogue): readonly Part[] {
+  const drops = (part: Table['constraints'][number] | Table['indexes'][number]): boolean =>
+    cannotComeBack(part, table, catalogue) === null;
   return [
-    ...columns.map(({ name }) => ({ object: 'column' as const, name })),
-    ...constraints.map(({ name }) => ({ object: 'constraint' as const, name })),
-    ...indexes.filter(({ constraint }) => constraint === null).map(({ name }) => ({ object: 'index' as const, name })),
+    ...table.columns.map(({ name }) => ({ object: 'column' as const, name, words: '', drops: false })),
+    ...table.constraints.map((one) => ({
+      object: 'constraint' as const,
+      ...{ name: one.name, words: constraintInWords(one), drops: drops(one) },
+    })),
+    ...table.indexes
+      .filter(({ constraint }) => constraint === null)
+      .map((one) => {
+        const words = `index on ${one.columns.map((column) => column ?? 'an expression').join(', ')}`;
+        return { object: 'index' as const, name: one.name, words, drops: drops(one) };
+      }),
   ];
 }
 
 function kindIn(text: string | null): WishKind | null {
-  return text !== null && Object.hasOwn(wishKinds, text) ? (text as WishKind) : null;
+  return text !== null && Object.hasOwn(wishes, text) ? (text as WishKind) : null;
 }
 
 /** The keys of other tables that some column of a table could refer to. */
@@ -87,14 +109,24 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData ? `Ask for a rule on ${loaderData.table}` : 'Ask for a rule', matches);
 }
 
+/** What a wish is about, where it is not columns. */
+const aboutParts: Readonly<Partial<Record<WishKind, string>>> = {
+  gone: 'A constraint or an index',
+  switched: 'A trigger',
+  named: 'A part of it',
+};
+
 export default function AskPage({ loaderData: t, actionData }: Route.ComponentProps) {
   const [what, setWhat] = useState<WishKind>(t.first.what ?? 'unique');
   const [columns, setColumns] = useState<readonly string[]>(t.first.columns);
-  const [parent, setParent] = useState<(typeof t.parents)[number] | null>(null);
   const busy = useNavigation().state !== 'idle';
-  const kinds = (Object.keys(wishKinds) as WishKind[]).filter(
-    (kind) => (kind !== 'key' || !t.keyed) && (kind !== 'gone' || t.references.length > 0),
+  const droppable = t.parts.filter(({ drops }) => drops);
+  const kinds = (Object.keys(wishes) as WishKind[]).filter(
+    (kind) =>
+      (kind !== 'key' || !t.keyed) && (kind !== 'gone' || droppable.length > 0) && (kind !== 'switched' || t.triggers.length > 0),
   );
+  const over = aboutParts[what];
+  const first = t.first.constraint || (t.first.columns[0] ?? '');
   return (
     <main className="page" id="content">
       <div className="narrow">
@@ -112,7 +144,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
         <Form method="post" aria-label="Ask for a rule">
           <input type="hidden" name="table" value={t.table} />
           <input type="hidden" name="columns" value={JSON.stringify(columns)} />
-          {what !== 'gone' && what !== 'named' && (
+          {over === undefined && (
             <Autocomplete
               multiple
               options={t.columns.map(({ name }) => name)}
@@ -123,15 +155,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
             />
           )}
           <FormControl>
-            <FormLabel id="what">
-              {what === 'gone'
-                ? 'A reference'
-                : what === 'named'
-                  ? 'A part of it'
-                  : columns.length > 0
-                    ? inSeries(columns)
-                    : 'What is chosen'}
-            </FormLabel>
+            <FormLabel id="what">{over ?? (columns.length > 0 ? inSeries(columns) : 'What is chosen')}</FormLabel>
             <RadioGroup
               name="what"
               value={what}
@@ -139,48 +163,18 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
               onChange={(event) => setWhat(event.target.value as WishKind)}
             >
               {kinds.map((kind) => (
-                <FormControlLabel key={kind} value={kind} control={<Radio size="small" />} label={wishKinds[kind]} />
+                <FormControlLabel key={kind} value={kind} control={<Radio size="small" />} label={wishes[kind].title} />
               ))}
             </RadioGroup>
           </FormControl>
-          {what === 'reference' && (
-            <>
-              <input type="hidden" name="parent" value={parent?.table ?? ''} />
-              <input type="hidden" name="parentColumns" value={JSON.stringify(parent?.columns ?? [])} />
-              <Autocomplete
-                options={t.parents}
-                value={parent}
-                onChange={(_, chosen) => setParent(chosen)}
-                getOptionLabel={({ table, columns: key }) => `${table} (${key.join(', ')})`}
-                getOptionKey={({ table, columns: key }) => JSON.stringify([table, key])}
-                isOptionEqualToValue={(a, b) => a.table === b.table && a.columns.join() === b.columns.join()}
-                renderInput={(input) => <TextField {...input} label="The parent, by its key" />}
-                sx={{ margin: '12px 0' }}
-              />
-            </>
-          )}
+          {what === 'reference' && <ParentField parents={t.parents} />}
           {what === 'oneOf' && (
             <TextField name="values" label="Values, one a line" multiline minRows={4} sx={{ margin: '12px 0' }} />
           )}
-          {what === 'gone' && (
-            <TextField
-              select
-              name="constraint"
-              label="The reference"
-              defaultValue={
-                t.references.some(({ name }) => name === t.first.constraint) ? t.first.constraint : (t.references[0]?.name ?? '')
-              }
-              slotProps={{ select: { native: true } }}
-              sx={{ margin: '12px 0' }}
-            >
-              {t.references.map(({ name, words }) => (
-                <option key={name} value={name}>
-                  {name}: {words}
-                </option>
-              ))}
-            </TextField>
-          )}
-          {what === 'named' && <Naming parts={t.named} first={t.first.constraint || (t.first.columns[0] ?? '')} />}
+          {what === 'default' && <DefaultField />}
+          {what === 'gone' && <GoneField parts={droppable} first={first} />}
+          {what === 'switched' && <SwitchField triggers={t.triggers} first={first} />}
+          {what === 'named' && <Naming parts={t.parts} first={first} />}
           <TextField name="reason" label="Why" helperText="For those who read it later" sx={{ margin: '12px 0' }} />
           {busy && <LinearProgress aria-label="Measuring" />}
           <div className="actions">
@@ -198,7 +192,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
 }
 
 interface NamingProps {
-  readonly parts: readonly { readonly object: NamedPart; readonly name: string }[];
+  readonly parts: readonly Part[];
   /** What it was asked from. */
   readonly first: string;
 }

@@ -2,12 +2,15 @@ import Button from '@mui/material/Button';
 import { data, Link, redirect } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { findingsIn } from '~/app/server/ids.server';
-import { Moment } from '~/app/ui/Moment';
+import { NothingFits } from '~/app/ui/list/NothingFits';
+import { WholeList } from '~/app/ui/list/WholeList';
 import { counted } from '~/core/naming/words';
 import { listDockets } from '~/store/dockets/dockets';
 import { addToDocket } from '~/work/dockets/contents';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
+import type { DocketState } from '~/core/ratchet/states';
+import { docketFields } from './fields';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -32,42 +35,41 @@ export function meta({ matches }: Route.MetaArgs) {
 }
 
 export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {
+  const here = `/s/${source}/dockets`;
+  if (dockets.length === 0) return <NoDocket source={source} />;
+  return (
+    <div className="desk">
+      <WholeList
+        name="Dockets"
+        what="docket"
+        label="Dockets"
+        all={dockets}
+        fields={docketFields}
+        groups={['state', 'author']}
+        here={here}
+        apart
+        empty={<NothingFits what="docket" here={here} />}
+        keys={{ 'j k': 'move', Enter: 'open', '/': 'filter', '?': 'all keys' }}
+        foot={(rows) =>
+          `${counted(rows.length, 'docket')}, ${rows.filter(({ state }) => !through.has(state)).length} not through`
+        }
+      />
+    </div>
+  );
+}
+
+const through: ReadonlySet<DocketState> = new Set(['Done', 'Backed out']);
+
+function NoDocket({ source }: { readonly source: number }) {
   return (
     <main className="page" id="content">
-      {dockets.length === 0 ? (
-        <div className="empty">
-          <h1>No docket yet</h1>
-          <p>
-            A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.
-          </p>
-          <Button variant="contained" component={Link} to={`/s/${source}/findings`}>
-            Choose findings
-          </Button>
-        </div>
-      ) : (
-        <div className="narrow">
-          <h1>Dockets</h1>
-          {dockets.map((docket) => (
-            <Link
-              key={docket.id}
-              className="entry"
-              style={{ gridTemplateColumns: '1fr auto' }}
-              to={`/s/${source}/dockets/${docket.id}`}
-            >
-              <span>
-                <span className="title">{docket.name}</span>
-                <span className="small mute">
-                  {docket.remedies === 1 ? '1 remedy' : `${docket.remedies} remedies`}, made <Moment at={docket.createdAt} />
-                </span>
-              </span>
-              <span className={`small strong ${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : 'mute'}`}>
-                {docket.state}
-              </span>
-            </Link>
-          ))}
-          <p className="small mute">{counted(dockets.length, 'docket')}.</p>
-        </div>
-      )}
+      <div className="empty">
+        <h1>No docket yet</h1>
+        <p>A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.</p>
+        <Button variant="contained" component={Link} to={`/s/${source}/findings`}>
+          Choose findings
+        </Button>
+      </div>
     </main>
   );
 }

@@ -3,7 +3,7 @@ import { notFound } from '~/app/server/ids.server';
 import { type Filter, type FilterProblem, isProblem, parseFilter } from '~/core/inventory/filter';
 import { fieldNamed, fieldsFor, isStockKind, type StockKind } from '~/core/inventory/index';
 import type { Field, Line } from '~/core/inventory/stock';
-import { may } from '~/core/rights/rights';
+import { seesRows } from '~/work/enter';
 import { listLines, type Sort } from '~/store/inventory/inventory';
 
 export interface AskedFor {
@@ -17,10 +17,10 @@ export interface AskedFor {
 }
 
 /** What an address asks of a list: `q` in the filter language, `sort` by a field, falling with a minus before it. Throws a 404 page. */
-export function askedFor({ actor, source }: Room, request: Request, kind: string | undefined): AskedFor {
+export function askedFor(room: Room, request: Request, kind: string | undefined): AskedFor {
   if (!isStockKind(kind)) throw notFound(`There is no list of ${kind}`, 'Choose one of those of the inventory.');
   const { searchParams } = new URL(request.url);
-  const fields = fieldsFor(kind, may(actor.bounds, 'seeRows', source.id));
+  const fields = fieldsFor(kind, seesRows(room));
   const parsed = parseFilter(searchParams.get('q') ?? '', { fields });
   const wanted = searchParams.get('sort') ?? '';
   const field = fieldNamed(fields, wanted.replace(/^-/, ''));

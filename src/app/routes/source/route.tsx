@@ -14,7 +14,7 @@ import { ProblemPage } from '~/app/ui/ProblemPage';
 import { Saying } from '~/app/ui/Saying';
 import { Track } from './Track';
 import { Strip } from '~/app/ui/Strip';
-import { usePolling } from '~/app/ui/usePolling';
+import { useChanges } from '~/app/ui/useChanges';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
 import { countStock } from '~/store/inventory/inventory';
@@ -23,12 +23,14 @@ import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
 import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
 import { allRights, may } from '~/core/rights/rights';
+import { seesRows } from '~/work/enter';
 import { sourcesFor } from '~/work/sources';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
-  const { source, store, office, actor } = await enter({ params, context }, 'seeFindings');
+  const room = await enter({ params, context }, 'seeFindings');
+  const { source, store, office, actor } = room;
   const [sources, tables, stock, counts, dockets, last, unfinished] = await Promise.all([
     sourcesFor(office, actor),
     countTables(store, source.id),
@@ -39,7 +41,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     findUnfinished(store, source.id),
   ]);
   const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
-  const allowed = allRights.filter((right) => may(actor.bounds, right, source.id));
+  const allowed = allRights.filter((right) => (right === 'seeRows' ? seesRows(room) : may(actor.bounds, right, source.id)));
   const { engineOf, open } = sourceKind(source.kind);
   const engine = engineNamed(engineOf(source.settings)).title;
   return {
@@ -62,13 +64,9 @@ export function meta({ loaderData }: Route.MetaArgs) {
   return titled(null, [{ loaderData }]);
 }
 
-const pollMs = 1200;
-/** Somebody is on the way to a database. */
-const waitingPollMs = 15_000;
-
 export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   const { source, tables, columns, counts, dockets, unfinished } = loaderData;
-  usePolling(unfinished !== null, unfinished?.state === 'waiting' ? waitingPollMs : pollMs);
+  useChanges(unfinished !== null);
   const navigate = useNavigate();
   useKeys(
     useMemo(

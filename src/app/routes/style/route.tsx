@@ -11,7 +11,6 @@ import { Moment } from '~/app/ui/Moment';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { useRowKeys } from '~/app/ui/useRowKeys';
-import { explainedBy, inferConventions } from '~/core/naming/infer';
 import { styledInWords } from '~/core/naming/styled';
 import { capital } from '~/core/naming/words';
 import { may } from '~/core/rights/rights';
@@ -19,6 +18,7 @@ import { listStyles } from '~/store/sources/houseStyles';
 import { getSettings } from '~/store/sources/settings';
 import { findLastWhole } from '~/store/surveys/surveys';
 import { latestCatalogue } from '~/work/catalogues';
+import { onNamesOf } from '~/work/houseStyle';
 import { sourcesFor } from '~/work/sources';
 import { Copy } from './Copy';
 import { styleIntents } from './styleForms.server';
@@ -39,11 +39,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     source: source.id,
     name: source.name,
     takenAt: last?.finishedAt ?? null,
-    conventions: (catalogue ? inferConventions(catalogue) : []).map(({ kind, template: learnt, names, follow }) => {
-      const adopted = templates[kind] ?? null;
-      const following = adopted === null || adopted === learnt || !catalogue ? follow : explainedBy(adopted, kind, catalogue);
-      return { kind, template: adopted ?? learnt, adopted: adopted !== null, names, follow: following };
-    }),
+    conventions: catalogue ? await onNamesOf('conventions', catalogue, { templates }) : [],
     versions: versions.map(({ style: _, ...told }) => told),
     targets: sources
       .filter(({ id }) => id !== source.id && may(actor.bounds, 'keepRules', id))

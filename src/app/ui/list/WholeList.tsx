@@ -1,6 +1,7 @@
-import { type ReactNode, useCallback } from 'react';
-import { useSearchParams } from 'react-router';
+import { type ReactNode, useCallback, useEffect, useMemo, useRef } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { Choice } from '~/app/ui/Choice';
+import { useKeys } from '~/app/ui/keys';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import type { Field } from '~/core/inventory/stock';
 import { ColumnChoice } from './ColumnChoice';
@@ -25,7 +26,9 @@ interface WholeListProps<Row> {
   readonly groups: readonly string[];
   /** The address of the list; that of a row is below it, under the row's id. */
   readonly here: string;
-  readonly chosenId: string | undefined;
+  /** True of rows that open a page of their own: the keys only mark one, and Enter opens it. */
+  readonly apart?: true;
+  readonly chosenId?: string | undefined;
   /** Further parts of the bar, beside the filter. */
   readonly children?: ReactNode;
   /** Shown when no row fits. */
@@ -40,8 +43,9 @@ interface WholeListProps<Row> {
 
 /** A list that the browser has whole, with its filter, groups, columns, files and keys: the left half of a desk. */
 export function WholeList<Row extends { readonly id: string | number }>(props: WholeListProps<Row>) {
-  const { name, what, label, all, fields, groups, here, chosenId, children, empty, keys, foot, ofGroup, several } = props;
+  const { name, what, label, all, fields, groups, here, apart, children, empty, keys, foot, ofGroup, several } = props;
   const [params] = useSearchParams();
+  const chosenId = apart ? (params.get('at') ?? undefined) : props.chosenId;
   const list = name.toLowerCase();
   const columns = useColumns(list, fields);
   const { rows, lines, problem } = useWhole(all, fields, columns);
@@ -50,11 +54,16 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
   const kept = new URLSearchParams([...params].filter(([param]) => ofList.has(param))).toString();
   const search = kept === '' ? '' : `?${kept}`;
   const to = useCallback((row: Row) => `${here}/${addressOf(row.id)}${search}`, [here, search]);
+  const mark = useCallback(
+    (row: Row) => `${here}?${new URLSearchParams([...new URLSearchParams(kept), ['at', String(row.id)]])}`,
+    [here, kept],
+  );
   const current = useRowKeys(
     rows.length,
     chosen,
-    useCallback((index: number) => (rows[index] ? to(rows[index]) : here), [rows, to, here]),
+    useCallback((index: number) => (rows[index] ? (apart ? mark : to)(rows[index]) : here), [rows, apart, mark, to, here]),
   );
+  useOpening(apart ? () => (rows[current()] ? to(rows[current()] as Row) : null) : null);
   const picked = usePicked(
     rows,
     useCallback(() => rows[current()] ?? null, [rows, current]),
@@ -88,6 +97,22 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
       {several && picked.count > 0 ? several(picked) : <Foot keys={keys}>{foot(rows)}</Foot>}
     </main>
   );
+}
+
+/** Enter opens what is marked. */
+function useOpening(marked: (() => string | null) | null): void {
+  const navigate = useNavigate();
+  const latest = useRef(marked);
+  useEffect(() => void (latest.current = marked));
+  const on = marked !== null;
+  const open = useMemo(() => {
+    const run = (): void => {
+      const address = latest.current?.() ?? null;
+      if (address !== null) void navigate(address);
+    };
+    return on ? [{ key: 'Enter', does: 'open it', run }] : [];
+  }, [on, navigate]);
+  useKeys(open);
 }
 
 const ofList: ReadonlySet<string> = new Set(['q', 'group', 'sort', 'columns', 'show', 'concern']);

@@ -58,6 +58,16 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
   indexMissing: (check) => unless(`select 1 ${index(check.table, check.name)} and indisvalid`),
   indexPresent: (check) => `select count(*) ${index(check.table, check.name)}`,
   indexBroken: (check) => `select count(*) ${index(check.table, check.name)} and not indisvalid`,
+  defaultIs: (check) =>
+    `select count(*) ${column(check.table, check.column)} and ${defaultOf} is not distinct from ${spelling(check)}`,
+  defaultIsNot: (check) =>
+    `select count(*) ${column(check.table, check.column)} and ${defaultOf} is distinct from ${spelling(check)}`,
+  triggerIs: (check) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_trigger',
+      `where tgrelid = ${regclass(check.table)} and tgname = ${literal(check.trigger)} and tgenabled ${check.on ? '<>' : '='} 'D'`,
+    ),
   // From PostgreSQL 18 on it may hold for new rows only.
   nullable: (check) =>
     lines(
@@ -166,6 +176,17 @@ function index(table: TableId, name: string): string {
 
 function column(table: TableId, name: string): string {
   return `from pg_catalog.pg_attribute where attrelid = ${regclass(table)} and attname = ${literal(name)} and not attisdropped`;
+}
+
+const defaultOf = lines(
+  '(',
+  '  select pg_catalog.pg_get_expr(adbin, adrelid)',
+  '  from pg_catalog.pg_attrdef where adrelid = attrelid and adnum = attnum',
+  ')',
+);
+
+function spelling({ expression }: { readonly expression: string | null }): string {
+  return expression === null ? 'null' : literal(expression);
 }
 
 function regclass(table: TableId): string {

@@ -71,7 +71,9 @@ function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly
   const byType = engineOf(catalogue).types.largest(column);
   if (byType === null) return null;
   const sequence = sequenceOf(catalogue, table, column);
-  const bySequence = sequence && !sequence.cycles ? Number(sequence.maximum) : Infinity;
+  // One that counts down ends elsewhere.
+  const ends = sequence && !sequence.cycles && !sequence.increment.startsWith('-');
+  const bySequence = ends ? Number(sequence.maximum) : Infinity;
   return bySequence < byType
     ? { most: bySequence, by: `the sequence ${sequence?.name}` }
     : { most: byType, by: `the type ${column.declaredType}` };

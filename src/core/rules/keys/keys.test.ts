@@ -1,3 +1,4 @@
+import { columnId, tableId } from '../../catalogue/identifiers';
 import { expect, test } from 'vitest';
 import type { Catalogue, Constraint, Table } from '../../catalogue/model';
 import { sketch } from '../../../../test/kit/sketch';
@@ -39,6 +40,14 @@ test('keys/exhausting says how much is used, and when it is full at the rate see
   const earlier = { at: '2026-01-01T00:00:00Z', catalogue: log, evidence: evidence(at('1900000000')) };
   const words = foundBy('keys/exhausting', log, [at('2000000000')], { at: '2026-02-01T00:00:00Z', earlier });
   expect(words).toEqual(['port.log(id): Critical, 93 % used']);
+});
+
+test('keys/exhausting minds no number that counts down from its highest', () => {
+  const log = sketch('port.log: id key identity');
+  const owned = { schema: 'port', name: 'log_id_seq', ownedBy: columnId(tableId('port', 'log'), 'id'), type: 'integer' };
+  const down = { ...owned, start: '-1', increment: '-1', maximum: '-1', minimum: '-2147483648', last: '-500', cycles: false };
+  const facts = [profiled(log, 'port.log', 500, { id: { distinct: 500, min: '-500', max: '-1' } })];
+  expect(foundBy('keys/exhausting', { ...log, sequences: [down] }, facts)).toEqual([]);
 });
 
 test('keys/volatile finds a key that changes while children repeat it, and leaves a list alone that nothing refers to', () => {

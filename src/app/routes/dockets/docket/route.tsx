@@ -8,7 +8,7 @@ import { enter, formIn, orPage } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
-import { usePolling } from '~/app/ui/usePolling';
+import { useChanges } from '~/app/ui/useChanges';
 import { VirtualList } from '~/app/ui/VirtualList';
 import { engineNamed, engineOf } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
@@ -219,7 +219,6 @@ async function carryOut(room: Room, docket: DocketId, form: DocketForm): Promise
   }
 }
 
-const pollMs = 700;
 const dayMs = 24 * 3_600_000;
 export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData?.docket.name ?? 'Docket', matches);
@@ -231,7 +230,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
     docket.state === 'Running' ||
     (rehearsal !== null && rehearsal.finishedAt === null) ||
     findings.some((finding) => finding.state === 'Applied');
-  usePolling(running, pollMs);
+  useChanges(running);
   const problem = actionData?.problem ?? null;
   const about = actionData && 'about' in actionData ? actionData.about : null;
   const draft = changeableStates.includes(docket.state);

@@ -10,7 +10,7 @@ import { State } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
-import { usePolling } from '~/app/ui/usePolling';
+import { useChanges } from '~/app/ui/useChanges';
 import { answersIn } from '~/core/remedies/index';
 import { takeBack } from '~/work/wishes';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
@@ -25,8 +25,6 @@ import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
 import { OffendingRows } from './OffendingRows';
 import { Declaration } from '~/app/ui/Declaration';
-
-const pollMs = 1000;
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
@@ -66,7 +64,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
   const { words, severity } = dossier;
   useSaid(actionData);
   // A survey after the docket is on its way, and will say whether it is held.
-  usePolling(dossier.state === 'Applied', pollMs);
+  useChanges(dossier.state === 'Applied');
   return (
     <aside className="dossier" aria-label="Dossier" key={dossier.id}>
       <div className="headline">

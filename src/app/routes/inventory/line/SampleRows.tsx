@@ -7,6 +7,7 @@ import { useFetcher } from 'react-router';
 import { RowsTable } from '~/app/ui/RowsTable';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { visible } from '~/core/naming/visible';
+import type { ChildCounts } from '../sample/children';
 import type { Sample, Way } from '../sample/route';
 
 /** Which rows are looked at: those of a table, or those of them with some values. */
@@ -98,7 +99,9 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
             ) : null;
           }}
           {...(sample.children.length > 0 && {
-            after: (row: Row) => <Children ways={sample.children} columns={sample.rows.columns} row={row} go={go} />,
+            after: (row: Row) => (
+              <Children {...{ source, table: here.table, ways: sample.children, columns: sample.rows.columns, row, go }} />
+            ),
           })}
         />
       )}
@@ -107,6 +110,8 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
 }
 
 interface ChildrenProps {
+  readonly source: number;
+  readonly table: string;
   readonly ways: readonly Way[];
   readonly columns: readonly string[];
   readonly row: Row;
@@ -114,9 +119,25 @@ interface ChildrenProps {
 }
 
 /** The children of a row, by each reference that leads to it. */
-function Children({ ways, columns, row, go }: ChildrenProps) {
+function Children({ source, table, ways, columns, row, go }: ChildrenProps) {
+  const counts = useFetcher<ChildCounts>();
   const looks = ways.flatMap((way) => lookAlong(way, columns, row) ?? []);
   if (looks.length === 0) return null;
+  const count = (): void => {
+    if (counts.state !== 'idle' || counts.data) return;
+    const keys = [...new Set(ways.flatMap(({ from }) => from))].flatMap((name) => {
+      const value = row[columns.indexOf(name)];
+      return typeof value === 'string' && !value.endsWith(cut) ? [[name, value] as const] : [];
+    });
+    const asked = new URLSearchParams([
+      ['table', table],
+      ...keys.flatMap(([name, value]) => [
+        ['column', name],
+        ['value', value],
+      ]),
+    ]);
+    void counts.load(`/s/${source}/inventory/sample/children?${asked.toString()}`);
+  };
   return (
     <TextField
       select
@@ -127,7 +148,7 @@ function Children({ ways, columns, row, go }: ChildrenProps) {
         if (to) go(to);
       }}
       slotProps={{
-        select: { displayEmpty: true, renderValue: () => 'Children' },
+        select: { displayEmpty: true, renderValue: () => 'Children', onOpen: count },
         htmlInput: { 'aria-label': 'Children of this row' },
       }}
       sx={{ minWidth: 90, '& .MuiSelect-select': { padding: '1px 8px', fontSize: 12 } }}
@@ -135,10 +156,17 @@ function Children({ ways, columns, row, go }: ChildrenProps) {
       {looks.map(({ table, columns: by }, i) => (
         <MenuItem key={`${table} ${by.join()}`} value={String(i)} className="mono">
           {visible(table)} by {by.map((name) => visible(name)).join(', ')}
+          <span className="mute">{countInWords(counts.data, table, by)}</span>
         </MenuItem>
       ))}
     </TextField>
   );
+}
+
+/** `: 12`; a blank until it is counted, and where that would take long. */
+function countInWords(counts: ChildCounts | undefined, table: string, by: readonly string[]): string {
+  const found = counts?.ok ? counts.counts.find((one) => one.table === table && one.columns.join() === by.join()) : undefined;
+  return found ? `: ${found.rows.toLocaleString('en-GB')}${found.atLeast ? ' or more' : ''}` : '';
 }
 
 /** The reference that the first column of is shown at a place. */

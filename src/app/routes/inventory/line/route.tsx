@@ -13,7 +13,7 @@ import { findTable } from '~/core/catalogue/lookups';
 import type { Catalogue, Column, Table } from '~/core/catalogue/model';
 import { knownOf } from '~/core/inventory/known';
 import { visible } from '~/core/naming/visible';
-import { may } from '~/core/rights/rights';
+import { seesRows } from '~/work/enter';
 import { wordsOf } from '~/core/rules/audit';
 import { type FindingRow, listByTable } from '~/store/findings/findings';
 import { findLine } from '~/store/inventory/inventory';
@@ -78,13 +78,13 @@ interface InCatalogue {
   readonly column: Column;
 }
 
-async function columnTold({ store, source, actor }: Room, { catalogue, table, column }: InCatalogue) {
+async function columnTold(room: Room, { catalogue, table, column }: InCatalogue) {
+  const { store, source } = room;
   const known = knownOf(catalogue, { table, column, evidence: await latestEvidence(store, source.id, table.id) });
-  const seesRows = may(actor.bounds, 'seeRows', source.id);
   return {
     declared: visible(columnInWords(column, table)),
     ...known,
-    frequent: seesRows ? known.frequent.map(({ value, share }) => ({ value: visible(value), share })) : null,
+    frequent: seesRows(room) ? known.frequent.map(({ value, share }) => ({ value: visible(value), share })) : null,
   };
 }
 
@@ -132,6 +132,7 @@ function asking({ table, kind, title, column }: Route.ComponentProps['loaderData
       table: table?.id ?? '',
       ...(column && { column: title }),
       ...(kind === 'constraints' && { what: 'gone', constraint: title }),
+      ...(kind === 'triggers' && { what: 'switched', constraint: title }),
       ...(kind === 'indexes' && { what: 'named', constraint: title }),
     }),
   );

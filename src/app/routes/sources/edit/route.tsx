@@ -142,6 +142,7 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
                 'On production, another than its authors signs a docket, and another than its signer runs it',
                 source?.secondPerson ?? true,
               )}
+              {tick('sensitive', 'It is sensitive: rows of its data are shown to nobody', source?.sensitive ?? false)}
               {live && tick('fittingLogin', 'Surveys insist on a login that can only read', source?.fittingLogin ?? false)}
               {fields.map(({ name, label, input, usual }) =>
                 input === 'tick' ? tick(name, label, settings[name] === true || (source === null && usual === true)) : null,

@@ -19,6 +19,7 @@ class SourceForm {
   @IsString() @MaxLength(1000) @Matches(/^\P{Cc}*$/u, { message: 'A password has no control characters' }) secret = '';
   @IsBoolean() @Ticked() secondPerson = false;
   @IsBoolean() @Ticked() fittingLogin = false;
+  @IsBoolean() @Ticked() sensitive = false;
   /** Of what was shown: another one means that somebody else changed it meanwhile. */
   @IsString() @MaxLength(64) version = '';
   @IsOptional() @IsIn(['try', 'save', 'remove']) intent: 'try' | 'save' | 'remove' = 'save';

@@ -10,17 +10,18 @@ import { percent } from '~/app/ui/format';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { VirtualList } from '~/app/ui/VirtualList';
-import { engineOf } from '~/core/engines/index';
-import { inferConventions, renamed, styledObjects } from '~/core/naming/infer';
-import { isTermKind, parseFor, placeholdersOf, styledInWords, styledKinds } from '~/core/naming/styled';
-import { forms, isTemplateProblem, placeholderWords } from '~/core/naming/template';
+import { isTermKind, placeholdersOf, styledInWords, styledKinds } from '~/core/naming/styled';
+import { forms, placeholderWords } from '~/core/naming/template';
 import { visible } from '~/core/naming/visible';
 import { capital, counted } from '~/core/naming/words';
-import { styleChange } from '~/core/naming/styleChange';
 import { lastStyle } from '~/store/sources/houseStyles';
 import { getSettings } from '~/store/sources/settings';
 import { latestCatalogue } from '~/work/catalogues';
+import { onNamesOf } from '~/work/houseStyle';
 import type { Route } from './+types/route';
+
+/** More than anybody reads; those that do not follow come first. */
+const mostNames = 5_000;
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
@@ -28,33 +29,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const catalogue = await latestCatalogue(store, source.id);
   if (!kind || !catalogue) throw notFound(`There are no names of ${params.kind}`, 'Choose one of the kinds on the left.');
   const [{ templates, policies }, version] = await Promise.all([getSettings(store, source.id), lastStyle(store, source.id)]);
-  const learnt = inferConventions(catalogue).find((one) => one.kind === kind)?.template ?? null;
-  const adopted = templates[kind] ?? null;
-  const asked = new URL(request.url).searchParams.get('template');
-  const text = asked ?? adopted ?? learnt ?? '';
-  const parsed = text === '' ? null : parseFor(kind, text);
-  const problem = parsed && isTemplateProblem(parsed) ? parsed : null;
-  const objects = styledObjects(catalogue, kind);
-  const named =
-    parsed && !isTemplateProblem(parsed)
-      ? renamed(parsed, objects, engineOf(catalogue).names)
-      : objects.map(({ table, name }) => ({ table, name, wouldBe: null }));
-  const change =
-    parsed && !problem && text !== adopted ? styleChange(catalogue, policies, templates, { ...templates, [kind]: text }) : null;
-  return {
-    source: source.id,
-    kind,
-    learnt,
-    adopted,
-    version,
-    text,
-    problem,
-    // What adopting it would mean.
-    change: change && { come: change.come.length, go: change.go.length },
-    // Those that it does not bring back first.
-    named: named.toSorted((a, b) => Number(a.wouldBe === a.name) - Number(b.wouldBe === b.name)),
-    follow: named.filter(({ name, wouldBe }) => name === wouldBe).length,
-  };
+  const tried = new URL(request.url).searchParams.get('template');
+  const told = await onNamesOf('names', catalogue, { kind, tried, templates, policies, most: mostNames });
+  return { source: source.id, kind, adopted: templates[kind] ?? null, version, ...told };
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {
@@ -63,7 +40,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 
 export default function Names({ loaderData: t }: Route.ComponentProps) {
   const here = `/s/${t.source}/style/${encodeURIComponent(t.kind)}`;
-  const not = t.named.length - t.follow;
+  const not = t.names - t.follow;
   // A column's name alone says not which it is.
   const isColumnKind = isTermKind(t.kind) && t.kind !== 'table';
   return (
@@ -115,7 +92,8 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
         <p className="small">
-          {t.follow} of {t.named.length} are called that already, {percent(t.follow / t.named.length)}.{' '}
+          {t.follow.toLocaleString('en-GB')} of {t.names.toLocaleString('en-GB')} are called that already,{' '}
+          {percent(t.follow / t.names)}.{' '}
           {t.adopted !== null && not > 0 && (
             <>
               <Link to={`/s/${t.source}/decide?rule=naming/style`}>Rename those that do not follow in a docket</Link>
@@ -147,6 +125,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           );
         }}
       </VirtualList>
+      {t.names > t.named.length && <p className="small mute">And {(t.names - t.named.length).toLocaleString('en-GB')} more.</p>}
     </aside>
   );
 }

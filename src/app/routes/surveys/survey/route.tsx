@@ -12,7 +12,7 @@ import { enter, formIn, orPage } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
-import { usePolling } from '~/app/ui/usePolling';
+import { useChanges } from '~/app/ui/useChanges';
 import { parseForm } from '~/input/parse';
 import type { Budget } from '~/sources/budget';
 import { getSettings } from '~/store/sources/settings';
@@ -59,8 +59,6 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 const does = { cancel, resume, goOn: goOnWithout };
 
-const pollMs = 1200;
-
 export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData ? `Survey ${loaderData.survey.id}` : 'Survey', matches);
 }
@@ -72,7 +70,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
   const unfinished = state === 'queued' || state === 'running';
   // The frame polls too, but it may have been read a moment later, when the survey was through.
-  usePolling(unfinished, pollMs);
+  useChanges(unfinished);
   const tables = survey.notMeasured ?? [];
   const mayGoOn = useAllowed()('survey');
   const warning = survey.login && risksInWords(survey.login);

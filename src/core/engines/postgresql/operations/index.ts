@@ -5,11 +5,12 @@ import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
 import { addCheck, addForeignKey, checkRows, dropConstraint, rename, renameColumn, uncheckRows } from './constraints';
 import { createIndex, dropIndex, renameIndex } from './indexes';
-import { declareAgain, removeConstraint } from './removing';
+import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
+import { setDefault, switchTrigger } from './switching';
 import { does, passes, type Writing } from './writing';
 
 type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
@@ -21,7 +22,8 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull },
-  ...{ removeConstraint, declareAgain },
+  ...{ setDefault, switchTrigger },
+  ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };
 
 function writingOf(operation: Operation): Writing<Operation> {

@@ -35,10 +35,12 @@ export const renameIndex: Writing<RenameIndex> = {
 
 /** Beside the work. A build that was interrupted leaves an index that is not valid and takes the name. */
 export function buildIndex(table: TableId, name: string, columns: readonly string[], unique: boolean): readonly Stage[] {
-  const create = [
-    `create ${unique ? 'unique ' : ''}index concurrently ${quote(name)}`,
-    `  on ${quoteTable(table)} (${quoteList(columns)})`,
-  ].join('\n');
+  return builtBeside(table, name, `  on ${quoteTable(table)} (${quoteList(columns)})`, unique);
+}
+
+/** `tail`: what follows the name. */
+export function builtBeside(table: TableId, name: string, tail: string, unique: boolean): readonly Stage[] {
+  const create = `create ${unique ? 'unique ' : ''}index concurrently ${quote(name)}\n${tail}`;
   return [
     cleansUp(alone(`drop index concurrently ${inSchemaOf(table, name)}`, { kind: 'indexBroken', table, name }, nobodyWaits)),
     alone(create, { kind: 'indexMissing', table, name }, { ...nobodyWaits, work: 'builds an index' }),

@@ -143,8 +143,8 @@ export const constraints = `
   select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, array_to_string(co.conkey, ' '), co.confrelid::text, array_to_string(co.confkey, ' '),
     co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
     case when co.contype = 'f' then not co.oid = any (array(select tgconstraint from pg_trigger where tgenabled = 'D'))
-      else coalesce(x.indisvalid and x.indisready, true) end,
-    d.description
+      else coalesce(x.indisvalid and x.indisready, true) end and coalesce((to_jsonb(co) ->> 'conenforced')::bool, true),
+    d.description, co.connoinherit
   from pg_constraint co
   join pg_class c on c.oid = co.conrelid
   join pg_namespace n on n.oid = c.relnamespace
@@ -162,7 +162,10 @@ export const indexes = `
   select x.indrelid::text, i.relname, am.amname, x.indisunique, x.indisvalid, x.indkey::text, x.indnkeyatts,
     case when x.indpred is not null then pg_get_expr(x.indpred, x.indrelid) end,
     not (x.indisunique and coalesce((to_jsonb(x) ->> 'indnullsnotdistinct')::bool, false)),
-    x.indoption::text, x.indclass::text, x.indcollation::text
+    x.indoption::text, x.indclass::text, x.indcollation::text,
+    i.reloptions is null and i.reltablespace = 0 and not x.indisreplident and not x.indisclustered
+      and not exists (select from pg_description d where d.objoid = i.oid and d.classoid = 'pg_class'::regclass)
+      and not exists (select from pg_attribute a where a.attrelid = i.oid and a.attnum > 0 and a.attstattarget >= 0)
   from pg_index x
   join pg_class i on i.oid = x.indexrelid
   join pg_class c on c.oid = x.indrelid and c.relkind in ('r', 'p', 'm')
@@ -173,7 +176,7 @@ export const indexes = `
 
 export const sequences = `
   select s.schemaname, s.sequencename, s.data_type::text, s.start_value::text, s.increment_by::text, s.max_value::text, s.last_value::text, s.cycle,
-    d.refobjid::text, d.refobjsubid
+    d.refobjid::text, d.refobjsubid, s.min_value::text
   from pg_sequences s
   join pg_namespace n on n.nspname = s.schemaname
   join pg_class c on c.relnamespace = n.oid and c.relname = s.sequencename and c.relkind = 'S'
@@ -182,7 +185,7 @@ export const sequences = `
   order by s.schemaname, s.sequencename`;
 
 export const triggers = `
-  select t.tgrelid::text, t.tgname, t.tgfoid::regproc::text, t.tgenabled <> 'D'
+  select t.tgrelid::text, t.tgname, t.tgfoid::regproc::text, t.tgenabled <> 'D', t.tgenabled
   from pg_trigger t
   join pg_class c on c.oid = t.tgrelid
   join pg_namespace n on n.oid = c.relnamespace

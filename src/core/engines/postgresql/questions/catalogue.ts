@@ -19,7 +19,7 @@ import type {
 import { type Asking, type CatalogueOptions, NotAnswered, type Query, type Row, rowsOf } from '../../questions';
 import * as queries from './catalogue-queries';
 import { columnOf, sharing, typesOf } from './columns';
-import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNulls } from './constraints';
+import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNulls, triggerOf } from './constraints';
 
 /** Older servers lack catalogue columns that we read. */
 const oldestVersion = 120000;
@@ -122,16 +122,14 @@ class Reading {
           ]
         : []),
       query(queries.columns, 14, (row) => this.addColumn(row)),
-      query(queries.constraints, 16, (row) => this.addConstraint(row)),
+      query(queries.constraints, 17, (row) => this.addConstraint(row)),
       query(queries.defaultOperatorClasses, 1, ([oid]) => this.usual.add(oid ?? '')),
-      query(queries.indexes, 12, (row) => {
+      query(queries.indexes, 13, (row) => {
         const draft = this.draftOf(row);
         draft?.indexes.push(indexOf(row, draft, this.usual));
       }),
-      query(queries.sequences, 10, (row) => this.sequences.push(sequenceOf(row, this.ids, this.namesOf))),
-      query(queries.triggers, 4, (row) =>
-        this.draftOf(row)?.triggers.push({ name: row[1] ?? '', function: row[2] ?? '', enabled: row[3] === 't' }),
-      ),
+      query(queries.sequences, 11, (row) => this.sequences.push(sequenceOf(row, this.ids, this.namesOf))),
+      query(queries.triggers, 5, (row) => this.draftOf(row)?.triggers.push(triggerOf(row))),
       query(queries.privileges, 3, (row) =>
         this.draftOf(row)?.privileges.push({ grantee: this.shared(row[1] ?? ''), privilege: this.shared(row[2] ?? '') }),
       ),

@@ -2,7 +2,7 @@
 
 import { columnId, constraintId, type TableId, tableId } from '../../../catalogue/identifiers';
 import type { Row } from '../../questions';
-import type { Constraint, Index, ReferentialAction, Sequence } from '../../../catalogue/model';
+import type { Constraint, Index, ReferentialAction, Sequence, Trigger } from '../../../catalogue/model';
 
 export interface IdsByOid {
   get(oid: string): TableId | undefined;
@@ -22,7 +22,7 @@ const actions: Readonly<Record<string, ReferentialAction>> = {
 /** A row of the query of constraints. */
 export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: NamesOf): Constraint {
   const [relation = '', name, type, validated, deferrable, deferred, key, parent, parentKey, match, ...more] = row;
-  const [onDelete, onUpdate, index = null, expression, enforced, comment = null] = more;
+  const [onDelete, onUpdate, index = null, expression, enforced, comment = null, ownRowsOnly] = more;
   const base = {
     id: constraintId(table, name ?? ''),
     name: name ?? '',
@@ -51,7 +51,7 @@ export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: N
     case 'x':
       return { ...base, kind: 'exclusion', index: index ?? base.name };
     default:
-      return { ...base, kind: 'check', expression: expression ?? '' };
+      return { ...base, kind: 'check', expression: expression ?? '', ...(ownRowsOnly === 't' && { ownRowsOnly: true }) };
   }
 }
 
@@ -71,7 +71,7 @@ export interface IndexedTable {
 
 /** A row of the query of indexes; `usual`: the operator classes that are usual for their types. */
 export function indexOf(row: Row, { names, collations, constraintByIndex }: IndexedTable, usual: ReadonlySet<string>): Index {
-  const [, name, method, unique, valid, key, keyCount, predicate = null, nullsDistinct, options, classes, collated] = row;
+  const [, name, method, unique, valid, key, keyCount, predicate = null, nullsDistinct, options, classes, collated, bare] = row;
   const numbers = listed(key).map(Number);
   const count = Number(keyCount);
   const columns = numbers.map((number) => names[number] ?? null);
@@ -91,12 +91,24 @@ export function indexOf(row: Row, { names, collations, constraintByIndex }: Inde
     included: columns.slice(count).filter((column) => column !== null),
     constraint: constraintByIndex.get(name ?? '') ?? null,
     plain,
+    ...(bare !== undefined && { bare: bare === 't' }),
+  };
+}
+
+/** A row of the query of triggers. */
+export function triggerOf([, name, func, enabled, fires]: Row): Trigger {
+  return {
+    name: name ?? '',
+    function: func ?? '',
+    enabled: enabled === 't',
+    ...(fires === 'R' && { fires: 'only on replicas' }),
+    ...(fires === 'A' && { fires: 'everywhere' }),
   };
 }
 
 /** A row of the query of sequences. */
 export function sequenceOf(row: Row, ids: IdsByOid, namesOf: NamesOf): Sequence {
-  const [schema, name, type, start, increment, maximum, last = null, cycles, owner, ownerColumn] = row;
+  const [schema, name, type, start, increment, maximum, last = null, cycles, owner, ownerColumn, minimum] = row;
   const table = owner ? ids.get(owner) : undefined;
   const column = owner ? namesOf(owner, ownerColumn)[0] : undefined;
   return {
@@ -106,6 +118,7 @@ export function sequenceOf(row: Row, ids: IdsByOid, namesOf: NamesOf): Sequence 
     start: start ?? '',
     increment: increment ?? '',
     maximum: maximum ?? '',
+    ...(typeof minimum === 'string' && { minimum }),
     last,
     cycles: cycles === 't',
     ownedBy: table && column ? columnId(table, column) : null,

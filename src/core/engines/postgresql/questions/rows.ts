@@ -77,9 +77,15 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): Looked {
     case 'having':
       // The value takes the type of its column, so that an index serves.
       return {
-        text: `select * from ${from} where ${question.columns.map((c, n) => `${quote(c)} = $${n + 1}`).join(' and ')}`,
+        text: `select * from ${from} where ${equals(question.columns)}`,
         values: question.values,
         caption: `Rows with ${question.columns.map((c, n) => `${c} ${question.values[n]}`).join(', ')}`,
+      };
+    case 'howMany':
+      return {
+        text: `select count(*) from (select 1 from ${from} where ${equals(question.columns)} limit ${Math.trunc(question.most)}) as found`,
+        values: question.values,
+        caption: 'How many there are',
       };
     case 'rows':
       return {
@@ -87,6 +93,10 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): Looked {
         caption: 'Rows as they are',
       };
   }
+}
+
+function equals(columns: readonly string[]): string {
+  return columns.map((column, n) => `${quote(column)} = $${n + 1}`).join(' and ');
 }
 
 function repeating(question: Extract<RowsQuestion, { kind: 'repeats' }>, from: string): Looked {

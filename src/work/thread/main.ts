@@ -1,19 +1,20 @@
-// The thread that plans: reads a catalogue once and plans on it as often as it is asked.
+// A thread for what would keep everybody waiting: reads a catalogue once and computes on it as often as it is asked.
 
 import { parentPort } from 'node:worker_threads';
-import { planFor } from '../core/plan/plan';
-import { openStore, storeUrl } from '../store/db';
-import { findCatalogue } from '../store/surveys/surveys';
-import { readOnce } from './catalogues';
-import type { Answered, Asked } from './planning';
+import { openStore, storeUrl } from '../../store/db';
+import { findCatalogue } from '../../store/surveys/surveys';
+import { readOnce } from '../catalogues';
+import { type Task, tasks } from './tasks';
+import type { Answered, Asked } from './thread';
 
 const store = openStore(storeUrl());
 
-parentPort?.on('message', ({ id, catalogue, decided, ...options }: Asked) => {
+parentPort?.on('message', ({ id, catalogue, task, asked }: Asked) => {
   void readOnce(catalogue, () => findCatalogue(store, catalogue))
     .then((read): Answered => {
       if (!read) throw new Error(`The catalogue ${catalogue} is not in the store any more. Load the page again.`);
-      return { id, plan: planFor(decided, read, options) };
+      const compute = tasks[task] as Task;
+      return { id, result: compute(read, asked) };
     })
     .catch((error: unknown): Answered => {
       const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));

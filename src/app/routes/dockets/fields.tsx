@@ -1,0 +1,68 @@
+import { Moment } from '~/app/ui/Moment';
+import type { WholeField } from '~/app/ui/list/whole';
+import { counted } from '~/core/naming/words';
+import { docketStates } from '~/core/ratchet/states';
+import type { DocketRow } from '~/store/dockets/dockets';
+
+const places = new Map<string, number>(docketStates.map((state, n) => [state, n]));
+const colours: Readonly<Record<string, string>> = { Done: 'verd', Stopped: 'rust' };
+
+/** What the list of dockets tells of each. */
+export const docketFields: readonly WholeField<DocketRow>[] = [
+  { name: 'docket', title: 'Docket', type: 'text', width: 190, usual: true, of: ({ name }) => name },
+  {
+    name: 'state',
+    title: 'State',
+    type: 'text',
+    width: 90,
+    usual: true,
+    of: ({ state }) => state,
+    rank: ({ state }) => places.get(state) ?? 0,
+    draw: ({ state }) => <span className={`small strong ${colours[state] ?? 'mute'}`}>{state}</span>,
+  },
+  {
+    name: 'remedies',
+    title: 'Remedies',
+    type: 'number',
+    width: 80,
+    usual: true,
+    of: ({ remedies }) => remedies,
+    draw: ({ remedies }) => counted(remedies, 'remedy'),
+  },
+  {
+    name: 'author',
+    title: 'Author',
+    about: 'Who changed it',
+    type: 'text',
+    width: 140,
+    usual: true,
+    of: ({ authors }) => authors.map(({ name }) => name).join(', ') || null,
+  },
+  { name: 'signed', title: 'Signed by', type: 'text', width: 120, usual: true, of: ({ signedBy }) => signedBy },
+  {
+    name: 'made',
+    title: 'Made',
+    type: 'text',
+    width: 110,
+    usual: true,
+    of: ({ createdAt }) => createdAt,
+    draw: ({ createdAt }) => <Moment at={createdAt} />,
+  },
+  {
+    name: 'since',
+    title: 'In this state since',
+    type: 'text',
+    width: 130,
+    usual: true,
+    of: ({ stateAt }) => stateAt,
+    draw: ({ stateAt }) => <Moment at={stateAt} />,
+  },
+  {
+    name: 'way',
+    title: 'Way',
+    about: 'How its script goes about it',
+    type: 'text',
+    width: 150,
+    of: ({ mode }) => (mode === 'quiet' ? 'quiet, beside users at work' : 'plain, in one go'),
+  },
+];

@@ -1,0 +1,53 @@
+import { withoutIndex } from '../catalogue/edit';
+import type { TableId } from '../catalogue/identifiers';
+import type { Index } from '../catalogue/model';
+import type { Kind } from './operation';
+import { Refusal } from './refusal';
+
+interface Stored {
+  readonly table: TableId;
+  /** As it was made. */
+  readonly index: Index;
+  /** Where it stands among the indexes of its table. */
+  readonly place: number;
+}
+
+/** Takes away an index that was there before. */
+export interface RemoveIndex extends Stored {
+  readonly kind: 'removeIndex';
+}
+
+/** Builds it again as it was. */
+export interface BuildAgain extends Stored {
+  readonly kind: 'buildAgain';
+}
+
+const present = ({ table, index: { name } }: Stored) => ({ kind: 'indexPresent', table, name }) as const;
+
+export const removeIndex: Kind<RemoveIndex> = {
+  rank: 10,
+  words: ({ table, index }) => `without the index ${index.name} of ${table}`,
+  inverse: (operation) => [{ ...operation, kind: 'buildAgain' }],
+  apply: ({ table, index }, draft) => draft.put(withoutIndex(draft.get(table), index.name)),
+  todo: present,
+  after: (operation) => [present(operation)],
+  refuse({ table, index: { name } }, current) {
+    const index = current.get(table).indexes.find((one) => one.name === name);
+    if (!index) return new Refusal(`${table} has no index ${name} any more. Survey again.`);
+    return index.constraint === null
+      ? null
+      : new Refusal(`${name} of ${table} stands behind ${index.constraint}, which another remedy of this docket makes.`);
+  },
+};
+
+export const buildAgain: Kind<BuildAgain> = {
+  rank: 3,
+  makes: true,
+  words: ({ table, index }) => `the index ${index.name} of ${table} again`,
+  inverse: () => null,
+  apply({ table: id, index, place }, draft) {
+    const table = draft.get(id);
+    draft.put({ ...table, indexes: table.indexes.toSpliced(place, 0, index) });
+  },
+  todo: ({ table, index: { name } }) => ({ kind: 'indexMissing', table, name }),
+};

@@ -1,5 +1,0 @@
-// Starts the thread that plans, built as the other programs are.
-import { pathToFileURL } from 'node:url';
-import { program } from '../../scripts/programs.mjs';
-
-await import(pathToFileURL(await program('planningThread')).href);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { become, expect, open, test } from './test';
+import { as, become, expect, open, test } from './test';
 
 test('stock is taken: lists are filtered, sorted, arranged, exported and walked, and a column says all that is known of it', async ({
   page,
@@ -26,7 +26,9 @@ test('stock is taken: lists are filtered, sorted, arranged, exported and walked,
 
   // What is shown is in the address, and leaves with the file.
   await page.getByRole('button', { name: /^Fields/ }).click();
+  const kept = page.waitForResponse(/\/me\/screens$/);
   await page.getByRole('menuitemcheckbox', { name: /^distinct/ }).click();
+  expect((await kept).ok()).toBe(true);
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/columns=.*distinct/);
   await list.getByRole('button', { name: 'distinct' }).click();
@@ -42,6 +44,19 @@ test('stock is taken: lists are filtered, sorted, arranged, exported and walked,
   expect(lines[0]).toContain('distinct');
   expect(lines).toHaveLength(7);
   expect(lines[1]).toContain('booking_no');
+
+  // It is kept for the person, without the address too, and for nobody else.
+  const inventory = '/s/1/inventory/columns?q=table:berth_booking';
+  await open(page, inventory);
+  await expect(list.getByRole('button', { name: 'distinct' })).toBeVisible();
+  await as(page, 'bo', async () => {
+    await expect(list.getByRole('button', { name: 'column', exact: true })).toBeVisible();
+    await expect(list.getByRole('button', { name: 'distinct' })).toHaveCount(0);
+  });
+  await page.getByRole('button', { name: /^Fields/ }).click();
+  await page.getByRole('menuitemcheckbox', { name: /^distinct/ }).click();
+  await page.keyboard.press('Escape');
+  await expect(list.getByRole('button', { name: 'distinct' })).toHaveCount(0);
 
   await page.getByRole('tab', { name: /^Constraints/ }).click();
   await expect(page.getByRole('table', { name: 'All constraints' })).toBeVisible();
@@ -88,8 +103,16 @@ test('the part of the dossier can be moved, and stays', async ({ page }) => {
   const dossier = page.getByRole('complementary', { name: 'Dossier' });
   const before = (await dossier.boundingBox())?.width ?? 0;
   await page.getByRole('separator', { name: 'Width of the dossier' }).focus();
+  const kept = page.waitForResponse(/\/me\/screens$/);
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
   await expect.poll(async () => (await dossier.boundingBox())?.width ?? 0).toBe(before - 96);
+  expect((await kept).ok()).toBe(true);
   await page.reload();
   await expect.poll(async () => (await dossier.boundingBox())?.width ?? 0).toBe(before - 96);
+
+  // As it usually is, for those who come after.
+  const again = page.waitForResponse(/\/me\/screens$/);
+  await page.getByRole('separator', { name: 'Width of the dossier' }).dblclick();
+  await again;
+  await expect.poll(async () => (await dossier.boundingBox())?.width ?? 0).toBe(before);
 });

@@ -8,7 +8,9 @@ import { Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
 import type { Route } from './+types/root';
 import './app.css';
 import { passedContext } from './server/context.server';
+import { office } from './server/office.server';
 import { may } from '~/core/rights/rights';
+import { listPersonSettings } from '~/store/people/settings';
 import { theme } from './theme';
 import { KeyHelp } from './ui/KeyHelp';
 import { KeysProvider } from './ui/keys';
@@ -44,11 +46,12 @@ export function Layout({ children }: { readonly children: ReactNode }) {
 }
 
 /** Who is signed in, and what of the whole they may see; null on the pages that lead in. */
-export function loader({ context }: Route.LoaderArgs) {
+export async function loader({ context }: Route.LoaderArgs) {
   const { actor } = context.get(passedContext);
   if (!actor?.person) return null;
   return {
     name: actor.person.fullName,
+    kept: await listPersonSettings(office().store, actor.person.id),
     keepsPeople: may(actor.bounds, 'keepPeople', null),
     readsJournal: may(actor.bounds, 'readJournal', null),
   };

@@ -7,6 +7,7 @@ export default [
   route('sign-in/return', 'routes/sign-in/return.tsx'),
   route('invitation/:token', 'routes/invitation/route.tsx'),
   route('me', 'routes/me/route.tsx'),
+  route('me/screens', 'routes/me/screens.ts'),
   route('people', 'routes/people/route.tsx'),
   route('journal', 'routes/journal/route.tsx'),
   route('journal/export', 'routes/journal/export.ts'),

@@ -11,6 +11,7 @@ import { type SourceKind, usualLimits } from '../sources/kind';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey';
 import { type Connection, findSource, getConnection } from '../store/sources/sources';
+import { conventionsOf } from '../core/naming/infer';
 import { keepScript, listAnswers, listScripts } from '../store/surveys/answers';
 import { getSettings } from '../store/sources/settings';
 import { listWishes } from '../store/sources/wishes';
@@ -25,6 +26,7 @@ import {
   keepLogin,
   keepNotMeasured,
   keepProgress,
+  keepConventions,
   keepReused,
   keepSpeed,
   listFacts,
@@ -206,6 +208,7 @@ async function keepResult(
     await keepNotMeasured(db, row.id, unmeasured);
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);
+    await keepConventions(db, row.id, conventionsOf(catalogue));
     await finishSurvey(db, row.id, 'done');
   }, store);
 }

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../core/catalogue/model';
 import type { Db } from '../store/db';
-import { findCatalogue, findLatestCatalogueId } from '../store/surveys/surveys';
+import { rememberConventions } from '../core/naming/infer';
+import { findCatalogue, findConventions, findLatestCatalogueId } from '../store/surveys/surveys';
 import type { SourceId, SurveyId } from '../store/ids';
 
 // Snapshots never change, so the last few read are kept: a large one takes seconds to read again.
@@ -11,15 +12,16 @@ const most = 4;
 /** The catalogue as last surveyed; null when no survey has finished yet. */
 export async function latestCatalogue(store: Db, source: SourceId): Promise<Catalogue | null> {
   const id = await findLatestCatalogueId(store, source);
-  return id === null ? null : readOnce(id, () => findCatalogue(store, id));
+  return id === null ? null : readOnce(store, id);
 }
 
-/** The catalogue of that number, read when it is not at hand. */
-export function readOnce(id: SurveyId, read: () => Promise<Catalogue | null>): Promise<Catalogue | null> {
+/** The catalogue of that number, read when it is not at hand, with what was learnt of it. */
+export function readOnce(store: Db, id: SurveyId): Promise<Catalogue | null> {
   const known = kept.get(id);
   if (known) return known;
-  const reading = read().then((catalogue) => {
+  const reading = Promise.all([findCatalogue(store, id), findConventions(store, id)]).then(([catalogue, learnt]) => {
     if (catalogue) numbers.set(catalogue, id);
+    if (catalogue && learnt) rememberConventions(catalogue, learnt);
     return catalogue;
   });
   kept.set(id, reading);

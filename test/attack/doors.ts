@@ -78,6 +78,7 @@ export const doors: Readonly<Record<string, Door>> = {
       signOutEverywhere: { right: 'anybody signed in', form: { intent: 'signOutEverywhere' } },
     },
   },
+  'me/screens.ts': { acts: { keep: { right: 'anybody signed in', form: { name: 'dossier', value: '500' } } } },
   'people/route.tsx': {
     load: 'keepPeople',
     acts: {

@@ -175,8 +175,10 @@ test.each([
     await carryOut(plan, 'back');
 
     const least = plannedSteps(plan, 'forward').length;
-    let n = 0;
-    for (; n < 500; n++) {
+    let n: number;
+    // Either moment takes every third statement of the plain way, which is the quiet one's with less between.
+    const [start, stride] = mode === 'quiet' ? [0, 1] : moment === 'before' ? [0, 3] : [1, 3];
+    for (n = start; n < 500; n += stride) {
       const ended = endSessionAt(n, moment);
       const first = await carryOut(plan, 'forward').then(
         () => 'through',

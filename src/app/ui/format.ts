@@ -39,3 +39,8 @@ export function percent(share: number): string {
 function trim(value: number): string {
   return value < 9.95 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value));
 }
+
+/** `10,000`. */
+export function inFull(count: number): string {
+  return count.toLocaleString('en-GB');
+}

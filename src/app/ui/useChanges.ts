@@ -4,7 +4,7 @@ import { useParams, useRevalidator } from 'react-router';
 /** Changes come in bursts: the page is read again once for each. */
 const burstMs = 120;
 /** Between two readings, however much changes. */
-const pauseMs = 600;
+const pauseMs = 800;
 /** Read again even if nothing was heard: what lies between may swallow events. */
 const slowMs = 10_000;
 

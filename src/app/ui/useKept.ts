@@ -1,37 +1,62 @@
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
+import { usePerson } from './useAllowed';
 
-/** State that the browser keeps. What cannot be read, as another version wrote it, is passed over. */
-export function useKept<T>(key: string, usual: T): readonly [T, (change: (before: T) => T) => void] {
-  const text = useSyncExternalStore(
+/** Between the last change and when it is sent: who drags an edge changes it a hundred times. */
+const restMs = 400;
+
+/** What was changed since the page was loaded, by name. */
+const changed = new Map<string, unknown>();
+const tellers = new Set<() => void>();
+const sending = new Map<string, ReturnType<typeof setTimeout>>();
+
+/** State that is kept for the person who looks, on every browser; as `usual` for who keeps nothing. */
+export function useKept<T>(name: string, usual: T): readonly [T, (change: (before: T) => T) => void] {
+  const kept = usePerson()?.kept[name];
+  const now = useSyncExternalStore(
     listen,
-    () => localStorage.getItem(key),
-    () => null,
+    () => (changed.has(name) ? changed.get(name) : kept),
+    () => kept,
   );
-  const value = useMemo(() => read<T>(text) ?? usual, [text, usual]);
+  const value = isLike(now, usual) ? now : usual;
   const set = useCallback(
     (change: (before: T) => T) => {
-      localStorage.setItem(key, JSON.stringify(change(read<T>(localStorage.getItem(key)) ?? usual)));
-      // The browser tells other windows by itself.
-      window.dispatchEvent(new Event(changed));
+      const before = changed.has(name) ? changed.get(name) : kept;
+      changed.set(name, change(isLike(before, usual) ? before : usual));
+      for (const tell of tellers) tell();
+      clearTimeout(sending.get(name));
+      sending.set(
+        name,
+        setTimeout(() => send(name), restMs),
+      );
     },
-    [key, usual],
+    [name, kept, usual],
   );
   return [value, set];
 }
 
-const changed = 'pawl.kept';
-
-function listen(tell: () => void): () => void {
-  for (const event of [changed, 'storage']) window.addEventListener(event, tell);
-  return () => {
-    for (const event of [changed, 'storage']) window.removeEventListener(event, tell);
-  };
+// What another version kept may be of another form.
+function isLike<T>(kept: unknown, usual: T): kept is T {
+  if (kept === undefined || kept === null || Array.isArray(kept) !== Array.isArray(usual)) return false;
+  return usual === null || typeof kept === typeof usual;
 }
 
-function read<T>(text: string | null): T | null {
-  try {
-    return text === null ? null : (JSON.parse(text) as T);
-  } catch {
-    return null;
+// What does not arrive holds on this page only.
+function send(name: string): void {
+  sending.delete(name);
+  const body = new URLSearchParams({ name, value: JSON.stringify(changed.get(name) ?? null) });
+  void fetch('/me/screens', { method: 'POST', body, keepalive: true }).catch(() => undefined);
+}
+
+// Who leaves right after a change has it kept too.
+function sendAll(): void {
+  for (const [name, timer] of sending) {
+    clearTimeout(timer);
+    send(name);
   }
+}
+
+function listen(tell: () => void): () => void {
+  if (tellers.size === 0) window.addEventListener('pagehide', sendAll);
+  tellers.add(tell);
+  return () => void tellers.delete(tell);
 }

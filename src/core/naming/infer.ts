@@ -34,11 +34,26 @@ export interface Convention {
   readonly exceptions: readonly Exception[];
 }
 
+/** The same without those that do not follow. */
+export type Followed = Omit<Convention, 'exceptions'>;
+
 export interface Exception {
   readonly table: Table['id'];
   readonly name: string;
   /** What the template would call it. */
   readonly wouldBe: string;
+}
+
+const known = new WeakMap<Catalogue, readonly Followed[]>();
+
+/** What was learnt of a catalogue before, so that it is not learnt again: that takes seconds where there are thousands of tables. */
+export function rememberConventions(catalogue: Catalogue, learnt: readonly Followed[]): void {
+  known.set(catalogue, learnt);
+}
+
+/** As `inferConventions`, by what is remembered. */
+export function conventionsOf(catalogue: Catalogue): readonly Followed[] {
+  return known.get(catalogue) ?? inferConventions(catalogue);
 }
 
 /** What a schema's names follow, kind by kind; kinds of which there is none are left out. */

@@ -44,6 +44,7 @@ export function inferTerm(kind: TermKind, terms: readonly Term[], rules: NameRul
     case 'truth column':
     case 'day column':
     case 'moment column':
+    case 'amount column':
       return best(affixes(terms));
   }
 }

@@ -228,3 +228,13 @@ export function canIdentify(column: Column): boolean {
   if (column.family === 'decimal') return (column.scale ?? 1) === 0;
   return ['integer', 'text', 'uuid', 'date', 'timestamp', 'binary', 'other'].includes(column.family);
 }
+
+const money = new Set(
+  'amount price cost deposit fee due total balance salary wage tax vat discount payment charge tariff revenue budget credit debit invoice net gross paid'.split(
+    ' ',
+  ),
+);
+
+export function speaksOfMoney(column: string): boolean {
+  return wordsOf(column).some((word) => money.has(word));
+}

@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
 import { engineOf, type EngineName, engines } from '../engines/index';
 import { once } from '../once';
-import { type Convention, inferConventions } from './infer';
+import { conventionsOf, type Followed } from './infer';
 import { isServerMade, serverName } from './made';
 import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
 import { isTermKind, parseFor, type StyledKind, styledKinds, type TermKind } from './styled';
@@ -45,7 +45,7 @@ export function styleOf(catalogue: Catalogue, adopted: Adopted = {}): HouseStyle
  * What a whole style is made of when nobody looks at each of its templates: those of constraints and indexes, and of tables
  * and columns those that nearly all names bear out.
  */
-export function settledStyle(conventions: readonly Convention[]): Adopted {
+export function settledStyle(conventions: readonly Followed[]): Adopted {
   return Object.fromEntries(
     conventions.flatMap(({ kind, template, names, follow }) =>
       template === null || (isTermKind(kind) && follow < nearlyAll * names) ? [] : [[kind, template]],
@@ -59,7 +59,7 @@ const nearlyAll = 0.9;
 
 const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
   const { names: rules } = engineOf(catalogue);
-  const conventions = inferConventions(catalogue);
+  const conventions = conventionsOf(catalogue);
   const learned = new Map(
     conventions.flatMap(({ kind, template, names, follow }) =>
       !isTermKind(kind) &&

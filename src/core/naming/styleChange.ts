@@ -12,7 +12,8 @@ export interface StyleChange {
 
 /** Which findings on names would come and which would go with other templates. Names are judged by the catalogue alone. */
 export function styleChange(catalogue: Catalogue, policies: Policies, before: Adopted, after: Adopted): StyleChange {
-  const under = (adopted: Adopted) => new Map(onNames(catalogue, policies, adopted).map((finding) => [finding.id, finding]));
+  const under = (adopted: Adopted) =>
+    new Map(audit(catalogue, {}, { policies, adopted, at: '', only: byTemplates }).map((finding) => [finding.id, finding]));
   const [was, is] = [under(before), under(after)];
   return {
     come: [...is.values()].filter(({ id }) => !was.has(id)),
@@ -29,5 +30,14 @@ export function onNames(
 ): readonly Finding[] {
   return audit(catalogue, {}, { policies, adopted, at, wishes, only: namingRules });
 }
+
+/** The rules that find otherwise under other templates. */
+export const byTemplates: ReadonlySet<string> = new Set([
+  'naming/style',
+  'naming/length',
+  'naming/case',
+  'naming/generated',
+  'naming/misleading',
+]);
 
 const namingRules = new Set(rules.filter(({ concern }) => concern === 'Naming').map(({ id }) => id));

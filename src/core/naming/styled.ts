@@ -22,6 +22,7 @@ export const termKinds = [
   'truth column',
   'day column',
   'moment column',
+  'amount column',
 ] as const;
 export type TermKind = (typeof termKinds)[number];
 
@@ -42,6 +43,7 @@ export const styledInWords: Readonly<Record<StyledKind, string>> = {
   'truth column': 'yes-or-no columns',
   'day column': 'day columns',
   'moment column': 'moment columns',
+  'amount column': 'amount columns',
 };
 
 /** Something with a name, and what the name could be made of. */

@@ -6,6 +6,7 @@ import type { Catalogue, Column, Table } from '../catalogue/model';
 import { once } from '../once';
 import { named } from './named';
 import type { Styled, TermKind } from './styled';
+import { speaksOfMoney } from './meaning';
 import { wordsOf } from './words';
 
 export interface Term extends Styled {
@@ -52,7 +53,13 @@ function narrowKind(table: Table, column: Column): TermKind | null {
   if (key?.columns.length === 1 && key.columns[0] === column.name) return 'key column';
   // Any of these says of itself that it is true or not.
   if (column.family === 'boolean') return auxiliary.has(wordsOf(column.name)[0] ?? '') ? null : 'truth column';
+  if (isAmount(column)) return 'amount column';
   return column.family === 'date' ? 'day column' : column.family === 'timestamp' ? 'moment column' : null;
+}
+
+/** Money, by its type and by its name. */
+function isAmount({ family, scale, name }: Column): boolean {
+  return (family === 'float' || (family === 'decimal' && scale !== 0)) && speaksOfMoney(name);
 }
 
 const auxiliary = new Set(['has', 'can', 'may', 'was', 'does', 'must', 'needs', 'should', 'allow', 'allows', 'in', 'on']);

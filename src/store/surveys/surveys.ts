@@ -1,5 +1,6 @@
 import type { Earlier } from '../../core/evidence/reuse';
 import type { TableId } from '../../core/catalogue/identifiers';
+import type { Followed } from '../../core/naming/infer';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
@@ -111,6 +112,28 @@ interface KeptCatalogue {
 export async function findCatalogue(db: Db, id: SurveyId): Promise<Catalogue | null> {
   const row = await findRow<KeptCatalogue>(db, 'select catalogue, format from surveys where id = $1', [id]);
   return row?.catalogue ? catalogueFrom(row.catalogue, row.format) : null;
+}
+
+interface KeptConventions {
+  readonly format: number;
+  readonly learnt: readonly Followed[];
+}
+
+/** What the names of its catalogue follow; null where it was not kept, or by a version that learnt otherwise. */
+export async function findConventions(db: Db, id: SurveyId): Promise<readonly Followed[] | null> {
+  const row = await findRow<{ conventions: KeptConventions | null }>(db, 'select conventions from surveys where id = $1', [id]);
+  return row?.conventions?.format === conventionsFormat ? row.conventions.learnt : null;
+}
+
+/** Changes whenever names are learnt otherwise than before. */
+const conventionsFormat = 1;
+
+export async function keepConventions(db: Db, id: SurveyId, conventions: readonly Followed[]): Promise<void> {
+  const learnt = conventions.map(({ kind, template, names, follow }) => ({ kind, template, names, follow }));
+  await db.query('update surveys set conventions = $2 where id = $1', [
+    id,
+    JSON.stringify({ format: conventionsFormat, learnt }),
+  ]);
 }
 
 /** The finished survey that read the catalogue last. */

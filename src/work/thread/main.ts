@@ -2,7 +2,6 @@
 
 import { parentPort } from 'node:worker_threads';
 import { openStore, storeUrl } from '../../store/db';
-import { findCatalogue } from '../../store/surveys/surveys';
 import { readOnce } from '../catalogues';
 import { type Task, tasks } from './tasks';
 import type { Answered, Asked } from './thread';
@@ -10,7 +9,7 @@ import type { Answered, Asked } from './thread';
 const store = openStore(storeUrl());
 
 parentPort?.on('message', ({ id, catalogue, task, asked }: Asked) => {
-  void readOnce(catalogue, () => findCatalogue(store, catalogue))
+  void readOnce(store, catalogue)
     .then((read): Answered => {
       if (!read) throw new Error(`The catalogue ${catalogue} is not in the store any more. Load the page again.`);
       const compute = tasks[task] as Task;

@@ -2,7 +2,7 @@
 
 import type { Catalogue } from '../../core/catalogue/model';
 import { engineOf } from '../../core/engines/index';
-import { type Exception, explainedBy, inferConventions, renamed, styledObjects } from '../../core/naming/infer';
+import { conventionsOf, type Exception, explainedBy, renamed, styledObjects } from '../../core/naming/infer';
 import type { Adopted } from '../../core/naming/style';
 import { onNames, styleChange } from '../../core/naming/styleChange';
 import { parseFor, type StyledKind } from '../../core/naming/styled';
@@ -17,7 +17,7 @@ export interface ToPlan extends PlanOptions {
 }
 
 /** How the names of a kind are, in short. */
-export interface Followed {
+export interface KindTold {
   readonly kind: StyledKind;
   /** What was adopted, or else what was learnt; null where neither. */
   readonly template: string | null;
@@ -51,15 +51,15 @@ export interface NamesTold {
 export const tasks = {
   plan: (catalogue: Catalogue, { decided, ...options }: ToPlan): Plan => planFor(decided, catalogue, options),
 
-  conventions: (catalogue: Catalogue, { templates }: { readonly templates: Adopted }): readonly Followed[] =>
-    inferConventions(catalogue).map(({ kind, template: learnt, names, follow }) => {
+  conventions: (catalogue: Catalogue, { templates }: { readonly templates: Adopted }): readonly KindTold[] =>
+    conventionsOf(catalogue).map(({ kind, template: learnt, names, follow }) => {
       const adopted = templates[kind] ?? null;
       const following = adopted === null || adopted === learnt ? follow : explainedBy(adopted, kind, catalogue);
       return { kind, template: adopted ?? learnt, adopted: adopted !== null, names, follow: following };
     }),
 
   names: (catalogue: Catalogue, { kind, tried, templates, policies, most }: OfKind): NamesTold => {
-    const learnt = inferConventions(catalogue).find((one) => one.kind === kind)?.template ?? null;
+    const learnt = conventionsOf(catalogue).find((one) => one.kind === kind)?.template ?? null;
     const adopted = templates[kind] ?? null;
     const text = tried ?? adopted ?? learnt ?? '';
     const parsed = text === '' ? null : parseFor(kind, text);

@@ -5,6 +5,7 @@ import { Choice } from '~/app/ui/Choice';
 import { Desk } from '~/app/ui/list/Desk';
 import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
+import { inFull } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 import { readCoverage } from '~/core/survey/boards';
 import { coverageBoard } from '~/store/findings/coverageBoard';
@@ -66,7 +67,9 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
         chosenId={chosenTable}
         empty={<NothingFits what="table" here={here} />}
         keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
-        foot={(rows) => `${rows.length} of ${tables.length} tables, ${rows.reduce((n, r) => n + r.open, 0)} open`}
+        foot={(rows) =>
+          `${inFull(rows.length)} of ${inFull(tables.length)} tables, ${inFull(rows.reduce((n, r) => n + r.open, 0))} open`
+        }
       >
         <Choice
           name="show"

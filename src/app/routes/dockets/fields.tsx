@@ -1,6 +1,5 @@
 import { Moment } from '~/app/ui/Moment';
 import type { WholeField } from '~/app/ui/list/whole';
-import { counted } from '~/core/naming/words';
 import { docketStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 
@@ -9,7 +8,15 @@ const colours: Readonly<Record<string, string>> = { Done: 'verd', Stopped: 'rust
 
 /** What the list of dockets tells of each. */
 export const docketFields: readonly WholeField<DocketRow>[] = [
-  { name: 'docket', title: 'Docket', type: 'text', width: 190, usual: true, of: ({ name }) => name },
+  {
+    name: 'docket',
+    title: 'Docket',
+    type: 'text',
+    width: 190,
+    usual: true,
+    of: ({ name }) => name,
+    draw: ({ name }) => <span className="strong">{name}</span>,
+  },
   {
     name: 'state',
     title: 'State',
@@ -27,7 +34,6 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 80,
     usual: true,
     of: ({ remedies }) => remedies,
-    draw: ({ remedies }) => counted(remedies, 'remedy'),
   },
   {
     name: 'author',
@@ -36,9 +42,18 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     type: 'text',
     width: 140,
     usual: true,
-    of: ({ authors }) => authors.map(({ name }) => name).join(', ') || null,
+    of: authorsOf,
+    draw: (docket) => <span className="small">{authorsOf(docket)}</span>,
   },
-  { name: 'signed', title: 'Signed by', type: 'text', width: 120, usual: true, of: ({ signedBy }) => signedBy },
+  {
+    name: 'signed',
+    title: 'Signed by',
+    type: 'text',
+    width: 120,
+    usual: true,
+    of: ({ signedBy }) => signedBy,
+    draw: ({ signedBy }) => <span className="small">{signedBy}</span>,
+  },
   {
     name: 'made',
     title: 'Made',
@@ -46,7 +61,11 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 110,
     usual: true,
     of: ({ createdAt }) => createdAt,
-    draw: ({ createdAt }) => <Moment at={createdAt} />,
+    draw: ({ createdAt }) => (
+      <span className="small">
+        <Moment at={createdAt} />
+      </span>
+    ),
   },
   {
     name: 'since',
@@ -55,7 +74,11 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 130,
     usual: true,
     of: ({ stateAt }) => stateAt,
-    draw: ({ stateAt }) => <Moment at={stateAt} />,
+    draw: ({ stateAt }) => (
+      <span className="small">
+        <Moment at={stateAt} />
+      </span>
+    ),
   },
   {
     name: 'way',
@@ -66,3 +89,7 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     of: ({ mode }) => (mode === 'quiet' ? 'quiet, beside users at work' : 'plain, in one go'),
   },
 ];
+
+function authorsOf({ authors }: DocketRow): string | null {
+  return authors.map(({ name }) => name).join(', ') || null;
+}

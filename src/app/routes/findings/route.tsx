@@ -5,6 +5,7 @@ import { Allowed } from '~/app/ui/Allowed';
 import { Choice } from '~/app/ui/Choice';
 import { Desk } from '~/app/ui/list/Desk';
 import { WholeList } from '~/app/ui/list/WholeList';
+import { inFull } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 import { actOn } from '~/app/server/intents.server';
 import { findingStates, openStates } from '~/core/ratchet/states';
@@ -86,7 +87,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         keys={{ 'j k': 'move', Space: 'choose several', d: 'docket', '/': 'filter' }}
         foot={(rows) => (
           <>
-            {counts.open} open, {counts.held} held{' '}
+            {inFull(counts.open)} open, {inFull(counts.held)} held{' '}
             <Allowed right="plan">
               <Link to={`/s/${source}/decide${ruleOf(rows)}`}>Decide for many</Link>
             </Allowed>

@@ -5,6 +5,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useFetcher, useNavigate, useNavigation } from 'react-router';
+import { inFull } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 
 import { JumpBox } from './JumpBox';
@@ -205,7 +206,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
             </Link>
             <br />
             {missing === 0 ? (
-              `all ${tables} tables measured`
+              `all ${inFull(tables)} tables measured`
             ) : (
               <span className="brass">
                 {missing} of {tables} not measured

@@ -7,7 +7,7 @@ const narrowest = 320;
 /** A list on the left and a dossier on the right; where they part can be moved, by hand or with the arrows, and is remembered. */
 export function Desk({ children }: { readonly children: readonly [list: ReactNode, dossier: ReactNode] }) {
   // Null for as wide as it usually is.
-  const [width, setWidth] = useKept<number | null>('pawl.dossier', unmoved);
+  const [width, setWidth] = useKept<number | null>('dossier', unmoved);
   const desk = useRef<HTMLDivElement>(null);
   const within = (wanted: number): number => {
     const most = Math.max(narrowest, (desk.current?.clientWidth ?? 1280) - 420);

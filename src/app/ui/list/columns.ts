@@ -35,17 +35,19 @@ export interface Columns {
 
 /**
  * The columns of a list: which are shown, in which order, how wide, and by which it is sorted. What is shown and the sort
- * are in the address, so that they can be sent on; widths are kept in the browser under the list's name.
+ * are in the address, so that they can be sent on; columns and widths are kept for the person, under the list's name.
  */
 export function useColumns(list: string, fields: readonly Field[]): Columns {
   const [params, setParams] = useSearchParams();
-  const [sizes, setSizes] = useKept<ColumnSizingState>(`pawl.widths.${list}`, noSizes);
+  const [sizes, setSizes] = useKept<ColumnSizingState>(`widths.${list}`, noSizes);
   const usual = useMemo(() => fields.filter(({ usual: is }) => is).map(({ name }) => name), [fields]);
+  const [kept, keep] = useKept<readonly string[]>(`columns.${list}`, none);
   const asked = params.get('columns');
   const shown = useMemo(() => {
-    const known = (asked ?? '').split(',').filter((name) => fields.some((field) => field.name === name));
+    const wanted = asked === null ? kept : asked.split(',');
+    const known = wanted.filter((name) => fields.some((field) => field.name === name));
     return known.length > 0 ? known : usual;
-  }, [asked, fields, usual]);
+  }, [asked, kept, fields, usual]);
   const change = useCallback(
     (name: string, value: string) => {
       setParams(
@@ -82,7 +84,11 @@ export function useColumns(list: string, fields: readonly Field[]): Columns {
     table,
     shown,
     resized: new Set(Object.keys(sizes)),
-    show: (names) => change('columns', names.join(',') === usual.join(',') ? '' : names.join(',')),
+    show: (names) => {
+      const isUsual = names.join(',') === usual.join(',');
+      keep(() => (isUsual ? none : names));
+      change('columns', isUsual ? '' : names.join(','));
+    },
     sort,
     // Rising, falling, and as it was.
     sortBy: (field) => change('sort', sort?.field !== field ? field : sort.falling ? '' : `-${field}`),

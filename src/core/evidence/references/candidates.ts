@@ -52,6 +52,9 @@ const mostPerColumn = 6;
 const alwaysAsked = 3;
 const farBehind = 0.4;
 const missingTolerated = 0.005;
+/** A word that more keys share tells little: of those only the nearest are looked at, so that no schema is looked at squared. */
+const mostByWord = 60;
+const mostElsewhere = 12;
 
 const found = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
 
@@ -200,6 +203,8 @@ interface KeyIndex {
   readonly byTable: ReadonlyMap<TableId, readonly IndexedKey[]>;
   readonly composites: ReadonlyMap<string, readonly ParentKey[]>;
   readonly related: Map<string, readonly string[]>;
+  /** Of words that very many keys share, the nearest to each schema. */
+  readonly nearest: Map<string, readonly IndexedKey[]>;
   readonly byTableName: ReadonlyMap<string, readonly IndexedKey[]>;
   /** Primary keys of whole numbers, in the order of their largest. */
   readonly numbered: readonly NumberedKey[];
@@ -270,6 +275,7 @@ function indexOf(catalogue: Catalogue, evidence: Evidence, keys: readonly Parent
     declaredByName: declaredByName(catalogue, byColumn),
     composites,
     related: new Map(),
+    nearest: new Map(),
     compared,
   };
 }
@@ -332,7 +338,10 @@ function candidatesOf({ catalogue, evidence, index }: Searched, child: Table, co
     index.compared.get(column.id) ?? [],
     (key) => `views or functions compare ${column.name} with ${key.key} of ${key.table.name}`,
   );
-  add(index.declaredByName.get(from.words.join(' ')) ?? [], (key) => `columns of this name refer to ${key.table.name} elsewhere`);
+  const elsewhere = index.declaredByName.get(from.words.join(' '));
+  // A name that leads to very many tables, as parent_id does, leads nowhere.
+  if (elsewhere && elsewhere.size <= mostElsewhere)
+    add(elsewhere, (key) => `columns of this name refer to ${key.table.name} elsewhere`);
   const repeats = sampleOf(evidence, child.id)?.result.columns[column.name]?.agreement ?? 0;
   if (from.words.length === 1 && affixesOf(catalogue).tails.has(from.words[0] ?? '') && repeats > 0)
     add(tablesWithin(index, from), (key) => `${child.name} speaks of ${key.table.name}, and ${column.name} is no key of its own`);
@@ -391,18 +400,31 @@ function nearness(child: Table, column: Column, key: IndexedKey): number {
 
 /** The keys that a column's words could speak of. */
 function spokenOf(index: KeyIndex, child: Table, { words: own, stem: { stem } }: NamedColumn): ReadonlySet<IndexedKey> {
-  const found = new Set<IndexedKey>([...(index.byTable.get(child.id) ?? []), ...(index.byWord.get(own.join(' ')) ?? [])]);
-  const speak = (words: readonly string[]): void => {
-    for (const word of words)
-      for (const related of relatedWords(index, word)) for (const key of index.byWord.get(related) ?? []) found.add(key);
+  const found = new Set<IndexedKey>(index.byTable.get(child.id) ?? []);
+  const speak = (words: string): void => {
+    for (const key of keysBy(index, words, child.schema)) found.add(key);
   };
-  speak(stem);
+  speak(own.join(' '));
+  for (const word of stem) for (const related of relatedWords(index, word)) speak(related);
   const [last] = own.slice(-1);
-  if (last !== undefined && !stem.includes(last)) for (const key of index.byWord.get(last) ?? []) found.add(key);
-  for (let from = 1; from < own.length; from++)
-    for (const key of index.byWord.get(own.slice(from).join(' ')) ?? []) if (from === 1 || own.length - from > 1) found.add(key);
+  if (last !== undefined && !stem.includes(last)) speak(last);
+  for (let from = 1; from < own.length; from++) if (from === 1 || own.length - from > 1) speak(own.slice(from).join(' '));
   if (namesARole(stem)) for (const key of index.people) found.add(key);
   return found;
+}
+
+/** Of many, those of the same schema whose tables say little else: `vessel` before `vessel_call_log`. */
+function keysBy(index: KeyIndex, words: string, schema: string): readonly IndexedKey[] {
+  const all = index.byWord.get(words) ?? [];
+  if (all.length <= mostByWord) return all;
+  const place = `${schema}\0${words}`;
+  let nearest = index.nearest.get(place);
+  if (!nearest) {
+    const far = ({ table, tableWords }: IndexedKey): number => tableWords.length + (table.schema === schema ? 0 : 1.5);
+    nearest = all.toSorted((a, b) => far(a) - far(b)).slice(0, mostByWord);
+    index.nearest.set(place, nearest);
+  }
+  return nearest;
 }
 
 function relatedWords(index: KeyIndex, word: string): readonly string[] {

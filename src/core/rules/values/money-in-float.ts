@@ -1,16 +1,10 @@
-import { wordsOf } from '../../naming/words';
+import { speaksOfMoney } from '../../naming/meaning';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
 interface Facts {
   readonly type: string;
 }
-
-const money = new Set(
-  'amount price cost deposit fee due total balance salary wage tax vat discount payment charge tariff revenue budget credit debit invoice net gross paid'.split(
-    ' ',
-  ),
-);
 
 /** Money kept in a binary fraction. Measures that are no money are left alone. */
 export const moneyInFloat = defineRule<Facts>({
@@ -20,7 +14,7 @@ export const moneyInFloat = defineRule<Facts>({
   *check({ tables }) {
     for (const table of tables) {
       for (const column of table.columns) {
-        if (column.family !== 'float' || !wordsOf(column.name).some((word) => money.has(word))) continue;
+        if (column.family !== 'float' || !speaksOfMoney(column.name)) continue;
         yield {
           table: table.id,
           columns: [column.name],

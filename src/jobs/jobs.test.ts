@@ -2,6 +2,9 @@ import { there } from '../../test/kit/there';
 import { sourceAt } from '../../test/kit/source';
 import type pg from 'pg';
 import { expect, test } from 'vitest';
+import { isProblem, parseFilter } from '../core/inventory/filter';
+import { inventory } from '../core/inventory/index';
+import { listLines } from '../store/inventory/inventory';
 import { useDatabase } from '../../test/kit/database';
 import { eventually, inState, killed, useWorkshop, whileLocked, type Workshop } from '../../test/kit/worker';
 import { type Plan, planFor } from '../core/plan/plan';
@@ -10,7 +13,15 @@ import { askForRehearsal, findLastRehearsal, startRehearsal } from '../store/doc
 import { askForRun, findRun, listProofsOfRun, listSteps } from '../store/dockets/runs';
 import { coreFinding, listFindings, moveFindings } from '../store/findings/findings';
 import { addSource } from '../store/sources/sources';
-import { askForSurvey, cancelSurvey, findCatalogue, findSurvey, listFacts, type SurveyState } from '../store/surveys/surveys';
+import {
+  askForSurvey,
+  cancelSurvey,
+  findCatalogue,
+  findConventions,
+  findSurvey,
+  listFacts,
+  type SurveyState,
+} from '../store/surveys/surveys';
 import type { LoginDesk } from './loginHandover';
 import type { Queue } from './queue';
 import { plannedSteps } from '../sources/run/carryOut';
@@ -64,6 +75,16 @@ test('a survey is carried out by a worker, with its findings', async () => {
       'uniqueness/absent:public.vessel(imo_no)',
     ]),
   );
+});
+
+test('a survey of the catalogue alone keeps what was measured, and what names follow is known after each', async () => {
+  await hire();
+  const { id } = await reached(await ask('catalogue'), 'done', 'failed');
+  const filter = parseFilter('table:vessel column:imo_no', inventory.columns);
+  if (isProblem(filter)) throw new Error(filter.says);
+  const [line] = await listLines(store, source, 'columns', { filter, sort: null, offset: 0, limit: 5 });
+  expect(line?.values).toMatchObject({ column: 'imo_no', rows: 300, how: 'exact' });
+  expect(await findConventions(store, id)).toContainEqual(expect.objectContaining({ kind: 'table', names: 3 }));
 });
 
 test('killing the worker in the middle of a survey loses nothing: another goes on with it', async () => {

@@ -204,7 +204,9 @@ async function keepResult(
       },
     });
     await keepTables(db, row.sourceId, { catalogue, evidence, unmeasured, scope });
-    await takeStock(db, row.sourceId, { catalogue, evidence, findings, scope });
+    // A survey of the catalogue alone measures no table.
+    const measured = row.depth === 'catalogue' ? new Set<TableId>() : scope;
+    await takeStock(db, row.sourceId, { catalogue, evidence, findings, scope: measured });
     await keepNotMeasured(db, row.id, unmeasured);
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);

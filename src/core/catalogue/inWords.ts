@@ -2,7 +2,7 @@
 
 import { capital, plural, rowOf, withArticle } from '../naming/words';
 import { declaredUniques, findTable, foreignKeysOf, getTable, referencesTo, sameColumnSet } from './lookups';
-import type { Catalogue, Column, Constraint, Table } from './model';
+import type { Catalogue, Column, Constraint, Index, Table } from './model';
 
 /** `A vessel has many port calls; a port call belongs to exactly one vessel.`, for each reference of a table. */
 export function relationshipsInWords(catalogue: Catalogue, table: Table): readonly string[] {
@@ -52,6 +52,12 @@ export function constraintInWords(constraint: Constraint): string {
     default:
       return `${constraint.kind.toUpperCase()} (${columns})`;
   }
+}
+
+/** The same of an index: `UNIQUE INDEX (berth_no) WHERE …`. */
+export function indexInWords({ unique, columns, predicate }: Index): string {
+  const condition = predicate === null ? '' : ` WHERE ${predicate}`;
+  return `${unique ? 'UNIQUE ' : ''}INDEX (${columns.map((column) => column ?? 'expression').join(', ')})${condition}`;
 }
 
 function sentence(child: Table, columns: readonly string[], parent: string): string {

@@ -64,6 +64,9 @@ test('what a survey left out keeps what was measured of it before', () => {
   expect(merged.find(({ id }) => id === 'port.berth.berth_no')?.values['rows']).toBe(
     bare.find(({ id }) => id === 'port.berth.berth_no')?.values['rows'],
   );
+  // A column of that name and another type is another column.
+  const retyped = bare.map((one) => (one.id === 'port.booking.id' ? { ...one, values: { ...one.values, type: 'bigint' } } : one));
+  expect(withEarlier(retyped, lines, new Set()).find(({ id }) => id === 'port.booking.id')?.values['how']).toBeNull();
 });
 
 test('of a column it is known who refers by it, and which others have its name', () => {

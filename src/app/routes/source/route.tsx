@@ -205,7 +205,9 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
               {last.depth}, <Moment at={last.finishedAt} />
             </Link>
             <br />
-            {missing === 0 ? (
+            {last.depth === 'catalogue' ? (
+              'data not looked at'
+            ) : missing === 0 ? (
               `all ${inFull(tables)} tables measured`
             ) : (
               <span className="brass">

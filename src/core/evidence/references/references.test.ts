@@ -137,3 +137,23 @@ test('gives a column one parent only, the likeliest', () => {
   );
   expect(weighReferences(two, facts).map((r) => r.parent)).toEqual(['b.berth']);
 });
+
+test('where every tenant has the same tables, a column speaks of its own tenant’s, and of few others', () => {
+  const tenants = Array.from({ length: 150 }, (_, n) => `t${n}`);
+  const port = sketch(
+    tenants.map((schema) => `${schema}.vessel: vessel_id key, name text\n ${schema}.call: call_id key, vessel_id`).join('\n'),
+  );
+  const candidates = referenceCandidates(port, {}).filter(({ columns }) => columns[0] === 'vessel_id');
+  for (const schema of tenants) {
+    const own = candidates.filter(({ child }) => child === `${schema}.call`).toSorted((a, b) => b.likeness - a.likeness);
+    expect(own[0]?.parent).toBe(`${schema}.vessel`);
+    expect(own.length).toBeLessThan(10);
+  }
+});
+
+test('a name that leads to very many tables leads nowhere', () => {
+  const tables = Array.from({ length: 30 }, (_, n) => `port.part_${n}: id key, parent_id -> port.part_${(n + 7) % 30}.id`);
+  const port = sketch([...tables, 'port.tree: id key, parent_id'].join('\n'));
+  const own = referenceCandidates(port, {}).filter(({ child }) => child === 'port.tree');
+  expect(own.length).toBeLessThan(10);
+});

@@ -10,7 +10,7 @@ import { notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { columnInWords, constraintInWords, relationshipsInWords } from '~/core/catalogue/inWords';
+import { columnInWords, constraintInWords, indexInWords, relationshipsInWords } from '~/core/catalogue/inWords';
 import { findTable, foreignKeysOf, referencesTo } from '~/core/catalogue/lookups';
 import { counted, sizeInWords } from '~/core/naming/words';
 import { openStates } from '~/core/ratchet/states';
@@ -59,10 +59,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     })),
     indexes: table.indexes
       .filter((index) => !index.constraint)
-      .map((index) => ({
-        name: index.name,
-        words: `${index.unique ? 'UNIQUE ' : ''}INDEX (${index.columns.map((c) => c ?? 'expression').join(', ')})${index.predicate ? ` WHERE ${index.predicate}` : ''}`,
-      })),
+      .map((index) => ({ name: index.name, words: visible(indexInWords(index)) })),
   };
 }
 

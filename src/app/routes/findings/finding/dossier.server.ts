@@ -4,10 +4,10 @@ import { visible } from '~/core/naming/visible';
 import { getSettings } from '~/store/sources/settings';
 import { findSpeed } from '~/store/surveys/surveys';
 import { notFound } from '~/app/server/ids.server';
-import { columnInWords, constraintInWords, referenceInWords } from '~/core/catalogue/inWords';
+import { columnInWords, constraintInWords, indexInWords, referenceInWords } from '~/core/catalogue/inWords';
 import { tableId } from '~/core/catalogue/identifiers';
 import { findConstraint, findTable } from '~/core/catalogue/lookups';
-import type { Catalogue } from '~/core/catalogue/model';
+import type { Catalogue, Table } from '~/core/catalogue/model';
 import { engineOf } from '~/core/engines/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/operations/index';
@@ -110,6 +110,16 @@ interface DeclaredLine {
   readonly named?: boolean;
 }
 
+/** An index or a trigger of that name. */
+function partOf({ indexes, triggers }: Table, name: string): readonly DeclaredLine[] | null {
+  const index = indexes.find((one) => one.name === name);
+  if (index) return [{ label: name, text: visible(indexInWords(index)), named: true }];
+  const trigger = triggers.find((one) => one.name === name);
+  return trigger
+    ? [{ label: name, text: visible(`TRIGGER ${trigger.function}${trigger.enabled ? '' : ', switched off'}`) }]
+    : null;
+}
+
 function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine[] {
   const table = findTable(catalogue, tableOf(finding.object));
   if (!table) return [];
@@ -119,7 +129,9 @@ function declared(finding: Finding, catalogue: Catalogue): readonly DeclaredLine
   });
   if (finding.object.name !== undefined) {
     const constraint = findConstraint(table, finding.object.name);
-    return constraint ? [{ label: constraint.name, text: visible(constraintInWords(constraint)), named: true }] : own;
+    return constraint
+      ? [{ label: constraint.name, text: visible(constraintInWords(constraint)), named: true }]
+      : (partOf(table, finding.object.name) ?? own);
   }
   if (finding.proposal.kind === 'foreignKey') {
     const { schema, table: name, columns } = finding.proposal.references;

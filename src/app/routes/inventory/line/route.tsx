@@ -8,7 +8,7 @@ import { FindingEntry } from '~/app/ui/FindingEntry';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { columnInWords, constraintInWords, relationshipsInWords } from '~/core/catalogue/inWords';
+import { columnInWords, constraintInWords, indexInWords, relationshipsInWords } from '~/core/catalogue/inWords';
 import { findTable } from '~/core/catalogue/lookups';
 import type { Catalogue, Column, Table } from '~/core/catalogue/model';
 import { knownOf } from '~/core/inventory/known';
@@ -99,10 +99,7 @@ function declarationsOf(table: Table, kind: string, id: string, column: Column |
   );
   return [
     ...constraints.map((constraint) => ({ name: constraint.name, words: visible(constraintInWords(constraint)) })),
-    ...indexes.map(({ name, unique, columns }) => ({
-      name,
-      words: `${unique ? 'UNIQUE ' : ''}INDEX (${columns.map((c) => visible(c ?? 'expression')).join(', ')})`,
-    })),
+    ...indexes.map((index) => ({ name: index.name, words: visible(indexInWords(index)) })),
   ];
 }
 

@@ -28,6 +28,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     if ('ok' in asked) return asked;
     const { catalogue, table, columns, values } = asked;
     const gentle = referencesTo(catalogue, table.id)
+      .filter(({ child }) => child.readable)
       .filter(({ key, child }) => key.parentColumns.every((name) => columns.includes(name)) && isQuick(child, key.columns))
       .slice(0, mostReferences);
     return askSource<{ readonly counts: readonly Counted[] }>(room, 'seeRows', request.signal, async (reader) => {

@@ -1,4 +1,4 @@
-// Whether names can be changed in schemas that nobody here made: every column, constraint and index of a schema of the corpus
+// Whether names can be changed in schemas that nobody here made: every column, constraint, index, sequence and trigger of a schema of the corpus
 // gets another name. `npm run bench:renames [SCHEMA…]`, after `shared/corpus/build.sh all`. Exit code 1 when one fails.
 
 import { onNames } from '../src/core/naming/styleChange';
@@ -10,6 +10,8 @@ const adopted = {
   unique: 'one_{columns}_in_{table}',
   'foreign key': '{table}_to_{parent}[_{columns}]',
   index: 'find_{table}_{columns}',
+  sequence: 'next_{columns}_of_{table}',
+  trigger: 'on_{table}_{meaning}',
 };
 
 await onEverySchema(

@@ -26,6 +26,9 @@ test('several findings are chosen with the keys, put into a docket in one, and t
   await expect(chosen).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Undone.')).toBeVisible();
+  // No docket stays behind that holds nothing.
+  await page.goto('/s/1/dockets?q=remedies%3C1');
+  await expect(page.getByRole('heading', { name: /^No docket/ })).toBeVisible();
   await page.goto('/s/1/findings?show=Docketed&q=rule%3Areferences%2Funindexed');
   await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
 });

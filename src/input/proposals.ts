@@ -170,7 +170,7 @@ class RenameShape extends ColumnsShape {
   @Equals('rename') kind!: 'rename';
   @Name() from!: string;
   @Name() to!: string;
-  @IsOptional() @IsIn(['index', 'column']) object?: 'index' | 'column';
+  @IsOptional() @IsIn(['index', 'column', 'sequence', 'trigger']) object?: 'index' | 'column' | 'sequence' | 'trigger';
 }
 
 class DropShape extends ColumnsShape {

@@ -134,6 +134,18 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
       { kind: 'setDefault', table: vessel, column: 'name', value: { kind: 'none' }, before: null },
     ],
   ],
+  renameTrigger: [[{ kind: 'renameTrigger', table: call, from: 'noted', to: 'Noted "by" whom' }]],
+  renameSequence: [
+    [
+      {
+        kind: 'renameSequence',
+        table: tableId('port', 'ticket'),
+        schema: 'port',
+        from: 'ticket_ticket_no_seq',
+        to: "Ticket's no",
+      },
+    ],
+  ],
   switchTrigger: [[{ kind: 'switchTrigger', table: call, trigger: 'noted', on: false }]],
   renameColumn: [
     [{ kind: 'renameColumn', table: vessel, from: 'tons', to: 'Gross tons' }],

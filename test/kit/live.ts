@@ -56,6 +56,7 @@ const smallPort = `
   insert into port.call select n, 1 + n % 90, 'C' || n from generate_series(1, 200) n;
   create function port.noted() returns trigger language plpgsql as 'begin return new; end';
   create trigger noted before update on port.call for each row execute function port.noted();
+  create table port.ticket (ticket_no serial primary key, text varchar(10));
   create table port.note (text varchar(80));
   insert into port.note select 'n' || n from generate_series(1, 30) n;
   analyze;`;

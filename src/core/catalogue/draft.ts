@@ -14,6 +14,8 @@ export class Draft {
   private readonly referring = new Map<TableId, Set<TableId>>();
 
   private readonly renamed = new Map<ColumnId, ColumnId>();
+  /** Names of sequences by what they were at first, each behind its schema. */
+  private readonly sequences = new Map<string, string>();
 
   constructor(private readonly catalogue: Catalogue) {
     this.order = orderOf(catalogue);
@@ -47,6 +49,14 @@ export class Draft {
     else this.renamed.set(first, to);
   }
 
+  /** A sequence goes by another name from now on. */
+  renameSequence({ schema, from, to }: { readonly schema: string; readonly from: string; readonly to: string }): void {
+    const place = (name: string): string => `${schema}\0${name}`;
+    const [first] = [...this.sequences].find(([at, now]) => now === from && at.startsWith(place(''))) ?? [place(from)];
+    if (first === place(to)) this.sequences.delete(first);
+    else this.sequences.set(first, to);
+  }
+
   /** Tables that refer to one. */
   childrenOf(parent: TableId): readonly TableId[] {
     const before = referencesTo(this.catalogue, parent).map(({ child }) => child.id);
@@ -69,15 +79,22 @@ export class Draft {
 
   /** The same catalogue when nothing has changed. */
   done(): Catalogue {
-    if ([...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table))
+    if (
+      this.sequences.size === 0 &&
+      [...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table)
+    )
       return this.catalogue;
     const tables = this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table);
-    if (this.renamed.size === 0) return { ...this.catalogue, tables };
+    if (this.renamed.size === 0 && this.sequences.size === 0) return { ...this.catalogue, tables };
     const now = (id: ColumnId): ColumnId => this.renamed.get(id) ?? id;
     return {
       ...this.catalogue,
       tables,
-      sequences: this.catalogue.sequences.map((one) => (one.ownedBy === null ? one : { ...one, ownedBy: now(one.ownedBy) })),
+      sequences: this.catalogue.sequences.map((one) => ({
+        ...one,
+        name: this.sequences.get(`${one.schema}\0${one.name}`) ?? one.name,
+        ownedBy: one.ownedBy && now(one.ownedBy),
+      })),
       joins: this.catalogue.joins.map(({ left, right }) => ({ left: now(left), right: now(right) })),
     };
   }

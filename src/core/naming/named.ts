@@ -1,14 +1,24 @@
 // Constraints and indexes as things with a name, and what that name could be made of.
 
 import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
-import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
+import type { ColumnId } from '../catalogue/identifiers';
+import type { Catalogue, Constraint, Reference, Sequence, Table } from '../catalogue/model';
 import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
 
-export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index';
+export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index' | 'sequence' | 'trigger';
 
-export const namedKinds: readonly NamedKind[] = ['primary key', 'foreign key', 'unique', 'check', 'exclusion', 'index'];
+export const namedKinds: readonly NamedKind[] = [
+  'primary key',
+  'foreign key',
+  'unique',
+  'check',
+  'exclusion',
+  'index',
+  'sequence',
+  'trigger',
+];
 
 /** How kinds are spoken of, many at a time. */
 export const kindsInWords: Readonly<Record<NamedKind, string>> = {
@@ -18,6 +28,8 @@ export const kindsInWords: Readonly<Record<NamedKind, string>> = {
   check: 'checks',
   exclusion: 'exclusions',
   index: 'indexes',
+  sequence: 'sequences',
+  trigger: 'triggers',
 };
 
 /** What a name is given to. */
@@ -34,10 +46,28 @@ export interface NamedObject extends ToName {
   readonly columns: readonly string[];
 }
 
-/** Every constraint and index that bears a name of its own. */
+/** Everything of a schema that bears a name of its own and that a house style has a template for. */
 export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
-  return baseTables(catalogue).flatMap((table) => namedOf(catalogue, table));
+  return baseTables(catalogue).flatMap((table) => namedAround(catalogue, table));
 }
+
+/** The same of one table: its constraints and indexes, the sequences that number its columns, its triggers. */
+export function namedAround(catalogue: Catalogue, table: Table): readonly NamedObject[] {
+  const sequences = table.columns.flatMap(({ id, name: column }) => {
+    const own = sequencesByColumn(catalogue).get(id);
+    return own ? [named(catalogue, table, { kind: 'sequence', name: own.name, columns: [column] })] : [];
+  });
+  const triggers = table.triggers.map(({ name, function: calls }) => {
+    const object = named(catalogue, table, { kind: 'trigger', name, columns: [] });
+    return { ...object, of: { ...object.of, meaning: [calls.split('.').at(-1)?.replaceAll('"', '') ?? ''] } };
+  });
+  return [...namedOf(catalogue, table), ...sequences, ...triggers];
+}
+
+const sequencesByColumn = once(
+  ({ sequences }: Catalogue): ReadonlyMap<ColumnId | null, Sequence> =>
+    new Map(sequences.map((sequence) => [sequence.ownedBy, sequence])),
+);
 
 // Several rules look at the same names.
 const known = once((_: Catalogue) => new Map<Table, readonly NamedObject[]>());

@@ -5,15 +5,22 @@ import type { Proposal } from '../remedies/index';
 import type { NamedObject } from './named';
 import type { TermBreach } from './termBreaches';
 
+/** What is no constraint, as its remedy calls it. */
+const parts: Readonly<Partial<Record<NamedObject['kind'], NonNullable<RenameProposal['object']>>>> = {
+  index: 'index',
+  sequence: 'sequence',
+  trigger: 'trigger',
+};
+
 /** Where a finding on the name of a constraint or index stands, and the remedy for it. */
 export function renaming(table: Table, object: NamedObject, to: string) {
-  const isIndex = object.kind === 'index';
+  const part = parts[object.kind];
   const proposal: RenameProposal = {
     kind: 'rename',
     columns: object.columns,
     from: object.name,
     to,
-    ...(isIndex && { object: 'index' as const }),
+    ...(part && { object: part }),
   };
   return {
     table: table.id,
@@ -21,7 +28,7 @@ export function renaming(table: Table, object: NamedObject, to: string) {
     columns: object.columns.filter((column) => table.columns.some(({ name }) => name === column)),
     name: object.name,
     // A constraint of the same table may bear the same name.
-    ...(isIndex && { apart: 'index' }),
+    ...(part && { apart: part }),
     severity: 'Minor' as const,
     proposal,
   };

@@ -91,12 +91,16 @@ const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {
   check: ['ck_{table}_{columns}', '{table}_{columns}_ck'],
   exclusion: ['ex_{table}_{columns}', '{table}_{columns}_ex'],
   index: ['ix_{table}_{columns}', '{table}_{columns}_ix'],
+  sequence: ['sq_{table}_{columns}', '{table}_{columns}_seq'],
+  trigger: ['tr_{table}_{meaning}', '{table}_{meaning}_tr'],
 };
 
 // A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
 function takingAfter(learned: ReadonlyMap<NamedKind, string>, rules: NameRules): (kind: NamedKind) => string {
-  const own = [...learned].filter(([kind, template]) => template !== rules.templates[kind]);
-  if (own.length * 2 <= learned.size) return (kind) => rules.templates[kind];
+  // Sequences are named by the server nearly everywhere.
+  const telling = [...learned].filter(([kind]) => kind !== 'sequence' && kind !== 'trigger');
+  const own = telling.filter(([kind, template]) => template !== rules.templates[kind]);
+  if (own.length * 2 <= telling.length) return (kind) => rules.templates[kind];
   const inFront = own.filter(([, template]) => !template.startsWith('{')).length * 2 >= own.length;
   return (kind) => customary[kind][inFront ? 0 : 1];
 }

@@ -1,7 +1,7 @@
 // What must be true before and after an operation. Each check counts what speaks against it, so
 // zero always means good.
 
-import type { TableId } from '../catalogue/identifiers';
+import { type TableId, tableId } from '../catalogue/identifiers';
 import { findTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
@@ -57,6 +57,9 @@ export type Check =
   /** The default of a column is, or is not, spelt like this; null for none. */
   | { readonly kind: 'defaultIs'; readonly table: TableId; readonly column: string; readonly expression: string | null }
   | { readonly kind: 'defaultIsNot'; readonly table: TableId; readonly column: string; readonly expression: string | null }
+  | { readonly kind: 'triggerMissing'; readonly table: TableId; readonly trigger: string }
+  /** `sequence`: its schema and name, as a table's. */
+  | { readonly kind: 'sequenceMissing'; readonly table: TableId; readonly sequence: TableId }
   /** A trigger is switched on, or off. */
   | { readonly kind: 'triggerIs'; readonly table: TableId; readonly trigger: string; readonly on: boolean }
   | { readonly kind: 'nullable'; readonly table: TableId; readonly column: string }
@@ -114,6 +117,10 @@ export function describeCheck(check: Check): string {
       return `the default of ${check.table}.${check.column} ${check.expression === null ? 'still there' : `not ${check.expression}`}`;
     case 'triggerIs':
       return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
+    case 'triggerMissing':
+      return `trigger ${check.trigger} missing on ${check.table}`;
+    case 'sequenceMissing':
+      return `sequence ${check.sequence} missing`;
     case 'nullable':
       return `${check.table}.${check.column} still allows null`;
     case 'notNullable':
@@ -147,6 +154,8 @@ function inShort(tables: readonly TableId[]): string {
 export function isShown(check: Check, catalogue: Catalogue): boolean {
   if (check.kind === 'tableMissing') return findTable(catalogue, check.table) !== null;
   if (check.kind === 'tablePresent') return findTable(catalogue, check.table) === null;
+  if (check.kind === 'sequenceMissing')
+    return catalogue.sequences.some(({ schema, name }) => tableId(schema, name) === check.sequence);
   const table = findTable(catalogue, check.table);
   return table !== null && isShownOf(table, check);
 }
@@ -180,6 +189,8 @@ function isShownOf(table: Table, check: Check): boolean {
       return column(check.column)?.default === check.expression;
     case 'triggerIs':
       return table.triggers.every(({ name, enabled }) => name !== check.trigger || enabled !== check.on);
+    case 'triggerMissing':
+      return table.triggers.some(({ name }) => name === check.trigger);
     case 'nullable':
       return column(check.column)?.nullable === false;
     case 'notNullable':

@@ -19,6 +19,8 @@ import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
 import { renameIndex } from './rename-index';
+import { renameSequence } from './rename-sequence';
+import { renameTrigger } from './rename-trigger';
 import { declareAgain, removeConstraint } from './remove-constraint';
 import { buildAgain, removeIndex } from './remove-index';
 import { replaceKey, restoreKey } from './replace-key';
@@ -41,6 +43,7 @@ export const kinds = {
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
   ...{ setDefault, switchTrigger },
+  ...{ renameSequence, renameTrigger },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },
 };

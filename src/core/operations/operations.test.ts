@@ -5,7 +5,7 @@ import { Draft } from '../catalogue/draft';
 import { isRemovable } from './again';
 import { asItIs } from './add-foreign-key';
 import { sideTableOf } from './side-table';
-import { tableId, type TableId } from '../catalogue/identifiers';
+import { columnId, tableId, type TableId } from '../catalogue/identifiers';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { fitted, groundOf } from '../plan/fit';
@@ -15,13 +15,19 @@ import { Refusal } from './refusal';
 const drawn = sketch(`
   port.berth: berth_no text key, area text, depth
   port.vessel: vessel_id, name text not null, imo_no text, berth_no text, tons; unique index name; check tons > 0 notvalid
-  port.call: call_id key, vessel_name text, berth_no text -> port.berth.berth_no, noted date; unique vessel_name+noted
+  port.call: call_id key default=nextval('port.call_no'::regclass), vessel_name text, berth_no text -> port.berth.berth_no, noted date; unique vessel_name+noted
   port.stay: stay_id key, berth_no text, call_id; foreign berth_no -> port.berth.berth_no notvalid
   port.craft: craft_no text, hull text
   port.tug: craft_no text, hull text not null, pull
 `);
 const port: Catalogue = {
   ...drawn,
+  sequences: [
+    {
+      ...{ schema: 'port', name: 'call_no', ownedBy: columnId(tableId('port', 'call'), 'call_id'), type: 'integer' },
+      ...{ start: '1', increment: '1', maximum: '9', last: null, cycles: false },
+    },
+  ],
   tables: drawn.tables.map((table) => ({
     ...table,
     triggers: [{ name: 'noted', function: 'port.noted', enabled: true }],
@@ -47,6 +53,8 @@ const kinds = [
   'removeIndex',
   'setDefault',
   'switchTrigger',
+  'renameTrigger',
+  'renameSequence',
   'setAside',
   'addParents',
   'dropKept',
@@ -163,6 +171,14 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     }
     case 'setDefault':
       return { kind, table: table.id, column: column.name, value: { kind: 'constant', text: String(o) }, before: null };
+    case 'renameTrigger': {
+      const trigger = table.triggers[0];
+      return trigger ? { kind, table: table.id, from: trigger.name, to: `renamed_${n}` } : null;
+    }
+    case 'renameSequence': {
+      const sequence = on.done().sequences.find(({ ownedBy }) => ownedBy?.startsWith(`${table.id}.`));
+      return sequence ? { kind, table: table.id, schema: sequence.schema, from: sequence.name, to: `sq_${n}` } : null;
+    }
     case 'switchTrigger': {
       const trigger = table.triggers[0];
       return trigger ? { kind, table: table.id, trigger: trigger.name, on: !trigger.enabled } : null;
@@ -217,11 +233,12 @@ test('forward then back is identity, for every kind of operation on any catalogu
 // A catalogue has no order among constraints and indexes that were made again.
 function sorted(catalogue: Catalogue): unknown {
   const byName = (a: { readonly name: string }, b: { readonly name: string }): number => (a.name < b.name ? -1 : 1);
-  return catalogue.tables.map((table) => ({
+  const tables = catalogue.tables.map((table) => ({
     ...table,
     constraints: table.constraints.toSorted(byName),
     indexes: table.indexes.toSorted(byName),
   }));
+  return { tables, sequences: catalogue.sequences };
 }
 
 function isOfRows(operation: Operation): boolean {

@@ -33,6 +33,7 @@ const wishes: readonly (readonly [string, Wish])[] = [
   ['naming/asked', { kind: 'named', table: berth, object: 'constraint', from: 'berth_pkey', to: 'pk_berth' }],
   ['uniqueness/asked', { kind: 'unique', table: berth, columns: ['quay', 'side'] }],
   ['nullability/asked', { kind: 'filled', table: berth, columns: ['note'] }],
+  ['naming/asked', { kind: 'named', table: agent, object: 'trigger', from: 'noted', to: 'tr_agent_noted' }],
   ['references/asked', { kind: 'gone', table: agent, constraint: 'agent_code_key' }],
   ['references/asked', { kind: 'gone', table: agent, constraint: 'agent_ship_check' }],
   ['references/asked', { kind: 'gone', table: berth, constraint: 'berth_side_ix', object: 'index' }],

@@ -5,7 +5,7 @@ import { namesTaken } from '../naming/taken';
 import type { OnTable, WishKind } from './wish';
 
 /** What of a table can get another name. */
-export const namedParts = ['column', 'constraint', 'index'] as const;
+export const namedParts = ['column', 'constraint', 'index', 'trigger'] as const;
 export type NamedPart = (typeof namedParts)[number];
 
 export interface NamedWish extends OnTable {
@@ -31,9 +31,11 @@ export const namedWish: WishKind<NamedWish> = {
     const taken =
       object === 'column'
         ? table.columns.some(({ name }) => name === to)
-        : object === 'constraint' && findConstraint(table, to) !== null;
+        : object === 'trigger'
+          ? table.triggers.some(({ name }) => name === to)
+          : object === 'constraint' && findConstraint(table, to) !== null;
     if (taken) return `${table.id} has a ${object} ${to} already.`;
-    return object !== 'column' && namesTaken(catalogue, table.schema).has(to)
+    return object !== 'column' && object !== 'trigger' && namesTaken(catalogue, table.schema).has(to)
       ? `${to} is the name of something else in ${table.schema}.`
       : null;
   },
@@ -52,6 +54,8 @@ function columnsIn(table: Table, { object, from }: NamedWish): readonly string[]
       return table.columns.some(({ name }) => name === from) ? [from] : null;
     case 'constraint':
       return findConstraint(table, from)?.columns ?? null;
+    case 'trigger':
+      return table.triggers.some(({ name }) => name === from) ? [] : null;
     case 'index': {
       const index = table.indexes.find(({ name, constraint }) => name === from && constraint === null);
       return index?.columns.filter((column) => column !== null) ?? null;

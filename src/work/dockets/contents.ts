@@ -17,6 +17,7 @@ import {
   listDockets,
   lockDocket,
   putItem,
+  listItems,
   removeDocket,
   removeItem,
   renameDocket,
@@ -93,7 +94,11 @@ export async function findingsToMake({ store, source }: Room, { table, columns }
 const runAlready = 'The docket has been run; what was done stays in it.';
 
 /** Takes findings out of the drafts that they are in, all or none; those that are in none are passed over. */
-export function takeFromDocket({ office, actor, source }: Room, findings: readonly FindingRowId[]): Promise<Outcome<null>> {
+export function takeFromDocket(
+  { office, actor, source }: Room,
+  findings: readonly FindingRowId[],
+  emptied: 'stays' | 'goes' = 'stays',
+): Promise<Outcome<null>> {
   const [only] = findings;
   const object = findings.length === 1 ? `finding ${only}` : counted(findings.length, 'finding');
   return perform(office, actor, { act: 'docket.take', right: 'plan', source, object }, async (store) => {
@@ -109,6 +114,7 @@ export function takeFromDocket({ office, actor, source }: Room, findings: readon
       if (!docket || !changeableStates.includes(docket.state)) return { problem: runAlready };
       taken.push(...(await take(store, source.id, id, own)));
       await authored(store, id, actor);
+      if (emptied === 'goes' && (await listItems(store, id)).length === 0) await removeDocket(store, id);
     }
     const [first] = inDockets.keys();
     return { ...done, ...(first && { object: docketObject(first) }), before: { findings: taken } };

@@ -77,6 +77,7 @@ function partsOf(table: Table, catalogue: Catalogue): readonly Part[] {
         const words = `index on ${one.columns.map((column) => column ?? 'an expression').join(', ')}`;
         return { object: 'index' as const, name: one.name, words, drops: drops(one) };
       }),
+    ...table.triggers.map(({ name }) => ({ object: 'trigger' as const, name, words: '', drops: false })),
   ];
 }
 

@@ -37,7 +37,8 @@ export const findingsIntents = {
       undo: undo(room, 'take', form),
     }),
   ),
-  take: intent(Chosen, (room, { findings }) => takeFromDocket(room, findings)),
+  /** What undoes the one before: a docket that it made goes again. */
+  take: intent(Chosen, (room, { findings }) => takeFromDocket(room, findings, 'goes')),
   waive: intent(
     WaiveForm,
     (room, { findings, reason, until }) => waive(room, findings, { reason, until }),

@@ -62,6 +62,16 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     `select count(*) ${column(check.table, check.column)} and ${defaultOf} is not distinct from ${spelling(check)}`,
   defaultIsNot: (check) =>
     `select count(*) ${column(check.table, check.column)} and ${defaultOf} is distinct from ${spelling(check)}`,
+  triggerMissing: (check) =>
+    unless(
+      `select 1 from pg_catalog.pg_trigger where tgrelid = ${regclass(check.table)} and tgname = ${literal(check.trigger)} and not tgisinternal`,
+    ),
+  sequenceMissing: (check) => {
+    const { schema, table } = tableNames(check.sequence);
+    return unless(
+      `select 1 from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace where relkind = 'S' and nspname = ${literal(schema)} and relname = ${literal(table)}`,
+    );
+  },
   triggerIs: (check) =>
     lines(
       'select count(*)',

@@ -45,6 +45,9 @@ export const names: NameRules = {
     check: '{table}_{columns}_check',
     exclusion: '{table}_{columns}_excl',
     index: '{table}_{columns}_idx',
+    sequence: '{table}_{columns}_seq',
+    // Those that check references.
+    trigger: 'RI_ConstraintTrigger_{n}',
   },
   checkOfSeveral: '{table}_check',
 };

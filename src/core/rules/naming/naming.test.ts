@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { foundBy } from '../../../../test/kit/found';
 import { sketch } from '../../../../test/kit/sketch';
-import { constraintId, type TableId } from '../../catalogue/identifiers';
+import { columnId, constraintId, tableId, type TableId } from '../../catalogue/identifiers';
 import type { Catalogue, Constraint, Index } from '../../catalogue/model';
 import type { Adopted } from '../../naming/style';
 import { afterPlan, planFor } from '../../plan/plan';
@@ -186,4 +186,40 @@ test('a column that another remedy of the docket speaks of keeps its name', () =
     { label: 'd1', mode: 'plain' },
   );
   expect(plan.problems.map(({ message }) => message)).toEqual([expect.stringMatching(/speaks of grossTons/)]);
+});
+
+test('sequences and triggers are named in the house style where one was adopted, and get their names back', () => {
+  const drawn = sketch(`port.call: call_no key default=nextval('port.call_call_no_seq'::regclass), berth_no text`);
+  const numbers = { type: 'integer', start: '1', increment: '1', maximum: '9', last: null, cycles: false };
+  const port = {
+    ...drawn,
+    sequences: [
+      { ...numbers, schema: 'port', name: 'call_call_no_seq', ownedBy: columnId(tableId('port', 'call'), 'call_no') },
+      { ...numbers, schema: 'port', name: 'free_seq', ownedBy: null },
+    ],
+    tables: drawn.tables.map((table) => ({
+      ...table,
+      triggers: [
+        { name: 'audit', function: 'port.note_change', enabled: true },
+        { name: 'tr_call_log_it', function: 'log_it', enabled: true },
+      ],
+    })),
+  };
+  const adopted = { sequence: 'sq_{table}_{columns}', trigger: 'tr_{table}_{meaning}' };
+  expect(audit(port, {}).filter(({ rule }) => rule.startsWith('naming/'))).toEqual([]);
+  const found = audit(port, {}, { adopted }).filter(({ rule }) => rule === 'naming/style');
+  expect(found.map(({ proposal }) => proposal)).toEqual([
+    { kind: 'rename', columns: ['call_no'], from: 'call_call_no_seq', to: 'sq_call_call_no', object: 'sequence' },
+    { kind: 'rename', columns: [], from: 'audit', to: 'tr_call_note_change', object: 'trigger' },
+  ]);
+  const plan = planFor(
+    found.map((finding) => ({ finding, decision: {} })),
+    port,
+    { label: 'd1', mode: 'plain' },
+  );
+  expect(plan.problems).toEqual([]);
+  const after = afterPlan(plan, port);
+  expect(after.tables[0]?.columns[0]?.default).toBe(`nextval('port.sq_call_call_no'::regclass)`);
+  expect(audit(after, {}, { adopted }).filter(({ rule }) => rule === 'naming/style')).toEqual([]);
+  expect(applyAll(plan.back, after)).toEqual(port);
 });

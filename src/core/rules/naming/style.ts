@@ -5,7 +5,7 @@ import { termBreaches } from '../../naming/termBreaches';
 import { tableAdvice } from '../../naming/written';
 import type { Table } from '../../catalogue/model';
 import { groupBy } from '../../grouping';
-import { namedOf, type NamedObject } from '../../naming/named';
+import { namedAround, type NamedObject } from '../../naming/named';
 import { freeName, type HouseStyle, isMadeBySystem, nameUnder } from '../../naming/style';
 import { namesTaken } from '../../naming/taken';
 import { once } from '../../once';
@@ -70,7 +70,7 @@ interface Breach {
 
 function breachesOf({ catalogue, style }: Audit): readonly Breach[] {
   return [...groupBy(ownedTables(catalogue), ({ schema }) => schema)].flatMap(([schema, tables]) => {
-    const objects = tables.flatMap((table) => namedOf(catalogue, table).map((object) => ({ table, object })));
+    const objects = tables.flatMap((table) => namedAround(catalogue, table).map((object) => ({ table, object })));
     const wrong = objects.filter(({ object }) => breaks(style, object));
     // What is to be renamed gives its name up: two that bear each other's swap them.
     const given = new Set(wrong.map(({ object }) => object.name));
@@ -92,7 +92,7 @@ function breaks(style: HouseStyle, object: NamedObject): boolean {
   if (!style.adopted.has(object.kind) || nameUnder(style, object) === object.name) return false;
   // What stands on expressions says what it is for in words of its own.
   if (object.kind === 'index' && object.columns.includes('expr')) return false;
-  return object.kind === 'index' || !isMadeBySystem(style, object);
+  return ['index', 'sequence', 'trigger'].includes(object.kind) || !isMadeBySystem(style, object);
 }
 
 /** `ix_call_vessel_id_2`, where another has the plain name and keeps it. */

@@ -10,7 +10,7 @@ import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
-import { setDefault, switchTrigger } from './switching';
+import { renameSequence, renameTrigger, setDefault, switchTrigger } from './switching';
 import { does, passes, type Writing } from './writing';
 
 type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
@@ -22,7 +22,7 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull },
-  ...{ setDefault, switchTrigger },
+  ...{ setDefault, switchTrigger, renameSequence, renameTrigger },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };
 

@@ -1,5 +1,7 @@
 import type { DefaultValue } from '../../../operations/default-value';
 import type { SetDefault } from '../../../operations/set-default';
+import type { RenameSequence } from '../../../operations/rename-sequence';
+import type { RenameTrigger } from '../../../operations/rename-trigger';
 import type { SwitchTrigger } from '../../../operations/switch-trigger';
 import { literal, quote, quoteTable } from '../quote';
 import { alter, exclusive, type Writing } from './writing';
@@ -35,4 +37,15 @@ function expression(value: Exclude<DefaultValue, { kind: 'none' }>): string {
 export const switchTrigger: Writing<SwitchTrigger> = {
   statements: ({ table, trigger, on }) => [alter(table, `${on ? 'enable' : 'disable'} trigger ${quote(trigger)}`)],
   cost: () => ({ lock: 'SHARE ROW EXCLUSIVE', blocks: 'writers', work: 'catalogue only' }),
+};
+
+export const renameTrigger: Writing<RenameTrigger> = {
+  statements: ({ table, from, to }) => [`alter trigger ${quote(from)} on ${quoteTable(table)}\n  rename to ${quote(to)}`],
+  cost: () => exclusive('catalogue only'),
+};
+
+// Manual, "ALTER SEQUENCE": what names it in a default follows.
+export const renameSequence: Writing<RenameSequence> = {
+  statements: ({ schema, from, to }) => [`alter sequence ${quote(schema)}.${quote(from)}\n  rename to ${quote(to)}`],
+  cost: () => exclusive('catalogue only'),
 };

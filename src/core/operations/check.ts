@@ -112,11 +112,8 @@ export function describeCheck(check: Check): string {
     case 'indexBroken':
       return `index ${check.name} on ${check.table} not valid: its build was interrupted`;
     case 'defaultIs':
-      return `the default of ${check.table}.${check.column} still ${check.expression ?? 'not there'}`;
     case 'defaultIsNot':
-      return `the default of ${check.table}.${check.column} ${check.expression === null ? 'still there' : `not ${check.expression}`}`;
-    case 'triggerIs':
-      return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
+      return describeDefault(check);
     case 'triggerMissing':
       return `trigger ${check.trigger} missing on ${check.table}`;
     case 'sequenceMissing':
@@ -137,6 +134,11 @@ export function describeCheck(check: Check): string {
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;
   }
+}
+
+function describeDefault({ kind, table, column, expression }: Extract<Check, { kind: 'defaultIs' | 'defaultIsNot' }>): string {
+  if (kind === 'defaultIs') return `the default of ${table}.${column} still ${expression ?? 'not there'}`;
+  return `the default of ${table}.${column} ${expression === null ? 'still there' : `not ${expression}`}`;
 }
 
 const rightsInWords: Readonly<Record<Right, string>> = {

@@ -114,6 +114,8 @@ export function describeCheck(check: Check): string {
     case 'defaultIs':
     case 'defaultIsNot':
       return describeDefault(check);
+    case 'triggerIs':
+      return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
     case 'triggerMissing':
       return `trigger ${check.trigger} missing on ${check.table}`;
     case 'sequenceMissing':

@@ -71,3 +71,14 @@ test('a lost connection is made again, and what was missed meanwhile is looked a
   expect(await vi.waitUntil(listening)).not.toBe(before);
   end();
 });
+
+test('while nobody listens there is no connection, and another is made for who comes next', async () => {
+  const end = changes.hear(here as SourceId, vi.fn());
+  await vi.waitUntil(listening);
+  end();
+  await vi.waitUntil(async () => (await listening()) === undefined);
+  const told = vi.fn();
+  const endAgain = changes.hear(here as SourceId, told);
+  await vi.waitFor(() => expect(told).toHaveBeenCalledTimes(1));
+  endAgain();
+});

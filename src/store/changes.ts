@@ -13,7 +13,7 @@ export interface Changes {
   close(): Promise<void>;
 }
 
-/** Connects when the first one listens; a lost connection is made again, later each time. */
+/** Connected while somebody listens; a lost connection is made again, later each time. */
 export function openChanges(connectionString: string): Changes {
   const listeners = new Map<string, Set<() => void>>();
   let client: pg.Client | null = null;
@@ -47,12 +47,21 @@ export function openChanges(connectionString: string): Changes {
     if (client !== one) return;
     client = null;
     one.end().catch(() => undefined);
-    if (over) return;
+    if (over || listeners.size === 0) return;
     timer = setTimeout(() => {
       timer = null;
       void connect();
     }, pauseMs);
     pauseMs = Math.min(longestPauseMs, pauseMs * 2);
+  }
+
+  // Nobody listens any more.
+  function rest(): void {
+    if (timer) clearTimeout(timer);
+    timer = null;
+    const last = client;
+    client = null;
+    last?.end().catch(() => undefined);
   }
 
   return {
@@ -63,6 +72,7 @@ export function openChanges(connectionString: string): Changes {
       return () => {
         of.delete(told);
         if (of.size === 0 && listeners.get(String(source)) === of) listeners.delete(String(source));
+        if (listeners.size === 0) rest();
       };
     },
     async close() {

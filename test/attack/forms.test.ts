@@ -84,7 +84,9 @@ async function knock(file: string, what: 'action' | 'loader', request: Request):
     '*': 'keys/missing',
   };
   try {
-    await call?.({ request, params, context });
+    const answer = await call?.({ request, params, context });
+    // Whoever listens stops listening.
+    if (answer instanceof Response) await answer.body?.cancel();
     return 200;
   } catch (thrown) {
     if (thrown instanceof Response) return thrown.status;

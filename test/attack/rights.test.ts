@@ -66,6 +66,8 @@ async function knock(
   };
   try {
     const answer = await call?.({ request, params, context });
+    // Whoever listens stops listening.
+    if (answer instanceof Response) await answer.body?.cancel();
     return typeof answer === 'object' &&
       answer !== null &&
       'message' in answer &&

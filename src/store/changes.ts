@@ -56,12 +56,12 @@ export function openChanges(connectionString: string): Changes {
   }
 
   // Nobody listens any more.
-  function rest(): void {
+  async function rest(): Promise<void> {
     if (timer) clearTimeout(timer);
     timer = null;
     const last = client;
     client = null;
-    last?.end().catch(() => undefined);
+    await last?.end().catch(() => undefined);
   }
 
   return {
@@ -72,15 +72,12 @@ export function openChanges(connectionString: string): Changes {
       return () => {
         of.delete(told);
         if (of.size === 0 && listeners.get(String(source)) === of) listeners.delete(String(source));
-        if (listeners.size === 0) rest();
+        if (listeners.size === 0) void rest();
       };
     },
-    async close() {
+    close() {
       over = true;
-      if (timer) clearTimeout(timer);
-      const last = client;
-      client = null;
-      await last?.end().catch(() => undefined);
+      return rest();
     },
   };
 }

@@ -22,20 +22,21 @@ function isColumn(tokens: readonly string[], at: number): boolean {
  * hides the rest. Only such a text is put back into a statement.
  */
 export function isWhole(expression: string): boolean {
+  const tokens = expression.match(token) ?? [];
   let depth = 0;
-  for (const text of expression.match(token) ?? []) {
+  for (const text of tokens) {
     if (text === '(' || text === '[') depth++;
     if (text === ')' || text === ']') depth--;
     if (depth < 0 || odd.has(text)) return false;
   }
-  return depth === 0 && expression.trim() !== '' && !/--|\/\*/.test(outsideOfTexts(expression));
+  return depth === 0 && expression.trim() !== '' && !/--|\/\*/.test(outsideOfTexts(tokens));
 }
 
 // A quote that nothing closes, the end of a statement, a text between dollars, a parameter, an escape.
 const odd = new Set(["'", '"', ';', '$', '\\', '\0']);
 
-function outsideOfTexts(expression: string): string {
-  return (expression.match(token) ?? []).map((text) => (/^(?:[eE]?'|")/.test(text) ? "''" : text)).join('');
+function outsideOfTexts(tokens: readonly string[]): string {
+  return tokens.map((text) => (/^(?:[eE]?'|")/.test(text) ? "''" : text)).join('');
 }
 
 const castList = /\(\(ARRAY\[((?:[eE]?'(?:[^']|'')*'::character varying(?:, )?)+)\]\)::text\[\]\)/g;

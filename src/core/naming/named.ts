@@ -1,8 +1,7 @@
 // Constraints and indexes as things with a name, and what that name could be made of.
 
-import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
-import type { ColumnId } from '../catalogue/identifiers';
-import type { Catalogue, Constraint, Reference, Sequence, Table } from '../catalogue/model';
+import { baseTables, findSequence, findTable, foreignKeysOf } from '../catalogue/lookups';
+import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
 import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
@@ -54,7 +53,7 @@ export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
 /** The same of one table: its constraints and indexes, the sequences that number its columns, its triggers. */
 export function namedAround(catalogue: Catalogue, table: Table): readonly NamedObject[] {
   const sequences = table.columns.flatMap(({ id, name: column }) => {
-    const own = sequencesByColumn(catalogue).get(id);
+    const own = findSequence(catalogue, id);
     return own ? [named(catalogue, table, { kind: 'sequence', name: own.name, columns: [column] })] : [];
   });
   const triggers = table.triggers.map(({ name, function: calls }) => {
@@ -63,11 +62,6 @@ export function namedAround(catalogue: Catalogue, table: Table): readonly NamedO
   });
   return [...namedOf(catalogue, table), ...sequences, ...triggers];
 }
-
-const sequencesByColumn = once(
-  ({ sequences }: Catalogue): ReadonlyMap<ColumnId | null, Sequence> =>
-    new Map(sequences.map((sequence) => [sequence.ownedBy, sequence])),
-);
 
 // Several rules look at the same names.
 const known = once((_: Catalogue) => new Map<Table, readonly NamedObject[]>());

@@ -2,7 +2,7 @@
 
 import { isWhole } from '../catalogue/expressions';
 import type { TableId } from '../catalogue/identifiers';
-import { foreignKeysOf, sameColumnSet } from '../catalogue/lookups';
+import { heirsOf, referencesTo, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Check, Constraint, ForeignKey, Index, Table, UniqueKey } from '../catalogue/model';
 
 /** What Pawl can make again as it was. */
@@ -39,8 +39,8 @@ function isConstraint(part: Constraint | Index): part is Constraint {
   return 'kind' in part;
 }
 
-function checkProblem({ name, expression }: Check, { id }: Table, { tables }: Catalogue): string | null {
-  const heir = tables.find(({ inherits }) => inherits.includes(id));
+function checkProblem({ name, expression }: Check, { id }: Table, catalogue: Catalogue): string | null {
+  const [heir] = heirsOf(catalogue, id);
   if (heir) return `${heir.id} has ${name} from ${id}: that takes somebody's thought.`;
   return isWhole(expression) ? null : `What ${name} says was not read as one condition: its way back cannot be written.`;
 }
@@ -59,13 +59,10 @@ function indexProblem(index: Index, { id }: Table, catalogue: Catalogue): string
 }
 
 /** The reference that rests on an index of its parent. */
-function userOf(parent: TableId, index: Index, { tables }: Catalogue): string | null {
+function userOf(parent: TableId, index: Index, catalogue: Catalogue): string | null {
   const columns = index.columns.filter((column) => column !== null);
-  const rests = (key: ForeignKey): boolean =>
-    key.parent === parent && (key.index === null ? sameColumnSet(key.parentColumns, columns) : key.index === index.name);
-  for (const table of tables) {
-    const key = foreignKeysOf(table).find(rests);
-    if (key) return `${key.name} of ${table.id}`;
-  }
-  return null;
+  const user = referencesTo(catalogue, parent).find(({ key }) =>
+    key.index === null ? sameColumnSet(key.parentColumns, columns) : key.index === index.name,
+  );
+  return user ? `${user.key.name} of ${user.child.id}` : null;
 }

@@ -31,5 +31,8 @@ export const openStates: readonly FindingState[] = ['Open', 'Slipped', 'Docketed
 export const docketStates = ['Draft', 'Rehearsed', 'Signed', 'Running', 'Done', 'Stopped', 'Backed out'] as const;
 export type DocketState = (typeof docketStates)[number];
 
+/** Of dockets that ask nothing of anybody any more. */
+export const throughStates: readonly DocketState[] = ['Done', 'Backed out'];
+
 /** Of dockets whose remedies can still be changed; changing one that was rehearsed or signed makes it a draft again. */
 export const changeableStates: readonly DocketState[] = ['Draft', 'Rehearsed', 'Signed'];

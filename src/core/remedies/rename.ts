@@ -1,4 +1,4 @@
-import { sameColumnSet } from '../catalogue/lookups';
+import { findSequence, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Sequence, Table } from '../catalogue/model';
 import { Refusal } from '../operations/refusal';
 import type { Remedy } from './remedy';
@@ -35,7 +35,6 @@ export const renameRemedy: Remedy<RenameProposal> = {
             : table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
 };
 
-function ownSequences({ columns }: Table, { sequences }: Catalogue): readonly Sequence[] {
-  const own = new Set(columns.map(({ id }) => id));
-  return sequences.filter(({ ownedBy }) => ownedBy !== null && own.has(ownedBy));
+function ownSequences({ columns }: Table, catalogue: Catalogue): readonly Sequence[] {
+  return columns.flatMap(({ id }) => findSequence(catalogue, id) ?? []);
 }

@@ -9,7 +9,7 @@ import { listDockets } from '~/store/dockets/dockets';
 import { addToDocket } from '~/work/dockets/contents';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
-import type { DocketState } from '~/core/ratchet/states';
+import { throughStates } from '~/core/ratchet/states';
 import { docketFields } from './fields';
 import type { Route } from './+types/route';
 
@@ -51,14 +51,12 @@ export default function Dockets({ loaderData: { source, dockets } }: Route.Compo
         empty={<NothingFits what="docket" here={here} />}
         keys={{ 'j k': 'move', Enter: 'open', '/': 'filter', '?': 'all keys' }}
         foot={(rows) =>
-          `${counted(rows.length, 'docket')}, ${rows.filter(({ state }) => !through.has(state)).length} not through`
+          `${counted(rows.length, 'docket')}, ${rows.filter(({ state }) => !throughStates.includes(state)).length} not through`
         }
       />
     </div>
   );
 }
-
-const through: ReadonlySet<DocketState> = new Set(['Done', 'Backed out']);
 
 function NoDocket({ source }: { readonly source: number }) {
   return (

@@ -23,6 +23,7 @@ import { countTables } from '~/store/surveys/surveyedTables';
 import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
 import { findLastWhole, findUnfinished } from '~/store/surveys/surveys';
+import { throughStates } from '~/core/ratchet/states';
 import { allRights, may } from '~/core/rights/rights';
 import { seesRows } from '~/work/enter';
 import { sourcesFor } from '~/work/sources';
@@ -41,7 +42,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     findLastWhole(store, source.id),
     findUnfinished(store, source.id),
   ]);
-  const openDockets = dockets.filter((docket) => !['Done', 'Backed out'].includes(docket.state)).length;
+  const openDockets = dockets.filter((docket) => !throughStates.includes(docket.state)).length;
   const allowed = allRights.filter((right) => (right === 'seeRows' ? seesRows(room) : may(actor.bounds, right, source.id)));
   const { engineOf, open } = sourceKind(source.kind);
   const engine = engineNamed(engineOf(source.settings)).title;

@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
+import { inFull } from '~/app/ui/format';
 import { RowsTable } from '~/app/ui/RowsTable';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { visible } from '~/core/naming/visible';
@@ -166,7 +167,7 @@ function Children({ source, table, ways, columns, row, go }: ChildrenProps) {
 /** `: 12`; a blank until it is counted, and where that would take long. */
 function countInWords(counts: ChildCounts | undefined, table: string, by: readonly string[]): string {
   const found = counts?.ok ? counts.counts.find((one) => one.table === table && one.columns.join() === by.join()) : undefined;
-  return found ? `: ${found.rows.toLocaleString('en-GB')}${found.atLeast ? ' or more' : ''}` : '';
+  return found ? `: ${inFull(found.rows)}${found.atLeast ? ' or more' : ''}` : '';
 }
 
 /** The reference that the first column of is shown at a place. */

@@ -6,7 +6,7 @@ import { Form, Link, useFetcher } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { Allowed } from '~/app/ui/Allowed';
-import { percent } from '~/app/ui/format';
+import { inFull, percent } from '~/app/ui/format';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { VirtualList } from '~/app/ui/VirtualList';
@@ -92,8 +92,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
         <p className="small">
-          {t.follow.toLocaleString('en-GB')} of {t.names.toLocaleString('en-GB')} are called that already,{' '}
-          {percent(t.follow / t.names)}.{' '}
+          {inFull(t.follow)} of {inFull(t.names)} are called that already, {percent(t.follow / t.names)}.{' '}
           {t.adopted !== null && not > 0 && (
             <>
               <Link to={`/s/${t.source}/decide?rule=naming/style`}>Rename those that do not follow in a docket</Link>
@@ -125,7 +124,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           );
         }}
       </VirtualList>
-      {t.names > t.named.length && <p className="small mute">And {(t.names - t.named.length).toLocaleString('en-GB')} more.</p>}
+      {t.names > t.named.length && <p className="small mute">And {inFull(t.names - t.named.length)} more.</p>}
     </aside>
   );
 }

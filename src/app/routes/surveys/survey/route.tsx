@@ -69,7 +69,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
   const unfinished = state === 'queued' || state === 'running';
-  // The frame polls too, but it may have been read a moment later, when the survey was through.
+  // The frame listens too, but it may have been read a moment later, when the survey was through.
   useChanges(unfinished);
   const tables = survey.notMeasured ?? [];
   const mayGoOn = useAllowed()('survey');

@@ -42,8 +42,8 @@ export async function onEverySchema(
     const decided = findings.map((finding) => ({ finding, decision: {} }));
     const plan = planFor(decided, before, { label: 'd1', mode: 'plain', adopted });
     const { forward, back } = scriptsOf(plan, { title: what, source: schema, madeAt: '' }, 'guarded');
-    const ids = before.tables.map(({ id }) => id);
     const foretold = afterPlan(plan, before);
+    const ids = new Set([...before.tables, ...foretold.tables].map(({ id }) => id));
     const results = [
       psql(folder, forward ?? ''),
       first(driftOf(foretold, await read(), ids)),

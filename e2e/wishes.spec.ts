@@ -51,6 +51,10 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
   await ask(page, '/s/1/ask?table=port.berth&what=gone', async () => {
     await page.getByLabel('What goes', { exact: true }).selectOption('index ix_berth_area_code');
   });
+  await ask(page, '/s/1/ask?table=tide.surge_warning&what=named', async () => {
+    await page.getByLabel('What is renamed').selectOption('table surge_warning');
+    await page.getByLabel('Its new name').fill('storm_warning');
+  });
 
   await page.keyboard.press('o');
   await expect(page.getByLabel('Script: Forward')).toContainText("alter column boats set default '2'");
@@ -66,6 +70,11 @@ test('what nobody found is asked for: a parent, the values that are allowed, a r
   await expect(page.getByRole('link', { name: /Asked for: fk_mooring_job_mooring_gang goes/ })).toContainText('held');
   await expect(page.getByRole('link', { name: /Asked for: boats is "2" by default/ })).toContainText('held');
   await expect(page.getByRole('link', { name: /Asked for: the index ix_berth_area_code goes/ })).toContainText('held');
+  await page.getByRole('link', { name: /Asked for: the table is called storm_warning/ }).click();
+  // Under its new name; the view that was left under the old one is no table that a rule is found on.
+  await expect(page.getByRole('link', { name: 'tide.storm_warning' })).toBeVisible();
+  await expect(page.getByText(/tide\.surge_warning is called tide\.storm_warning now/)).toBeVisible();
+  await page.goBack();
   await page.getByRole('link', { name: /Asked for: hold_no refers/ }).click();
   await expect(page.getByText('refused, as it should be').first()).toBeVisible();
 

@@ -40,7 +40,7 @@ const tables: readonly (readonly [string, string, readonly string[]])[] = [
   [
     'core/operations',
     'index.ts',
-    ['again', 'beside', 'check', 'default-value', 'hand-down', 'keys', 'operation', 'proof', 'reference', 'refusal'],
+    ['again', 'beside', 'check', 'default-value', 'hand-down', 'keys', 'operation', 'proof', 'reference', 'refusal', 'says'],
   ],
   ['core/remedies', 'index.ts', ['names', 'question', 'remedy', 'shared']],
   ['core/wishes', 'index.ts', ['askedRule', 'wish']],

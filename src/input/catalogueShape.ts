@@ -44,6 +44,7 @@ import { Names, SurveyFileError } from './surveyFile';
 const most = 1_000_000;
 
 class ColumnShape {
+  @IsOptional() @IsString() @MinLength(1) number?: string;
   @IsString() @MinLength(1) name!: string;
   @IsString() declaredType!: string;
   @IsOptional() @IsString() comparedAs?: string;
@@ -104,6 +105,7 @@ class TriggerShape {
 }
 
 class TableShape {
+  @IsOptional() @IsString() @MinLength(1) number?: string;
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) name!: string;
   @IsIn(tableKinds) kind!: TableKind;

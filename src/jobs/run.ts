@@ -31,6 +31,7 @@ import { pawlItself } from '../work/actor';
 import { docketObject } from '../work/dockets/planned';
 import { settleRun } from '../work/dockets/running';
 import { write } from '../work/perform';
+import { asPlanned } from '../work/renamed';
 import type { Job, JobContext } from './job';
 import { askForLogin } from './loginHandover';
 import { whileOwning } from './ownership';
@@ -191,15 +192,13 @@ async function runSteps(
 
 async function runProofs({ session, plan, row, store }: UnderWay, source: SourceId): Promise<void> {
   const items = await listItems(store, row.docketId);
-  const findings = new Map(
-    (
-      await listFindingsById(
-        store,
-        source,
-        items.map((i) => i.findingId),
-      )
-    ).map((f) => [f.identity as string, f.id]),
+  const rows = await listFindingsById(
+    store,
+    source,
+    items.map((i) => i.findingId),
   );
+  const planned = asPlanned(rows, new Set(plan.steps.map((step) => step.finding)));
+  const findings = new Map(planned.map((f) => [f.identity as string, f.id]));
   for await (const { finding, ...proof } of provePlan(session, plan)) {
     const findingId = findings.get(finding);
     if (findingId !== undefined) await keepProof(store, row.id, { findingId, ...proof });

@@ -44,6 +44,7 @@ import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
 import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
+import { findRenames, followRenames } from '../work/renamed';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import type { SurveyId } from '../store/ids';
@@ -125,19 +126,24 @@ interface Judged extends SurveyResult {
 /** Null when it waits for answers that somebody brings. */
 async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signal: AbortSignal): Promise<Judged | null> {
   const connection = await getConnection(store, row.sourceId);
-  const { budget, policies, templates } = await getSettings(store, row.sourceId);
+  const { budget } = await getSettings(store, row.sourceId);
+  let terms = await termsOf(store, row.sourceId);
   const catalogue = await findCatalogue(store, row.id);
   const options: Omit<SurveyOptions, 'depth'> = {
     tables: row.scope ? new Set(row.scope) : null,
-    policies,
-    adopted: templates,
-    wishes: await listWishes(store, row.sourceId),
+    ...terms,
     known: catalogue ? { catalogue, facts: await listFacts(store, row.id) } : null,
     // Right after a docket everything it touched is looked at afresh.
     earlier: row.docketId === null ? await findLastExact(store, row.sourceId, row.id) : null,
     reuse: !row.forced,
     signal,
-    onCatalogue: (read) => keepCatalogue(store, row.id, read),
+    onCatalogue: async (read) => {
+      await keepCatalogue(store, row.id, read);
+      const renames = await findRenames(store, row.sourceId, read);
+      if (!renames) return null;
+      await inTransaction((db) => followRenames(db, row.sourceId, row.id, renames), store);
+      return (terms = await termsOf(store, row.sourceId));
+    },
     onFacts: (facts) => keepFacts(store, row.id, facts),
     onProgress: (progress) => keepProgress(store, row.id, progress),
   };
@@ -145,7 +151,12 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
   const result = open
     ? await measureLive(row, store, { ...connection, open }, { ...options, budget })
     : await measureByFiles(row, store, connection.settings as FilesSettings, options);
-  return result && { ...result, policies };
+  return result && { ...result, policies: terms.policies };
+}
+
+async function termsOf(store: JobContext['store'], source: SourceId) {
+  const { policies, templates } = await getSettings(store, source);
+  return { policies, adopted: templates, wishes: await listWishes(store, source) };
 }
 
 async function measureLive(

@@ -22,18 +22,21 @@ import type { Adopted } from '../core/naming/style';
 import type { MeasureOptions, Source } from './source';
 import { SourceError } from './SourceError';
 
-export interface SurveyOptions {
+/** What its people have settled and asked for. */
+export interface Terms {
+  readonly policies?: Policies;
+  /** What names are to follow. */
+  readonly adopted?: Adopted;
+  readonly wishes?: readonly AskedFor[];
+}
+
+export interface SurveyOptions extends Terms {
   readonly depth: Depth;
   /** Schemas to survey; empty for all. */
   readonly schemas?: readonly string[];
   /** Tables to survey; null for all. */
   readonly tables?: ReadonlySet<TableId> | null;
   readonly budget?: Budget;
-  readonly policies?: Policies;
-  /** What names are to follow. */
-  readonly adopted?: Adopted;
-  /** What people asked for. */
-  readonly wishes?: readonly AskedFor[];
   /** Opens the connections that the budget allows beyond the first. */
   readonly openAnother?: () => Promise<Source>;
   /** What an interrupted run of the same survey already knows. */
@@ -44,7 +47,8 @@ export interface SurveyOptions {
   readonly reuse?: boolean;
   /** True when nobody will bring answers to what is open by now: it stays so. */
   readonly lastRound?: boolean;
-  readonly onCatalogue?: (catalogue: Catalogue) => Promise<void>;
+  /** What it gives back holds in place of what was said before: something may have been renamed since. */
+  readonly onCatalogue?: (catalogue: Catalogue) => Promise<Terms | null>;
   readonly onFacts?: (facts: readonly Fact[]) => Promise<void>;
   readonly onProgress?: (progress: Progress) => Promise<void> | void;
   readonly signal?: AbortSignal;
@@ -100,6 +104,7 @@ class Run {
   private done = 0;
   private round = 0;
   private before: Evidence | null = null;
+  private terms: Terms;
   /** What was asked and is not answered yet, where somebody brings the answers. */
   private readonly open = new Map<string, Later>();
 
@@ -108,6 +113,7 @@ class Run {
     private readonly options: SurveyOptions,
   ) {
     this.budget = options.budget ?? unboundedBudget;
+    this.terms = options;
   }
 
   async carryOut(): Promise<SurveyResult> {
@@ -116,7 +122,7 @@ class Run {
     await this.tell('catalogue', 'Reading the catalogue', 0);
     const catalogue =
       known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue({ statistics: depth === 'catalogue' }));
-    if (!known) await this.options.onCatalogue?.(catalogue);
+    if (!known) this.terms = (await this.options.onCatalogue?.(catalogue)) ?? this.terms;
     const scope = scopeOf(catalogue, this.options);
 
     for (const fact of known?.facts ?? []) this.facts.set(keyOf(fact.request), fact);
@@ -142,7 +148,8 @@ class Run {
   }
 
   private judging(scope: ReadonlySet<TableId> | null): AuditOptions {
-    const { policies = noPolicies, adopted, wishes = [], earlier } = this.options;
+    const { policies = noPolicies, adopted, wishes = [] } = this.terms;
+    const { earlier } = this.options;
     const before = earlier ? { at: earlier.at, catalogue: earlier.catalogue, evidence: evidenceOf(earlier.facts) } : null;
     return { scope, policies, wishes, at: this.takenAt, earlier: before, ...(adopted && { adopted }) };
   }

@@ -154,6 +154,14 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
       { kind: 'renameColumn', table: vessel, from: 'vessel_id', to: 'vessel_no' },
     ],
   ],
+  renameTable: [
+    [{ kind: 'renameTable', table: call, to: 'Port "call"' }],
+    [{ kind: 'renameTable', table: berth, to: 'mooring', leaves: { columns: [] } }],
+    [
+      { ...reference, rows: 'checked' },
+      { kind: 'renameTable', table: vessel, to: 'ship', leaves: { columns: [] } },
+    ],
+  ],
   rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],
   numberRows: [[{ kind: 'numberRows', table: note, column: 'note_id', batches: true }]],
   setAside: [

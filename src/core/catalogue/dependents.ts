@@ -1,5 +1,5 @@
 import type { TableId } from './identifiers';
-import { findConstraint, foreignKeysOf, getTable, referencesTo } from './lookups';
+import { findConstraint, foreignKeysOf, getTable, heirsOf, referencesTo } from './lookups';
 import type { Catalogue } from './model';
 
 /** What a new name of a constraint touches, in words; programs outside of the database are not to be seen from here, and are said to be. */
@@ -16,6 +16,23 @@ export function dependentsOf(table: TableId, name: string, catalogue: Catalogue)
     ...(index === null ? [] : [`Its index ${index} is renamed with it.`]),
     ...(resting.length === 0 ? [] : [`These references rest on it and go on to: ${resting.join(', ')}.`]),
     `Programs outside of the database that say ON CONSTRAINT ${name}, or look for it in error messages, have to follow; Pawl cannot see them.`,
+  ];
+}
+
+/** The same of a table. */
+export function dependentsOfTable(id: TableId, catalogue: Catalogue): readonly string[] {
+  const children = referencesTo(catalogue, id).filter(({ child }) => child.id !== id);
+  const heirs = heirsOf(catalogue, id);
+  return [
+    ...(children.length === 0
+      ? []
+      : [
+          `These references lead to it and go on to: ${children.map(({ key, child }) => `${key.name} of ${child.id}`).join(', ')}.`,
+        ]),
+    ...(heirs.length === 0
+      ? []
+      : [`These inherit from it, or are part of it, and go on to: ${heirs.map((heir) => heir.id).join(', ')}.`]),
+    `Its constraints, indexes, triggers and rights stay as they are. Programs outside of the database that say ${getTable(catalogue, id).name} are not to be seen from here.`,
   ];
 }
 

@@ -14,6 +14,12 @@ export class Draft {
   private readonly referring = new Map<TableId, Set<TableId>>();
 
   private readonly renamed = new Map<ColumnId, ColumnId>();
+  /** What tables of the catalogue are called now, where that has changed; null of those that are gone. */
+  private readonly now = new Map<TableId, TableId | null>();
+  /** The same from the other side. */
+  private readonly first = new Map<TableId, TableId>();
+  /** Tables that the catalogue has not. */
+  private readonly added = new Set<TableId>();
   /** Names of sequences by what they were at first, each behind its schema. */
   private readonly sequences = new Map<string, string>();
 
@@ -22,8 +28,10 @@ export class Draft {
   }
 
   find(id: TableId): Table | null {
+    const changed = this.changed.get(id);
+    if (changed || this.now.has(id)) return changed ?? null;
     const at = this.order.get(id);
-    return this.changed.get(id) ?? (at === undefined ? null : (this.catalogue.tables[at] ?? null));
+    return at === undefined ? null : (this.catalogue.tables[at] ?? null);
   }
 
   /** Throws when there is no such table. */
@@ -40,6 +48,32 @@ export class Draft {
       const own = this.referring.get(constraint.parent) ?? new Set<TableId>();
       this.referring.set(constraint.parent, own.add(table.id));
     }
+  }
+
+  /** One that the catalogue has not. */
+  add(table: Table): void {
+    this.added.add(table.id);
+    this.put(table);
+  }
+
+  /** Takes away one that was added. */
+  remove(id: TableId): void {
+    this.changed.delete(id);
+    if (!this.added.delete(id)) this.now.set(id, null);
+  }
+
+  /** A table goes by another name from now on; `table` is it as it is then. */
+  renameTable(from: TableId, table: Table): void {
+    const first = this.first.get(from) ?? from;
+    this.first.delete(from);
+    this.changed.delete(from);
+    if (this.added.delete(from)) return this.add(table);
+    if (first === table.id) this.now.delete(first);
+    else {
+      this.now.set(first, table.id);
+      this.first.set(table.id, first);
+    }
+    this.put(table);
   }
 
   /** What names columns from outside of the tables goes by another name from now on. */
@@ -59,8 +93,10 @@ export class Draft {
 
   /** Tables that refer to one. */
   childrenOf(parent: TableId): readonly TableId[] {
-    const before = referencesTo(this.catalogue, parent).map(({ child }) => child.id);
-    return [...new Set([...before, ...(this.referring.get(parent) ?? [])])];
+    const before = referencesTo(this.catalogue, this.first.get(parent) ?? parent).flatMap(({ child }) => this.nameNow(child.id));
+    // Some have been renamed since they were seen to refer.
+    const since = [...(this.referring.get(parent) ?? [])].filter((id) => this.find(id));
+    return [...new Set([...before, ...since])];
   }
 
   /** Every table below one that inherits from it, or is part of it. */
@@ -73,18 +109,27 @@ export class Draft {
         add(heir.id);
       }
     };
-    add(parent);
-    return [...found];
+    add(this.first.get(parent) ?? parent);
+    return [...found].flatMap((id) => this.nameNow(id));
+  }
+
+  /** None of what is gone. */
+  private nameNow(first: TableId): readonly TableId[] {
+    const now = this.now.get(first);
+    return now === undefined ? [first] : now === null ? [] : [now];
   }
 
   /** The same catalogue when nothing has changed. */
   done(): Catalogue {
     if (
-      this.sequences.size === 0 &&
+      this.sequences.size + this.now.size + this.added.size === 0 &&
       [...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table)
     )
       return this.catalogue;
-    const tables = this.catalogue.tables.map((table) => this.changed.get(table.id) ?? table);
+    const there = this.catalogue.tables.flatMap((table) =>
+      this.nameNow(table.id).map((id) => this.reading(this.changed.get(id) ?? table)),
+    );
+    const tables = [...there, ...[...this.added].flatMap((id) => this.changed.get(id) ?? [])];
     if (this.renamed.size === 0 && this.sequences.size === 0) return { ...this.catalogue, tables };
     const now = (id: ColumnId): ColumnId => this.renamed.get(id) ?? id;
     return {
@@ -97,6 +142,13 @@ export class Draft {
       })),
       joins: this.catalogue.joins.map(({ left, right }) => ({ left: now(left), right: now(right) })),
     };
+  }
+
+  // Views go on to read from what they were made over.
+  private reading(table: Table): Table {
+    return table.readsFrom?.some((id) => this.now.has(id))
+      ? { ...table, readsFrom: table.readsFrom.flatMap((id) => this.nameNow(id)) }
+      : table;
   }
 }
 

@@ -29,7 +29,7 @@ function differencesOf(was: Table, is: Table): readonly string[] {
 
 // What the server believes of a column's values, and what people say of it, comes and goes; what follows from the rest
 // was not read by older versions.
-function declared({ comparedAs: _, notNull: __, ...column }: Column): Column {
+function declared({ comparedAs: _, notNull: __, number: ___, ...column }: Column): Column {
   return { ...column, statistics: null, comment: null };
 }
 

@@ -27,6 +27,16 @@ export function columnsId(table: TableId, columns: readonly string[]): string {
   return columns.length === 0 ? table : `${table}(${columns.map(part).join(', ')})`;
 }
 
+/** The columns that an id from `columnsId` begins with behind its table, and how much of the text says them; null when it says none. */
+export function columnNamesIn(text: string): { readonly names: readonly string[]; readonly length: number } | null {
+  const said = /^\(((?:"(?:[^"]|"")*"|[^"(),]+)(?:, (?:"(?:[^"]|"")*"|[^"(),]+))*)\)/u.exec(text);
+  if (!said) return null;
+  const names = [...(said[1] ?? '').matchAll(/"((?:[^"]|"")*)"|([^", ]+)/gu)].map(
+    ([, quoted, plain]) => quoted?.replaceAll('""', '"') ?? plain ?? '',
+  );
+  return { names, length: said[0].length };
+}
+
 function join(parts: readonly string[]): string {
   return parts.map(part).join('.');
 }

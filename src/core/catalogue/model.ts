@@ -85,6 +85,8 @@ export type TableKind = (typeof tableKinds)[number];
 
 export interface Table {
   readonly id: TableId;
+  /** What the server knows it by whatever it is called. Left out where nobody has told. */
+  readonly number?: string;
   readonly schema: string;
   readonly name: string;
   readonly kind: TableKind;
@@ -126,6 +128,8 @@ export interface Table {
 /** A column as its source declares it. */
 export interface Column {
   readonly id: ColumnId;
+  /** As of a table; no other column of it ever has the same. */
+  readonly number?: string;
   readonly name: string;
   /** The type as the source spells it, e.g. `character varying(40)`. */
   readonly declaredType: string;

@@ -29,6 +29,8 @@ export interface Traits {
   readonly addedUnchecked: (what: 'foreign key' | 'check', table: Pick<Table, 'kind'>) => boolean;
   /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
   readonly namedNotNull: boolean;
+  /** True where a view can act with the rights of whoever asks it, and takes what is written to it. */
+  readonly viewsActForCallers: boolean;
 }
 
 export interface NameRules {

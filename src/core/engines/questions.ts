@@ -102,9 +102,9 @@ export interface RowsPage {
   readonly more: boolean;
 }
 
-/** A part of a table that may get another name. */
+/** A table, or a part of it, that may get another name. */
 export interface NamedPart {
-  readonly kind: 'constraint' | 'column';
+  readonly kind: 'table' | 'constraint' | 'column';
   readonly name: string;
 }
 

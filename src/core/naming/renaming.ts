@@ -1,7 +1,5 @@
 import type { Table } from '../catalogue/model';
 import type { RenameProposal } from '../remedies/rename';
-import { byHand } from '../remedies/by-hand';
-import type { Proposal } from '../remedies/index';
 import type { NamedObject } from './named';
 import type { TermBreach } from './termBreaches';
 
@@ -34,9 +32,9 @@ export function renaming(table: Table, object: NamedObject, to: string) {
   };
 }
 
-/** The same of a column; of a table, whose name is mended by hand. */
+/** The same of a table or column. */
 export function renamingTerm({ table, term: { kind, name, columns }, suggested }: TermBreach) {
-  const proposal: Proposal =
-    kind === 'table' ? byHand([]) : { kind: 'rename', columns, from: name, to: suggested, object: 'column' };
+  const object = kind === 'table' ? 'table' : 'column';
+  const proposal: RenameProposal = { kind: 'rename', columns, from: name, to: suggested, object };
   return { table: table.id, columns, severity: 'Minor' as const, proposal };
 }

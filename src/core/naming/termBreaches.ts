@@ -4,6 +4,7 @@ import type { Catalogue, Table } from '../catalogue/model';
 import { findTable } from '../catalogue/lookups';
 import { engineOf } from '../engines/index';
 import { once } from '../once';
+import { namesTaken } from './taken';
 import type { HouseStyle } from './style';
 import type { TermKind } from './styled';
 import { nameBy, type Template } from './template';
@@ -50,7 +51,7 @@ function templateOf({ terms, adopted }: HouseStyle, kind: TermKind): Template | 
 
 function isTaken(catalogue: Catalogue, table: Table, { kind }: Term, name: string): boolean {
   if (kind !== 'table') return table.columns.some((column) => column.name === name);
-  return catalogue.tables.some((other) => other.schema === table.schema && other.name === name);
+  return namesTaken(catalogue, table.schema).has(name);
 }
 
 function letters(name: string): string {

@@ -31,8 +31,3 @@ export function objectOf(name: string, { table, columns }: { readonly table: str
 /** What to think of before a table or a column is called something else. */
 export const beforeRenaming =
   'Another name changes what views, functions and programs have to say. Add the new name beside the old one first (a view, a generated column), move the programs, and take the old name away last.';
-
-/** A table is what everything else is known by: Pawl does not rename one by itself. */
-export function tableAdvice(table: string, suggested: string): string {
-  return `Rename ${table} to ${suggested} when its programs can follow, and leave a view under the old name for those that cannot yet.`;
-}

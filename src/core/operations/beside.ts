@@ -1,6 +1,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import type { FindingId } from '../rules/rule';
 import { kindOf, type Operation } from './index';
+import { says } from './says';
 
 /** An operation and the finding that it mends. */
 export interface Candidate<O = Operation> {
@@ -34,6 +35,13 @@ export class Beside {
   /** Those that refer to a table, and that other findings call for. */
   referringTo(table: TableId, { finding }: Candidate<unknown>): readonly Operation[] {
     return [...(this.byParent.get(table) ?? [])].filter((other) => other.finding !== finding).map(({ operation }) => operation);
+  }
+
+  /** Whether what another finding calls for says the name of a table anywhere: its checks and proofs will look for it. */
+  speaksOf(table: TableId, { finding }: Candidate<unknown>): boolean {
+    return [...this.byTable.values()].some((candidates) =>
+      [...candidates].some((other) => other.finding !== finding && says(other.operation, table)),
+    );
   }
 
   leaveOut(candidate: Candidate): void {

@@ -20,6 +20,7 @@ import { rename } from './rename';
 import { renameColumn } from './rename-column';
 import { renameIndex } from './rename-index';
 import { renameSequence } from './rename-sequence';
+import { renameTable } from './rename-table';
 import { renameTrigger } from './rename-trigger';
 import { declareAgain, removeConstraint } from './remove-constraint';
 import { buildAgain, removeIndex } from './remove-index';
@@ -43,7 +44,7 @@ export const kinds = {
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
   ...{ setDefault, switchTrigger },
-  ...{ renameSequence, renameTrigger },
+  ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },
 };

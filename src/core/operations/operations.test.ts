@@ -49,6 +49,7 @@ const kinds = [
   'rename',
   'renameIndex',
   'renameColumn',
+  'renameTable',
   'removeConstraint',
   'removeIndex',
   'setDefault',
@@ -70,10 +71,12 @@ interface Draw {
 /** The operation that a draw stands for on the catalogue as it is then; null when there is none. */
 function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n: number): Operation | null {
   const at = <Part>(parts: readonly Part[], i: number): Part | undefined => parts[i % Math.max(1, parts.length)];
-  const table = on.get((at(port.tables, t) as Table).id);
+  // Some have been renamed since; views that were left behind stand last.
+  const tables = on.done().tables.slice(0, port.tables.length);
+  const table = at(tables, t) as Table;
   const column = at(table.columns, c) as Column;
   const key = table.constraints.find((constraint) => constraint.kind === 'primary key');
-  const parent = on.get((at(port.tables, o) as Table).id);
+  const parent = at(tables, o) as Table;
   const parentKey = parent.constraints.find((constraint) => constraint.kind === 'primary key' || constraint.kind === 'unique');
   const reference = {
     columns: table.columns.slice(0, parentKey?.columns.length ?? 0).map(({ name }) => name),
@@ -154,6 +157,8 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     }
     case 'renameColumn':
       return table.inherits.length > 0 ? null : { kind, table: table.id, from: column.name, to: `renamed_${n}` };
+    case 'renameTable':
+      return { kind, table: table.id, to: `renamed_${n}`, ...(o % 2 === 0 && { leaves: { columns: [column.name] } }) };
     case 'removeConstraint': {
       const constraint = at(table.constraints.filter(isRemovable), c);
       if (!constraint) return null;

@@ -5,6 +5,7 @@ import type { Constraint, Index, Table } from '../catalogue/model';
 import type { Operation } from './index';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
+import { says } from './says';
 
 /** Another name for a column, in its table and in those that have it from there. */
 export interface RenameColumn {
@@ -66,8 +67,7 @@ export const renameColumn: Kind<RenameColumn> = {
 /** Whether what an operation binds or writes has a column of that name in it. */
 function speaksOf(operation: Operation, column: string): boolean {
   if (operation.kind === 'renameColumn' || operation.kind === 'rename' || operation.kind === 'renameIndex') return false;
-  // Whatever part of it the name stands in: its checks and proofs will look for a column of that name.
-  return JSON.stringify(operation).includes(JSON.stringify(column));
+  return says(operation, column);
 }
 
 function renamed(table: Table, { from, to, spelt = [from, to] }: RenameColumn): Table {

@@ -4,8 +4,8 @@ import { engineOf } from '../engines/index';
 import { namesTaken } from '../naming/taken';
 import type { OnTable, WishKind } from './wish';
 
-/** What of a table can get another name. */
-export const namedParts = ['column', 'constraint', 'index', 'trigger'] as const;
+/** What can get another name: a table, and what belongs to one. */
+export const namedParts = ['table', 'column', 'constraint', 'index', 'trigger'] as const;
 export type NamedPart = (typeof namedParts)[number];
 
 export interface NamedWish extends OnTable {
@@ -19,13 +19,14 @@ export const namedWish: WishKind<NamedWish> = {
   title: 'goes by another name',
   columns: (wish, table) => (table && columnsIn(table, wish)) ?? [],
   mark: ({ object, table, from }) => `${object} ${table}#${from}`,
-  words: ({ object, from, to }) => `the ${object} ${from} is called ${to}`,
+  words: ({ object, from, to }) => (object === 'table' ? `the table is called ${to}` : `the ${object} ${from} is called ${to}`),
   isGranted: ({ from, to }) => from === to,
-  object: ({ object, from }) => (object === 'column' ? undefined : from),
+  object: ({ object, from }) => (object === 'column' || object === 'table' ? undefined : from),
 
   problem(wish, { table, catalogue }) {
     const { object, from, to } = wish;
-    if (columnsIn(table, wish) === null) return `${table.id} has no ${object} ${from}.`;
+    if (columnsIn(table, wish) === null)
+      return object === 'table' ? `${table.id} is not called ${from}.` : `${table.id} has no ${object} ${from}.`;
     if (to === '') return 'Say what it is to be called.';
     if (engineOf(catalogue).names.shorten(to) !== to) return `${to} is longer than a name may be.`;
     const taken =
@@ -50,6 +51,8 @@ export const namedWish: WishKind<NamedWish> = {
 /** The columns of what is to get another name; null when there is no such thing. */
 function columnsIn(table: Table, { object, from }: NamedWish): readonly string[] | null {
   switch (object) {
+    case 'table':
+      return table.name === from ? [] : null;
     case 'column':
       return table.columns.some(({ name }) => name === from) ? [from] : null;
     case 'constraint':

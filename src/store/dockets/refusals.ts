@@ -25,7 +25,7 @@ export async function keepRefusals(
      from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::bigint[], $8::boolean[])
        as r (identity, step, statement, says, rows, tried)
      join docket_items i on i.docket_id = $1
-     join findings f on f.id = i.finding_id and f.identity = r.identity
+     join findings f on f.id = i.finding_id and (f.identity = r.identity or r.identity = any (f.formerly))
      on conflict (finding_id) do nothing`,
     [
       docket,

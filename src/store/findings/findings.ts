@@ -10,6 +10,8 @@ import type { DocketId, FindingRowId, SourceId, SurveyId } from '../ids';
 export interface FindingRow {
   readonly id: FindingRowId;
   readonly identity: FindingId;
+  /** Its identities before things were renamed. */
+  readonly formerly: readonly FindingId[];
   readonly rule: string;
   readonly concern: Concern;
   readonly severity: Severity;
@@ -25,7 +27,7 @@ export interface FindingRow {
   readonly firstSurveyId: number | null;
 }
 
-const shown = `id, identity, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, format, state, reason,
+const shown = `id, identity, formerly, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, format, state, reason,
   first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId"`;
 
 type StoredFinding = Omit<FindingRow, 'proposal'> & { readonly proposal: Stored; readonly format: number };
@@ -159,6 +161,46 @@ export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, f
       words.map((w) => w.measured),
       findings.map((f) => objectInWords(f.object)),
       currentFormat,
+    ],
+  );
+}
+
+export interface Followed {
+  readonly finding: FindingRowId;
+  /** As it is known from now on. */
+  readonly now: Finding;
+  readonly reason: string;
+}
+
+/** Findings go on under the names that their objects have now, and say that they do. One whose new name another finding has stays as it is. */
+export async function renameFindings(db: Db, source: SourceId, survey: SurveyId, followed: readonly Followed[]): Promise<void> {
+  if (followed.length === 0) return;
+  await db.query(
+    `with renamed as (
+       update findings
+       set identity = now.identity, formerly = array_remove(formerly, now.identity) || findings.identity, table_id = now.table_id,
+         object = now.object::jsonb, facts = now.facts::jsonb, proposal = now.proposal::jsonb, format = $9, place = now.place
+       from unnest($3::bigint[], $4::text[], $5::text[], $6::text[], $7::text[], $8::text[], $10::text[], $11::text[])
+         as now (id, identity, table_id, object, facts, proposal, place, reason)
+       where findings.id = now.id and findings.source_id = $1
+         and not exists (select 1 from findings other where other.source_id = $1 and other.identity = now.identity and other.id <> now.id)
+       returning findings.id, findings.state, now.reason
+     )
+     insert into finding_events (finding_id, from_state, to_state, reason, survey_id)
+     select id, state, state, reason, $2
+     from renamed`,
+    [
+      source,
+      survey,
+      followed.map(({ finding }) => finding),
+      followed.map(({ now }) => now.id),
+      followed.map(({ now }) => tableOf(now.object)),
+      followed.map(({ now }) => JSON.stringify(now.object)),
+      followed.map(({ now }) => JSON.stringify(now.facts ?? null)),
+      followed.map(({ now }) => JSON.stringify(now.proposal)),
+      currentFormat,
+      followed.map(({ now }) => objectInWords(now.object)),
+      followed.map(({ reason }) => reason),
     ],
   );
 }

@@ -22,3 +22,12 @@ export async function dropWish(db: Db, source: SourceId, wish: Wish): Promise<bo
   const { rowCount } = await db.query('delete from wishes where source_id = $1 and id = $2', [source, wishId(wish)]);
   return rowCount === 1;
 }
+
+/** What was asked for of something that is called otherwise now. */
+export async function renameWish(db: Db, source: SourceId, was: Wish, is: Wish): Promise<void> {
+  await db.query(
+    `update wishes set id = $3, wish = $4
+     where source_id = $1 and id = $2 and not exists (select 1 from wishes where source_id = $1 and id = $3)`,
+    [source, wishId(was), wishId(is), JSON.stringify(is)],
+  );
+}

@@ -1,7 +1,7 @@
 import { baseTables } from '../../core/catalogue/lookups';
 import type { Catalogue } from '../../core/catalogue/model';
 import { type Evidence, profileOf } from '../../core/evidence/evidence';
-import { tableId, type TableId } from '../../core/catalogue/identifiers';
+import { tableId, tableNames, type TableId } from '../../core/catalogue/identifiers';
 import type { SurveyedTable } from '../../core/survey/boards';
 import type { SurveyDocument } from '../../core/survey/document';
 import { type Db, findRow, rowsOf } from '../db';
@@ -39,6 +39,27 @@ export async function keepTables(db: Db, source: SourceId, { catalogue, evidence
       scope ? [...scope] : null,
     ],
   );
+}
+
+/** What is kept of tables goes on under the names that they have now. */
+export async function renameTables(db: Db, source: SourceId, renamed: ReadonlyMap<TableId, TableId>): Promise<void> {
+  const ids = [...renamed.values()];
+  await db.query(
+    `update surveyed_tables
+     set table_id = now.id, schema_name = now.schema, table_name = now.name
+     from unnest($2::text[], $3::text[], $4::text[], $5::text[]) as now (was, id, schema, name)
+     where source_id = $1 and table_id = now.was
+       and not exists (select 1 from surveyed_tables other where other.source_id = $1 and other.table_id = now.id)`,
+    [source, [...renamed.keys()], ids, ids.map((id) => tableNames(id).schema), ids.map((id) => tableNames(id).table)],
+  );
+}
+
+/** The columns of each table as they were last seen. */
+export function listColumnNames(
+  db: Db,
+  source: SourceId,
+): Promise<readonly { readonly id: TableId; readonly columns: readonly string[] }[]> {
+  return rowsOf(db, 'select table_id as id, column_names as columns from surveyed_tables where source_id = $1', [source]);
 }
 
 export function listTables(db: Db, source: SourceId): Promise<readonly SurveyedTable[]> {

@@ -19,6 +19,7 @@ import { digestOf } from '../digest';
 import type { Room } from '../enter';
 import { type Outcome, perform } from '../perform';
 import { makePlan } from '../planning';
+import { asPlanned } from '../renamed';
 
 /** Where others work, a docket goes the quiet way unless somebody decides otherwise. */
 export function usualMode(environment: Environment): Mode {
@@ -48,11 +49,12 @@ export interface PlannedDocket {
 export async function planDocket(store: Db, source: SourceRow, docket: DocketRow): Promise<PlannedDocket> {
   const items = await listItems(store, docket.id);
   const frozen = await findFrozen(store, docket.id);
-  const rows = await listFindingsById(
+  const found = await listFindingsById(
     store,
     source.id,
     items.map((item) => item.findingId),
   );
+  const rows = frozen ? asPlanned(found, new Set(findingsIn(frozen.plan))) : found;
   const catalogue = frozen?.catalogue ?? (await latestCatalogue(store, source.id));
   const decisions = items.map(({ findingId, decision }) => [findingId, decision]);
   if (!catalogue) return { rows, plan: null, write: null, catalogue: null, digest: digestOf([docket.name, decisions]) };
@@ -70,6 +72,10 @@ export async function planDocket(store: Db, source: SourceRow, docket: DocketRow
   };
   const write = (form: ScriptForm): Partial<Scripts> => scriptsOf(plan, heading, form);
   return { rows, plan, write, catalogue, digest: signedDigest(plan, heading, decisions) };
+}
+
+function findingsIn(plan: Plan | null): readonly string[] {
+  return plan ? [...plan.steps, ...plan.problems].map(({ finding }) => finding) : [];
 }
 
 const digests = new WeakMap<Plan, Map<string, string>>();

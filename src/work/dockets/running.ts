@@ -14,6 +14,7 @@ import { askForRun, finishRun, type RunRequest, type RunRow, steerRun } from '..
 import { listFindingsById, moveFindings } from '../../store/findings/findings';
 import type { DocketId, RunId } from '../../store/ids';
 import { nameOf } from '../actor';
+import { asPlanned } from '../renamed';
 import type { Room } from '../enter';
 import type { Login } from '../office';
 import { done, type Outcome, perform } from '../perform';
@@ -99,14 +100,13 @@ export async function settleRun(db: Db, row: Pick<RunRow, 'id' | 'docketId' | 'd
   if (row.direction === 'clear') return keepCleared(db, row.docketId);
   const source = await getSourceOf(db, row.docketId);
   const items = await listItems(db, row.docketId);
-  const carried = new Set(plan.steps.map((s) => s.finding));
-  const findings = (
-    await listFindingsById(
-      db,
-      source,
-      items.map((i) => i.findingId),
-    )
-  ).filter((f) => carried.has(f.identity));
+  const carried = new Set<string>(plan.steps.map((s) => s.finding));
+  const rows = await listFindingsById(
+    db,
+    source,
+    items.map((i) => i.findingId),
+  );
+  const findings = asPlanned(rows, carried).filter((f) => carried.has(f.identity));
   const event = row.direction === 'forward' ? 'applied' : 'backedOut';
   const reason = row.direction === 'forward' ? null : 'Its docket was backed out.';
   await moveFindings(

@@ -66,6 +66,7 @@ function partsOf(table: Table, catalogue: Catalogue): readonly Part[] {
   const drops = (part: Table['constraints'][number] | Table['indexes'][number]): boolean =>
     cannotComeBack(part, table, catalogue) === null;
   return [
+    { object: 'table', name: table.name, words: '', drops: false },
     ...table.columns.map(({ name }) => ({ object: 'column' as const, name, words: '', drops: false })),
     ...table.constraints.map((one) => ({
       object: 'constraint' as const,
@@ -114,7 +115,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 const aboutParts: Readonly<Partial<Record<WishKind, string>>> = {
   gone: 'A constraint or an index',
   switched: 'A trigger',
-  named: 'A part of it',
+  named: 'The table, or a part of it',
 };
 
 export default function AskPage({ loaderData: t, actionData }: Route.ComponentProps) {

@@ -25,6 +25,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
 }
 
 function partOf(constraint: string | undefined, proposal: Proposal): NamedPart | null {
-  if (proposal.kind === 'rename' && proposal.object === 'column') return { kind: 'column', name: proposal.from };
+  if (proposal.kind === 'rename' && (proposal.object === 'column' || proposal.object === 'table'))
+    return { kind: proposal.object, name: proposal.from };
   return constraint === undefined ? null : { kind: 'constraint', name: constraint };
 }

@@ -9,5 +9,7 @@ export function traits(version: string): Traits {
     addedUnchecked: (what, { kind }) => what === 'check' || kind !== 'partitioned',
     // Manual of PostgreSQL 18, "ALTER TABLE".
     namedNotNull: major >= 18,
+    // Manual of PostgreSQL 15, "CREATE VIEW".
+    viewsActForCallers: major >= 15,
   };
 }

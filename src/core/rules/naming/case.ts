@@ -1,5 +1,4 @@
 import type { TermKind } from '../../naming/styled';
-import { tableAdvice } from '../../naming/written';
 import { termBreaches } from '../../naming/termBreaches';
 import { renamingTerm } from '../../naming/renaming';
 import { defineRule } from '../rule';
@@ -44,7 +43,6 @@ export const caseBreach = defineRule<Facts>({
         { label: 'would be', text: suggested },
       ],
       reasons: [adopted ? 'the house style was adopted for this source' : 'nine in ten names at least are spelt in one way'],
-      ...(what === 'table' && { advice: tableAdvice(table, suggested) }),
     };
   },
 });

@@ -2,7 +2,6 @@ import { renaming, renamingTerm } from '../../naming/renaming';
 import type { StyledKind } from '../../naming/styled';
 import { isOwn } from '../../naming/terms';
 import { termBreaches } from '../../naming/termBreaches';
-import { tableAdvice } from '../../naming/written';
 import type { Table } from '../../catalogue/model';
 import { groupBy } from '../../grouping';
 import { namedAround, type NamedObject } from '../../naming/named';
@@ -47,7 +46,6 @@ export const styleBreach = defineRule<Facts>({
 
   words({ kind, name, template, suggested }, { table }) {
     return {
-      ...(kind === 'table' && { advice: tableAdvice(table, suggested) }),
       title: 'Not named in the house style',
       message: `The ${kind} ${name}${kind === 'table' ? '' : ` on ${table}`} would be called ${suggested} in the house style.`,
       consequence: `Whoever reads ${name} in an error message, or looks for it, cannot tell by the pattern what it is and where it belongs.`,

@@ -12,7 +12,7 @@ import { engineOf } from '~/core/engines/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/operations/index';
 import type { Mode } from '~/core/plan/cost';
-import { dependentsOf, dependentsOfColumn } from '~/core/catalogue/dependents';
+import { dependentsOf, dependentsOfColumn, dependentsOfTable } from '~/core/catalogue/dependents';
 import { chosenReference } from '~/core/remedies/reference/parent';
 import { outcomeInWords, questionsFor } from '~/core/remedies/index';
 import { type DecidedFinding, planFor } from '~/core/plan/plan';
@@ -191,9 +191,11 @@ function touchedBy({ object, proposal }: Finding, catalogue: Catalogue) {
     case 'rename':
       return {
         known:
-          proposal.object === 'column'
-            ? dependentsOfColumn(tableOf(object), proposal.from, catalogue)
-            : dependentsOf(tableOf(object), proposal.from, catalogue),
+          proposal.object === 'table'
+            ? dependentsOfTable(tableOf(object), catalogue)
+            : proposal.object === 'column'
+              ? dependentsOfColumn(tableOf(object), proposal.from, catalogue)
+              : dependentsOf(tableOf(object), proposal.from, catalogue),
         resting: 'rests on it, and goes on to.',
       };
     case 'replaceKey':

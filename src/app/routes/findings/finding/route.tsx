@@ -231,7 +231,7 @@ function History({ events }: { readonly events: Dossier['events'] }) {
       <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
         {events.map((event, i) => (
           <li key={i}>
-            <State state={event.to} /> <Moment at={event.at} />
+            {event.from === event.to ? 'Renamed' : <State state={event.to} />} <Moment at={event.at} />
             {event.surveyId ? ` by survey ${event.surveyId}` : event.docketId ? ` by docket ${event.docketId}` : ''}
             {event.reason ? `: ${event.reason}` : ''}
           </li>

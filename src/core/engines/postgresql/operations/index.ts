@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../../catalogue/model';
-import { getTable } from '../../../catalogue/lookups';
+import { findTable } from '../../../catalogue/lookups';
 import type { Operation } from '../../../operations/index';
 import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
@@ -9,6 +9,7 @@ import { buildAgain, declareAgain, removeConstraint, removeIndex } from './remov
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
+import { renameTable } from './tables';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
 import { renameSequence, renameTrigger, setDefault, switchTrigger } from './switching';
 import { does, passes, type Writing } from './writing';
@@ -22,7 +23,7 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull },
-  ...{ setDefault, switchTrigger, renameSequence, renameTrigger },
+  ...{ setDefault, switchTrigger, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };
 
@@ -47,5 +48,6 @@ export function costOf(operation: Operation, mode: Mode): Cost {
 
 export function bytesPassed(operation: Operation, cost: Cost, catalogue: Catalogue): number {
   const own = writingOf(operation).bytesPassed?.(operation, cost, catalogue) ?? null;
-  return own ?? (getTable(catalogue, operation.table).bytes ?? 0) * passes[cost.work];
+  // On the way back one that was renamed goes by a name that the catalogue has not.
+  return own ?? (findTable(catalogue, operation.table)?.bytes ?? 0) * passes[cost.work];
 }

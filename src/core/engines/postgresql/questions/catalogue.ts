@@ -249,12 +249,28 @@ function routineOf(row: Row, shared: (text: string) => string): Routine {
 }
 
 function tableOf(draft: Draft, ids: IdsByOid, usable: ReadonlyMap<string, boolean>): Table {
-  const [, , name, kind, isPartition, persistence, , bytes, readable, owner, comment, parents, extension, splitBy, ...marks] =
-    draft.row;
+  const [
+    number,
+    ,
+    name,
+    kind,
+    isPartition,
+    persistence,
+    ,
+    bytes,
+    readable,
+    owner,
+    comment,
+    parents,
+    extension,
+    splitBy,
+    ...marks
+  ] = draft.row;
   const [unidentified, rewritten] = marks.map((mark) => mark === 't');
   const { id, schema, estimatedRows, columns, constraints, indexes, triggers, privileges, activity } = draft;
   return {
     id,
+    number: number ?? '',
     schema,
     name: name ?? '',
     kind: kindOf(kind ?? '', isPartition === 't'),

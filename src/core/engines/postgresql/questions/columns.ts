@@ -78,13 +78,27 @@ const unknownType: Type = { family: 'other', comparable: false, comparedAs: '', 
 
 /** A row of the query of columns. */
 export function columnOf(row: Row, { table, types, spelt, shared, statistics, rows }: ColumnContext): Column {
-  const [, , name, typeOid, modifier, notNull, identity, generated, said = null, comment = null, collation = null, ...more] = row;
+  const [
+    ,
+    number,
+    name,
+    typeOid,
+    modifier,
+    notNull,
+    identity,
+    generated,
+    said = null,
+    comment = null,
+    collation = null,
+    ...more
+  ] = row;
   const [named = null, validated] = more;
   const own = Number(modifier);
   const type = types.get(typeOid ?? '') ?? unknownType;
   const effective = own >= 0 ? own : type.modifier;
   return {
     id: columnId(table, name ?? ''),
+    number: shared(number ?? ''),
     name: shared(name ?? ''),
     declaredType: spelt.get(`${typeOid} ${modifier}`) ?? '',
     comparedAs: type.comparedAs,

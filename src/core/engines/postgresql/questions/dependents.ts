@@ -13,7 +13,7 @@ export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<r
          and case when p.prosrc = '' then pg_catalog.pg_get_functiondef(p.oid) else p.prosrc end ~ $4
        ${kind === 'column' ? namesTable : ''}
        union all
-       ${kind === 'column' ? restingOnColumn : restingOnConstraint}
+       ${resting[kind]}
        order by 1, 2`;
   const values = [schema, relation, name, wholeWord(name), wholeWord(relation)];
   const rows = yield* rowsOf({ text, columns: 3, values: kind === 'column' ? values : values.slice(0, 4) });
@@ -27,6 +27,29 @@ const namesTable = `and case when p.prosrc = '' then pg_catalog.pg_get_functiond
 function wholeWord(name: string): string {
   return `(^|[^[:alnum:]_])${name.replaceAll(/[^\p{L}\p{N}_]/gu, '\\$&')}($|[^[:alnum:]_])`;
 }
+
+const publications = `union all
+         select 'publication', p.pubname
+         from pg_catalog.pg_publication_rel r
+         join pg_catalog.pg_publication p on p.oid = r.prpubid
+         where d.classid = 'pg_catalog.pg_publication_rel'::pg_catalog.regclass and r.oid = d.objid`;
+
+// What the server itself names by a number follows; whatever else is not of the table itself may be told by its views.
+const restingOnTable = `select distinct part.kind, part.name, 'rests on it'
+       from pg_catalog.pg_class c
+       join pg_catalog.pg_namespace n on n.oid = c.relnamespace
+       join pg_catalog.pg_depend d on d.refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and d.refobjid = c.oid
+       join lateral (
+         select 'view' as kind, r.ev_class::pg_catalog.regclass::text as name
+         from pg_catalog.pg_rewrite r
+         where d.classid = 'pg_catalog.pg_rewrite'::pg_catalog.regclass and r.oid = d.objid and r.ev_class <> c.oid
+         union all
+         select 'policy', pg_catalog.format('%I of %s', p.polname, p.polrelid::pg_catalog.regclass)
+         from pg_catalog.pg_policy p
+         where d.classid = 'pg_catalog.pg_policy'::pg_catalog.regclass and p.oid = d.objid and p.polrelid <> c.oid
+         ${publications}
+       ) as part on true
+       where n.nspname = $1 and c.relname = $2 and $3 = c.relname`;
 
 const restingOnConstraint = `select distinct 'view', v.oid::pg_catalog.regclass::text, 'rests on it'
        from pg_catalog.pg_constraint k
@@ -60,10 +83,12 @@ const restingOnColumn = `select distinct part.kind, part.name, 'rests on it'
          from pg_catalog.pg_attrdef g
          join pg_catalog.pg_attribute o on o.attrelid = g.adrelid and o.attnum = g.adnum
          where d.classid = 'pg_catalog.pg_attrdef'::pg_catalog.regclass and g.oid = d.objid and g.adnum <> a.attnum
-         union all
-         select 'publication', p.pubname
-         from pg_catalog.pg_publication_rel r
-         join pg_catalog.pg_publication p on p.oid = r.prpubid
-         where d.classid = 'pg_catalog.pg_publication_rel'::pg_catalog.regclass and r.oid = d.objid
+         ${publications}
        ) as part on true
        where n.nspname = $1 and c.relname = $2 and a.attname = $3 and not a.attisdropped`;
+
+const resting: Readonly<Record<NamedPart['kind'], string>> = {
+  table: restingOnTable,
+  column: restingOnColumn,
+  constraint: restingOnConstraint,
+};

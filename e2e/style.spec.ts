@@ -61,3 +61,21 @@ test('a file that is no house style is refused with words', async ({ page }) => 
   });
   await expect(page.getByRole('alert')).toContainText('The template of index, at 4: The { that begins here is not closed.');
 });
+
+test('the house says what is short for what, and forgets it again', async ({ page }) => {
+  await open(page, '/s/1/style');
+  await page.getByRole('button', { name: /Words of the house, 0/ }).press('Enter');
+  const form = page.getByRole('form', { name: 'Short, stands for' });
+  await form.getByLabel('Short').fill('VSL');
+  await form.getByLabel('Stands for').fill('not a word!');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('one to 4 words of small letters');
+  await form.getByLabel('Stands for').fill('vessel');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('table', { name: 'Short words' })).toContainText('vsl');
+  await open(page, '/s/1/style/primary%20key?template=pk_%7Btable:short%7D');
+  await expect(page.getByText('pk_vsl', { exact: true })).toBeVisible();
+  await open(page, '/s/1/style');
+  await page.getByRole('button', { name: 'Forget vsl' }).press('Enter');
+  await expect(page.getByRole('button', { name: /Words of the house, 0/ })).toBeVisible();
+});

@@ -3,6 +3,7 @@
 import 'reflect-metadata';
 import { Equals, IsBoolean, IsIn, IsObject, IsOptional, ValidateIf } from 'class-validator';
 import { houseStyleFormat, type HouseStyleDocument, type RuleSetting } from '../core/naming/document';
+import { type Dictionary, dictionaryLists, entryProblem, isEmpty, noDictionary } from '../core/naming/dictionary';
 import { parseFor, styledKinds } from '../core/naming/styled';
 import type { Adopted } from '../core/naming/style';
 import { isTemplateProblem } from '../core/naming/template';
@@ -19,6 +20,7 @@ class HouseStyleShape {
   @Equals(houseStyleFormat, { message: `$property is not ${houseStyleFormat}` }) format!: typeof houseStyleFormat;
   @IsObject() templates!: Record<string, unknown>;
   @IsOptional() @IsObject() rules: Record<string, unknown> = {};
+  @IsOptional() @IsObject() dictionary: Record<string, unknown> = {};
 }
 
 class RuleSettingShape {
@@ -33,7 +35,13 @@ export async function readHouseStyle(text: string): Promise<HouseStyleDocument> 
   if (!parsed.ok) throw new HouseStyleError(`This is no house style of Pawl: ${errorsInWords(parsed.errors)}.`);
   const settings: [string, RuleSetting][] = [];
   for (const [id, plain] of Object.entries(parsed.value.rules)) settings.push([id, await settingIn(id, plain)]);
-  return { format: houseStyleFormat, templates: templatesIn(parsed.value.templates), rules: Object.fromEntries(settings) };
+  const dictionary = dictionaryIn(parsed.value.dictionary);
+  return {
+    format: houseStyleFormat,
+    templates: templatesIn(parsed.value.templates),
+    ...(!isEmpty(dictionary) && { dictionary }),
+    rules: Object.fromEntries(settings),
+  };
 }
 
 function plainOf(text: string): unknown {
@@ -55,6 +63,22 @@ function templatesIn(plain: Readonly<Record<string, unknown>>): Adopted {
       return [kind, template];
     }),
   );
+}
+
+function dictionaryIn(plain: Readonly<Record<string, unknown>>): Dictionary {
+  const lists = Object.entries(plain).map(([name, entries]) => {
+    const list = dictionaryLists.find((one) => one === name);
+    if (!list || typeof entries !== 'object' || entries === null || Array.isArray(entries))
+      throw new HouseStyleError(
+        `The dictionary has ${dictionaryLists.join(' and ')}, each an object: not ${JSON.stringify(name)}.`,
+      );
+    for (const [from, to] of Object.entries(entries)) {
+      const problem = typeof to === 'string' ? entryProblem(list, from, to) : 'What it stands for is a text.';
+      if (problem !== null) throw new HouseStyleError(`The dictionary, at ${JSON.stringify(from)}: ${problem}`);
+    }
+    return [list, entries];
+  });
+  return { ...noDictionary, ...(Object.fromEntries(lists) as Partial<Dictionary>) };
 }
 
 async function settingIn(id: string, plain: unknown): Promise<RuleSetting> {

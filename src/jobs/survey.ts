@@ -155,8 +155,8 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
 }
 
 async function termsOf(store: JobContext['store'], source: SourceId) {
-  const { policies, templates } = await getSettings(store, source);
-  return { policies, adopted: templates, wishes: await listWishes(store, source) };
+  const { policies, templates, dictionary } = await getSettings(store, source);
+  return { policies, dictionary, adopted: templates, wishes: await listWishes(store, source) };
 }
 
 async function measureLive(

@@ -18,6 +18,7 @@ import type { Finding } from '../core/rules/rule';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import { Later } from './reader';
 import type { AskedFor } from '../core/wishes/index';
+import { type Dictionary, noDictionary, rememberDictionary } from '../core/naming/dictionary';
 import type { Adopted } from '../core/naming/style';
 import type { MeasureOptions, Source } from './source';
 import { SourceError } from './SourceError';
@@ -28,6 +29,8 @@ export interface Terms {
   /** What names are to follow. */
   readonly adopted?: Adopted;
   readonly wishes?: readonly AskedFor[];
+  /** What the house says of its words. */
+  readonly dictionary?: Dictionary;
 }
 
 export interface SurveyOptions extends Terms {
@@ -123,6 +126,7 @@ class Run {
     const catalogue =
       known?.catalogue ?? (await (this.sources[0] as Source).readCatalogue({ statistics: depth === 'catalogue' }));
     if (!known) this.terms = (await this.options.onCatalogue?.(catalogue)) ?? this.terms;
+    rememberDictionary(catalogue, this.terms.dictionary ?? noDictionary);
     const scope = scopeOf(catalogue, this.options);
 
     for (const fact of known?.facts ?? []) this.facts.set(keyOf(fact.request), fact);

@@ -1,6 +1,8 @@
 import type { Catalogue } from '../core/catalogue/model';
 import type { Db } from '../store/db';
-import { rememberConventions } from '../core/naming/infer';
+import { type Dictionary, dictionaryOf, rememberDictionary } from '../core/naming/dictionary';
+import { conventionsOf, rememberConventions } from '../core/naming/infer';
+import { findDictionary } from '../store/sources/settings';
 import { findCatalogue, findConventions, findLatestCatalogueId } from '../store/surveys/surveys';
 import type { SourceId, SurveyId } from '../store/ids';
 
@@ -12,7 +14,24 @@ const most = 4;
 /** The catalogue as last surveyed; null when no survey has finished yet. */
 export async function latestCatalogue(store: Db, source: SourceId): Promise<Catalogue | null> {
   const id = await findLatestCatalogueId(store, source);
-  return id === null ? null : readOnce(store, id);
+  if (id === null) return null;
+  const [catalogue, dictionary] = await Promise.all([readOnce(store, id), findDictionary(store, source)]);
+  return catalogue && wordedBy(dictionary, catalogue);
+}
+
+const worded = new WeakMap<Catalogue, Catalogue>();
+
+/** A catalogue whose names are read by the words of its house: the same one as long as these are. */
+export function wordedBy(dictionary: Dictionary, catalogue: Catalogue): Catalogue {
+  const before = worded.get(catalogue) ?? catalogue;
+  if (JSON.stringify(dictionaryOf(before)) === JSON.stringify(dictionary)) return before;
+  const now = { ...catalogue };
+  rememberDictionary(now, dictionary);
+  rememberConventions(now, conventionsOf(catalogue));
+  const id = numbers.get(catalogue);
+  if (id !== undefined) numbers.set(now, id);
+  worded.set(catalogue, now);
+  return now;
 }
 
 /** The catalogue of that number, read when it is not at hand, with what was learnt of it. */

@@ -2,12 +2,13 @@
 
 import type { Catalogue } from '../core/catalogue/model';
 import { type HouseStyleDocument, houseStyleOf, policiesUnder } from '../core/naming/document';
+import { type DictionaryList, entryProblem, noDictionary } from '../core/naming/dictionary';
 import { parseFor, type StyledKind } from '../core/naming/styled';
 import { isTemplateProblem } from '../core/naming/template';
 import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
 import { findStyle, keepStyle, lastStyle } from '../store/sources/houseStyles';
-import { getSettings, keepPolicies, keepTemplates } from '../store/sources/settings';
+import { getSettings, keepDictionary, keepPolicies, keepTemplates } from '../store/sources/settings';
 import { listWishes } from '../store/sources/wishes';
 import { lockSource } from '../store/sources/sources';
 import { findLatestCatalogueId } from '../store/surveys/surveys';
@@ -21,8 +22,7 @@ import { compute } from './thread/thread';
 
 /** What a source's style is today. */
 export async function styleToday(db: Db, source: SourceId): Promise<HouseStyleDocument> {
-  const { templates, policies } = await getSettings(db, source);
-  return houseStyleOf(templates, policies);
+  return houseStyleOf(await getSettings(db, source));
 }
 
 /** Writes down what a source's style is now as its next version, and says which that is. */
@@ -45,6 +45,29 @@ export function adopt(
     return {
       style: { ...style, templates: template === null ? others : { ...others, [kind]: template } },
       remark: template === null ? `no longer adopted for each ${kind}` : `${template} for each ${kind}`,
+    };
+  });
+}
+
+/** What a word stands for, or what many of it are called; null forgets it. */
+export function say(
+  room: Room,
+  shown: number,
+  { list, from, to }: { readonly list: DictionaryList; readonly from: string; readonly to: string | null },
+): Promise<Outcome<number>> {
+  const problem = to === null ? null : entryProblem(list, from, to);
+  if (problem !== null) return Promise.resolve({ problem });
+  return settle(room, shown, (style) => {
+    const dictionary = style.dictionary ?? noDictionary;
+    const others = Object.entries(dictionary[list]).filter(([word]) => word !== from);
+    const entries = Object.fromEntries(
+      [...others, ...(to === null ? [] : [[from, to] as const])].sort(([a], [b]) => (a < b ? -1 : 1)),
+    );
+    if (others.length >= mostEntries) return `A house has ${mostEntries.toLocaleString('en-GB')} words of its own at most.`;
+    return {
+      style: { ...style, dictionary: { ...dictionary, [list]: entries } },
+      remark:
+        to === null ? `nothing more said of ${from}` : list === 'short' ? `${from} stands for ${to}` : `many a ${from} are ${to}`,
     };
   });
 }
@@ -102,6 +125,8 @@ async function judgeNames(db: Db, source: SourceId): Promise<void> {
   });
 }
 
+const mostEntries = 2_000;
+
 interface Settled {
   readonly style: HouseStyleDocument;
   readonly remark: string;
@@ -110,7 +135,7 @@ interface Settled {
 function settle(
   { office, actor, source }: Room,
   shown: number | null,
-  change: (before: HouseStyleDocument, db: Db) => Settled | Promise<Settled | string>,
+  change: (before: HouseStyleDocument, db: Db) => Settled | string | Promise<Settled | string>,
 ): Promise<Outcome<number>> {
   return perform<number>(
     office,
@@ -126,6 +151,7 @@ function settle(
       const { style, remark } = settled;
       const { policies } = await getSettings(db, source.id);
       await keepTemplates(db, source.id, style.templates);
+      await keepDictionary(db, source.id, style.dictionary ?? noDictionary);
       await keepPolicies(db, source.id, policiesUnder(style, policies));
       await judgeNames(db, source.id);
       const version = await keepAsVersion(db, source.id, remark, nameOf(actor));

@@ -1,6 +1,7 @@
 // Plans: small ones are made at once, large ones apart. What is planned on the same ground is the same, so the last are kept.
 
 import type { Catalogue } from '../core/catalogue/model';
+import { dictionaryOf } from '../core/naming/dictionary';
 import type { Plan } from '../core/plan/plan';
 import { catalogueId } from './catalogues';
 import { digestOf } from './digest';
@@ -16,7 +17,7 @@ const kept = new Map<string, Promise<Plan>>();
 export function makePlan(asked: ToPlan, catalogue: Catalogue): Promise<Plan> {
   const number = catalogueId(catalogue);
   if (number === null || asked.decided.length <= findingsAtOnce) return compute('plan', catalogue, asked, true);
-  const key = digestOf([number, asked]);
+  const key = digestOf([number, dictionaryOf(catalogue), asked]);
   let plan = kept.get(key);
   if (!plan) {
     plan = compute('plan', catalogue, asked, false);

@@ -109,6 +109,8 @@ export const doors: Readonly<Record<string, Door>> = {
       adopt: { right: 'keepRules', form: { intent: 'adopt', shown: '0', kind: 'check', template: 'ck_{table}_{columns}' } },
       drop: { right: 'keepRules', form: { intent: 'drop', shown: '0', kind: 'check' } },
       restore: { right: 'keepRules', form: { intent: 'restore', shown: '0', version: '1' } },
+      word: { right: 'keepRules', form: { intent: 'word', shown: '0', list: 'short', from: 'vsl', to: 'vessel' } },
+      forget: { right: 'keepRules', form: { intent: 'forget', shown: '0', list: 'short', from: 'vsl' } },
       copy: { right: 'keepRules', form: { intent: 'copy', target: '1' } },
     },
   },

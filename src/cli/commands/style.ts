@@ -1,4 +1,5 @@
 import { writeFile } from 'node:fs/promises';
+import { noDictionary } from '../../core/naming/dictionary';
 import { houseStyleOf } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { type Convention, inferConventions } from '../../core/naming/infer';
@@ -28,7 +29,10 @@ export async function run(args: readonly string[]): Promise<void> {
   const { catalogue } = await surveyIn(file);
   const conventions = inferConventions(catalogue);
   if (out !== undefined) {
-    await writeFile(out, `${JSON.stringify(houseStyleOf(settledStyle(conventions), noPolicies), null, 1)}\n`);
+    await writeFile(
+      out,
+      `${JSON.stringify(houseStyleOf({ templates: settledStyle(conventions), policies: noPolicies, dictionary: noDictionary }), null, 1)}\n`,
+    );
   }
   process.stdout.write(
     json ? `${JSON.stringify(conventions, null, 1)}\n` : conventions.map((one) => inWords(one, exceptions)).join('\n'),

@@ -2,6 +2,7 @@ import { writeFile } from 'node:fs/promises';
 import { policiesUnder } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { documentOf } from '../../core/survey/document';
+import { noDictionary } from '../../core/naming/dictionary';
 import { risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
 import { gather, readArguments, SurveyArguments } from '../arguments';
@@ -34,7 +35,11 @@ export async function run(args: readonly string[]): Promise<void> {
       depth,
       schemas: schema,
       onProgress: tell,
-      ...(house && { adopted: house.templates, policies: policiesUnder(house, noPolicies) }),
+      ...(house && {
+        adopted: house.templates,
+        dictionary: house.dictionary ?? noDictionary,
+        policies: policiesUnder(house, noPolicies),
+      }),
     });
     const document = documentOf({ ...result, depth });
     await writeFile(json, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });

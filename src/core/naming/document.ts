@@ -2,6 +2,7 @@
 // what one source waives of its own objects stays with that source.
 
 import { type Policies, type Policy, policyOf, usualPolicy } from '../rules/policy';
+import { type Dictionary, isEmpty } from './dictionary';
 import type { Adopted } from './style';
 
 export const houseStyleFormat = 'pawl-house-style/1';
@@ -11,15 +12,28 @@ export type RuleSetting = Omit<Policy, 'waivers'>;
 export interface HouseStyleDocument {
   readonly format: typeof houseStyleFormat;
   readonly templates: Adopted;
+  /** Left out where the house says nothing of its words. */
+  readonly dictionary?: Dictionary;
   /** By the rule's id; only what is set otherwise than it comes. */
   readonly rules: Readonly<Record<string, RuleSetting>>;
 }
 
-export function houseStyleOf(templates: Adopted, policies: Policies): HouseStyleDocument {
+export interface Settled {
+  readonly templates: Adopted;
+  readonly policies: Policies;
+  readonly dictionary: Dictionary;
+}
+
+export function houseStyleOf({ templates, policies, dictionary }: Settled): HouseStyleDocument {
   const rules = Object.entries(policies).flatMap(([id, { waivers: _, ...setting }]) =>
     isUsual(setting) ? [] : [[id, setting] as const],
   );
-  return { format: houseStyleFormat, templates, rules: Object.fromEntries(rules) };
+  return {
+    format: houseStyleFormat,
+    templates,
+    ...(!isEmpty(dictionary) && { dictionary }),
+    rules: Object.fromEntries(rules),
+  };
 }
 
 /** The policies of a source once it has taken a house style: its waivers are its own. */

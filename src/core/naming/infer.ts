@@ -3,8 +3,7 @@
 // gives the templates that it could have come from; the one that brings most names back is the house's.
 
 import type { Table, Catalogue } from '../catalogue/model';
-import type { NameRules } from '../engines/engine';
-import { engineOf } from '../engines/index';
+import { type Dictionary, type Spelling, spellingOf } from './dictionary';
 import { once } from '../once';
 import { isServerMade } from './made';
 import { groupBy } from '../grouping';
@@ -15,7 +14,6 @@ import { termsOf } from './terms';
 import {
   type Form,
   forms,
-  type Ingredients,
   inForm,
   isTemplateProblem,
   nameBy,
@@ -58,7 +56,7 @@ export function conventionsOf(catalogue: Catalogue): readonly Followed[] {
 
 /** What a schema's names follow, kind by kind; kinds of which there is none are left out. */
 export const inferConventions = once((catalogue: Catalogue): readonly Convention[] => {
-  const { names: rules } = engineOf(catalogue);
+  const rules = spellingOf(catalogue);
   const all = namedObjects(catalogue);
   const constraints = namedKinds.flatMap((kind) => {
     const own = all.filter((one) => one.kind === kind);
@@ -74,7 +72,7 @@ export const inferConventions = once((catalogue: Catalogue): readonly Convention
   ];
 });
 
-function conventionOf(kind: StyledKind, objects: readonly Styled[], text: string | null, rules: NameRules): Convention {
+function conventionOf(kind: StyledKind, objects: readonly Styled[], text: string | null, rules: Spelling): Convention {
   const best = text === null ? null : parseFor(kind, text);
   const names = objects.length;
   if (best === null || isTemplateProblem(best)) return { kind, template: null, names, follow: 0, exceptions: [] };
@@ -83,13 +81,13 @@ function conventionOf(kind: StyledKind, objects: readonly Styled[], text: string
 }
 
 /** What a template would call objects that are there. */
-export function renamed(template: Template, objects: readonly Styled[], rules: NameRules): readonly Exception[] {
+export function renamed(template: Template, objects: readonly Styled[], rules: Spelling): readonly Exception[] {
   return objects.map((object) => ({ table: object.table, name: object.name, wouldBe: nameBy(template, object, rules) }));
 }
 
 /** How many names of a kind are as a template has them; none when it cannot be read. */
 export function explainedBy(text: string, kind: StyledKind, catalogue: Catalogue): number {
-  return followers(kind, text, styledObjects(catalogue, kind), engineOf(catalogue).names);
+  return followers(kind, text, styledObjects(catalogue, kind), spellingOf(catalogue));
 }
 
 /** All that a template of a kind is about. */
@@ -101,10 +99,11 @@ export function styledObjects(catalogue: Catalogue, kind: StyledKind): readonly 
 const mostTried = 40;
 const worthOfFree = 0.8;
 
-function bestTemplate(objects: readonly NamedObject[], rules: NameRules): Template | null {
+function bestTemplate(objects: readonly NamedObject[], rules: Spelling): Template | null {
   const votes = new Map<string, number>();
   for (const object of objects)
-    for (const text of templatesOf(object, isServerMade(rules, object))) votes.set(text, (votes.get(text) ?? 0) + 1);
+    for (const text of templatesOf(object, isServerMade(rules, object), rules.dictionary))
+      votes.set(text, (votes.get(text) ?? 0) + 1);
   const tried = [...votes]
     .filter(([, count]) => count > 1 || objects.length === 1)
     .sort(([a, m], [b, n]) => n - m || likelier(a, b))
@@ -151,8 +150,10 @@ interface Match {
 }
 
 /** The templates that a name could have come from: every way in which parts of it are what it is made of. */
-function templatesOf({ kind, name, of }: NamedObject, isMade: boolean): readonly string[] {
-  const matches = placeholders.flatMap((by) => (by === 'meaning' || by === 'words' ? [] : matchesOf(name, of, by)));
+function templatesOf({ kind, name, of }: NamedObject, isMade: boolean, dictionary?: Dictionary): readonly string[] {
+  const matches = placeholders.flatMap((by) =>
+    by === 'meaning' || by === 'words' ? [] : matchesOf(name, of[by], by, dictionary),
+  );
   const found: string[] = [];
   walk(0, '', new Set());
   return [...new Set(found)];
@@ -173,14 +174,14 @@ function templatesOf({ kind, name, of }: NamedObject, isMade: boolean): readonly
 }
 
 /** Where what a placeholder stands for is found in a name, as whole words. */
-function matchesOf(name: string, of: Ingredients, by: Placeholder): readonly Match[] {
+function matchesOf(name: string, of: readonly string[], by: Placeholder, dictionary?: Dictionary): readonly Match[] {
   const seen = new Set<string>();
   if (by === 'n') {
-    const digits = of.n[0] ?? '';
+    const digits = of[0] ?? '';
     return !name.endsWith(digits) ? [] : [{ at: name.length - digits.length, length: digits.length, by, form: null }];
   }
   return [null, ...forms].flatMap((form) => {
-    const text = inForm(of[by], form);
+    const text = inForm(of, form, dictionary);
     if (text.length < (form === 'initials' ? 2 : 1) || seen.has(text)) return [];
     seen.add(text);
     const matches: Match[] = [];

@@ -2,7 +2,7 @@
 // references are called. Each kind has a few templates that come into question; the one that most names follow is the
 // house's, and it says no more than most of them bear out.
 
-import type { NameRules } from '../engines/engine';
+import type { Spelling } from './dictionary';
 import { groupBy } from '../grouping';
 import { followers, type TermKind } from './styled';
 import type { Term } from './terms';
@@ -14,7 +14,7 @@ const prevails = 0.75;
 const fewest = 3;
 
 /** The template that most of the names follow; null where none tells more of them than a few. */
-export function inferTerm(kind: TermKind, terms: readonly Term[], rules: NameRules): string | null {
+export function inferTerm(kind: TermKind, terms: readonly Term[], rules: Spelling): string | null {
   if (terms.length < fewest) return null;
   const follow = (text: string): number => followers(kind, text, terms, rules);
   const best = (texts: readonly string[]): string | null => {

@@ -3,8 +3,9 @@
 
 import type { Catalogue } from '../catalogue/model';
 import type { NameRules } from '../engines/engine';
-import { engineOf, type EngineName, engines } from '../engines/index';
+import { engineOf, type EngineName } from '../engines/index';
 import { once } from '../once';
+import { type Spelling, spellingOf } from './dictionary';
 import { conventionsOf, type Followed } from './infer';
 import { isServerMade, serverName } from './made';
 import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
@@ -17,6 +18,7 @@ export type Adopted = Readonly<Partial<Record<StyledKind, string>>>;
 
 export interface HouseStyle {
   readonly engine: EngineName;
+  readonly spelling: Spelling;
   readonly templates: Readonly<Record<NamedKind, Template>>;
   /** The kinds of which somebody said what they are to be called. */
   readonly adopted: ReadonlySet<StyledKind>;
@@ -81,7 +83,7 @@ const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
       ? [[kind, readable(template.replace(/\{words:.*:/, '{words:'))] as const]
       : [],
   );
-  return { engine: catalogue.engine.name, templates, adopted: new Set(), terms: new Map(terms) };
+  return { engine: catalogue.engine.name, spelling: spellingOf(catalogue), templates, adopted: new Set(), terms: new Map(terms) };
 });
 
 const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {
@@ -105,20 +107,16 @@ function takingAfter(learned: ReadonlyMap<NamedKind, string>, rules: NameRules):
   return (kind) => customary[kind][inFront ? 0 : 1];
 }
 
-function rulesOf({ engine }: HouseStyle): NameRules {
-  return engines[engine].names;
-}
-
 /** The name that a style gives, fitted to what the server can keep. */
 export function nameFor(style: HouseStyle, object: ToName): string {
-  const rules = rulesOf(style);
+  const rules = style.spelling;
   const { kind, of, ambiguous } = object;
   return keepsServerNames(style, kind) ? serverName(rules, object) : render(style.templates[kind], of, { rules, ambiguous });
 }
 
 /** What a style calls something that is there: its own name where that follows. */
 export function nameUnder(style: HouseStyle, object: NamedObject): string {
-  const rules = rulesOf(style);
+  const rules = style.spelling;
   return keepsServerNames(style, object.kind) ? serverName(rules, object) : nameBy(style.templates[object.kind], object, rules);
 }
 
@@ -129,7 +127,7 @@ export function freeName(style: HouseStyle, object: ToName, taken: Pick<TakenNam
   const apart = nameFor(style, { ...object, ambiguous: true });
   if (!taken.has(apart)) return apart;
   if (style.templates[object.kind].text.includes('{n}')) return counted(style, object, taken);
-  const { shorten } = rulesOf(style);
+  const { shorten } = style.spelling;
   const { columns } = object.of;
   const longer = shorten(`${name}_${columns.join('_')}`);
   if (object.kind !== 'primary key' && columns.length > 0 && !taken.has(longer)) return longer;
@@ -149,14 +147,14 @@ function counted(style: HouseStyle, object: ToName, taken: Pick<TakenNames, 'has
 
 /** True when a name was made by a server and not by a person. */
 export function isMadeBySystem(style: HouseStyle, object: NamedObject): boolean {
-  return isServerMade(rulesOf(style), object);
+  return isServerMade(style.spelling, object);
 }
 
 /** True when a style keeps the server's own names, so that only numbered ones stand out. */
 export function keepsServerNames(style: HouseStyle, kind: NamedKind): boolean {
-  return style.templates[kind].text === rulesOf(style).templates[kind];
+  return style.templates[kind].text === style.spelling.templates[kind];
 }
 
 export function isServerName(style: HouseStyle, object: NamedObject): boolean {
-  return object.name === serverName(rulesOf(style), object);
+  return object.name === serverName(style.spelling, object);
 }

@@ -2,7 +2,7 @@
 
 import type { Table } from '../catalogue/model';
 import { kindsInWords, type NamedKind, namedKinds } from './named';
-import type { NameRules } from '../engines/engine';
+import type { Spelling } from './dictionary';
 import {
   type Ingredients,
   isTemplateProblem,
@@ -77,7 +77,7 @@ export function parseFor(kind: StyledKind, text: string): Template | TemplatePro
 }
 
 /** How many names of a kind are as a template has them; none when it cannot be read. */
-export function followers(kind: StyledKind, text: string, objects: readonly Styled[], rules: NameRules): number {
+export function followers(kind: StyledKind, text: string, objects: readonly Styled[], rules: Spelling): number {
   const template = parseFor(kind, text);
   if (isTemplateProblem(template)) return 0;
   return objects.filter((one) => nameBy(template, one, rules) === one.name).length;

@@ -2,7 +2,8 @@
 // said only where the name would be another's without it. Forms follow colons: `{table:pascal}`, `{words:plural:snake}`.
 
 import type { NameRules } from '../engines/engine';
-import { lettersOf, plural, singular } from './words';
+import { type Dictionary, noDictionary, pluralBy, shortOf, singularBy, type Spelling, wholeOf } from './dictionary';
+import { lettersOf } from './words';
 
 export const placeholders = ['schema', 'table', 'parent', 'columns', 'keys', 'role', 'meaning', 'words', 'n'] as const;
 export type Placeholder = (typeof placeholders)[number];
@@ -19,7 +20,19 @@ export const placeholderWords: Readonly<Record<Placeholder, string>> = {
   n: 'a number, where a table has several',
 };
 
-export const forms = ['lower', 'upper', 'snake', 'capitals', 'pascal', 'camel', 'initials', 'singular', 'plural'] as const;
+export const forms = [
+  'lower',
+  'upper',
+  'snake',
+  'capitals',
+  'pascal',
+  'camel',
+  'initials',
+  'singular',
+  'plural',
+  'whole',
+  'short',
+] as const;
 export type Form = (typeof forms)[number];
 
 export type Part =
@@ -120,20 +133,20 @@ function readFilled(text: string, at: number): { readonly part: Part; readonly e
 export function nameBy(
   template: Template,
   { name, of, ambiguous }: { readonly name: string; readonly of: Ingredients; readonly ambiguous: boolean },
-  rules: NameRules,
+  rules: Spelling,
 ): string {
   const own = template.parts.findIndex((part) => part.kind === 'filled' && part.by === 'words');
   if (own >= 0) {
     const [before, after] = [
-      spell(template.parts.slice(0, own), of, ambiguous),
-      spell(template.parts.slice(own + 1), of, ambiguous),
+      spell(template.parts.slice(0, own), of, ambiguous, rules.dictionary),
+      spell(template.parts.slice(own + 1), of, ambiguous, rules.dictionary),
     ];
     return render(template, { ...of, words: [within(name, before, after)] }, { rules, ambiguous });
   }
   const at = template.parts.findIndex((part) => part.kind === 'filled' && part.by === 'meaning');
   if (at >= 0) {
-    const before = spell(template.parts.slice(0, at), of, ambiguous);
-    const after = spell(template.parts.slice(at + 1), of, ambiguous);
+    const before = spell(template.parts.slice(0, at), of, ambiguous, rules.dictionary);
+    const after = spell(template.parts.slice(at + 1), of, ambiguous, rules.dictionary);
     if (name.length > before.length + after.length && name.startsWith(before) && name.endsWith(after)) return name;
   }
   return render(template, of, { rules, ambiguous });
@@ -148,37 +161,38 @@ function within(name: string, before: string, after: string): string {
 }
 
 export interface Rendering {
-  readonly rules: NameRules;
+  readonly rules: Spelling;
   /** True where the name would be another's without what stands in square brackets. */
   readonly ambiguous: boolean;
 }
 
 /** The name that a template gives, never longer than the engine keeps: the longest words are shortened first, and a mark of its own tells it from others. */
 export function render({ parts }: Template, of: Ingredients, { rules, ambiguous }: Rendering): string {
-  return fitted(spell(parts, of, ambiguous), rules);
+  return fitted(spell(parts, of, ambiguous, rules.dictionary), rules);
 }
 
 /** What a template says, however long. */
-export function spell(parts: readonly Part[], of: Ingredients, ambiguous: boolean): string {
+export function spell(parts: readonly Part[], of: Ingredients, ambiguous: boolean, dictionary = noDictionary): string {
   return parts
     .map((part) => {
       switch (part.kind) {
         case 'text':
           return part.text;
         case 'filled':
-          return filled(of[part.by], part);
+          return filled(of[part.by], part, dictionary);
         case 'optional':
-          return ambiguous && saysSomething(part.parts, of) ? spell(part.parts, of, true) : '';
+          return ambiguous && saysSomething(part.parts, of) ? spell(part.parts, of, true, dictionary) : '';
       }
     })
     .join('');
 }
 
 // The words of a name that is in a form already stay as they are: `IMONo` is as good as `ImoNo`.
-function filled(names: readonly string[], { by, forms }: Extract<Part, { kind: 'filled' }>): string {
+function filled(names: readonly string[], { by, forms }: Extract<Part, { kind: 'filled' }>, dictionary: Dictionary): string {
   return forms
     .reduce<readonly string[]>(
-      (before, form) => (by === 'words' && before.every((name) => isInForm(name, form)) ? before : [inForm(before, form)]),
+      (before, form) =>
+        by === 'words' && before.every((name) => isInForm(name, form)) ? before : [inForm(before, form, dictionary)],
       names,
     )
     .join('_');
@@ -200,7 +214,7 @@ function saysSomething(parts: readonly Part[], of: Ingredients): boolean {
 }
 
 /** Names joined, in a form; null leaves them as they are. */
-export function inForm(names: readonly string[], form: Form | null): string {
+export function inForm(names: readonly string[], form: Form | null, dictionary = noDictionary): string {
   const words = (): readonly string[] => names.flatMap((name) => lettersOf(name).map((word) => word.toLowerCase()));
   const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
   switch (form) {
@@ -226,7 +240,10 @@ export function inForm(names: readonly string[], form: Form | null): string {
         .join('');
     case 'singular':
     case 'plural':
-      return names.map((name) => inNumber(name, form)).join('_');
+      return names.map((name) => inNumber(name, form, dictionary)).join('_');
+    case 'whole':
+    case 'short':
+      return names.map((name) => inLength(name, form, dictionary)).join('_');
   }
 }
 
@@ -238,11 +255,33 @@ function snake(name: string): string {
 }
 
 // The last word alone has a number: berth_bookings.
-function inNumber(name: string, form: 'singular' | 'plural'): string {
+function inNumber(name: string, form: 'singular' | 'plural', dictionary: Dictionary): string {
   const last = lettersOf(name).at(-1) ?? '';
   const at = name.lastIndexOf(last);
   if (last === '' || at < 0) return name;
-  return name.slice(0, at) + (form === 'singular' ? singular(last) : plural(last)) + name.slice(at + last.length);
+  const lower = last.toLowerCase();
+  const other = form === 'singular' ? singularBy(dictionary, lower) : pluralBy(dictionary, lower);
+  return other === lower ? name : name.slice(0, at) + asSpelt(other, last) + name.slice(at + last.length);
+}
+
+// Each word as the house's dictionary has it, whole or short; what stands between stays.
+function inLength(name: string, form: 'whole' | 'short', dictionary: Dictionary): string {
+  let said = '';
+  let from = 0;
+  for (const letters of lettersOf(name)) {
+    const at = name.indexOf(letters, from);
+    const word = letters.toLowerCase();
+    const other = (form === 'whole' ? wholeOf : shortOf)(dictionary, word);
+    said += name.slice(from, at) + (other === null ? letters : asSpelt(other.replaceAll(' ', '_'), letters));
+    from = at + letters.length;
+  }
+  return said + name.slice(from);
+}
+
+/** A word with capitals where another has them. */
+function asSpelt(word: string, like: string): string {
+  if (like.length > 1 && like === like.toUpperCase()) return word.toUpperCase();
+  return /^\p{Lu}/u.test(like) ? word.charAt(0).toUpperCase() + word.slice(1) : word;
 }
 
 const shortestWord = 3;

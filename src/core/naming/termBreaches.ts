@@ -2,7 +2,7 @@
 
 import type { Catalogue, Table } from '../catalogue/model';
 import { findTable } from '../catalogue/lookups';
-import { engineOf } from '../engines/index';
+import { spellingOf } from './dictionary';
 import { once } from '../once';
 import { namesTaken } from './taken';
 import type { HouseStyle } from './style';
@@ -28,7 +28,7 @@ interface Judged {
 /** Each table and column by the narrowest template that there is for it; what somebody adopted goes before what most do. */
 export const termBreaches = once(({ catalogue, style }: Judged): readonly TermBreach[] => {
   if (style.terms.size === 0) return [];
-  const { names: rules } = engineOf(catalogue);
+  const rules = spellingOf(catalogue);
   const judged = new Set<string>();
   return termsOf(catalogue).flatMap((term): TermBreach[] => {
     const template = templateOf(style, term.kind);

@@ -7,6 +7,7 @@ import type { TableId } from '../catalogue/identifiers';
 import { baseTables } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { namesAnIdentifier } from './meaning';
+import { dictionaryOf, readerBy } from './dictionary';
 import { wordsOf } from './words';
 import { once } from '../once';
 
@@ -45,8 +46,9 @@ export const vocabularyOf = once(build);
 
 function build(catalogue: Catalogue): Vocabulary {
   const tables = baseTables(catalogue);
-  const prefixes = sharedPrefixes(tables);
-  const apart = tablesApart(tables);
+  const clean = cleaning(readerBy(dictionaryOf(catalogue)));
+  const prefixes = sharedPrefixes(tables, clean);
+  const apart = tablesApart(tables, clean);
   const bySchema = new Map(
     tables.map((table) => [
       table.id,
@@ -57,7 +59,7 @@ function build(catalogue: Catalogue): Vocabulary {
     ]),
   );
   const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
-  const parts = new Set([...known, ...wordsApart(tables)]);
+  const parts = new Set([...known, ...wordsApart(tables, clean)]);
   const splitting = memoized((word: string) => split(word, known, parts));
   const columns = new Map<TableId, string | null>();
   const modules = modulePrefixes([...bySchema.values()]);
@@ -74,7 +76,7 @@ function build(catalogue: Catalogue): Vocabulary {
     },
     columnWords(table, column) {
       let prefix = columns.get(table.id);
-      if (prefix === undefined) columns.set(table.id, (prefix = columnPrefix(table)));
+      if (prefix === undefined) columns.set(table.id, (prefix = columnPrefix(table, clean)));
       const words = clean(column);
       return (prefix !== null && words.length > 1 && words[0] === prefix ? words.slice(1) : words).flatMap(splitting);
     },
@@ -95,10 +97,14 @@ function build(catalogue: Catalogue): Vocabulary {
   return vocabulary;
 }
 
+type Clean = (name: string) => readonly string[];
+
 /** Words without the digits behind them: `filters2` is about filters. */
-function clean(name: string): readonly string[] {
-  const words = wordsOf(name.replaceAll(/(\p{L}{3,})\d+(?=_|$)/gu, '$1'));
-  return words.length > 0 ? words : [name.toLowerCase()];
+function cleaning(read: Clean): Clean {
+  return (name) => {
+    const words = read(name.replaceAll(/(\p{L}{3,})\d+(?=_|$)/gu, '$1'));
+    return words.length > 0 ? words : [name.toLowerCase()];
+  };
 }
 
 const widespread = 3;
@@ -108,7 +114,7 @@ const leastGlued = 6;
  * Names of tables that are glued of a module and what they are about (`coreuser`): a beginning that several share, before a word that
  * columns elsewhere use by itself.
  */
-function tablesApart(tables: readonly Table[]): ReadonlyMap<string, readonly [string, string]> {
+function tablesApart(tables: readonly Table[], clean: Clean): ReadonlyMap<string, readonly [string, string]> {
   const names = new Set(tables.map((table) => clean(table.name)[0] ?? ''));
   const spoken = new Set(
     tables.flatMap((table) => table.columns.flatMap(({ name }) => clean(name).filter((word) => word.length >= 3))),
@@ -128,7 +134,7 @@ function tablesApart(tables: readonly Table[]): ReadonlyMap<string, readonly [st
   );
 }
 
-function sharedPrefixes(tables: readonly Table[]): ReadonlyMap<string, string> {
+function sharedPrefixes(tables: readonly Table[], clean: Clean): ReadonlyMap<string, string> {
   const found = new Map<string, string>();
   for (const [schema, own] of groupBy(tables, (table) => table.schema)) {
     const firsts = groupBy(own, (table) => clean(table.name)[0] ?? '');
@@ -153,7 +159,7 @@ function withoutPrefix(words: readonly string[], prefix: string | undefined): re
   return rest.length > 0 && (first === prefix || typePrefixes.has(first)) ? rest : words;
 }
 
-function columnPrefix(table: Table): string | null {
+function columnPrefix(table: Table, clean: Clean): string | null {
   // As they are spelt: a plural before some and a singular before others are two prefixes.
   const spelt = new Set(
     table.columns.map((column) => /^[^_\W]+?(?=[_\W]|(?<=\p{Ll})\p{Lu}|$)/u.exec(column.name)?.[0].toLowerCase()),
@@ -167,7 +173,7 @@ function columnPrefix(table: Table): string | null {
 }
 
 /** Words that stand alone or apart in the names of columns, in more tables than one. */
-function wordsApart(tables: readonly Table[]): ReadonlySet<string> {
+function wordsApart(tables: readonly Table[], clean: Clean): ReadonlySet<string> {
   const seen = new Map<string, TableId>();
   const found = new Set<string>();
   for (const table of tables)

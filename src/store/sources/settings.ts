@@ -1,7 +1,8 @@
+import { type Dictionary, noDictionary } from '../../core/naming/dictionary';
 import type { Adopted } from '../../core/naming/style';
 import type { Policies } from '../../core/rules/policy';
 import { type Budget, usualBudget } from '../../sources/budget';
-import { type Db, getRow } from '../db';
+import { type Db, findRow, getRow } from '../db';
 import type { SourceId } from '../ids';
 
 /** What a source's people settled: how much a survey may ask of it, and about the rules. */
@@ -10,13 +11,14 @@ export interface SourceSettings {
   readonly policies: Policies;
   /** What names are to follow, by kind. */
   readonly templates: Adopted;
+  readonly dictionary: Dictionary;
 }
 
 /** Throws when the source is gone. */
 export async function getSettings(db: Db, source: SourceId): Promise<SourceSettings> {
   const { budget, ...settled } = await getRow<Omit<SourceSettings, 'budget'> & { readonly budget: Budget | null }>(
     db,
-    'select budget, policies, templates from sources where id = $1',
+    'select budget, policies, templates, dictionary from sources where id = $1',
     [source],
   );
   return { budget: { ...usualBudget, ...budget }, ...settled };
@@ -32,4 +34,13 @@ export async function keepPolicies(db: Db, source: SourceId, policies: Policies)
 
 export async function keepTemplates(db: Db, source: SourceId, templates: Adopted): Promise<void> {
   await db.query('update sources set templates = $2 where id = $1', [source, JSON.stringify(templates)]);
+}
+
+export async function keepDictionary(db: Db, source: SourceId, dictionary: Dictionary): Promise<void> {
+  await db.query('update sources set dictionary = $2 where id = $1', [source, JSON.stringify(dictionary)]);
+}
+
+export async function findDictionary(db: Db, source: SourceId): Promise<Dictionary> {
+  const row = await findRow<{ dictionary: Dictionary }>(db, 'select dictionary from sources where id = $1', [source]);
+  return row?.dictionary ?? noDictionary;
 }

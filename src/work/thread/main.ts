@@ -2,18 +2,18 @@
 
 import { parentPort } from 'node:worker_threads';
 import { openStore, storeUrl } from '../../store/db';
-import { readOnce } from '../catalogues';
+import { readOnce, wordedBy } from '../catalogues';
 import { type Task, tasks } from './tasks';
 import type { Answered, Asked } from './thread';
 
 const store = openStore(storeUrl());
 
-parentPort?.on('message', ({ id, catalogue, task, asked }: Asked) => {
+parentPort?.on('message', ({ id, catalogue, dictionary, task, asked }: Asked) => {
   void readOnce(store, catalogue)
     .then((read): Answered => {
       if (!read) throw new Error(`The catalogue ${catalogue} is not in the store any more. Load the page again.`);
       const compute = tasks[task] as Task;
-      return { id, result: compute(read, asked) };
+      return { id, result: compute(wordedBy(dictionary, read), asked) };
     })
     .catch((error: unknown): Answered => {
       const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));

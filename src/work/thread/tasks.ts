@@ -1,7 +1,7 @@
 // What is computed on a catalogue apart from the pages: plain data in, plain data out.
 
 import type { Catalogue } from '../../core/catalogue/model';
-import { engineOf } from '../../core/engines/index';
+import { type LearntShort, learnShort, spellingOf } from '../../core/naming/dictionary';
 import { conventionsOf, type Exception, explainedBy, renamed, styledObjects } from '../../core/naming/infer';
 import type { Adopted } from '../../core/naming/style';
 import { onNames, styleChange } from '../../core/naming/styleChange';
@@ -67,7 +67,7 @@ export const tasks = {
     const objects = styledObjects(catalogue, kind);
     const named =
       parsed && !isTemplateProblem(parsed)
-        ? renamed(parsed, objects, engineOf(catalogue).names)
+        ? renamed(parsed, objects, spellingOf(catalogue))
         : objects.map(({ table, name }) => ({ table, name, wouldBe: null }));
     const change =
       parsed && !problem && text !== adopted ? styleChange(catalogue, policies, templates, { ...templates, [kind]: text }) : null;
@@ -81,6 +81,8 @@ export const tasks = {
       follow: named.filter(({ name, wouldBe }) => name === wouldBe).length,
     };
   },
+
+  words: (catalogue: Catalogue): readonly LearntShort[] => learnShort(catalogue),
 
   onNames: (
     catalogue: Catalogue,

@@ -3,6 +3,7 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Catalogue } from '../../core/catalogue/model';
+import { type Dictionary, dictionaryOf } from '../../core/naming/dictionary';
 import type { SurveyId } from '../../store/ids';
 import { catalogueId } from '../catalogues';
 import { type AskedOf, type ResultOf, type Task, type TaskName, tasks } from './tasks';
@@ -11,6 +12,7 @@ import { type AskedOf, type ResultOf, type Task, type TaskName, tasks } from './
 export interface Asked {
   readonly id: number;
   readonly catalogue: SurveyId;
+  readonly dictionary: Dictionary;
   readonly task: TaskName;
   readonly asked: unknown;
 }
@@ -29,6 +31,7 @@ const rooms: Readonly<Record<TaskName, 'plans' | 'names'>> = {
   plan: 'plans',
   conventions: 'names',
   names: 'names',
+  words: 'names',
   onNames: 'names',
 };
 const threads = new Map<string, Worker>();
@@ -48,7 +51,7 @@ export function compute<T extends TaskName>(
     const id = ++last;
     const worker = threads.get(rooms[task]) ?? startThread(rooms[task]);
     waiting.set(id, { worker, resolve: resolve as (result: unknown) => void, reject });
-    worker.postMessage({ id, catalogue: number, task, asked } satisfies Asked);
+    worker.postMessage({ id, catalogue: number, dictionary: dictionaryOf(catalogue), task, asked } satisfies Asked);
   });
 }
 

@@ -23,8 +23,8 @@ export function Versions({ source, versions }: VersionsProps) {
   if (!latest) return null;
   return (
     <Accordion disableGutters elevation={0}>
-      <AccordionSummary>Versions, {versions.length}</AccordionSummary>
-      <AccordionDetails>
+      <AccordionSummary sx={{ paddingX: 2 }}>Versions, {versions.length}</AccordionSummary>
+      <AccordionDetails sx={{ padding: '0 16px 16px' }}>
         <Table size="small" aria-label="Versions of the house style">
           <TableBody>
             {versions.map(({ version, remark, keptAt, keptBy }) => (

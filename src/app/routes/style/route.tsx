@@ -25,10 +25,11 @@ import { styleIntents } from './styleForms.server';
 import { TemplateText } from './TemplateText';
 import type { Route } from './+types/route';
 import { Versions } from './Versions';
+import { Words } from './Words';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { source, store, office, actor } = await enter({ params, context }, 'seeFindings');
-  const [catalogue, last, { templates }, versions, sources] = await Promise.all([
+  const [catalogue, last, { templates, dictionary }, versions, sources] = await Promise.all([
     latestCatalogue(store, source.id),
     findLastWhole(store, source.id),
     getSettings(store, source.id),
@@ -40,6 +41,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     name: source.name,
     takenAt: last?.finishedAt ?? null,
     conventions: catalogue ? await onNamesOf('conventions', catalogue, { templates }) : [],
+    dictionary,
+    learnt: catalogue ? await onNamesOf('words', catalogue, undefined) : [],
     versions: versions.map(({ style: _, ...told }) => told),
     targets: sources
       .filter(({ id }) => id !== source.id && may(actor.bounds, 'keepRules', id))
@@ -56,7 +59,7 @@ export function meta({ matches }: Route.MetaArgs) {
 }
 
 export default function HouseStyle({ loaderData }: Route.ComponentProps) {
-  const { source, name, takenAt, conventions, versions, targets } = loaderData;
+  const { source, name, takenAt, conventions, versions, targets, dictionary, learnt } = loaderData;
   const { kind: chosenKind } = useParams();
   const { data: came } = useFetcher<typeof action>({ key: 'house style' });
   const chosen = conventions.findIndex(({ kind }) => kind === chosenKind);
@@ -155,6 +158,7 @@ export default function HouseStyle({ loaderData }: Route.ComponentProps) {
               </Link>
             ))}
           </div>
+          <Words dictionary={dictionary} learnt={learnt} source={source} shown={latest?.version ?? 0} />
           <Versions versions={versions} source={source} />
         </div>
         <div className="foot">

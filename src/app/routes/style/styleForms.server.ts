@@ -2,8 +2,9 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsString, MaxLength, Min } from 'class-validator';
 import { intent } from '~/app/server/intents.server';
+import { type DictionaryList, dictionaryLists } from '~/core/naming/dictionary';
 import { type StyledKind, styledKinds } from '~/core/naming/styled';
-import { adopt, copyStyle, restoreStyle } from '~/work/houseStyle';
+import { adopt, copyStyle, restoreStyle, say } from '~/work/houseStyle';
 import type { SourceId } from '~/store/ids';
 
 class Shown {
@@ -28,7 +29,25 @@ class CopyForm {
   @Type(() => Number) @IsInt() @Min(1) target!: number;
 }
 
+class WordForm extends Shown {
+  @IsIn(dictionaryLists) list!: DictionaryList;
+  @IsString() @MaxLength(63) from!: string;
+  @IsString() @MaxLength(200) to!: string;
+}
+
+class ForgetForm extends Shown {
+  @IsIn(dictionaryLists) list!: DictionaryList;
+  @IsString() @MaxLength(63) from!: string;
+}
+
+/** As dictionaries have words: small letters, one blank between. */
+function plainly(text: string): string {
+  return text.trim().toLowerCase().replaceAll(/\s+/g, ' ');
+}
+
 export const styleIntents = {
+  word: intent(WordForm, (room, { shown, list, from, to }) => say(room, shown, { list, from: plainly(from), to: plainly(to) })),
+  forget: intent(ForgetForm, (room, { shown, list, from }) => say(room, shown, { list, from, to: null })),
   adopt: intent(AdoptForm, (room, { shown, kind, template }) => adopt(room, shown, { kind, template })),
   drop: intent(DropForm, (room, { shown, kind }) => adopt(room, shown, { kind, template: null })),
   restore: intent(RestoreForm, (room, { shown, version }) => restoreStyle(room, shown, version)),

@@ -24,6 +24,7 @@ import type { TableId } from '../core/catalogue/identifiers';
 import type { Claim } from '../core/evidence/claims';
 import type { DefaultValue } from '../core/operations/default-value';
 import type { Proposal } from '../core/remedies/index';
+import type { RenameProposal } from '../core/remedies/rename';
 import { IsClaim } from './claims';
 import { Names, together } from './surveyFile';
 
@@ -170,7 +171,7 @@ class RenameShape extends ColumnsShape {
   @Equals('rename') kind!: 'rename';
   @Name() from!: string;
   @Name() to!: string;
-  @IsOptional() @IsIn(['index', 'column', 'sequence', 'trigger']) object?: 'index' | 'column' | 'sequence' | 'trigger';
+  @IsOptional() @IsIn(['index', 'column', 'sequence', 'trigger', 'table']) object?: NonNullable<RenameProposal['object']>;
 }
 
 class DropShape extends ColumnsShape {
@@ -193,6 +194,7 @@ class SwitchShape extends ColumnsShape {
   @Equals('switch') kind!: 'switch';
   @Name() trigger!: string;
   @IsBoolean() on!: boolean;
+  @IsOptional() @IsIn(['reference']) object?: 'reference';
 }
 
 class ByHandShape extends ColumnsShape {

@@ -5,9 +5,11 @@ import { describe, expect, test } from 'vitest';
 import { newIndex } from '../../src/core/catalogue/edit';
 import { Draft } from '../../src/core/catalogue/draft';
 import { driftOf } from '../../src/core/catalogue/drift';
+import { getTable } from '../../src/core/catalogue/lookups';
+import { whyNotSwitched } from '../../src/core/wishes/switched';
 import { constraintId, tableId } from '../../src/core/catalogue/identifiers';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { type EngineName, engineNames } from '../../src/core/engines/index';
+import { type EngineName, engineNames, traitsOf } from '../../src/core/engines/index';
 import { apply, inverseOf, kinds, type Operation } from '../../src/core/operations/index';
 import { clearKept, sideTableOf } from '../../src/core/operations/side-table';
 import { Refusal } from '../../src/core/operations/refusal';
@@ -134,6 +136,13 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
       { kind: 'setDefault', table: vessel, column: 'name', value: { kind: 'none' }, before: null },
     ],
   ],
+  switchReference: [
+    [
+      { ...reference, rows: 'checked' },
+      { kind: 'switchReference', table: call, name: reference.name, ...toVessel, on: false },
+      { kind: 'switchReference', table: call, name: reference.name, ...toVessel, on: true },
+    ],
+  ],
   renameTrigger: [[{ kind: 'renameTrigger', table: call, from: 'noted', to: 'Noted "by" whom' }]],
   renameSequence: [
     [
@@ -247,6 +256,10 @@ async function there(live: Live, sample: Sample, on: { readonly engine: EngineNa
     const carried: Operation[] = [];
     let before = first;
     for (const wanted of sample) {
+      if (wanted.kind === 'switchReference' && !traitsOf(first).switchesReferences) {
+        expect(whyNotSwitched(getTable(before, wanted.table), wanted.name, before)).toMatch(/holds every reference/);
+        break;
+      }
       const operation = fit(wanted, before);
       carried.push(operation);
       expect(await perform(session, operation, on)).toMatchObject({ changed: true });

@@ -31,6 +31,8 @@ export interface Traits {
   readonly namedNotNull: boolean;
   /** True where a view can act with the rights of whoever asks it, and takes what is written to it. */
   readonly viewsActForCallers: boolean;
+  /** True where a reference can be declared and not hold. */
+  readonly switchesReferences: boolean;
 }
 
 export interface NameRules {

@@ -29,6 +29,7 @@ import { bringBack, setAside } from './set-aside';
 import { setDefault } from './set-default';
 import { dropNotNull, setNotNull } from './set-not-null';
 import { dropKept } from './side-table';
+import { switchReference } from './switch-reference';
 import { switchTrigger } from './switch-trigger';
 
 /** What is known of each kind. */
@@ -43,7 +44,7 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
-  ...{ setDefault, switchTrigger },
+  ...{ setDefault, switchTrigger, switchReference },
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },

@@ -54,6 +54,7 @@ const kinds = [
   'removeIndex',
   'setDefault',
   'switchTrigger',
+  'switchReference',
   'renameTrigger',
   'renameSequence',
   'setAside',
@@ -157,6 +158,15 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     }
     case 'renameColumn':
       return table.inherits.length > 0 ? null : { kind, table: table.id, from: column.name, to: `renamed_${n}` };
+    case 'switchReference': {
+      const foreign = at(
+        table.constraints.flatMap((one) => (one.kind === 'foreign key' && one.validated ? [one] : [])),
+        c,
+      );
+      if (!foreign) return null;
+      const { name, columns, parent: to, parentColumns } = foreign;
+      return { kind, table: table.id, name, columns, parent: to, parentColumns, on: false };
+    }
     case 'renameTable':
       return { kind, table: table.id, to: `renamed_${n}`, ...(o % 2 === 0 && { leaves: { columns: [column.name] } }) };
     case 'removeConstraint': {

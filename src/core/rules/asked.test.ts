@@ -108,7 +108,42 @@ test.each<[Wish, RegExp | null]>([
   [{ kind: 'named', table: berth, object: 'column', from: 'side', to: 'x'.repeat(70) }, /longer than/],
   [{ kind: 'named', table: berth, object: 'constraint', from: 'berth_pkey', to: 'call' }, /name of something else in port/],
   [{ kind: 'named', table: berth, object: 'index', from: 'berth_pkey', to: 'x' }, /no index berth_pkey/],
+  [{ kind: 'named', table: berth, object: 'table', from: 'berth', to: 'mooring' }, null],
+  [{ kind: 'named', table: berth, object: 'table', from: 'quay', to: 'mooring' }, /is not called quay/],
+  [{ kind: 'named', table: berth, object: 'table', from: 'berth', to: 'berth_side_ix' }, /name of something else in port/],
 ])('%o: %s', (wish, problem) => {
   if (problem === null) expect(wishProblem(wish, port)).toBeNull();
   else expect(wishProblem(wish, port)).toMatch(problem);
+});
+
+test('a reference is switched off and on again where the server lets one, and only one that holds or is off for good', () => {
+  const eighteen: Catalogue = { ...port, engine: { ...port.engine, version: '18.0' } };
+  const off = { kind: 'switched', table: call, trigger: 'call_agent_no_fkey', on: false, object: 'reference' } as const;
+  const on = { ...off, on: true } as const;
+  expect(wishProblem(off, port)).toMatch(/holds every reference that is declared/);
+  expect(wishProblem(on, eighteen)).toMatch(/so already/);
+  const carriedOut = (wish: Wish, catalogue: Catalogue): Catalogue => {
+    const [finding] = found(wish, catalogue);
+    if (!finding) throw new Error('it is found');
+    const plan = planFor([{ finding, decision: {} }], catalogue, { label: 'd1', mode: 'quiet' });
+    expect(plan.problems).toEqual([]);
+    const after = afterPlan(plan, catalogue);
+    expect([isMended(finding, after), applyAll(plan.back, after)]).toEqual([true, catalogue]);
+    return after;
+  };
+  const rests = carriedOut(off, eighteen);
+  const keyIn = (catalogue: Catalogue) =>
+    catalogue.tables.flatMap(({ constraints }) => constraints).find(({ name }) => name === off.trigger);
+  expect(keyIn(rests)).toMatchObject({ enforced: false, validated: false });
+  expect(keyIn(carriedOut(on, rests))).toMatchObject({ enforced: true, validated: true });
+
+  const having = (changes: object): Catalogue => ({
+    ...eighteen,
+    tables: eighteen.tables.map((table) => ({
+      ...table,
+      constraints: table.constraints.map((one) => (one.name === off.trigger ? { ...one, ...changes } : one)),
+    })),
+  });
+  expect(wishProblem(off, having({ validated: false }))).toMatch(/for new rows only/);
+  expect(wishProblem(on, having({ enforced: false }))).toMatch(/triggers behind/);
 });

@@ -31,6 +31,7 @@ export class AskForm {
   /** What goes: `constraint` or `index`, a blank, and its name. */
   @IsString() @MaxLength(200) part = '';
   @IsString() @MaxLength(200) trigger = '';
+  @IsIn(['trigger', 'reference']) switches: 'trigger' | 'reference' = 'trigger';
   @IsIn(['on', 'off']) turn: 'on' | 'off' = 'off';
   @IsIn(namedParts) object: NamedPart = 'column';
   @IsString() @MaxLength(200) from = '';
@@ -56,7 +57,10 @@ export function wishIn(form: AskForm): Wish {
       return { kind: what, table: id, column: columns[0] ?? '', value };
     }
     case 'switched':
-      return { kind: what, table: id, trigger: form.trigger, on: form.turn === 'on' };
+      return {
+        ...{ kind: what, table: id, trigger: form.trigger, on: form.turn === 'on' },
+        ...(form.switches === 'reference' && { object: 'reference' as const }),
+      };
     case 'named':
       return { kind: what, table: id, object: form.object, from: form.from, to: form.to.trim() };
     default:

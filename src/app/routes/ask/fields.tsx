@@ -76,33 +76,46 @@ export function GoneField({ parts, first }: GoneProps) {
   );
 }
 
+export interface Switch {
+  readonly object: 'trigger' | 'reference';
+  readonly name: string;
+  readonly enabled: boolean;
+}
+
 interface SwitchProps {
-  readonly triggers: readonly { readonly name: string; readonly enabled: boolean }[];
+  readonly switches: readonly Switch[];
   readonly first: string;
 }
 
-export function SwitchField({ triggers, first }: SwitchProps) {
-  const [name, setName] = useState((triggers.find((one) => one.name === first) ?? triggers[0])?.name ?? '');
-  const isOn = triggers.find((one) => one.name === name)?.enabled ?? true;
+export function SwitchField({ switches, first }: SwitchProps) {
+  const [at, setAt] = useState(
+    Math.max(
+      0,
+      switches.findIndex(({ name }) => name === first),
+    ),
+  );
+  const { object, name, enabled } = switches[at] ?? { object: 'trigger', name: '', enabled: true };
   return (
     <>
-      <input type="hidden" name="turn" value={isOn ? 'off' : 'on'} />
+      <input type="hidden" name="turn" value={enabled ? 'off' : 'on'} />
+      <input type="hidden" name="switches" value={object} />
+      <input type="hidden" name="trigger" value={name} />
       <OneField
-        name="trigger"
-        label="The trigger"
-        value={name}
-        options={triggers.map((one) => [
-          one.name,
-          `${visible(one.name)}: switched ${one.enabled ? 'off from now on' : 'on again'}`,
+        label="What is switched"
+        value={String(at)}
+        options={switches.map((one, i) => [
+          String(i),
+          `${one.object} ${visible(one.name)}: switched ${one.enabled ? 'off from now on' : 'on again'}`,
         ])}
-        onChange={setName}
+        onChange={(chosen) => setAt(Number(chosen))}
       />
     </>
   );
 }
 
 interface OneProps {
-  readonly name: string;
+  /** Left out where other fields say what was chosen. */
+  readonly name?: string;
   readonly label: string;
   readonly value: string;
   readonly options: readonly (readonly [value: string, words: string])[];
@@ -113,7 +126,7 @@ function OneField({ name, label, value, options, onChange }: OneProps) {
   return (
     <TextField
       select
-      name={name}
+      {...(name !== undefined && { name })}
       label={label}
       value={value}
       onChange={(event) => onChange(event.target.value)}

@@ -15,7 +15,7 @@ import { notFound } from '~/app/server/ids.server';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { baseTables, canRefer, findTable, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
+import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
 import { constraintInWords } from '~/core/catalogue/inWords';
 import type { Catalogue, Table } from '~/core/catalogue/model';
 import { visible } from '~/core/naming/visible';
@@ -23,10 +23,11 @@ import { inSeries } from '~/core/naming/words';
 import { cannotComeBack } from '~/core/operations/again';
 import { type WishKind, wishes } from '~/core/wishes/index';
 import type { NamedPart } from '~/core/wishes/named';
+import { whyNotSwitched } from '~/core/wishes/switched';
 import { errorsInWords, parseForm } from '~/input/parse';
 import { latestCatalogue } from '~/work/catalogues';
 import { ask } from '~/work/wishes';
-import { DefaultField, GoneField, ParentField, SwitchField } from './fields';
+import { DefaultField, GoneField, ParentField, type Switch, SwitchField } from './fields';
 import { AskForm, wishIn } from './askForms.server';
 import type { Route } from './+types/route';
 
@@ -48,7 +49,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     keyed: primaryKeyOf(table) !== null,
     parents: parentsFor(catalogue, table),
     parts: partsOf(table, catalogue),
-    triggers: table.triggers.map(({ name, enabled }) => ({ name, enabled })),
+    switches: switchesOf(table, catalogue),
     first: { columns, what: kindIn(searchParams.get('what')), constraint: searchParams.get('constraint') ?? '' },
   };
 }
@@ -59,6 +60,16 @@ interface Part {
   readonly words: string;
   /** False of what could not come back. */
   readonly drops: boolean;
+}
+
+/** Its triggers, and its references where the server lets one switch them. */
+function switchesOf(table: Table, catalogue: Catalogue): readonly Switch[] {
+  return [
+    ...table.triggers.map(({ name, enabled }) => ({ object: 'trigger' as const, name, enabled })),
+    ...foreignKeysOf(table)
+      .filter(({ name }) => whyNotSwitched(table, name, catalogue) === null)
+      .map(({ name, enforced }) => ({ object: 'reference' as const, name, enabled: enforced })),
+  ];
 }
 
 /** What of a table has a name of its own. */
@@ -114,7 +125,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 /** What a wish is about, where it is not columns. */
 const aboutParts: Readonly<Partial<Record<WishKind, string>>> = {
   gone: 'A constraint or an index',
-  switched: 'A trigger',
+  switched: 'A trigger or a reference',
   named: 'The table, or a part of it',
 };
 
@@ -125,7 +136,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
   const droppable = t.parts.filter(({ drops }) => drops);
   const kinds = (Object.keys(wishes) as WishKind[]).filter(
     (kind) =>
-      (kind !== 'key' || !t.keyed) && (kind !== 'gone' || droppable.length > 0) && (kind !== 'switched' || t.triggers.length > 0),
+      (kind !== 'key' || !t.keyed) && (kind !== 'gone' || droppable.length > 0) && (kind !== 'switched' || t.switches.length > 0),
   );
   const over = aboutParts[what];
   const first = t.first.constraint || (t.first.columns[0] ?? '');
@@ -175,7 +186,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
           )}
           {what === 'default' && <DefaultField />}
           {what === 'gone' && <GoneField parts={droppable} first={first} />}
-          {what === 'switched' && <SwitchField triggers={t.triggers} first={first} />}
+          {what === 'switched' && <SwitchField switches={t.switches} first={first} />}
           {what === 'named' && <Naming parts={t.parts} first={first} />}
           <TextField name="reason" label="Why" helperText="For those who read it later" sx={{ margin: '12px 0' }} />
           {busy && <LinearProgress aria-label="Measuring" />}

@@ -11,5 +11,7 @@ export function traits(version: string): Traits {
     namedNotNull: major >= 18,
     // Manual of PostgreSQL 15, "CREATE VIEW".
     viewsActForCallers: major >= 15,
+    // Manual of PostgreSQL 18, "ALTER TABLE".
+    switchesReferences: major >= 18,
   };
 }

@@ -11,7 +11,7 @@ import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberRows } from './numbering';
 import { renameTable } from './tables';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
-import { renameSequence, renameTrigger, setDefault, switchTrigger } from './switching';
+import { renameSequence, renameTrigger, setDefault, switchReference, switchTrigger } from './switching';
 import { does, passes, type Writing } from './writing';
 
 type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
@@ -23,7 +23,7 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull },
-  ...{ setDefault, switchTrigger, renameSequence, renameTrigger, renameTable },
+  ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };
 

@@ -2,6 +2,7 @@ import type { DefaultValue } from '../../../operations/default-value';
 import type { SetDefault } from '../../../operations/set-default';
 import type { RenameSequence } from '../../../operations/rename-sequence';
 import type { RenameTrigger } from '../../../operations/rename-trigger';
+import type { SwitchReference } from '../../../operations/switch-reference';
 import type { SwitchTrigger } from '../../../operations/switch-trigger';
 import { literal, quote, quoteTable } from '../quote';
 import { alter, exclusive, type Writing } from './writing';
@@ -37,6 +38,12 @@ function expression(value: Exclude<DefaultValue, { kind: 'none' }>): string {
 export const switchTrigger: Writing<SwitchTrigger> = {
   statements: ({ table, trigger, on }) => [alter(table, `${on ? 'enable' : 'disable'} trigger ${quote(trigger)}`)],
   cost: () => ({ lock: 'SHARE ROW EXCLUSIVE', blocks: 'writers', work: 'catalogue only' }),
+};
+
+// Manual of PostgreSQL 18, "ALTER TABLE": what is enforced again is validated at once.
+export const switchReference: Writing<SwitchReference> = {
+  statements: ({ table, name, on }) => [alter(table, `alter constraint ${quote(name)} ${on ? 'enforced' : 'not enforced'}`)],
+  cost: ({ on }) => exclusive(on ? 'reads every row' : 'catalogue only'),
 };
 
 export const renameTrigger: Writing<RenameTrigger> = {

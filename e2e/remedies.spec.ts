@@ -102,7 +102,7 @@ test('a key that changes is replaced beside people at work: paused, gone on with
   try {
     await logIn(page);
     await page.getByRole('button', { name: 'Run forward' }).click();
-    await expect(page.locator('.steps .running', { hasText: 'id as the primary key of port.mooring_gang' })).toBeVisible();
+    await expect(page.locator('li.running', { hasText: 'id as the primary key of port.mooring_gang' })).toBeVisible();
     await page.getByRole('button', { name: 'Pause' }).click();
     await expect(page.getByText('Pausing after this step …')).toBeVisible();
     await someone.letGo();
@@ -114,7 +114,7 @@ test('a key that changes is replaced beside people at work: paused, gone on with
     await someone.workAgain();
     await logIn(page);
     await page.getByRole('button', { name: 'Run back' }).click();
-    await expect(page.locator('.steps .running', { hasText: 'gang_name as the primary key' })).toBeVisible();
+    await expect(page.locator('li.running', { hasText: 'gang_name as the primary key' })).toBeVisible();
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByText('Stopped', { exact: true })).toBeVisible();
     await expect(page.getByRole('alert')).toContainText('What was done is kept');

@@ -70,7 +70,7 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await shoot('docket');
   await rehearse(page);
   await expect(page.getByText('It holds')).toBeVisible({ timeout: 60_000 });
-  await page.locator('.timeline .MuiAccordionSummary-root').nth(1).click();
+  await page.getByRole('button', { name: /Forward \d/ }).click();
   await shoot('rehearsal');
 
   await signAndBackUp(page);

@@ -103,5 +103,5 @@ test('from a row one comes to its parent, to the children of that, and back', as
 
 test('whoever comes by an address finds the line in the list, however far down it is', async ({ page }) => {
   await open(page, '/s/1/inventory/columns/tide.gauge.gauge_code?sort=table');
-  await expect(page.locator('.row.chosen')).toBeInViewport();
+  await expect(page.locator('[role=row][aria-selected=true]')).toBeInViewport();
 });

@@ -92,6 +92,9 @@ export const theme = createTheme({
     MuiMenu: {
       styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 6px 24px rgba(0, 0, 0, 0.18)' } },
     },
+    MuiLinearProgress: {
+      styleOverrides: { root: { height: 6, borderRadius: 3, backgroundColor: 'var(--mui-palette-divider)' } },
+    },
     MuiAppBar: { defaultProps: { position: 'static', color: 'transparent', elevation: 0 } },
     MuiTableCell: {
       styleOverrides: {

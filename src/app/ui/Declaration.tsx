@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -20,7 +21,7 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
   const at = `/s/${source}/coverage/${encodeURIComponent(table)}/ddl?name=${encodeURIComponent(name)}`;
   return (
     <div style={{ marginTop: 4 }}>
-      <div className="declaration">
+      <Block>
         <span className="mono">
           <span className="verd">{visible(name)}</span> {words}
         </span>
@@ -34,7 +35,7 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
             SQL
           </Button>
         )}
-      </div>
+      </Block>
       {ddl?.ok && (
         <>
           <Script
@@ -56,3 +57,10 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
     </div>
   );
 }
+
+const Block = styled('div')({
+  display: 'flex',
+  alignItems: 'baseline',
+  justifyContent: 'space-between',
+  gap: '8px',
+});

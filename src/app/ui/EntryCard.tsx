@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { GateCard } from '~/app/ui/parts';
 import type { ReactNode } from 'react';
 import { Wordmark } from './Wordmark';
 
@@ -12,16 +14,26 @@ export function EntryCard({
   readonly beside?: ReactNode;
 }) {
   return (
-    <main className="gate" id="content">
-      <div className="gate-card">
+    <Gate id="content">
+      <GateCard as="div">
         <div className="wordmark">
           <Wordmark />
           Pawl
         </div>
         <h1>{title}</h1>
         {children}
-      </div>
+      </GateCard>
       {beside}
-    </main>
+    </Gate>
   );
 }
+
+const Gate = styled('main')({
+  minHeight: '100vh',
+  display: 'flex',
+  flexWrap: 'wrap',
+  gap: '20px',
+  alignItems: 'flex-start',
+  justifyContent: 'center',
+  padding: '9vh 20px 40px',
+});

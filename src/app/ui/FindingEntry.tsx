@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { EntryLink } from '~/app/ui/parts';
 import type { FindingState } from '~/core/ratchet/states';
 import { openStates } from '~/core/ratchet/states';
 import type { Severity } from '~/core/rules/rule';
@@ -16,14 +16,14 @@ interface Entry {
 export function FindingEntry({ source, finding }: { readonly source: number; readonly finding: Entry }) {
   const open = openStates.includes(finding.state);
   return (
-    <Link className="entry" to={`/s/${source}/findings/${finding.id}${open ? '' : '?show=all'}`}>
+    <EntryLink to={`/s/${source}/findings/${finding.id}${open ? '' : '?show=all'}`}>
       {open ? <Teeth severity={finding.severity} /> : <HeldLine label={finding.state} />}
       <span>
         <span className="title">{finding.title}</span>
         <span className="small mute">{finding.message}</span>
       </span>
       {finding.state !== 'Open' && <State state={finding.state} />}
-    </Link>
+    </EntryLink>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Facts } from '~/app/ui/parts';
 import Dialog from '@mui/material/Dialog';
 import { useMemo, useState } from 'react';
 import { type Shortcut, useAllKeys, useKeys } from './keys';
@@ -21,7 +22,7 @@ export function KeyHelp() {
     <Dialog open={shown !== null} onClose={() => setShown(null)} aria-labelledby="keys-title">
       <div style={{ padding: '14px 20px 18px', minWidth: 320 }}>
         <h1 id="keys-title">Keys</h1>
-        <dl className="facts">
+        <Facts>
           {grouped(shown ?? []).map(({ keys, does }) => (
             <div key={does} style={{ display: 'contents' }}>
               <dt>
@@ -40,7 +41,7 @@ export function KeyHelp() {
           <dd>
             from part to part; <kbd>Enter</kbd> opens or presses
           </dd>
-        </dl>
+        </Facts>
       </div>
     </Dialog>
   );

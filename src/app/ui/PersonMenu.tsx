@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -13,9 +14,9 @@ export function PersonMenu() {
   if (!person) return null;
   return (
     <>
-      <ButtonBase className="person-button" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+      <PersonButton aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         {person.name}
-      </ButtonBase>
+      </PersonButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         <MenuItem component={Link} to="/me" onClick={close}>
           Your account…
@@ -39,3 +40,15 @@ export function PersonMenu() {
     </>
   );
 }
+
+const PersonButton = styled(ButtonBase)({
+  font: 'inherit',
+  fontSize: '13.5px',
+  color: 'inherit',
+  background: 'none',
+  border: '0',
+  borderBottom: '1px dotted var(--mui-palette-text-secondary)',
+  padding: '2px 0',
+  cursor: 'pointer',
+  whiteSpace: 'nowrap',
+});

@@ -1,3 +1,4 @@
+import { Empty, Frame } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
@@ -11,7 +12,7 @@ interface Told {
 /** A page of its own for what went wrong. */
 export function ProblemPage() {
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <ProblemStation>
         {' '}
@@ -19,7 +20,7 @@ export function ProblemPage() {
           To the sources
         </Button>
       </ProblemStation>
-    </div>
+    </Frame>
   );
 }
 
@@ -36,16 +37,18 @@ export function ProblemPart() {
 export function ProblemStation({ children }: { readonly children?: ReactNode }) {
   return (
     <main className="page" id="content">
-      <Problem className="empty">{children}</Problem>
+      <Empty>
+        <Problem>{children}</Problem>
+      </Empty>
     </main>
   );
 }
 
 /** What went wrong and what to do next; never a stack. */
-function Problem({ className, children }: { readonly className?: string; readonly children?: ReactNode }) {
+function Problem({ children }: { readonly children?: ReactNode }) {
   const { title, advice } = told(useRouteError());
   return (
-    <div className={className} role="alert">
+    <div role="alert">
       <h1>{title}</h1>
       <p>{advice}</p>
       <Button component={Link} to="." reloadDocument>

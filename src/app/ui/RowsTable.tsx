@@ -1,3 +1,5 @@
+import { Choices } from '~/app/ui/parts';
+import { Overflowing } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -22,7 +24,7 @@ interface RowsTableProps {
 /** Rows of an audited table, a page at a time. */
 export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableProps) {
   return (
-    <div className="overflowing" role="region" aria-label="Rows" tabIndex={0} aria-busy={busy}>
+    <Overflowing role="region" aria-label="Rows" tabIndex={0} aria-busy={busy}>
       <Table size="small">
         <caption className="visually-hidden">{rows.caption}</caption>
         <TableHead>
@@ -54,7 +56,7 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
       </Table>
       {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
       {(page > 1 || rows.more) && (
-        <div className="tabs">
+        <Choices>
           <Button size="small" disabled={busy || page === 1} onClick={() => onPage(page - 1)}>
             Before
           </Button>
@@ -64,8 +66,8 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
           <span className="small mute">
             page {page}. {rows.caption}.
           </span>
-        </div>
+        </Choices>
       )}
-    </div>
+    </Overflowing>
   );
 }

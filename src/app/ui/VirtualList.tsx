@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ReactNode, useRef } from 'react';
 
@@ -37,7 +38,7 @@ function LongList({ count, label, height, children }: VirtualListProps) {
     initialRect: { width: 800, height: 420 },
   });
   return (
-    <div className="long-list" ref={scroller} role="list" aria-label={label} tabIndex={0}>
+    <Scroller ref={scroller} role="list" aria-label={label} tabIndex={0}>
       <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
         {virtual.getVirtualItems().map((item) => (
           <div
@@ -54,6 +55,18 @@ function LongList({ count, label, height, children }: VirtualListProps) {
           </div>
         ))}
       </div>
-    </div>
+    </Scroller>
   );
 }
+
+const Scroller = styled('div')({
+  marginTop: '8px',
+  maxHeight: '420px',
+  overflow: 'auto',
+  border: '1px solid var(--mui-palette-divider)',
+  borderRadius: '4px',
+  padding: '0 8px',
+  '& .virtual': {
+    contain: 'layout style',
+  },
+});

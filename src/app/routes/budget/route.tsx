@@ -1,3 +1,4 @@
+import { Fields } from '~/app/ui/parts';
 import { Cards } from '~/app/ui/Cards';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -106,7 +107,7 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
               {errors[''][0]}
             </Alert>
           )}
-          <div className="fields">
+          <Fields>
             <TextField {...field('connections', 'Connections at the same time', shown.connections, '1 to 8')} />
             <TextField
               {...field('workers', 'Parallel workers', shown.workers, '0 to 4 for a statement, if the server grants them')}
@@ -139,7 +140,7 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
                 </MenuItem>
               ))}
             </TextField>
-          </div>
+          </Fields>
           <div className="actions">
             <Allowed right="keepSources" otherwise="said">
               <Button type="submit" variant="contained" disabled={busy}>

@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import { shortCount } from '~/app/ui/format';
 import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
@@ -55,8 +56,7 @@ export function coverageFields(largest: number): readonly WholeField<BoardRow>[]
       of: ({ rows }) => rows,
       draw: ({ rows }) => (
         <span className="mute">
-          <span className="size" style={{ width: 2 + 30 * Math.sqrt((rows ?? 0) / largest) }} />{' '}
-          {rows === null ? '?' : shortCount(rows)}
+          <Size style={{ width: 2 + 30 * Math.sqrt((rows ?? 0) / largest) }} /> {rows === null ? '?' : shortCount(rows)}
         </span>
       ),
     },
@@ -95,11 +95,11 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
   const needsData = concern !== 'Naming' && concern !== 'Keys';
   if (cell?.worst && cell.open > 0)
     return (
-      <span className="cell">
+      <CountCell>
         <Teeth severity={cell.worst} />
         <span className="n">{cell.open}</span>
-        {cell.slipped > 0 && <span className="slipped">slipped</span>}
-      </span>
+        {cell.slipped > 0 && <SlippedMark>slipped</SlippedMark>}
+      </CountCell>
     );
   if (notMeasured !== null && needsData)
     return (
@@ -108,9 +108,35 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
       </span>
     );
   return (
-    <span className="cell">
+    <CountCell>
       <HeldLine label={cell && cell.held > 0 ? `${cell.held} held` : 'nothing open'} />
       {cell && cell.held > 0 ? <span className="n verd">{cell.held}</span> : null}
-    </span>
+    </CountCell>
   );
 }
+
+const Size = styled('span')({
+  display: 'inline-block',
+  height: '5px',
+  background: 'var(--mui-palette-text-secondary)',
+  opacity: '0.45',
+  marginLeft: '7px',
+  verticalAlign: 'middle',
+});
+
+const CountCell = styled('span')({
+  display: 'inline-flex',
+  alignItems: 'center',
+  gap: '5px',
+  '& .n': {
+    font: '600 12px var(--mono)',
+    minWidth: '14px',
+    textAlign: 'right',
+  },
+});
+
+const SlippedMark = styled('span')({
+  color: 'var(--mui-palette-warning-main)',
+  fontWeight: '700',
+  fontSize: '11px',
+});

@@ -1,3 +1,4 @@
+import { Empty } from '~/app/ui/parts';
 import { useMemo } from 'react';
 import Button from '@mui/material/Button';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
@@ -106,7 +107,7 @@ function NoTables({
 }) {
   return (
     <main className="page" id="content">
-      <div className="empty">
+      <Empty>
         <h1>
           {running
             ? 'The first survey is on its way'
@@ -127,7 +128,7 @@ function NoTables({
         <Button variant="contained" component={Link} to={`/s/${source}/surveys`}>
           {running ? 'Watch it' : 'To the surveys'}
         </Button>
-      </div>
+      </Empty>
     </main>
   );
 }

@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { Fields, StickyActions } from '~/app/ui/parts';
 import Checkbox from '@mui/material/Checkbox';
 import Select from '@mui/material/Select';
 import Table from '@mui/material/Table';
@@ -80,10 +82,9 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
             <Link to={`/s/${source}/dockets/${docket}`}>Back to the docket</Link>
           </p>
         )}
-        <Form
+        <Together
           method="get"
           preventScrollReset
-          className="together"
           onChange={(event) => {
             if (!(event.target instanceof HTMLInputElement))
               void submit(event.currentTarget, { replace: true, preventScrollReset: true });
@@ -110,7 +111,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
           {questions.some((question) => question.answers.some(({ id, asks }) => asks && id === chosen[question.id])) && (
             <Button type="submit">Look again</Button>
           )}
-        </Form>
+        </Together>
         {docket === null && findings.length === 0 && rules.length === 0 && (
           <Alert severity="info" role="note">
             Nothing is open that has a script.
@@ -131,7 +132,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
               {lines.length > possible.length && `; ${lines.length - possible.length} cannot be carried out so`}
               {more > 0 && `; ${more} more wait for the next time`}.
             </p>
-            <Table size="small" className="preview">
+            <Preview size="small">
               <TableHead>
                 <TableRow>
                   <TableCell>
@@ -170,7 +171,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                   </TableRow>
                 ))}
               </TableBody>
-            </Table>
+            </Preview>
             {actionData?.problem && (
               <Alert severity="error" role="alert">
                 {actionData.problem}
@@ -179,12 +180,12 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
             {waiving && (
               <div style={{ marginTop: 12 }}>
                 <TextField name="reason" label="Why they are meant to be so" multiline autoFocus />
-                <div className="fields" style={{ marginTop: 12 }}>
+                <Fields style={{ marginTop: 12 }}>
                   <DayField name="until" label="Until (may stay open)" disablePast />
-                </div>
+                </Fields>
               </div>
             )}
-            <div className="actions sticky">
+            <StickyActions>
               {waiving ? (
                 <>
                   <Button type="submit" variant="contained" name="intent" value="waive" disabled={busy}>
@@ -206,7 +207,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                   )}
                 </>
               )}
-            </div>
+            </StickyActions>
           </Form>
         )}
       </div>
@@ -240,5 +241,31 @@ function Shared({ question, chosen }: { readonly question: SharedQuestion; reado
     </label>
   );
 }
+
+const Together = styled(Form)({
+  display: 'flex',
+  flexWrap: 'wrap',
+  gap: '8px 16px',
+  alignItems: 'end',
+  margin: '8px 0 14px',
+  '& label': {
+    display: 'flex',
+    flexDirection: 'column',
+    gap: '3px',
+    fontSize: '12px',
+    color: 'var(--mui-palette-text-secondary)',
+  },
+});
+
+const Preview = styled(Table)({
+  '& td': {
+    fontFamily: 'var(--text)',
+    verticalAlign: 'top',
+  },
+  '& ul': {
+    margin: '0',
+    paddingLeft: '16px',
+  },
+});
 
 export { ProblemStation as ErrorBoundary };

@@ -1,3 +1,4 @@
+import { Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import { data, Link, redirect } from 'react-router';
 import { enter, formIn, orPage } from '~/app/server/door.server';
@@ -61,13 +62,13 @@ export default function Dockets({ loaderData: { source, dockets } }: Route.Compo
 function NoDocket({ source }: { readonly source: number }) {
   return (
     <main className="page" id="content">
-      <div className="empty">
+      <Empty>
         <h1>No docket yet</h1>
         <p>A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.</p>
         <Button variant="contained" component={Link} to={`/s/${source}/findings`}>
           Choose findings
         </Button>
-      </div>
+      </Empty>
     </main>
   );
 }

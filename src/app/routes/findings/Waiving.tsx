@@ -1,3 +1,4 @@
+import { Fields } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -50,9 +51,9 @@ export function Waiving({ source, findings, open, onClose, onDone }: WaivingProp
             error={Boolean(data?.errors['reason'])}
             helperText={data?.errors['reason']}
           />
-          <div className="fields">
+          <Fields>
             <DayField name="until" label="Until (may stay open)" problem={data?.errors['until']} disablePast />
-          </div>
+          </Fields>
           {data?.problem && (
             <Alert severity="error" role="alert">
               {data.problem}

@@ -1,3 +1,5 @@
+import { Empty } from '~/app/ui/parts';
+import { Bar } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
@@ -88,21 +90,21 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
     <Desk>
       <main className="list" id="content" aria-label="Inventory">
         <Kinds source={source} kind={kind} counts={counts} />
-        <div className="bar">
+        <Bar>
           <FilterLine key={kind} fields={fields} problem={problem} />
           <ColumnChoice fields={fields} columns={columns} />
           <SaveMenu address={(as) => `${here}/export${search}${search === '' ? '?' : '&'}as=${as}`} />
-        </div>
+        </Bar>
         {whole === 0 ? (
           <Nothing kind={kind} surveyed={counts.tables > 0} />
         ) : count === 0 ? (
-          <div className="empty">
+          <Empty>
             <h1>{problem ? 'The filter cannot be read' : `No ${inventory[kind].title} pass this filter`}</h1>
             <p>{problem ? 'Mend it above, or take it away.' : 'Take the filter away to see all.'}</p>
             <Button component={Link} to={here}>
               Show all {inventory[kind].title}
             </Button>
-          </div>
+          </Empty>
         ) : (
           <ListTable
             label={`All ${inventory[kind].title}`}
@@ -188,14 +190,14 @@ function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData']
 
 function Nothing({ kind, surveyed }: { readonly kind: StockKind; readonly surveyed: boolean }) {
   return (
-    <div className="empty">
+    <Empty>
       <h1>{surveyed ? `There are no ${inventory[kind].title}` : 'Nothing has been taken stock of'}</h1>
       <p>
         {surveyed
           ? 'The last survey saw none that the login may see.'
           : 'A survey lists every table, column, key and index, with what was measured of them.'}
       </p>
-    </div>
+    </Empty>
   );
 }
 

@@ -1,3 +1,5 @@
+import { Frame, Empty } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
 import { Folded } from '~/app/ui/Folded';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -57,7 +59,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
   const further = new URLSearchParams(params);
   further.set('before', String(entries.at(-1)?.id ?? ''));
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <main className="page" id="content">
         <div className="narrow wide">
@@ -73,7 +75,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
               </Button>
             </span>
           </div>
-          <Form method="get" className="journal-filter" aria-label="Filter" key={params.toString()}>
+          <JournalFilter method="get" aria-label="Filter" key={params.toString()}>
             <TextField name="person" label="Person" defaultValue={filter.person ?? ''} />
             <Choice
               name="source"
@@ -97,14 +99,14 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
             <Button type="submit" variant="contained">
               Filter
             </Button>
-          </Form>
+          </JournalFilter>
           {entries.length === 0 ? (
-            <div className="empty">
+            <Empty>
               <h1>Nothing here</h1>
               <p>No act fits these filters.</p>
-            </div>
+            </Empty>
           ) : (
-            <Table size="small" className="journal">
+            <JournalTable size="small">
               <TableHead>
                 <TableRow>
                   <TableCell>When (UTC)</TableCell>
@@ -119,7 +121,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
                   <Row key={entry.id} entry={entry} />
                 ))}
               </TableBody>
-            </Table>
+            </JournalTable>
           )}
           {more && (
             <div className="actions">
@@ -130,7 +132,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
           )}
         </div>
       </main>
-    </div>
+    </Frame>
   );
 }
 
@@ -227,3 +229,55 @@ function Choice({ name, label, value, options }: ChoiceProps) {
     </TextField>
   );
 }
+
+const JournalFilter = styled(Form)({
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))',
+  gap: '10px',
+  alignItems: 'center',
+  margin: '4px 0 14px',
+});
+
+const JournalTable = styled(Table)({
+  width: '100%',
+  borderCollapse: 'collapse',
+  fontSize: '13.5px',
+  tableLayout: 'fixed',
+  '& .MuiTableCell-body': {
+    font: '13.5px var(--text)',
+  },
+  '& th': {
+    padding: '6px 10px 6px 0',
+    borderBottom: '1px solid var(--mui-palette-divider)',
+    verticalAlign: 'top',
+    overflowWrap: 'anywhere',
+  },
+  '& td': {
+    padding: '6px 10px 6px 0',
+    borderBottom: '1px solid var(--mui-palette-divider)',
+    verticalAlign: 'top',
+    overflowWrap: 'anywhere',
+  },
+  '& th:nth-child(1)': {
+    width: '16%',
+  },
+  '& th:nth-child(2)': {
+    width: '16%',
+  },
+  '& th:nth-child(3)': {
+    width: '18%',
+  },
+  '& th:nth-child(4)': {
+    width: '18%',
+  },
+  '& td > .small': {
+    display: 'block',
+  },
+  '& td > b': {
+    display: 'block',
+  },
+  '& pre': {
+    margin: '4px 0',
+    whiteSpace: 'pre-wrap',
+  },
+});

@@ -1,3 +1,6 @@
+import { EntryForm, Frame } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
+import { Fields, Ticks } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -87,7 +90,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';
   const said = (about: string) => (actionData?.about === about ? actionData : null);
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <main className="page" id="content">
         <div className="narrow">
@@ -107,18 +110,18 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
           </p>
           <h2>What you may do</h2>
           {roles.length === 0 && <p>Nothing yet: who keeps people gives you a role.</p>}
-          <ul className="plain-list">
+          <PlainList>
             {roles.map(({ key, role, on, byGroup }) => (
               <li key={key}>
                 <b>{role}</b> on {on}
                 {byGroup && <span className="mute"> (by your group {byGroup})</span>}
               </li>
             ))}
-          </ul>
+          </PlainList>
           {!elsewhere && (
             <Form method="post" aria-label="Password" key={said('password')?.problem === null ? 'changed' : 'asked'}>
               <h2>Password</h2>
-              <div className="fields">
+              <Fields>
                 <TextField name="current" label="Present password" type="password" autoComplete="current-password" />
                 <span />
                 <TextField
@@ -130,7 +133,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                   helperText={`at least ${shortest} characters`}
                 />
                 <TextField name="again" label="The same again" type="password" autoComplete="new-password" required />
-              </div>
+              </Fields>
               <Said {...said('password')} done="Changed. Your other sessions have ended." />
               <div className="actions">
                 <Button type="submit" name="intent" value="password" disabled={busy}>
@@ -142,7 +145,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
           <Tokens {...loaderData} said={said('token')} busy={busy} />
         </div>
       </main>
-    </div>
+    </Frame>
   );
 }
 
@@ -167,7 +170,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
       <p className="small mute">A token never gives more than you may do yourself, and ends when it says.</p>
       {tokens.length === 0 && <p className="small mute">You have made none.</p>}
       {tokens.map((token) => (
-        <Form key={token.id} method="post" className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
+        <EntryForm key={token.id} method="post" style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
             <span className="title">{token.name}</span>
             <span className="small mute" style={{ display: 'block' }}>
@@ -197,7 +200,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
               Revoke
             </Button>
           )}
-        </Form>
+        </EntryForm>
       ))}
       {said?.made && (
         <Alert severity="info" role="status">
@@ -211,12 +214,12 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
         </Alert>
       )}
       <Form method="post" aria-label="New token">
-        <div className="fields" style={{ marginTop: 12 }}>
+        <Fields style={{ marginTop: 12 }}>
           <TextField name="name" label="What it is for" required autoComplete="off" />
           <TextField name="days" label="Days" defaultValue={90} slotProps={{ htmlInput: { inputMode: 'numeric' } }} />
           <SourceChoice label="Source" all="all that you may" sources={sources} />
-        </div>
-        <div className="ticks" role="group" aria-label="What it may do">
+        </Fields>
+        <Ticks role="group" aria-label="What it may do">
           {mine.map((right) => (
             <FormControlLabel
               key={right}
@@ -225,7 +228,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
               slotProps={{ typography: { className: 'small' } }}
             />
           ))}
-        </div>
+        </Ticks>
         <div className="actions">
           <Button type="submit" name="intent" value="makeToken" disabled={busy}>
             Make a token
@@ -235,3 +238,9 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
     </>
   );
 }
+
+const PlainList = styled('ul')({
+  margin: '0',
+  padding: '0',
+  listStyle: 'none',
+});

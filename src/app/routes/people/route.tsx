@@ -1,3 +1,6 @@
+import { Frame } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
+import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -78,7 +81,7 @@ export function meta() {
 export default function People({ loaderData: { people, sources, you }, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <main className="page" id="content">
         <div className="narrow wide">
@@ -99,7 +102,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
             </Alert>
           )}
           {people.map((person) => (
-            <section key={person.id} className={`person${person.disabledAt ? ' off' : ''}`} aria-label={person.fullName}>
+            <PersonRow key={person.id} className={`${person.disabledAt ? ' off' : ''}`} aria-label={person.fullName}>
               <div>
                 <div className="title">{person.fullName}</div>
                 <div className="small mute">
@@ -156,15 +159,15 @@ export default function People({ loaderData: { people, sources, you }, actionDat
                   )}
                 </Form>
               </div>
-            </section>
+            </PersonRow>
           ))}
           <Form method="post" aria-label="Add a person" key={actionData?.link ?? 'new'}>
             <h2>Add a person</h2>
-            <div className="fields">
+            <Fields>
               <TextField name="fullName" label="Who it is" required autoComplete="off" />
               <TextField name="name" label="Signs in as" required autoComplete="off" />
               <RoleFields sources={sources} />
-            </div>
+            </Fields>
             <div className="actions">
               <Button type="submit" variant="contained" name="intent" value="add" disabled={busy}>
                 Add and invite
@@ -173,7 +176,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
           </Form>
         </div>
       </main>
-    </div>
+    </Frame>
   );
 }
 
@@ -208,11 +211,52 @@ function RoleChip({ role, on, byGroup, whose }: RoleChipProps) {
       label={
         <>
           {label}
-          <button type="submit" className="chip-end" aria-label={`Take ${role} on ${on} from ${whose}`}>
+          <ChipEnd type="submit" aria-label={`Take ${role} on ${on} from ${whose}`}>
             ×
-          </button>
+          </ChipEnd>
         </>
       }
     />
   );
 }
+
+const PersonRow = styled('section')({
+  display: 'grid',
+  gridTemplateColumns: 'minmax(150px, 1fr) minmax(180px, 1.3fr) minmax(380px, 2fr)',
+  gap: '14px',
+  alignItems: 'center',
+  padding: '10px 0',
+  borderTop: '1px solid var(--mui-palette-divider)',
+  '&.off': {
+    opacity: '0.75',
+  },
+  '& .roles': {
+    display: 'flex',
+    flexWrap: 'wrap',
+    gap: '6px',
+  },
+  '& .give form': {
+    display: 'flex',
+    gap: '8px',
+    alignItems: 'center',
+    paddingTop: '10px',
+  },
+  '& .give .MuiTextField-root': {
+    width: '130px',
+  },
+  '@media (max-width: 900px)': {
+    gridTemplateColumns: '1fr',
+    '& .actions': {
+      flexWrap: 'wrap',
+    },
+  },
+});
+
+const ChipEnd = styled('button')({
+  font: 'inherit',
+  border: '0',
+  background: 'none',
+  color: 'inherit',
+  cursor: 'pointer',
+  marginLeft: '4px',
+});

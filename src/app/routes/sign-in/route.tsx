@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { GateCard } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -57,22 +59,22 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
       title="Sign in"
       beside={
         demo.length > 0 && (
-          <section className="gate-card" aria-label="People of the demo">
+          <GateCard aria-label="People of the demo">
             <h2>People of the demo</h2>
             <p className="small mute">Made up, one for each role. A click lets you in, on this machine only.</p>
-            <Form method="post" className="demo-people">
+            <DemoPeople method="post">
               <input type="hidden" name="to" value={to} />
               <input type="hidden" name="intent" value="demo" />
               {demo.map((person) => (
-                <button key={person.id} type="submit" name="name" value={person.name} className="demo-person" disabled={busy}>
+                <DemoPerson key={person.id} type="submit" name="name" value={person.name} disabled={busy}>
                   <b>{person.fullName}</b>
                   <span>
                     <span className="strong">{person.role}</span> {person.about}
                   </span>
-                </button>
+                </DemoPerson>
               ))}
-            </Form>
-          </section>
+            </DemoPeople>
+          </GateCard>
         )
       }
     >
@@ -108,3 +110,29 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
     </EntryCard>
   );
 }
+
+const DemoPeople = styled(Form)({
+  display: 'grid',
+  gap: '6px',
+});
+
+const DemoPerson = styled('button')({
+  display: 'grid',
+  gridTemplateColumns: '104px 1fr',
+  gap: '10px',
+  padding: '8px 10px',
+  font: 'inherit',
+  fontSize: '13.5px',
+  textAlign: 'left',
+  color: 'inherit',
+  background: 'none',
+  border: '1px solid var(--mui-palette-divider)',
+  borderRadius: '3px',
+  cursor: 'pointer',
+  '&:hover': {
+    borderColor: 'var(--mui-palette-primary-main)',
+  },
+  '&:focus-visible': {
+    borderColor: 'var(--mui-palette-primary-main)',
+  },
+});

@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { Link, useLocation } from 'react-router';
@@ -15,9 +16,8 @@ export function Track({ stations }: { readonly stations: readonly Station[] }) {
   const { pathname } = useLocation();
   const here = stations.find(({ at }) => pathname === at || pathname.startsWith(`${at}/`));
   return (
-    <Tabs
+    <TrackTabs
       component="nav"
-      className="track"
       value={here?.name ?? false}
       variant="scrollable"
       scrollButtons={false}
@@ -25,13 +25,12 @@ export function Track({ stations }: { readonly stations: readonly Station[] }) {
       slotProps={{ root: { 'aria-label': 'Stations' }, list: { role: 'none' }, indicator: { hidden: true } }}
     >
       {stations.map(({ name, at, count }) => (
-        <Tab
+        <StationTab
           key={name}
           value={name}
           component={Link}
           to={at}
           role="link"
-          className="station"
           aria-selected={undefined}
           aria-current={name === here?.name ? 'page' : undefined}
           tabIndex={0}
@@ -43,6 +42,46 @@ export function Track({ stations }: { readonly stations: readonly Station[] }) {
           }
         />
       ))}
-    </Tabs>
+    </TrackTabs>
   );
 }
+
+const TrackTabs = styled(Tabs)({
+  flex: '1',
+  border: '0',
+  '& .MuiTabs-list': {
+    height: '100%',
+  },
+}) as typeof Tabs;
+
+const StationTab = styled(Tab)({
+  position: 'relative',
+  padding: '0 13px 9px',
+  alignItems: 'flex-start',
+  justifyContent: 'flex-end',
+  fontSize: '13px',
+  fontWeight: '400',
+  lineHeight: '1.15',
+  '& b': {
+    font: '600 15px var(--text)',
+    color: 'var(--mui-palette-text-primary)',
+  },
+  '&::after': {
+    content: "''",
+    position: 'absolute',
+    left: '0',
+    right: '0',
+    bottom: '0',
+    height: '6px',
+    background: 'var(--mui-palette-divider)',
+    WebkitMask: "url('/tooth.svg') repeat-x",
+    mask: "url('/tooth.svg') repeat-x",
+  },
+  '&.Mui-selected': {
+    color: 'var(--mui-palette-text-primary)',
+    fontWeight: '650',
+  },
+  '&.Mui-selected::after': {
+    background: 'var(--mui-palette-primary-main)',
+  },
+}) as typeof Tab;

@@ -1,3 +1,6 @@
+import { Frame } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
+import { Environment } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -86,7 +89,7 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   );
   return (
     <Saying>
-      <div className="frame">
+      <Frame>
         <Strip>
           <Switcher {...loaderData} />
           <Track
@@ -102,7 +105,7 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
         <Underway />
         <Outlet />
         <JumpBox source={source.id} />
-      </div>
+      </Frame>
     </Saying>
   );
 }
@@ -110,7 +113,7 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
 /** A page that takes a while is on its way. */
 function Underway() {
   const { state } = useNavigation();
-  return state === 'idle' ? null : <LinearProgress className="underway" aria-label="On its way" />;
+  return state === 'idle' ? null : <UnderwayBar aria-label="On its way" />;
 }
 
 type Loaded = Route.ComponentProps['loaderData'];
@@ -120,20 +123,15 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
   const close = (): void => setAnchor(null);
   return (
     <>
-      <ButtonBase
-        className="switcher"
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        title="Switch source"
-      >
+      <SwitcherButton aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} title="Switch source">
         <span className="name">{source.name}</span>
-        <span className={`environment ${source.environment}`}>
+        <Environment className={`${source.environment}`}>
           {source.environment}{' '}
           <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
             {engine}
           </span>
-        </span>
-      </ButtonBase>
+        </Environment>
+      </SwitcherButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {sources.map((other) => (
           <MenuItem
@@ -143,7 +141,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
             selected={other.id === source.id}
             onClick={close}
           >
-            {other.name}&nbsp;<span className={`environment ${other.environment}`}>{other.environment}</span>
+            {other.name}&nbsp;<Environment className={`${other.environment}`}>{other.environment}</Environment>
           </MenuItem>
         ))}
         {allowed.includes('keepSources') && (
@@ -184,7 +182,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
   if (unfinished) {
     const share = unfinished.totalBytes > 0 ? ` ${Math.floor((100 * unfinished.doneBytes) / unfinished.totalBytes)} %` : '';
     return (
-      <div className="chip" aria-live="polite">
+      <Chip aria-live="polite">
         <div>
           {unfinished.state === 'waiting' ? 'waiting for answers' : `surveying${share}`}
           <br />
@@ -193,12 +191,12 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
         <Button component={Link} to={`/s/${source.id}/surveys/${unfinished.id}`}>
           Watch
         </Button>
-      </div>
+      </Chip>
     );
   }
   const missing = last?.notMeasured?.length ?? 0;
   return (
-    <div className="chip">
+    <Chip>
       <div>
         {last?.finishedAt ? (
           <>
@@ -247,8 +245,58 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
           All surveys
         </MenuItem>
       </Menu>
-    </div>
+    </Chip>
   );
 }
+
+const UnderwayBar = styled(LinearProgress)({
+  position: 'absolute',
+  top: '55px',
+  left: '0',
+  right: '0',
+  height: '2px',
+  zIndex: '3',
+  animation: 'shown 0s linear 350ms both',
+});
+
+const SwitcherButton = styled(ButtonBase)({
+  display: 'flex',
+  flexDirection: 'column',
+  justifyContent: 'center',
+  alignItems: 'flex-start',
+  padding: '0 14px',
+  borderLeft: '1px solid var(--mui-palette-divider)',
+  borderRight: '1px solid var(--mui-palette-divider)',
+  font: 'inherit',
+  lineHeight: '1.2',
+  textAlign: 'left',
+  maxWidth: '240px',
+  '& .name': {
+    fontWeight: '650',
+    maxWidth: '100%',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    whiteSpace: 'nowrap',
+  },
+});
+
+const Chip = styled('div')({
+  alignSelf: 'center',
+  display: 'flex',
+  gap: '10px',
+  alignItems: 'center',
+  fontSize: '12px',
+  color: 'var(--mui-palette-text-secondary)',
+  textAlign: 'right',
+  lineHeight: '1.25',
+  '& a': {
+    color: 'inherit',
+  },
+  '@media (max-width: 900px)': {
+    '& > div': {
+      display: 'none',
+    },
+  },
+});
 
 export { ProblemPage as ErrorBoundary };

@@ -1,3 +1,6 @@
+import { Frame, Empty } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
+import { CardGrid, Headline, Environment } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Form, Link } from 'react-router';
@@ -51,11 +54,11 @@ export function meta() {
 
 export default function Sources({ loaderData: { sources, archived, mayAdd }, actionData }: Route.ComponentProps) {
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <main className="page" id="content">
         {sources.length === 0 ? (
-          <div className="empty">
+          <Empty>
             <h1>No source yet</h1>
             <p>
               A source is one database under audit. Pawl reads it, never writes to it, and tells what its schema leaves to chance.
@@ -67,7 +70,7 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
             ) : (
               <p className="mute">Who keeps sources adds one, or gives you a role for one that is there.</p>
             )}
-          </div>
+          </Empty>
         ) : (
           <>
             <div className="actions" style={{ marginBottom: 14 }}>
@@ -78,21 +81,21 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                 </Button>
               )}
             </div>
-            <div className="cards">
+            <CardGrid>
               {sources.map((source) => (
-                <section key={source.id} className="card" aria-label={source.name}>
-                  <div className="headline">
+                <Card key={source.id} aria-label={source.name}>
+                  <Headline>
                     <Link to={`/s/${source.id}/coverage`} className="strong">
                       {source.name}
                     </Link>
-                    <span className={`environment ${source.environment}`}>{source.environment}</span>
+                    <Environment className={`${source.environment}`}>{source.environment}</Environment>
                     {source.mayKeep && (
                       <Link to={`/sources/${source.id}/edit`} className="end">
                         Connection
                       </Link>
                     )}
-                  </div>
-                  <p className="mono mute address">{source.place}</p>
+                  </Headline>
+                  <Address className="mono mute">{source.place}</Address>
                   <p className="small" style={{ margin: 0 }}>
                     {source.surveyed ? (
                       <>
@@ -102,9 +105,9 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                       <span className="mute">not surveyed yet</span>
                     )}
                   </p>
-                </section>
+                </Card>
               ))}
-            </div>
+            </CardGrid>
           </>
         )}
         {archived.length > 0 && (
@@ -138,6 +141,21 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
           </section>
         )}
       </main>
-    </div>
+    </Frame>
   );
 }
+
+const Card = styled('section')({
+  border: '1px solid var(--mui-palette-divider)',
+  background: 'var(--mui-palette-background-paper)',
+  borderRadius: '4px',
+  padding: '12px 14px',
+  '& .strong': {
+    overflowWrap: 'anywhere',
+  },
+});
+
+const Address = styled('p')({
+  margin: '4px 0',
+  overflowWrap: 'anywhere',
+});

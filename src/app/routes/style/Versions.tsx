@@ -29,7 +29,7 @@ export function Versions({ source, versions }: VersionsProps) {
           <TableBody>
             {versions.map(({ version, remark, keptAt, keptBy }) => (
               <TableRow key={version}>
-                <TableCell className="numbercell">{version}</TableCell>
+                <TableCell align="right">{version}</TableCell>
                 <TableCell className="mono">{remark}</TableCell>
                 <TableCell>
                   {keptBy} <Moment at={keptAt} />

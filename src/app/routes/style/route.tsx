@@ -1,4 +1,6 @@
+import { ShareBar } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, Outlet, useFetcher, useParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
@@ -7,10 +9,12 @@ import { Allowed } from '~/app/ui/Allowed';
 import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
 import { percent } from '~/app/ui/format';
 import { Desk } from '~/app/ui/list/Desk';
+import { NothingFits } from '~/app/ui/list/NothingFits';
+import type { WholeField } from '~/app/ui/list/whole';
+import { WholeList } from '~/app/ui/list/WholeList';
 import { Moment } from '~/app/ui/Moment';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
-import { useRowKeys } from '~/app/ui/useRowKeys';
 import { styledInWords } from '~/core/naming/styled';
 import { capital } from '~/core/naming/words';
 import { may } from '~/core/rights/rights';
@@ -59,119 +63,125 @@ export function meta({ matches }: Route.MetaArgs) {
 }
 
 export default function HouseStyle({ loaderData }: Route.ComponentProps) {
-  const { source, name, takenAt, conventions, versions, targets, dictionary, learnt } = loaderData;
+  const { source, conventions, versions, dictionary, learnt } = loaderData;
   const { kind: chosenKind } = useParams();
-  const { data: came } = useFetcher<typeof action>({ key: 'house style' });
-  const chosen = conventions.findIndex(({ kind }) => kind === chosenKind);
-  const to = (index: number): string => `/s/${source}/style/${encodeURIComponent(conventions[index]?.kind ?? '')}`;
-  useRowKeys(conventions.length, chosen, to);
   const names = conventions.reduce((sum, one) => sum + one.names, 0);
-  const { busy, said, bring } = useBringing(`/s/${source}/style/bring`);
-  const [latest] = versions;
   return (
     <Desk>
-      <main className="list" id="content" aria-label="House style">
-        <div style={{ padding: '14px 16px 8px' }}>
-          <h1>House style of {name}</h1>
-          <p className="small mute" style={{ margin: '0 0 8px' }}>
-            {takenAt === null ? (
-              'Names are read in a survey; there was none yet.'
-            ) : (
-              <>
-                Learnt from {names.toLocaleString('en-GB')} names in the survey of <Moment at={takenAt} />.
-              </>
-            )}{' '}
-            {latest ? (
-              <>
-                Version {latest.version}, kept by {latest.keptBy} <Moment at={latest.keptAt} />.
-              </>
-            ) : (
-              'Nothing is adopted yet: choose a kind and adopt what most of its names follow.'
-            )}
-          </p>
-          <div className="actions" style={{ margin: 0 }}>
-            <Button component="a" href={`/s/${source}/style/export`} download>
-              Export
-            </Button>
-            <Allowed right="keepRules">
-              <BringFile
-                busy={busy}
-                bring={bring}
-                label="Bring a file"
-                what="File of a house style"
-                accept="application/json,.json"
-              />
-              <Copy targets={targets} name={name} source={source} />
-            </Allowed>
-          </div>
-          <WhatCame said={said} />
-          {came?.problem && (
-            <Alert severity="error" role="alert">
-              {came.problem}
-            </Alert>
-          )}
-          {came?.problem === null && (
-            <Alert severity="info" role="status">
-              {came.intent === 'copy' ? 'Copied.' : 'Kept. What does not follow is a finding now.'}{' '}
-              <Link to={`/s/${source}/findings?concern=Naming`}>Findings on names</Link>
-            </Alert>
-          )}
-        </div>
-        <div className="rows">
-          <div role="table" aria-label="What names follow">
-            <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
-              {['For', 'What most names follow', 'Share', 'Follow', 'Do not', 'Style'].map((title, i) => (
-                <span key={title} role="columnheader" style={i === 3 || i === 4 ? { textAlign: 'right' } : undefined}>
-                  {title}
-                </span>
-              ))}
-            </div>
-            {conventions.map(({ kind, template: text, names: all, follow, adopted }, i) => (
-              <Link
-                key={kind}
-                to={to(i)}
-                role="row"
-                aria-selected={i === chosen}
-                className={`row${i === chosen ? ' chosen' : ''}`}
-                style={{ gridTemplateColumns: template }}
-                preventScrollReset
-              >
-                <span role="rowheader">{capital(styledInWords[kind])}</span>
-                <span role="cell">
-                  {text === null ? <span className="mute">no two are made alike</span> : <TemplateText text={text} />}
-                </span>
-                <span role="cell" className="mono" style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
-                  <span className="sharebar" style={{ flex: 1, margin: 0 }}>
-                    {follow > 0 && <i style={{ width: `${(100 * follow) / all}%` }} />}
-                  </span>
-                  {percent(follow / all)}
-                </span>
-                <span role="cell" className="numbercell">
-                  {follow}
-                </span>
-                <span role="cell" className="numbercell">
-                  {all - follow}
-                </span>
-                <span role="cell" className={adopted ? 'verd strong' : 'mute'}>
-                  {adopted ? 'adopted' : text === null ? '' : 'as found'}
-                </span>
-              </Link>
-            ))}
-          </div>
-          <Words dictionary={dictionary} learnt={learnt} source={source} shown={latest?.version ?? 0} />
-          <Versions versions={versions} source={source} />
-        </div>
-        <div className="foot">
-          <span>
-            <kbd>j</kbd> <kbd>k</kbd> move
-          </span>
-        </div>
-      </main>
+      <WholeList
+        name="House style"
+        what="kind"
+        label="What names follow"
+        all={conventions.map((one) => ({ ...one, id: one.kind }))}
+        fields={fields}
+        groups={['style']}
+        here={`/s/${source}/style`}
+        chosenId={chosenKind}
+        empty={<NothingFits what="kind of name" here={`/s/${source}/style`} />}
+        keys={{ 'j k': 'move', '/': 'filter' }}
+        foot={(rows) => `${rows.length} kinds, ${names.toLocaleString('en-GB')} names`}
+        above={<StyleHead {...loaderData} />}
+        below={
+          <Box sx={{ flex: 'none', maxHeight: '45%', overflow: 'auto', borderTop: '1px solid var(--mui-palette-divider)' }}>
+            <Words dictionary={dictionary} learnt={learnt} source={source} shown={versions[0]?.version ?? 0} />
+            <Versions versions={versions} source={source} />
+          </Box>
+        }
+      />
       <Outlet />
     </Desk>
   );
 }
 
-const template = '130px minmax(180px, 1fr) 130px 56px 56px 70px';
+type Told = Awaited<ReturnType<typeof loader>>;
+type KindRow = Told['conventions'][number] & { readonly id: string };
+
+function StyleHead({ source, name, takenAt, conventions, versions, targets }: Told) {
+  const { data: came } = useFetcher<typeof action>({ key: 'house style' });
+  const names = conventions.reduce((sum, one) => sum + one.names, 0);
+  const { busy, said, bring } = useBringing(`/s/${source}/style/bring`);
+  const [latest] = versions;
+  return (
+    <div style={{ padding: '14px 16px 8px' }}>
+      <h1>House style of {name}</h1>
+      <p className="small mute" style={{ margin: '0 0 8px' }}>
+        {takenAt === null ? (
+          'Names are read in a survey; there was none yet.'
+        ) : (
+          <>
+            Learnt from {names.toLocaleString('en-GB')} names in the survey of <Moment at={takenAt} />.
+          </>
+        )}{' '}
+        {latest ? (
+          <>
+            Version {latest.version}, kept by {latest.keptBy} <Moment at={latest.keptAt} />.
+          </>
+        ) : (
+          'Nothing is adopted yet: choose a kind and adopt what most of its names follow.'
+        )}
+      </p>
+      <div className="actions" style={{ margin: 0 }}>
+        <Button component="a" href={`/s/${source}/style/export`} download>
+          Export the style
+        </Button>
+        <Allowed right="keepRules">
+          <BringFile
+            busy={busy}
+            bring={bring}
+            label="Bring a file"
+            what="File of a house style"
+            accept="application/json,.json"
+          />
+          <Copy targets={targets} name={name} source={source} />
+        </Allowed>
+      </div>
+      <WhatCame said={said} />
+      {came?.problem && (
+        <Alert severity="error" role="alert">
+          {came.problem}
+        </Alert>
+      )}
+      {came?.problem === null && (
+        <Alert severity="info" role="status">
+          {came.intent === 'copy' ? 'Copied.' : 'Kept. What does not follow is a finding now.'}{' '}
+          <Link to={`/s/${source}/findings?concern=Naming`}>Findings on names</Link>
+        </Alert>
+      )}
+    </div>
+  );
+}
+
+const fields: readonly WholeField<KindRow>[] = [
+  {
+    ...{ name: 'kind', title: 'For', type: 'text', width: 130, usual: true },
+    of: ({ kind }) => capital(styledInWords[kind]),
+    draw: ({ kind }) => capital(styledInWords[kind]),
+  },
+  {
+    ...{ name: 'template', title: 'What most names follow', type: 'text', width: 240, usual: true },
+    of: ({ template }) => template,
+    draw: ({ template }) =>
+      template === null ? <span className="mute">no two are made alike</span> : <TemplateText text={template} />,
+  },
+  {
+    ...{ name: 'share', title: 'Share', type: 'share', width: 110, usual: true },
+    of: ({ follow, names }) => follow / names,
+    draw: ({ follow, names }) => (
+      <Box component="span" className="mono" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <ShareBar sx={{ flex: 1, margin: 0 }}>{follow > 0 && <i style={{ width: `${(100 * follow) / names}%` }} />}</ShareBar>
+        {percent(follow / names)}
+      </Box>
+    ),
+  },
+  { name: 'follow', title: 'Follow', type: 'number', width: 56, usual: true, of: ({ follow }) => follow },
+  { name: 'exceptions', title: 'Do not', type: 'number', width: 56, usual: true, of: ({ follow, names }) => names - follow },
+  {
+    ...{ name: 'style', title: 'Style', type: 'text', width: 80, usual: true },
+    of: ({ adopted, template }) => (adopted ? 'adopted' : template === null ? null : 'as found'),
+    draw: ({ adopted, template }) => (
+      <span className={adopted ? 'verd strong' : 'mute'}>{adopted ? 'adopted' : template === null ? '' : 'as found'}</span>
+    ),
+  },
+];
 
 export { ProblemStation as ErrorBoundary };

@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { Empty, EntryLink } from '~/app/ui/parts';
+import { data, Form, redirect } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import Button from '@mui/material/Button';
@@ -44,7 +45,7 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
           <h1>Surveys</h1>
         </div>
         {surveys.length === 0 && (
-          <div className="empty">
+          <Empty>
             <h1>Not surveyed yet</h1>
             <p>An exact survey reads whole tables, gently and read-only, and verifies every claim it makes.</p>
             <Allowed right="survey" otherwise="said">
@@ -54,10 +55,10 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
                 </Button>
               </Form>
             </Allowed>
-          </div>
+          </Empty>
         )}
         {surveys.map((row) => (
-          <Link key={row.id} className="entry" style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/surveys/${row.id}`}>
+          <EntryLink key={row.id} style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/surveys/${row.id}`}>
             <span>
               <span className="title">
                 Survey {row.id}: {row.depth}
@@ -71,7 +72,7 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
             <span className={`small strong ${row.state === 'done' ? 'verd' : row.state === 'failed' ? 'rust' : 'mute'}`}>
               {row.state}
             </span>
-          </Link>
+          </EntryLink>
         ))}
       </div>
     </main>

@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import { type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode, useRef } from 'react';
 import { useKept } from '~/app/ui/useKept';
 
@@ -30,8 +31,7 @@ export function Desk({ children }: { readonly children: readonly [list: ReactNod
   return (
     <div ref={desk} className="desk" style={width === null ? undefined : ({ '--dossier': `${width}px` } as CSSProperties)}>
       {list}
-      <div
-        className="split"
+      <Splitter
         role="separator"
         aria-orientation="vertical"
         aria-label="Width of the dossier"
@@ -47,3 +47,20 @@ export function Desk({ children }: { readonly children: readonly [list: ReactNod
     </div>
   );
 }
+
+const Splitter = styled('div')({
+  flex: '0 0 7px',
+  margin: '0 -3px',
+  zIndex: '2',
+  cursor: 'col-resize',
+  touchAction: 'none',
+  '&:hover': {
+    background: 'var(--mui-palette-primary-light)',
+  },
+  '&:focus-visible': {
+    background: 'var(--mui-palette-primary-light)',
+  },
+  '@media (max-width: 900px)': {
+    display: 'none',
+  },
+});

@@ -1,5 +1,7 @@
+import { styled } from '@mui/material/styles';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
+import Skeleton from '@mui/material/Skeleton';
 import TableCell from '@mui/material/TableCell';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import Tooltip from '@mui/material/Tooltip';
@@ -9,6 +11,7 @@ import { Link } from 'react-router';
 import type { Field, FieldType } from '~/core/inventory/stock';
 import type { Columns } from './columns';
 import type { Picked } from './picked';
+import { Row } from './Row';
 
 interface ListTableProps<Row> {
   readonly label: string;
@@ -79,8 +82,8 @@ export function ListTable<Row>(props: ListTableProps<Row>) {
   const width = columns.table.getTotalSize() + boxes + 8 * (shown.length - 1) + 32;
   return (
     <Box className="rows" ref={scroller} role="table" aria-label={label} aria-rowcount={count + 1} tabIndex={-1}>
-      <div role="rowgroup" className="rowhead" style={{ minWidth: width }}>
-        <div className="row head" role="row" style={{ gridTemplateColumns: template }}>
+      <div role="rowgroup" style={{ position: 'sticky', top: 0, zIndex: 2, minWidth: width }}>
+        <Row className="head" role="row" style={{ gridTemplateColumns: template }}>
           {picked && (
             <span role="columnheader">
               <Pick
@@ -92,7 +95,7 @@ export function ListTable<Row>(props: ListTableProps<Row>) {
             </span>
           )}
           <Heads fields={inSight} columns={columns} />
-        </div>
+        </Row>
       </div>
       <div style={{ height: virtual.getTotalSize(), position: 'relative', minWidth: width }} role="rowgroup">
         {items.map((item) => {
@@ -107,9 +110,9 @@ export function ListTable<Row>(props: ListTableProps<Row>) {
             >
               {above ??
                 (row === null ? (
-                  <div role="row" className="row" aria-busy>
-                    <span role="cell">…</span>
-                  </div>
+                  <Row role="row" aria-busy>
+                    <Skeleton role="cell" aria-label="On its way" width="60%" />
+                  </Row>
                 ) : (
                   <ListRow
                     row={row}
@@ -144,7 +147,6 @@ function Heads({ fields, columns }: { readonly fields: readonly Field[]; readonl
         role="columnheader"
         sortDirection={sorted}
         align={toTheRight.has(field.type) ? 'right' : 'left'}
-        className="headcell"
       >
         <Tooltip title={field.about ?? ''} enterDelay={600} describeChild>
           <TableSortLabel
@@ -155,8 +157,8 @@ function Heads({ fields, columns }: { readonly fields: readonly Field[]; readonl
             {field.title ?? field.name}
           </TableSortLabel>
         </Tooltip>
-        <span
-          className={`resizer${header.column.getIsResizing() ? ' on' : ''}`}
+        <Resizer
+          className={header.column.getIsResizing() ? 'on' : ''}
           aria-hidden
           onMouseDown={header.getResizeHandler()}
           onTouchStart={header.getResizeHandler()}
@@ -186,11 +188,11 @@ const ListRow = memo(function ListRow({ row, to, line, chosen, picked, pick, tem
   // The first text tells which row it is: it is the link, drawn out over the row.
   const told = fields.find(({ type }) => type === 'text') ?? fields[0];
   return (
-    <div
+    <Row
       role="row"
       aria-rowindex={line + 2}
       aria-selected={chosen}
-      className={`row${chosen ? ' chosen' : ''}${picked ? ' among' : ''}`}
+      className={`${chosen ? 'chosen' : ''} ${picked ? 'among' : ''}`}
       style={{ gridTemplateColumns: template }}
     >
       {picked !== null && (
@@ -205,7 +207,7 @@ const ListRow = memo(function ListRow({ row, to, line, chosen, picked, pick, tem
           className={toTheRight.has(field.type) ? 'numbercell' : undefined}
         >
           {field === told ? (
-            <Link to={to} className="rowlink" preventScrollReset>
+            <Link to={to} className="whole" preventScrollReset>
               {cell(row, field)}
             </Link>
           ) : (
@@ -213,7 +215,7 @@ const ListRow = memo(function ListRow({ row, to, line, chosen, picked, pick, tem
           )}
         </span>
       ))}
-    </div>
+    </Row>
   );
 });
 
@@ -237,3 +239,19 @@ function Pick({ label, on, some = false, onPick }: PickProps) {
     />
   );
 }
+
+const Resizer = styled('span')({
+  position: 'absolute',
+  right: '-6px',
+  top: '0',
+  width: '9px',
+  height: '100%',
+  cursor: 'col-resize',
+  touchAction: 'none',
+  '&:hover': {
+    background: 'var(--mui-palette-divider)',
+  },
+  '&.on': {
+    background: 'var(--mui-palette-divider)',
+  },
+});

@@ -1,3 +1,4 @@
+import { ShareBar } from '~/app/ui/parts';
 import { Moment } from '~/app/ui/Moment';
 import { percent } from '~/app/ui/format';
 import type { Field, Line, Value } from '~/core/inventory/stock';
@@ -12,9 +13,9 @@ export function ValueCell({ value, field: { name, type } }: { readonly value: Va
       return value === true ? 'yes' : 'no';
     case 'share':
       return (
-        <span className="sharebar" role="img" aria-label={percent(Number(value))} title={percent(Number(value))}>
+        <ShareBar role="img" aria-label={percent(Number(value))} title={percent(Number(value))}>
           {value !== 0 && <i style={{ width: `${Math.min(1, Number(value)) * 100}%` }} />}
-        </span>
+        </ShareBar>
       );
     case 'number':
       return Number(value).toLocaleString('en-GB');

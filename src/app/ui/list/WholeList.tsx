@@ -1,3 +1,4 @@
+import { Bar, Empty } from '~/app/ui/parts';
 import { type ReactNode, useCallback, useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Choice } from '~/app/ui/Choice';
@@ -29,6 +30,9 @@ interface WholeListProps<Row> {
   /** True of rows that open a page of their own: the keys only mark one, and Enter opens it. */
   readonly apart?: true;
   readonly chosenId?: string | undefined;
+  /** What stands over the list, and what under it. */
+  readonly above?: ReactNode;
+  readonly below?: ReactNode;
   /** Further parts of the bar, beside the filter. */
   readonly children?: ReactNode;
   /** Shown when no row fits. */
@@ -43,7 +47,8 @@ interface WholeListProps<Row> {
 
 /** A list that the browser has whole, with its filter, groups, columns, files and keys: the left half of a desk. */
 export function WholeList<Row extends { readonly id: string | number }>(props: WholeListProps<Row>) {
-  const { name, what, label, all, fields, groups, here, apart, children, empty, keys, foot, ofGroup, several } = props;
+  const { name, what, label, all, fields, groups, here, apart, above, below, children, empty, keys, foot, ofGroup, several } =
+    props;
   const [params] = useSearchParams();
   const chosenId = apart ? (params.get('at') ?? undefined) : props.chosenId;
   const list = name.toLowerCase();
@@ -71,15 +76,16 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
   );
   return (
     <main className="list" id="content" aria-label={name}>
-      <div className="bar">
+      {above}
+      <Bar>
         <FilterLine fields={fields} problem={problem} />
         <Choice name="group" label="Group" options={[['', 'No groups'], ...groups.map((by) => [by, `By ${by}`] as const)]} />
         <ColumnChoice fields={fields} columns={columns} />
         <SaveWhole name={list} rows={rows} fields={fields} columns={columns} />
         {children}
-      </div>
+      </Bar>
       {rows.length === 0 ? (
-        <div className="empty">{empty}</div>
+        <Empty>{empty}</Empty>
       ) : (
         <ListTable
           label={label}
@@ -94,6 +100,7 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
           {...(several && { picked })}
         />
       )}
+      {below}
       {several && picked.count > 0 ? several(picked) : <Foot keys={keys}>{foot(rows)}</Foot>}
     </main>
   );

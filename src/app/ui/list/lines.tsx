@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import { counted } from '~/core/naming/words';
 import { visible } from '~/core/naming/visible';
+import { Row } from './Row';
 import type { Group, Line } from './whole';
 
 export function rowOn<Row>(lines: readonly Line<Row>[], line: number): Row | null {
@@ -26,12 +27,12 @@ export function headingOn<Row>(
   if (!at || !('group' in at)) return null;
   const { name, count } = at.group;
   return (
-    <div className="row group" role="row" style={{ gridTemplateColumns: 'auto 1fr auto' }}>
+    <Row className="group" role="row" style={{ gridTemplateColumns: 'auto 1fr auto' }}>
       <b role="rowheader">{visible(name)}</b>
       <span role="cell" className="mute">
         {counted(count, what)}
       </span>
       <span role="cell">{more?.(at.group)}</span>
-    </div>
+    </Row>
   );
 }

@@ -1,3 +1,4 @@
+import { Facts } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -118,7 +119,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
         </>
       )}
       <h2>Declared</h2>
-      <dl className="facts mono">
+      <Facts className="mono">
         {t.columns.map((column) => (
           <div key={column.name} style={{ display: 'contents' }}>
             <dt style={{ color: 'var(--mui-palette-text-primary)' }}>{visible(column.name)}</dt>
@@ -127,7 +128,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
             </dd>
           </div>
         ))}
-      </dl>
+      </Facts>
       {[...t.constraints, ...t.indexes].map(({ name, words }) => (
         <Declaration key={`${t.id} ${name}`} source={t.source} table={t.id} name={name} words={words} />
       ))}

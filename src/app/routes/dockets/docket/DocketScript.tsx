@@ -1,3 +1,4 @@
+import { Choices } from '~/app/ui/parts';
 import { Toggles } from '~/app/ui/Toggles';
 import { useEffect, useState } from 'react';
 import { useFetcher } from 'react-router';
@@ -51,15 +52,15 @@ export function DocketScript({ source, docket, digest, client }: DocketScriptPro
   return (
     <>
       <h2>Script</h2>
-      <div className="tabs">
+      <Choices>
         <Toggles
           label="Which script"
           value={name}
           options={(Object.keys(titles) as ScriptName[]).map((each) => [each, titles[each]] as const)}
           onChange={setName}
         />
-      </div>
-      <div className="tabs">
+      </Choices>
+      <Choices>
         <Toggles
           label="How it is written"
           value={form}
@@ -69,7 +70,7 @@ export function DocketScript({ source, docket, digest, client }: DocketScriptPro
         <a className="small" style={{ marginLeft: 'auto' }} href={at} download>
           Download {name}.sql
         </a>
-      </div>
+      </Choices>
       <p className="small mute" style={{ margin: 0 }}>
         {says[form].replace('CLIENT', client)}
       </p>

@@ -1,3 +1,4 @@
+import { RefusedBox } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Form, Link, useNavigation } from 'react-router';
@@ -26,7 +27,7 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
   const [first] = refusals;
   if (!first) return null;
   return (
-    <section aria-label="Refused" className="refused">
+    <RefusedBox aria-label="Refused">
       <h2 style={{ marginTop: 4 }}>
         {counted(tried.length, 'remedy')} refused {first.triedIn === 'run' ? 'in the run' : 'on the copy'}
       </h2>
@@ -91,6 +92,6 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
           )}
         </Form>
       )}
-    </section>
+    </RefusedBox>
   );
 }

@@ -1,3 +1,4 @@
+import { styled } from '@mui/material/styles';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
@@ -137,7 +138,7 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
     parts.reduce((sum, part) => sum + part.ms, 0),
   );
   return (
-    <ol className="timeline">
+    <RehearsalSteps>
       {rehearsalParts.map((name) => {
         const part = parts.find((p) => p.name === name);
         const from = parts.slice(0, part ? parts.indexOf(part) : 0).reduce((sum, earlier) => sum + earlier.ms, 0);
@@ -163,7 +164,7 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
           </li>
         );
       })}
-    </ol>
+    </RehearsalSteps>
   );
 }
 
@@ -194,3 +195,71 @@ function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
     </VirtualList>
   );
 }
+
+const RehearsalSteps = styled('ol')({
+  listStyle: 'none',
+  margin: '0',
+  padding: '0',
+  '& > li': {
+    borderBottom: '1px solid var(--mui-palette-action-hover)',
+  },
+  '& .MuiAccordionSummary-content': {
+    display: 'grid',
+    gridTemplateColumns: '12px 116px 1fr 64px',
+    gap: '2px 8px',
+    alignItems: 'center',
+  },
+  '& .MuiAccordionSummary-content .outcome': {
+    gridColumn: '2 / -1',
+  },
+  '& .span': {
+    height: '6px',
+    background: 'var(--mui-palette-action-hover)',
+  },
+  '& .span > span': {
+    display: 'block',
+    minWidth: '2px',
+    height: '100%',
+    background: 'var(--mui-palette-primary-main)',
+  },
+  '& .failed b': {
+    color: 'var(--mui-palette-error-main)',
+  },
+  '& .failed .outcome': {
+    color: 'var(--mui-palette-error-main)',
+  },
+  '& .failed .span > span': {
+    background: 'var(--mui-palette-error-main)',
+  },
+  '& .left-out': {
+    color: 'var(--mui-palette-text-secondary)',
+  },
+  '& .waiting': {
+    color: 'var(--mui-palette-text-secondary)',
+  },
+  '& .left-out .span > span': {
+    display: 'none',
+  },
+  '& .waiting .span > span': {
+    display: 'none',
+  },
+  '& .line': {
+    padding: '3px 0',
+    fontSize: '13px',
+  },
+  '& .line .outcome': {
+    display: 'block',
+  },
+  '& .long-list': {
+    maxHeight: '300px',
+    marginBottom: '8px',
+  },
+  '& ul': {
+    margin: '0 0 8px',
+    paddingLeft: '18px',
+    fontSize: '13px',
+  },
+  '& li .outcome': {
+    display: 'block',
+  },
+});

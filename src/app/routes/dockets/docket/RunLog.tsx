@@ -1,3 +1,5 @@
+import LinearProgress from '@mui/material/LinearProgress';
+import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import { duration } from '~/app/ui/format';
@@ -25,23 +27,14 @@ export function RunLog({ run, running }: RunLogProps) {
         {run.steps.length > 0 && `: ${done} of ${run.steps.length} steps done`}
       </p>
       {running && (
-        <div
-          className="bar-of-progress"
-          role="progressbar"
-          aria-label="Steps done"
-          aria-valuemin={0}
-          aria-valuemax={run.steps.length}
-          aria-valuenow={done}
-        >
-          <div style={{ width: `${(100 * done) / Math.max(1, run.steps.length)}%` }} />
-        </div>
+        <LinearProgress variant="determinate" value={(100 * done) / Math.max(1, run.steps.length)} aria-label="Steps done" />
       )}
       {run.problem && (
         <Alert severity="error" role="alert">
           {run.problem}
         </Alert>
       )}
-      <ol className="steps">
+      <Steps>
         {run.steps.map((step) => (
           <li key={step.position} className={step.state}>
             <span>
@@ -53,7 +46,7 @@ export function RunLog({ run, running }: RunLogProps) {
             </span>
           </li>
         ))}
-      </ol>
+      </Steps>
       {run.proofs.length > 0 && (
         <>
           <h2>Proofs</h2>
@@ -81,3 +74,31 @@ export function RunLog({ run, running }: RunLogProps) {
     </section>
   );
 }
+
+const Steps = styled('ol')({
+  listStyle: 'none',
+  margin: '0',
+  padding: '0',
+  counterReset: 'step',
+  '& > li': {
+    counterIncrement: 'step',
+    display: 'grid',
+    gridTemplateColumns: '26px 1fr',
+    gap: '6px',
+    padding: '6px 0',
+    borderBottom: '1px solid var(--mui-palette-action-hover)',
+  },
+  '& > li::before': {
+    content: 'counter(step)',
+    font: '600 12px var(--mono)',
+    color: 'var(--mui-palette-text-secondary)',
+    textAlign: 'right',
+    paddingTop: '1px',
+  },
+  '& > li.done::before': {
+    color: 'var(--mui-palette-primary-main)',
+  },
+  '& > li.failed::before': {
+    color: 'var(--mui-palette-error-main)',
+  },
+});

@@ -1,3 +1,4 @@
+import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -58,10 +59,10 @@ export function RunPanel({ source, destination, docket, run, kept, shown, you, i
             {canForward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
             <span className="mono">{way?.to}</span> ({way?.how}).
           </p>
-          <div className="fields">
+          <Fields>
             <TextField inputRef={user} name="user" label="User" autoComplete="off" />
             <TextField name="password" label="Password" type="password" autoComplete="off" />
-          </div>
+          </Fields>
         </>
       )}
       {wouldForward && refusal !== null && <p className="small mute">{refusal}</p>}

@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -37,14 +39,14 @@ export function Signing({ source, destination, docket, backupOld, shown, you, in
     <section aria-label="Signature">
       <h2>Before it runs</h2>
       {requirements.length > 0 && (
-        <ul className="needed">
+        <Needed>
           {requirements.map((requirement) => (
             <li key={requirement.kind} className={requirement.met ? 'met' : undefined}>
               <span className="visually-hidden">{requirement.met ? 'Done: ' : 'Open: '}</span>
               <What {...requirement} docket={docket} backupOld={backupOld} />
             </li>
           ))}
-        </ul>
+        </Needed>
       )}
       {requirements.length > 0 && !destination.copied && (
         <p className="small mute">No copy can be made of it from here: have its scripts rehearsed where it is.</p>
@@ -115,7 +117,7 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
   return (
     <Form method="post" preventScrollReset aria-label="Backup">
       <AsShown {...shown} />
-      <div className="fields">
+      <Fields>
         <input type="hidden" name="backupAt" value={typed === '' ? '' : new Date(typed).toISOString()} />
         <TextField
           label="Backup taken"
@@ -127,7 +129,7 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
           slotProps={{ inputLabel: { shrink: true } }}
         />
         <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
-      </div>
+      </Fields>
       <div className="actions">
         <Button type="submit" name="intent" value="backup" disabled={busy}>
           {label}
@@ -169,3 +171,34 @@ function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps,
       );
   }
 }
+
+const Needed = styled('ul')({
+  listStyle: 'none',
+  margin: '0 0 10px',
+  padding: '0',
+  fontSize: '13px',
+  '& ~ form': {
+    marginTop: '14px',
+  },
+  '& li': {
+    padding: '2px 0 2px 20px',
+    position: 'relative',
+    color: 'var(--mui-palette-text-secondary)',
+  },
+  '& li::before': {
+    content: "''",
+    position: 'absolute',
+    left: '2px',
+    top: '6px',
+    width: '11px',
+    height: '9px',
+    clipPath: 'polygon(0 100%, 100% 0, 100% 100%)',
+    background: 'var(--mui-palette-divider)',
+  },
+  '& li.met': {
+    color: 'var(--mui-palette-text-primary)',
+  },
+  '& li.met::before': {
+    background: 'var(--mui-palette-primary-main)',
+  },
+});

@@ -1,5 +1,7 @@
+import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import { Form } from 'react-router';
+import { answerLook } from '~/app/ui/Cards';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import { AsShown, type Shown } from './AsShown';
@@ -20,23 +22,33 @@ const ways = [
 /** How the docket is to be carried out; to be chosen while it is a draft. */
 export function Way({ docket, shown, fixed }: { readonly docket: DocketRow; readonly shown: Shown; readonly fixed: boolean }) {
   return (
-    <Form method="post" preventScrollReset className="answers" role="group" aria-label="How it is carried out">
+    <Ways method="post" preventScrollReset role="group" aria-label="How it is carried out">
       <input type="hidden" name="intent" value="mode" />
       <AsShown {...shown} />
       {ways.map(({ mode, title, effect }) => (
-        <ToggleButton
+        <WayButton
           key={mode}
           type="submit"
           name="mode"
           value={mode}
-          className="answer"
           selected={docket.mode === mode}
           disabled={fixed || !changeableStates.includes(docket.state)}
         >
           <b>{title}</b>
           {effect}
-        </ToggleButton>
+        </WayButton>
       ))}
-    </Form>
+    </Ways>
   );
 }
+
+const Ways = styled(Form)({
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))',
+  gap: 8,
+});
+
+const WayButton = styled(ToggleButton)({
+  ...answerLook,
+  '&.Mui-selected, &.Mui-selected:hover': { color: 'var(--mui-palette-text-primary)' },
+});

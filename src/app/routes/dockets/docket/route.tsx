@@ -1,3 +1,5 @@
+import { Grade, StepLine } from '~/app/ui/parts';
+import { Headline, Environment } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -243,17 +245,17 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         aria-label="Docket"
         style={{ overflow: 'auto', display: 'block', padding: '14px 20px' }}
       >
-        <div className="headline">
-          <span className={`grade ${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : ''}`}>
+        <Headline>
+          <Grade className={`${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : ''}`}>
             {docket.state}
-          </span>
+          </Grade>
           <span className="mute">
-            {source.name}, <span className={`environment ${source.environment}`}>{source.environment}</span>
+            {source.name}, <Environment className={`${source.environment}`}>{source.environment}</Environment>
           </span>
           <span className="end">
             made <Moment at={docket.createdAt} />
           </span>
-        </div>
+        </Headline>
         <Title name={docket.name} shown={shown} fixed={!mayPlan || docket.state === 'Signed' || docket.state === 'Running'} />
         {docket.authors.length > 0 && (
           <p className="small mute" style={{ margin: 0 }}>
@@ -344,7 +346,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
                 const step = steps[i];
                 return (
                   step && (
-                    <div className="step">
+                    <StepLine>
                       <span className="number">{i + 1}</span>
                       <span>
                         {step.title}
@@ -354,7 +356,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
                           {docket.mode === 'quiet' && !step.transaction && '; outside of a transaction'}
                         </span>
                       </span>
-                    </div>
+                    </StepLine>
                   )
                 );
               }}

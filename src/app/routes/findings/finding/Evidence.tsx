@@ -1,3 +1,5 @@
+import { Overflowing } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
 import { Folded } from '~/app/ui/Folded';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -14,8 +16,8 @@ export function Candidates({ candidates }: { readonly candidates: Dossier['candi
   return (
     <>
       <h2>Candidates compared</h2>
-      <div className="overflowing" role="region" aria-label="Candidates" tabIndex={0}>
-        <Table size="small" className="candidates">
+      <Overflowing role="region" aria-label="Candidates" tabIndex={0}>
+        <CandidateTable size="small">
           <TableHead>
             <TableRow>
               <TableCell>Columns</TableCell>
@@ -36,8 +38,8 @@ export function Candidates({ candidates }: { readonly candidates: Dossier['candi
               </TableRow>
             ))}
           </TableBody>
-        </Table>
-      </div>
+        </CandidateTable>
+      </Overflowing>
     </>
   );
 }
@@ -48,14 +50,14 @@ const longestBar = 4;
 export function Sureness({ confidence, words }: { readonly confidence: number; readonly words: Words }) {
   const parts = words.parts ?? [];
   return (
-    <Folded title={<>What makes us {percent(confidence)} sure</>} className="sureness" open={parts.length > 0}>
+    <SurenessBox title={<>What makes us {percent(confidence)} sure</>} open={parts.length > 0}>
       <ul className="small">
         {words.reasons.map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
       </ul>
       {parts.length > 0 && (
-        <Table size="small" className="parts" aria-label="Parts of the confidence">
+        <Parts size="small" aria-label="Parts of the confidence">
           <TableBody>
             {parts.map(({ label, weight }) => (
               <TableRow key={label}>
@@ -68,12 +70,52 @@ export function Sureness({ confidence, words }: { readonly confidence: number; r
               </TableRow>
             ))}
           </TableBody>
-        </Table>
+        </Parts>
       )}
-    </Folded>
+    </SurenessBox>
   );
 }
 
 function Bar({ weight }: { readonly weight: number }) {
-  return <span className="part" style={{ width: `${Math.min(100, (100 * Math.abs(weight)) / longestBar)}%` }} />;
+  return <PartBar style={{ width: `${Math.min(100, (100 * Math.abs(weight)) / longestBar)}%` }} />;
 }
+
+const CandidateTable = styled(Table)({
+  '& td': {
+    overflowWrap: 'normal',
+  },
+  '& td:first-child': {
+    minWidth: '110px',
+  },
+});
+
+const Parts = styled(Table)({
+  '& td:last-child': {
+    paddingLeft: '10px',
+  },
+  '& .bar-cell': {
+    width: '84px',
+    verticalAlign: 'middle',
+  },
+  '& .against > span': {
+    background: 'var(--mui-palette-error-main)',
+  },
+  '& .against': {
+    textAlign: 'right',
+    borderRight: '1px solid var(--mui-palette-text-secondary)',
+  },
+});
+
+const SurenessBox = styled(Folded)({
+  '& ul': {
+    margin: '4px 0',
+    paddingLeft: '18px',
+  },
+});
+
+const PartBar = styled('span')({
+  display: 'inline-block',
+  height: 7,
+  verticalAlign: 'middle',
+  background: 'var(--mui-palette-primary-main)',
+});

@@ -1,3 +1,5 @@
+import { Overflowing } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -89,7 +91,7 @@ function Outcome({
       {reach.lines.length === 0 ? (
         <p className="small mute">Nothing refers to it.</p>
       ) : (
-        <div className="overflowing" role="region" aria-label="What is reached" tabIndex={0}>
+        <Overflowing role="region" aria-label="What is reached" tabIndex={0}>
           <Table size="small" className="reach">
             <caption className="visually-hidden">What becomes of the rows that refer to it</caption>
             <TableHead>
@@ -106,7 +108,7 @@ function Outcome({
               ))}
             </TableBody>
           </Table>
-        </div>
+        </Overflowing>
       )}
     </div>
   );
@@ -127,7 +129,7 @@ function Line({ line, most }: { readonly line: ReachLine; readonly most: number 
       </TableCell>
       <TableCell className="mono mute">{line.columns.join(', ')}</TableCell>
       <TableCell className="number">
-        <span className="reach-bar" style={{ width: `${Math.max(2, (48 * line.rows) / most)}px` }} aria-hidden />
+        <ReachBar style={{ width: `${Math.max(2, (48 * line.rows) / most)}px` }} aria-hidden />
         {line.rows.toLocaleString('en-GB')}
       </TableCell>
       <TableCell className={line.effect === 'deleted' ? 'rust' : line.effect === 'refuses' ? 'verd' : 'brass'}>
@@ -136,3 +138,10 @@ function Line({ line, most }: { readonly line: ReachLine; readonly most: number 
     </TableRow>
   );
 }
+
+const ReachBar = styled('span')({
+  display: 'inline-block',
+  height: '6px',
+  marginRight: '8px',
+  background: 'var(--mui-palette-divider)',
+});

@@ -1,3 +1,5 @@
+import { Choices, StickyForm } from '~/app/ui/parts';
+import { styled } from '@mui/material/styles';
 import { Toggles } from '~/app/ui/Toggles';
 import { Cards } from '~/app/ui/Cards';
 import Select from '@mui/material/Select';
@@ -98,7 +100,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         </>
       )}
       <h2>Script</h2>
-      <div className="tabs">
+      <Choices>
         <Toggles
           label="Direction"
           value={direction}
@@ -115,7 +117,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
           options={scriptForms.map((each) => [each, formTitles[each]] as const)}
           onChange={setForm}
         />
-      </div>
+      </Choices>
       {remedy.problems.map((problem) => (
         <Alert key={problem} severity="warning" role="note">
           {problem}
@@ -150,7 +152,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
       {remedy.touches && (
         <Touches key={`touches ${dossier.id}`} source={dossier.source} finding={dossier.id} {...remedy.touches} />
       )}
-      <Form method="post" ref={adding} className="actions sticky" preventScrollReset>
+      <StickyForm method="post" ref={adding} preventScrollReset>
         {Object.entries(decision).map(([question, answer]) => (
           <input key={question} type="hidden" name={question} value={answer} />
         ))}
@@ -189,7 +191,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
             'Putting it into a docket takes the right to plan dockets.'
           )}
         </span>
-      </Form>
+      </StickyForm>
     </>
   );
 }
@@ -200,7 +202,7 @@ const formTitles: Readonly<Record<ScriptForm, string>> = { statements: 'Statemen
 function Costs({ costs }: { readonly costs: NonNullable<Dossier['remedy']>['costs'] }) {
   if (costs.length === 0) return null;
   return (
-    <ul className="costs">
+    <CostLines>
       {costs.map((cost, i) => (
         <li key={i}>
           {cost.step}
@@ -210,7 +212,7 @@ function Costs({ costs }: { readonly costs: NonNullable<Dossier['remedy']>['cost
           </span>
         </li>
       ))}
-    </ul>
+    </CostLines>
   );
 }
 
@@ -225,7 +227,7 @@ interface AskedProps {
 function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
   const answer = question.answers.find(({ id }) => id === chosen);
   return (
-    <fieldset className="answers" style={{ display: 'block' }} disabled={disabled}>
+    <fieldset style={{ border: 0, margin: 0, padding: 0, minWidth: 0 }} disabled={disabled}>
       <legend style={{ width: '100%', padding: 0 }}>
         <h2>{question.title}</h2>
       </legend>
@@ -235,7 +237,7 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
         <List question={question} chosen={chosen} />
       )}
       {answer?.asks?.options && (
-        <label className="picked" style={{ marginTop: 8 }}>
+        <Picked style={{ marginTop: 8 }}>
           <span className="small mute">{answer.asks.label}</span>
           <Select
             native
@@ -251,7 +253,7 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
               </option>
             ))}
           </Select>
-        </label>
+        </Picked>
       )}
       {answer?.asks && !answer.asks.options && (
         <TextField
@@ -271,7 +273,7 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
 function List({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
   const answer = question.answers.find(({ id }) => id === chosen);
   return (
-    <div className="picked">
+    <Picked as="div">
       <Select
         native
         size="small"
@@ -288,6 +290,27 @@ function List({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
         ))}
       </Select>
       {answer?.effect && <span className="small mute">{answer.effect}</span>}
-    </div>
+    </Picked>
   );
 }
+
+const CostLines = styled('ul')({
+  listStyle: 'none',
+  margin: '6px 0',
+  padding: '0',
+  fontSize: '12px',
+  '& li': {
+    padding: '3px 0',
+  },
+  '& .outcome': {
+    display: 'block',
+    color: 'var(--mui-palette-text-secondary)',
+  },
+});
+
+const Picked = styled('label')({
+  display: 'flex',
+  alignItems: 'baseline',
+  gap: '10px',
+  flexWrap: 'wrap',
+});

@@ -1,3 +1,5 @@
+import { Grade } from '~/app/ui/parts';
+import { Headline, Facts } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';
@@ -67,15 +69,15 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
   useChanges(dossier.state === 'Applied');
   return (
     <aside className="dossier" aria-label="Dossier" key={dossier.id}>
-      <div className="headline">
+      <Headline>
         <Teeth severity={severity} />
-        <span className={`grade${isHarm(severity) ? ' harm' : ''}`}>{severity}</span>
+        <Grade className={`${isHarm(severity) ? ' harm' : ''}`}>{severity}</Grade>
         <span className="mono mute">{dossier.rule}</span>
         <span className="end">
           <State state={dossier.state} /> since <span suppressHydrationWarning>{dayOf(dossier.stateAt)}</span>, sure{' '}
           {percent(dossier.confidence)}
         </span>
-      </div>
+      </Headline>
       <h1>{words.message}</h1>
       <div className="small">
         <Link to={`/s/${dossier.source}/coverage/${encodeURIComponent(dossier.table)}`} className="mono">
@@ -114,22 +116,22 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
                 words={text}
               />
             ))}
-          <dl className="facts">
+          <Facts>
             {dossier.declared
               .filter((line) => !line.named)
               .map((line, i) => (
                 <Line key={i} label={line.label} text={line.text} mono />
               ))}
-          </dl>
+          </Facts>
         </>
       )}
 
       <h2>What the data says</h2>
-      <dl className="facts">
+      <Facts>
         {words.evidence.map((line, i) => (
           <Line key={i} {...line} />
         ))}
-      </dl>
+      </Facts>
       {dossier.hasRows && (
         <OffendingRows
           key={dossier.id}

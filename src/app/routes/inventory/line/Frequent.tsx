@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { ShareBar } from '~/app/ui/parts';
 import { percent } from '~/app/ui/format';
 
 interface FrequentProps {
@@ -8,20 +10,35 @@ interface FrequentProps {
 export function Frequent({ values }: FrequentProps) {
   const most = Math.max(...values.map(({ share }) => share));
   return (
-    <div role="list" className="frequent">
+    <FrequentValues role="list">
       {values.map(({ value, share }) => (
         <div key={value} role="listitem">
           <span className="mono" title={value}>
             {value === '' ? <i className="mute">empty text</i> : value}
           </span>
-          <span className="sharebar">
+          <ShareBar>
             <i style={{ width: `${(share / most) * 100}%` }} />
-          </span>
+          </ShareBar>
           <span className="mono mute">
             {share < 0.1 ? `${(share * 100).toPrecision(share < 0.01 ? 1 : 2)} %` : percent(share)}
           </span>
         </div>
       ))}
-    </div>
+    </FrequentValues>
   );
 }
+
+const FrequentValues = styled('div')({
+  '& > div': {
+    display: 'grid',
+    gridTemplateColumns: 'minmax(60px, 30%) 1fr 60px',
+    gap: '10px',
+    alignItems: 'center',
+    padding: '2px 0',
+  },
+  '& > div > :first-child': {
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    whiteSpace: 'nowrap',
+  },
+});

@@ -1,3 +1,4 @@
+import { Facts } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
@@ -161,14 +162,14 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
         </Allowed>
       )}
       <h2>{t.column ? 'What is known of it' : 'What is declared'}</h2>
-      <dl className="facts">
+      <Facts>
         {t.told.map(({ field, value }) => (
           <div key={field.name} style={{ display: 'contents' }}>
             <dt title={field.about}>{field.title ?? field.name}</dt>
             <dd>{field.type === 'share' ? `${percentOf(value)} %` : <ValueCell value={value} field={field} />}</dd>
           </div>
         ))}
-      </dl>
+      </Facts>
       {t.column?.frequent && t.column.frequent.length > 0 && (
         <>
           <h2>Most frequent</h2>
@@ -178,7 +179,7 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
       {t.column && t.column.namesakes.length > 0 && (
         <>
           <h2>Namesakes</h2>
-          <dl className="facts mono">
+          <Facts className="mono">
             {t.column.namesakes.map(({ id, table, type, same }) => (
               <div key={id} style={{ display: 'contents' }}>
                 <dt>
@@ -187,7 +188,7 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
                 <dd className={same ? 'mute' : 'brass'}>{visible(type)}</dd>
               </div>
             ))}
-          </dl>
+          </Facts>
         </>
       )}
       {t.table && (t.kind === 'tables' || t.kind === 'views') && (

@@ -1,3 +1,4 @@
+import { EntryForm, Fields } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -116,7 +117,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
         <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
           <input type="hidden" name="version" value={version} />
           <h2>Policy</h2>
-          <div className="fields">
+          <Fields>
             <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
               <MenuItem value="on">yes</MenuItem>
               <MenuItem value="off">no, switched off</MenuItem>
@@ -146,7 +147,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
                 slotProps={{ htmlInput: { min: 0, step: 'any' } }}
               />
             ))}
-          </div>
+          </Fields>
           <div className="actions">
             <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
               Keep
@@ -160,7 +161,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
       <h2>Waived</h2>
       {policy.waivers.length === 0 && <p className="small mute">This rule leaves nothing alone.</p>}
       {policy.waivers.map(({ object, ...waiver }) => (
-        <Form key={object} method="post" preventScrollReset className="entry" style={{ gridTemplateColumns: '1fr auto' }}>
+        <EntryForm key={object} method="post" preventScrollReset style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
             <span className="mono">{object}</span>
             <span className="small mute" style={{ display: 'block' }}>
@@ -173,11 +174,11 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
               Take back
             </Button>
           </Allowed>
-        </Form>
+        </EntryForm>
       ))}
       <Allowed right="keepRules">
         <Form method="post" preventScrollReset aria-label="Waive" key={`waive ${policy.waivers.length}`}>
-          <div className="fields" style={{ marginTop: 12 }}>
+          <Fields style={{ marginTop: 12 }}>
             <TextField
               name="object"
               label="Object"
@@ -185,7 +186,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
               helperText="a table, table(columns), or with * for any text"
             />
             <TextField name="reason" label="Why it is meant to be so" />
-          </div>
+          </Fields>
           <div className="actions">
             <Button type="submit" name="intent" value="waive" disabled={busy}>
               Waive it

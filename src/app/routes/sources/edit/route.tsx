@@ -1,3 +1,5 @@
+import { Frame } from '~/app/ui/parts';
+import { Fields, Ticks } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -88,7 +90,7 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
   );
   const field = (name: string) => ({ name, id: name, error: name in errors, helperText: errors[name]?.[0] });
   return (
-    <div className="frame">
+    <Frame>
       <Strip />
       <main className="page" id="content">
         <div className="narrow">
@@ -101,7 +103,7 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
           <Form method="post" noValidate aria-label="Connection">
             <input type="hidden" name="version" value={version} />
             <input type="hidden" name="kind" value={kind} />
-            <div className="fields">
+            <Fields>
               <TextField {...field('name')} label="Name" defaultValue={source?.name ?? ''} autoFocus />
               <TextField {...field('environment')} label="Environment" select defaultValue={source?.environment ?? 'test'}>
                 <MenuItem value="production">production</MenuItem>
@@ -135,8 +137,8 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
                   autoComplete="new-password"
                 />
               )}
-            </div>
-            <div className="ticks">
+            </Fields>
+            <Ticks>
               {tick(
                 'secondPerson',
                 'On production, another than its authors signs a docket, and another than its signer runs it',
@@ -147,7 +149,7 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
               {fields.map(({ name, label, input, usual }) =>
                 input === 'tick' ? tick(name, label, settings[name] === true || (source === null && usual === true)) : null,
               )}
-            </div>
+            </Ticks>
             {actionData?.tried && (
               <Alert severity={actionData.tried.ok ? 'info' : 'error'} role="status">
                 {actionData.tried.message}
@@ -193,6 +195,6 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
           </Form>
         </div>
       </main>
-    </div>
+    </Frame>
   );
 }

@@ -1,3 +1,5 @@
+import { styled } from '@mui/material/styles';
+import { Facts } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -77,14 +79,14 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       </Form>
       <Adopting {...t} />
       <Folded title="What can stand in braces">
-        <dl className="facts small">
+        <Facts className="small">
           {placeholdersOf(t.kind).map((by) => (
             <div key={by} style={{ display: 'contents' }}>
               <dt className="mono">{`{${by}}`}</dt>
               <dd>{placeholderWords[by]}</dd>
             </div>
           ))}
-        </dl>
+        </Facts>
         <p className="small mute">
           After a colon how it is written: {forms.map((form) => `:${form}`).join(', ')}; several go one after the other.
         </p>
@@ -102,16 +104,16 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           )}
         </p>
       )}
-      <div className="pairs head small mute">
+      <Pairs className="head small mute">
         <span>Is called</span>
         <span>Would be called</span>
-      </div>
+      </Pairs>
       <VirtualList count={t.named.length} label="Names" height={27}>
         {(i) => {
           const one = t.named[i];
           return (
             one && (
-              <div className="pairs mono" title={visible(one.table)}>
+              <Pairs className="mono" title={visible(one.table)}>
                 <span>
                   {visible(one.name)}
                   {isColumnKind && <span className="mute"> · {visible(one.table)}</span>}
@@ -119,7 +121,7 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
                 <span className={one.wouldBe === one.name ? 'mute' : 'strong'}>
                   {one.wouldBe === null ? '' : one.wouldBe === one.name ? 'the same' : visible(one.wouldBe)}
                 </span>
-              </div>
+              </Pairs>
             )
           );
         }}
@@ -166,5 +168,14 @@ function Adopting({ source, kind, text, problem, adopted, version, change }: Rou
     </Allowed>
   );
 }
+
+const Pairs = styled('div')({
+  display: 'grid',
+  gridTemplateColumns: '1fr 1fr',
+  gap: '12px',
+  padding: '4px 0',
+  borderBottom: '1px solid var(--mui-palette-action-hover)',
+  overflowWrap: 'anywhere',
+});
 
 export { ProblemPart as ErrorBoundary };

@@ -1,3 +1,6 @@
+import LinearProgress from '@mui/material/LinearProgress';
+import { Grade } from '~/app/ui/parts';
+import { Headline, Facts } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
@@ -77,12 +80,12 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
   return (
     <main className="page" id="content">
       <div className="narrow">
-        <div className="headline">
-          <span className={`grade ${state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}`}>{state}</span>
+        <Headline>
+          <Grade className={`${state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}`}>{state}</Grade>
           <span className="mute">
             asked for <Moment at={survey.askedAt} />
           </span>
-        </div>
+        </Headline>
         <h1>
           Survey {survey.id}, {survey.depth}
           {survey.scope ? `, of ${survey.scope.length} tables` : ''}
@@ -92,16 +95,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             <p role="status" className="mono">
               {visible(survey.doing)}
             </p>
-            <div
-              className="bar-of-progress"
-              role="progressbar"
-              aria-label="Read so far"
-              aria-valuemin={0}
-              aria-valuemax={100}
-              aria-valuenow={Math.round(share * 100)}
-            >
-              <div style={{ width: `${share * 100}%` }} />
-            </div>
+            <LinearProgress variant="determinate" value={Math.round(share * 100)} aria-label="Read so far" />
             <p className="small mute">
               {totalBytes > 0 ? `${sizeInWords(doneBytes)} of ${sizeInWords(totalBytes)} read in this round` : 'Nothing read yet'}
               {startedAt && `, for ${duration(elapsed)}`}
@@ -185,7 +179,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
         {tables.length > 0 && (
           <>
             <h2>Not measured</h2>
-            <dl className="facts">
+            <Facts>
               {[...groupBy(tables, ({ reason }) => reason)].map(([reason, same]) => (
                 <div key={reason} style={{ display: 'contents' }}>
                   <dt className="mono">
@@ -196,7 +190,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
                   <dd>{visible(reason)}</dd>
                 </div>
               ))}
-            </dl>
+            </Facts>
           </>
         )}
       </div>

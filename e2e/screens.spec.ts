@@ -87,6 +87,7 @@ test('filters live in the address and narrow the list', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'No finding fits this filter' })).toBeVisible();
   await page.getByRole('link', { name: 'Show all open' }).click();
   await expect(page.getByRole('row', { name: /No primary key/ }).first()).toBeVisible();
+  await expect(page.getByRole('searchbox', { name: 'Filter' })).toHaveValue('');
   await page.getByLabel('Concern').selectOption('Nullability');
   await expect(page.getByRole('row', { name: /Never empty but nullable/ }).first()).toBeVisible();
   await expect(page.getByRole('row', { name: /No primary key/ })).toHaveCount(0);

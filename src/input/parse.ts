@@ -39,13 +39,17 @@ export function parsePart<T extends object>(Shape: ClassConstructor<T>, plain: u
 
 /** The fields of a form; one that is there several times becomes a list. */
 export function parseForm<T extends object>(Shape: ClassConstructor<T>, form: FormData): Promise<Parsed<T>> {
-  const plain = Object.fromEntries(
+  return parse(Shape, fieldsOf(form));
+}
+
+/** By name; a list where a field comes more than once. */
+export function fieldsOf(form: FormData): Readonly<Record<string, unknown>> {
+  return Object.fromEntries(
     [...new Set(form.keys())].map((name) => {
       const all = form.getAll(name);
       return [name, all.length > 1 ? all : all[0]];
     }),
   );
-  return parse(Shape, plain);
 }
 
 export function errorsInWords(errors: FieldErrors): string {

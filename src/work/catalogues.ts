@@ -15,8 +15,8 @@ const most = 4;
 export async function latestCatalogue(store: Db, source: SourceId): Promise<Catalogue | null> {
   const id = await findLatestCatalogueId(store, source);
   if (id === null) return null;
-  const [catalogue, dictionary] = await Promise.all([readOnce(store, id), findDictionary(store, source)]);
-  return catalogue && wordedBy(dictionary, catalogue);
+  const catalogue = await readOnce(store, id);
+  return catalogue && wordedBy(await findDictionary(store, source), catalogue);
 }
 
 const worded = new WeakMap<Catalogue, Catalogue>();
@@ -38,11 +38,7 @@ export function wordedBy(dictionary: Dictionary, catalogue: Catalogue): Catalogu
 export function readOnce(store: Db, id: SurveyId): Promise<Catalogue | null> {
   const known = kept.get(id);
   if (known) return known;
-  const reading = Promise.all([findCatalogue(store, id), findConventions(store, id)]).then(([catalogue, learnt]) => {
-    if (catalogue) numbers.set(catalogue, id);
-    if (catalogue && learnt) rememberConventions(catalogue, learnt);
-    return catalogue;
-  });
+  const reading = readWhole(store, id);
   kept.set(id, reading);
   reading.then(
     (catalogue) => catalogue ?? kept.delete(id),
@@ -50,6 +46,15 @@ export function readOnce(store: Db, id: SurveyId): Promise<Catalogue | null> {
   );
   for (const oldest of [...kept.keys()].slice(0, Math.max(0, kept.size - most))) kept.delete(oldest);
   return reading;
+}
+
+async function readWhole(store: Db, id: SurveyId): Promise<Catalogue | null> {
+  const catalogue = await findCatalogue(store, id);
+  if (!catalogue) return null;
+  numbers.set(catalogue, id);
+  const learnt = await findConventions(store, id);
+  if (learnt) rememberConventions(catalogue, learnt);
+  return catalogue;
 }
 
 /** The number that a catalogue has in the store; null for one that is not of the store. */

@@ -3,7 +3,9 @@
 import { join } from 'node:path';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '../../src/app/routes';
-import { intents } from '../../src/app/routes/dockets/docket/docketForm.server';
+import { docketIntents } from '../../src/app/routes/dockets/docket/docketForm.server';
+
+const intents = Object.keys(docketIntents) as (keyof typeof docketIntents)[];
 import type { Right } from '../../src/core/rights/rights';
 
 export type Needed = Right | 'anybody signed in' | 'nobody yet';

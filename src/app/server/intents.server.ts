@@ -1,30 +1,45 @@
 // Forms that ask for one of several things: each intent with the class that its fields are checked by, and what it does.
 
-import { data } from 'react-router';
+import { data, redirect } from 'react-router';
 import type { ClassConstructor } from 'class-transformer';
-import { parse } from '~/input/parse';
-import type { Room } from '~/work/enter';
+import { fieldsOf, parse } from '~/input/parse';
 import type { Outcome } from '~/work/perform';
 import type { Said } from '~/app/ui/Saying';
 import { formIn, orPage } from './door.server';
 
-interface Intent {
+/** `On`: what it is asked of: a room, or a docket in it. */
+export interface Intent<On> {
   readonly Shape: ClassConstructor<object>;
-  act(room: Room, form: object): Promise<Outcome<unknown>>;
+  act(on: On, form: object): Promise<Outcome<unknown>>;
   /** Told once it is done. */
-  said?(result: unknown, form: object, room: Room): Said;
+  said?(result: unknown, form: object, on: On): Said;
+  /** Where it leads once it is done, where not back to its page. */
+  then?(result: unknown, on: On): string;
 }
 
-export function intent<T extends object, R>(
-  Shape: ClassConstructor<T>,
-  act: (room: Room, form: T) => Promise<Outcome<R>>,
-  said?: (result: R, form: T, room: Room) => Said,
-): Intent {
-  return {
+interface After<On, T, R> {
+  readonly said?: (result: R, form: T, on: On) => Said;
+  readonly then?: (result: R, on: On) => string;
+}
+
+/** What makes the intents of a page, all of them asked of the same. */
+export function intentsOn<On>() {
+  return <T extends object, R>(
+    Shape: ClassConstructor<T>,
+    act: (on: On, form: T) => Promise<Outcome<R>>,
+    { said, then }: After<On, T, R> = {},
+  ): Intent<On> => ({
     Shape,
-    act: (room, form) => act(room, form as T),
-    ...(said && { said: (result, form, room) => said(result as R, form as T, room) }),
-  };
+    act: (on, form) => act(on, form as T),
+    ...(said && { said: (result, form, on) => said(result as R, form as T, on) }),
+    ...(then && { then: (result, on) => then(result as R, on) }),
+  });
+}
+
+/** Of an act that tells only what is wrong. */
+export async function told(problem: Promise<string | null>): Promise<Outcome<null>> {
+  const wrong = await problem;
+  return wrong === null ? { problem: null, result: null } : { problem: wrong };
 }
 
 /** What came of a form: nothing that speaks against it, or what does, at its field where it is about one. */
@@ -35,22 +50,25 @@ export interface Came {
   readonly said: Said | null;
 }
 
-/** Does what a form asks for. Throws the pages of `formIn` and `orPage`. */
-export async function actOn(intents: Readonly<Record<string, Intent>>, room: Room, request: Request) {
+/** Does what a form asks for. Throws the pages of `formIn` and `orPage`, and where it leads. */
+export async function actOn<On>(intents: Readonly<Record<string, Intent<On>>>, on: On, request: Request) {
   const form = await formIn(request);
   const named = form.get('intent');
   const asked = typeof named === 'string' && Object.hasOwn(intents, named) ? intents[named] : undefined;
   if (!asked || typeof named !== 'string')
     throw data({ title: 'That could not be understood', advice: 'Go back and try again.' }, { status: 400 });
-  const fields = Object.fromEntries([...form].filter(([name]) => name !== 'intent'));
-  const parsed = await parse(asked.Shape, fields);
+  const { intent: _, ...fields } = fieldsOf(form);
+  // A form with several buttons sends what any of them needs.
+  const parsed = await parse(asked.Shape, fields, 'drop');
   if (!parsed.ok) {
     const errors = Object.fromEntries(Object.entries(parsed.errors).map(([name, all]) => [name, all[0] ?? '']));
     return came(named, Object.values(errors)[0] ?? 'That cannot be kept.', { errors });
   }
-  const outcome = await orPage(asked.act(room, parsed.value));
-  const said = outcome.problem === null && asked.said ? asked.said(outcome.result, parsed.value, room) : null;
-  return came(named, outcome.problem, { said });
+  const outcome = await orPage(asked.act(on, parsed.value));
+  if (outcome.problem !== null) return came(named, outcome.problem, {});
+  // eslint-disable-next-line @typescript-eslint/only-throw-error -- a way on, as the router takes it
+  if (asked.then) throw redirect(asked.then(outcome.result, on));
+  return came(named, null, { said: asked.said?.(outcome.result, parsed.value, on) ?? null });
 }
 
 function came(intent: string, problem: string | null, { errors = {}, said = null }: Partial<Came>) {

@@ -1,7 +1,9 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
 import { useFetcher } from 'react-router';
 import { Script } from './Script';
 import type { Ddl } from '~/core/engines/questions';
@@ -18,7 +20,7 @@ interface DeclarationProps {
 export function Declaration({ source, table, name, words }: DeclarationProps) {
   const fetcher = useFetcher<Answered<Ddl>>();
   const ddl = fetcher.data;
-  const at = `/s/${source}/coverage/${encodeURIComponent(table)}/ddl?name=${encodeURIComponent(name)}`;
+  const at = `${pathTo('/s/:source/coverage/:table/ddl', { source, table })}?name=${encodeURIComponent(name)}`;
   return (
     <div style={{ marginTop: 4 }}>
       <Block>
@@ -36,6 +38,7 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
           </Button>
         )}
       </Block>
+      {!ddl && fetcher.state !== 'idle' && <Skeleton variant="rounded" height={80} role="status" aria-label="Reading" />}
       {ddl?.ok && (
         <>
           <Script

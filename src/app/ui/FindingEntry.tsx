@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { EntryLink } from '~/app/ui/parts';
 import type { FindingState } from '~/core/ratchet/states';
 import { openStates } from '~/core/ratchet/states';
@@ -16,7 +17,7 @@ interface Entry {
 export function FindingEntry({ source, finding }: { readonly source: number; readonly finding: Entry }) {
   const open = openStates.includes(finding.state);
   return (
-    <EntryLink to={`/s/${source}/findings/${finding.id}${open ? '' : '?show=all'}`}>
+    <EntryLink to={`${pathTo('/s/:source/findings/:finding', { source, finding: finding.id })}${open ? '' : '?show=all'}`}>
       {open ? <Teeth severity={finding.severity} /> : <HeldLine label={finding.state} />}
       <span>
         <span className="title">{finding.title}</span>

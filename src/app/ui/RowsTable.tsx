@@ -1,10 +1,10 @@
-import { Choices } from '~/app/ui/parts';
 import { Overflowing } from '~/app/ui/parts';
-import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
+import TablePagination from '@mui/material/TablePagination';
 import TableRow from '@mui/material/TableRow';
 import type { ReactNode } from 'react';
 import type { RowsPage } from '~/core/engines/questions';
@@ -56,18 +56,32 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
       </Table>
       {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
       {(page > 1 || rows.more) && (
-        <Choices>
-          <Button size="small" disabled={busy || page === 1} onClick={() => onPage(page - 1)}>
-            Before
-          </Button>
-          <Button size="small" disabled={busy || !rows.more} onClick={() => onPage(page + 1)}>
-            After
-          </Button>
-          <span className="small mute">
-            page {page}. {rows.caption}.
-          </span>
-        </Choices>
+        <TablePagination
+          component="div"
+          // Nobody counts all of them only to show some.
+          count={rows.more ? -1 : page * rows.rows.length}
+          page={page - 1}
+          rowsPerPage={Math.max(1, rows.rows.length)}
+          rowsPerPageOptions={[]}
+          onPageChange={(_, next) => onPage(next + 1)}
+          labelDisplayedRows={() => `page ${page}. ${rows.caption}.`}
+          getItemAriaLabel={(type) => (type === 'next' ? 'After' : 'Before')}
+          slotProps={{
+            actions: { nextButton: { disabled: busy || !rows.more }, previousButton: { disabled: busy || page === 1 } },
+          }}
+        />
       )}
     </Overflowing>
+  );
+}
+
+/** Where rows will be. */
+export function RowsOnTheirWay() {
+  return (
+    <div role="status" aria-label="Reading">
+      {[0, 1, 2, 3, 4].map((line) => (
+        <Skeleton key={line} height={26} />
+      ))}
+    </div>
   );
 }

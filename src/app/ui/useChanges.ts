@@ -1,4 +1,5 @@
-import { useEffect } from 'react';
+import { pathTo } from '~/app/ui/pathTo';
+import { useEffect, useRef } from 'react';
 import { useParams, useRevalidator } from 'react-router';
 
 /** Changes come in bursts: the page is read again once for each. */
@@ -26,6 +27,15 @@ export function useChanges(on: boolean): void {
       if (ear.readers.size === 0) ear.close();
     };
   }, [on, source, revalidate]);
+  // What was read at the end may be older than the end, in part.
+  const was = useRef(on);
+  useEffect(() => {
+    const ended = was.current && !on;
+    was.current = on;
+    if (!ended) return;
+    const timer = setTimeout(() => void revalidate().catch(() => undefined), pauseMs);
+    return () => clearTimeout(timer);
+  }, [on, revalidate]);
 }
 
 function listen(source: string) {
@@ -49,7 +59,7 @@ function listen(source: string) {
     events?.close();
     events = null;
     if (document.visibilityState === 'hidden') return;
-    events = new EventSource(`/s/${source}/changes`);
+    events = new EventSource(pathTo('/s/:source/changes', { source }));
     events.onmessage = soon;
     events.onopen = soon;
   };

@@ -38,7 +38,7 @@ export function useRowKeys(count: number, chosen: number, to: (index: number) =>
         {
           key: '/',
           does: 'filter the list',
-          run: () => document.querySelector<HTMLInputElement>('.bar input[type=search]')?.focus(),
+          run: () => document.querySelector<HTMLInputElement>('.list input[type=search]')?.focus(),
         },
       ],
       [go],

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
@@ -114,7 +115,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   if (!parsed.ok) return data({ problem: errorsInWords(parsed.errors) }, { status: 422 });
   const outcome = await orPage(ask(room, wishIn(parsed.value), parsed.value.reason.trim(), request.signal));
   return outcome.problem === null
-    ? redirect(`/s/${room.source.id}/findings/${outcome.result}`)
+    ? redirect(pathTo('/s/:source/findings/:finding', { source: room.source.id, finding: outcome.result }))
     : data({ problem: outcome.problem }, { status: 422 });
 }
 
@@ -194,7 +195,11 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
             <Button type="submit" variant="contained" disabled={busy}>
               {busy ? 'Measuring…' : 'Measure and keep it'}
             </Button>
-            <Button variant="text" component={Link} to={`/s/${t.source}/inventory/tables/${encodeURIComponent(t.table)}`}>
+            <Button
+              variant="text"
+              component={Link}
+              to={pathTo('/s/:source/inventory/:kind/:line', { source: t.source, kind: 'tables', line: t.table })}
+            >
               Leave it
             </Button>
           </div>

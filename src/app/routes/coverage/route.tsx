@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import { useMemo } from 'react';
 import Button from '@mui/material/Button';
@@ -44,7 +45,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
   const show = params.get('show') ?? '';
   const wanted = useMemo(() => all.filter(shows[show] ?? (() => true)), [all, show]);
   const fields = useMemo(() => coverageFields(Math.max(1, ...tables.map((table) => table.rows ?? 0))), [tables]);
-  const here = `/s/${source}/coverage`;
+  const here = pathTo('/s/:source/coverage', { source });
 
   if (tables.length === 0)
     return (
@@ -125,7 +126,7 @@ function NoTables({
                 ? 'The survey found no table that holds rows: only views, or nothing at all that this login can see.'
                 : 'A survey reads the catalogue, asks the data, and fills this board.'))}
         </p>
-        <Button variant="contained" component={Link} to={`/s/${source}/surveys`}>
+        <Button variant="contained" component={Link} to={pathTo('/s/:source/surveys', { source })}>
           {running ? 'Watch it' : 'To the surveys'}
         </Button>
       </Empty>

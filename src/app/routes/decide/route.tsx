@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { styled } from '@mui/material/styles';
 import { Fields, StickyActions } from '~/app/ui/parts';
 import Checkbox from '@mui/material/Checkbox';
@@ -55,11 +56,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
     const { problem } = await orPage(waive(room, findings, parsed.value));
     if (problem) return data({ problem }, { status: 422 });
-    return redirect(`/s/${room.source.id}/findings?show=Waived`);
+    return redirect(`${pathTo('/s/:source/findings', { source: room.source.id })}?show=Waived`);
   }
   const added = await orPage(addToDocket(room, findings, answersIn(form)));
   return added.problem === null
-    ? redirect(`/s/${room.source.id}/dockets/${added.result}`)
+    ? redirect(pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket: added.result }))
     : data({ problem: added.problem }, { status: 409 });
 }
 
@@ -79,7 +80,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
         <h1>{docket === null ? 'Decide for many at once' : 'Decide otherwise what was refused'}</h1>
         {docket !== null && (
           <p className="small">
-            <Link to={`/s/${source}/dockets/${docket}`}>Back to the docket</Link>
+            <Link to={pathTo('/s/:source/dockets/:docket', { source, docket })}>Back to the docket</Link>
           </p>
         )}
         <Together
@@ -155,7 +156,8 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                       />
                     </TableCell>
                     <TableCell>
-                      <Teeth severity={line.severity} /> <Link to={`/s/${source}/findings/${line.id}`}>{line.message}</Link>
+                      <Teeth severity={line.severity} />{' '}
+                      <Link to={pathTo('/s/:source/findings/:finding', { source, finding: line.id })}>{line.message}</Link>
                     </TableCell>
                     <TableCell>
                       {line.problem && <span className="brass">{line.problem}</span>}

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import { data, Link, redirect } from 'react-router';
@@ -28,7 +29,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
   const added = await orPage(addToDocket(room, findings, {}));
   if (added.problem !== null) throw data({ title: 'Nothing was added', advice: added.problem }, { status: 409 });
-  return redirect(`/s/${room.source.id}/dockets/${added.result}`);
+  return redirect(pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket: added.result }));
 }
 
 export function meta({ matches }: Route.MetaArgs) {
@@ -36,7 +37,7 @@ export function meta({ matches }: Route.MetaArgs) {
 }
 
 export default function Dockets({ loaderData: { source, dockets } }: Route.ComponentProps) {
-  const here = `/s/${source}/dockets`;
+  const here = pathTo('/s/:source/dockets', { source });
   if (dockets.length === 0) return <NoDocket source={source} />;
   return (
     <div className="desk">
@@ -65,7 +66,7 @@ function NoDocket({ source }: { readonly source: number }) {
       <Empty>
         <h1>No docket yet</h1>
         <p>A docket bundles remedies for one change window: their script forward and back, the checks, the run and its proofs.</p>
-        <Button variant="contained" component={Link} to={`/s/${source}/findings`}>
+        <Button variant="contained" component={Link} to={pathTo('/s/:source/findings', { source })}>
           Choose findings
         </Button>
       </Empty>

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useMemo, useState } from 'react';
@@ -40,7 +41,11 @@ export function Several({ source, picked: { rows, count, none } }: SeveralProps)
           does: 'docket those chosen',
           first: true,
           run: () =>
-            canDocket && void fetcher.submit({ intent: 'docket', findings }, { method: 'post', action: `/s/${source}/findings` }),
+            canDocket &&
+            void fetcher.submit(
+              { intent: 'docket', findings },
+              { method: 'post', action: pathTo('/s/:source/findings', { source }) },
+            ),
         },
         { key: 'w', does: 'waive those chosen', first: true, run: () => setWaiving(canWaive) },
       ],
@@ -49,7 +54,12 @@ export function Several({ source, picked: { rows, count, none } }: SeveralProps)
   );
   return (
     <>
-      <fetcher.Form method="post" action={`/s/${source}/findings`} className="foot several" aria-label="Those chosen">
+      <fetcher.Form
+        method="post"
+        action={pathTo('/s/:source/findings', { source })}
+        className="foot several"
+        aria-label="Those chosen"
+      >
         <input type="hidden" name="findings" value={findings} />
         <b role="status">{counted(count, 'finding')} chosen</b>
         {canDocket && (
@@ -58,7 +68,7 @@ export function Several({ source, picked: { rows, count, none } }: SeveralProps)
           </Button>
         )}
         {canDocket && (
-          <Button component={Link} to={`/s/${source}/decide?findings=${findings}`}>
+          <Button component={Link} to={`${pathTo('/s/:source/decide', { source })}?findings=${findings}`}>
             Decide together
           </Button>
         )}

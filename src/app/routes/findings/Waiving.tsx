@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Fields } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -34,7 +35,7 @@ export function Waiving({ source, findings, open, onClose, onDone }: WaivingProp
   const what = findings.length === 1 ? 'it' : counted(findings.length, 'finding');
   return (
     <Dialog open={open} onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="waiving">
-      <fetcher.Form method="post" action={`/s/${source}/findings`} aria-label="Waive">
+      <fetcher.Form method="post" action={pathTo('/s/:source/findings', { source })} aria-label="Waive">
         <input type="hidden" name="findings" value={findings.join()} />
         <DialogTitle id="waiving">Waive {what}</DialogTitle>
         <DialogContent>

@@ -1,7 +1,8 @@
+import { pathTo } from '~/app/ui/pathTo';
 import 'reflect-metadata';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
-import { intent } from '~/app/server/intents.server';
+import { intentsOn } from '~/app/server/intents.server';
 import { counted } from '~/core/naming/words';
 import type { FindingRowId } from '~/store/ids';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
@@ -24,25 +25,26 @@ export class WaiveForm extends Chosen {
 }
 
 function undo({ source }: Room, name: string, { findings }: Chosen) {
-  return { address: `/s/${source.id}/findings`, fields: { intent: name, findings: findings.join() } };
+  return { address: pathTo('/s/:source/findings', { source: source.id }), fields: { intent: name, findings: findings.join() } };
 }
 
+const intent = intentsOn<Room>();
+
 export const findingsIntents = {
-  docket: intent(
-    Chosen,
-    (room, { findings }) => addToDocket(room, findings, {}),
-    (docket, form, room) => ({
+  docket: intent(Chosen, (room, { findings }) => addToDocket(room, findings, {}), {
+    said: (docket, form, room) => ({
       words: `${counted(form.findings.length, 'finding')} put into a docket, as far as there are scripts.`,
-      to: { address: `/s/${room.source.id}/dockets/${docket}`, words: 'Open it' },
+      to: { address: pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket }), words: 'Open it' },
       undo: undo(room, 'take', form),
     }),
-  ),
+  }),
   /** What undoes the one before: a docket that it made goes again. */
   take: intent(Chosen, (room, { findings }) => takeFromDocket(room, findings, 'goes')),
-  waive: intent(
-    WaiveForm,
-    (room, { findings, reason, until }) => waive(room, findings, { reason, until }),
-    (_, form, room) => ({ words: `${counted(form.findings.length, 'finding')} waived.`, undo: undo(room, 'unwaive', form) }),
-  ),
+  waive: intent(WaiveForm, (room, { findings, reason, until }) => waive(room, findings, { reason, until }), {
+    said: (_, form, room) => ({
+      words: `${counted(form.findings.length, 'finding')} waived.`,
+      undo: undo(room, 'unwaive', form),
+    }),
+  }),
   unwaive: intent(Chosen, (room, { findings }) => unwaive(room, findings)),
 };

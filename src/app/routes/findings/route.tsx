@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
@@ -55,7 +56,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
     () => (concern === '' ? findings : findings.filter((one) => one.concern === concern)),
     [findings, concern],
   );
-  const here = `/s/${source}/findings`;
+  const here = pathTo('/s/:source/findings', { source });
   const allowed = useAllowed();
   return (
     <Desk>
@@ -89,14 +90,14 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
           <>
             {inFull(counts.open)} open, {inFull(counts.held)} held{' '}
             <Allowed right="plan">
-              <Link to={`/s/${source}/decide${ruleOf(rows)}`}>Decide for many</Link>
+              <Link to={`${pathTo('/s/:source/decide', { source })}${ruleOf(rows)}`}>Decide for many</Link>
             </Allowed>
           </>
         )}
         ofGroup={({ name }) =>
           group === 'rule' && (
             <Allowed right="plan">
-              <Link to={`/s/${source}/decide?rule=${encodeURIComponent(name)}`}>Decide together</Link>
+              <Link to={`${pathTo('/s/:source/decide', { source })}?rule=${encodeURIComponent(name)}`}>Decide together</Link>
             </Allowed>
           )
         }

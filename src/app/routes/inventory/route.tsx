@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import { Bar } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
@@ -65,7 +66,7 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
   const [params] = useSearchParams();
   const { line: chosenId } = useParams();
   const columns = useColumns(`inventory.${kind}`, fields);
-  const here = `/s/${source}/inventory/${kind}`;
+  const here = pathTo('/s/:source/inventory/:kind', { source, kind });
   const search = params.size > 0 ? `?${params}` : '';
   const { lineAt, indexOf, seen, atHand } = useWindow(`${here}/lines${search}`, first);
   const near = indexOf(chosenId);
@@ -151,7 +152,7 @@ function SeveralColumns({ source, picked: { rows, count, none } }: SeveralColumn
     <div className="foot several" role="group" aria-label="Those chosen">
       <b role="status">{counted(count, 'column')} chosen</b>
       {tables.size === 1 ? (
-        <Button variant="contained" component={Link} to={`/s/${source}/ask?${asked.toString()}`}>
+        <Button variant="contained" component={Link} to={`${pathTo('/s/:source/ask', { source })}?${asked.toString()}`}>
           Ask for a rule on them…
         </Button>
       ) : (
@@ -176,7 +177,7 @@ function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData']
           key={one}
           value={one}
           component={Link}
-          to={`/s/${source}/inventory/${one}`}
+          to={pathTo('/s/:source/inventory/:kind', { source, kind: one })}
           label={
             <span>
               {capital(inventory[one].title)} <span className="mute number">{shortCount(counts[one])}</span>

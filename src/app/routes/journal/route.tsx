@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Frame, Empty } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import { Folded } from '~/app/ui/Folded';
@@ -155,7 +156,9 @@ function Row({ entry }: { readonly entry: Entry }) {
       </TableCell>
       <TableCell>
         {entry.sourceId !== null && entry.object.startsWith('docket ') ? (
-          <Link to={`/s/${entry.sourceId}/dockets/${entry.object.slice(7)}`}>{entry.object}</Link>
+          <Link to={pathTo('/s/:source/dockets/:docket', { source: entry.sourceId, docket: entry.object.slice(7) })}>
+            {entry.object}
+          </Link>
         ) : (
           visible(entry.object)
         )}

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { visible } from '~/core/naming/visible';
 import { enter } from '~/app/server/door.server';
 
@@ -24,7 +25,7 @@ export interface Found {
 export async function loader({ params, request, context }: Route.LoaderArgs): Promise<Found> {
   const { source, store } = await enter({ params, context }, 'seeFindings');
   const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
-  const at = `/s/${source.id}`;
+  const at = pathTo('/s/:source', { source: source.id });
   const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
   const stations = ['Coverage', 'Findings', 'Dockets', 'Surveys'].map((name): Landing => ({
     kind: 'station',

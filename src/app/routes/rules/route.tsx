@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Outlet, useParams } from 'react-router';
 import { Desk } from '~/app/ui/list/Desk';
 import type { WholeField } from '~/app/ui/list/whole';
@@ -89,7 +90,7 @@ export function meta({ matches }: Route.MetaArgs) {
 
 export default function Rules({ loaderData }: Route.ComponentProps) {
   const { source = '', '*': chosenId } = useParams();
-  const here = `/s/${source}/rules`;
+  const here = pathTo('/s/:source/rules', { source });
   return (
     <Desk>
       <WholeList

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -22,7 +23,7 @@ export function JumpBox({ source }: { readonly source: number }) {
   const search = (text: string): void => {
     setTyped(text);
     waiting.current = false;
-    void fetcher.load(`/s/${source}/jump?q=${encodeURIComponent(text)}`);
+    void fetcher.load(`${pathTo('/s/:source/jump', { source })}?q=${encodeURIComponent(text)}`);
   };
   const go = (landing: Landing | null | undefined): void => {
     if (!landing) return;
@@ -39,7 +40,7 @@ export function JumpBox({ source }: { readonly source: number }) {
     const run = (): void => {
       setOpen(true);
       setTyped('');
-      void load(`/s/${source}/jump`);
+      void load(pathTo('/s/:source/jump', { source }));
     };
     return [
       { key: 'g', does: 'go to any table, column, finding or docket', run },

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Frame } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import { Environment } from '~/app/ui/parts';
@@ -76,13 +77,13 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   useKeys(
     useMemo(
       () => [
-        { key: '1', does: 'Inventory', run: () => void navigate(`/s/${source.id}/inventory`) },
-        { key: '2', does: 'Coverage', run: () => void navigate(`/s/${source.id}/coverage`) },
-        { key: '3', does: 'Findings', run: () => void navigate(`/s/${source.id}/findings`) },
-        { key: '4', does: 'Dockets', run: () => void navigate(`/s/${source.id}/dockets`) },
-        { key: '5', does: 'Rules', run: () => void navigate(`/s/${source.id}/rules`) },
-        { key: '6', does: 'House style', run: () => void navigate(`/s/${source.id}/style`) },
-        { key: '7', does: 'Survey budget', run: () => void navigate(`/s/${source.id}/budget`) },
+        { key: '1', does: 'Inventory', run: () => void navigate(pathTo('/s/:source/inventory', { source: source.id })) },
+        { key: '2', does: 'Coverage', run: () => void navigate(pathTo('/s/:source/coverage', { source: source.id })) },
+        { key: '3', does: 'Findings', run: () => void navigate(pathTo('/s/:source/findings', { source: source.id })) },
+        { key: '4', does: 'Dockets', run: () => void navigate(pathTo('/s/:source/dockets', { source: source.id })) },
+        { key: '5', does: 'Rules', run: () => void navigate(pathTo('/s/:source/rules', { source: source.id })) },
+        { key: '6', does: 'House style', run: () => void navigate(pathTo('/s/:source/style', { source: source.id })) },
+        { key: '7', does: 'Survey budget', run: () => void navigate(pathTo('/s/:source/budget', { source: source.id })) },
       ],
       [navigate, source.id],
     ),
@@ -94,10 +95,10 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
           <Switcher {...loaderData} />
           <Track
             stations={[
-              { name: 'Inventory', at: `/s/${source.id}/inventory`, count: columns },
-              { name: 'Coverage', at: `/s/${source.id}/coverage`, count: tables },
-              { name: 'Findings', at: `/s/${source.id}/findings`, count: counts.open },
-              { name: 'Dockets', at: `/s/${source.id}/dockets`, count: dockets },
+              { name: 'Inventory', at: pathTo('/s/:source/inventory', { source: source.id }), count: columns },
+              { name: 'Coverage', at: pathTo('/s/:source/coverage', { source: source.id }), count: tables },
+              { name: 'Findings', at: pathTo('/s/:source/findings', { source: source.id }), count: counts.open },
+              { name: 'Dockets', at: pathTo('/s/:source/dockets', { source: source.id }), count: dockets },
             ]}
           />
           <SurveyChip {...loaderData} />
@@ -137,7 +138,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
           <MenuItem
             key={other.id}
             component={Link}
-            to={`/s/${other.id}/coverage`}
+            to={pathTo('/s/:source/coverage', { source: other.id })}
             selected={other.id === source.id}
             onClick={close}
           >
@@ -145,17 +146,17 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
           </MenuItem>
         ))}
         {allowed.includes('keepSources') && (
-          <MenuItem component={Link} to={`/sources/${source.id}/edit`} onClick={close}>
+          <MenuItem component={Link} to={pathTo('/sources/:source/edit', { source: source.id })} onClick={close}>
             Connection of {source.name}…
           </MenuItem>
         )}
-        <MenuItem component={Link} to={`/s/${source.id}/rules`} onClick={close}>
+        <MenuItem component={Link} to={pathTo('/s/:source/rules', { source: source.id })} onClick={close}>
           Rules for {source.name}…
         </MenuItem>
-        <MenuItem component={Link} to={`/s/${source.id}/style`} onClick={close}>
+        <MenuItem component={Link} to={pathTo('/s/:source/style', { source: source.id })} onClick={close}>
           House style of {source.name}…
         </MenuItem>
-        <MenuItem component={Link} to={`/s/${source.id}/budget`} onClick={close}>
+        <MenuItem component={Link} to={pathTo('/s/:source/budget', { source: source.id })} onClick={close}>
           Survey budget of {source.name}…
         </MenuItem>
         <MenuItem component={Link} to="/sources" onClick={close}>
@@ -188,7 +189,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
           <br />
           {unfinished.depth}
         </div>
-        <Button component={Link} to={`/s/${source.id}/surveys/${unfinished.id}`}>
+        <Button component={Link} to={pathTo('/s/:source/surveys/:survey', { source: source.id, survey: unfinished.id })}>
           Watch
         </Button>
       </Chip>
@@ -200,7 +201,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
       <div>
         {last?.finishedAt ? (
           <>
-            <Link to={`/s/${source.id}/surveys/${last.id}`}>
+            <Link to={pathTo('/s/:source/surveys/:survey', { source: source.id, survey: last.id })}>
               {last.depth}, <Moment at={last.finishedAt} />
             </Link>
             <br />
@@ -231,7 +232,10 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
               key={name}
               onClick={() => {
                 close();
-                void fetcher.submit({ depth, forced }, { method: 'post', action: `/s/${source.id}/surveys` });
+                void fetcher.submit(
+                  { depth, forced },
+                  { method: 'post', action: pathTo('/s/:source/surveys', { source: source.id }) },
+                );
               }}
             >
               <span>
@@ -241,7 +245,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
               </span>
             </MenuItem>
           ))}
-        <MenuItem component={Link} to={`/s/${source.id}/surveys`} onClick={close}>
+        <MenuItem component={Link} to={pathTo('/s/:source/surveys', { source: source.id })} onClick={close}>
           All surveys
         </MenuItem>
       </Menu>

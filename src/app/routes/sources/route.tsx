@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Frame, Empty } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import { CardGrid, Headline, Environment } from '~/app/ui/parts';
@@ -85,12 +86,12 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
               {sources.map((source) => (
                 <Card key={source.id} aria-label={source.name}>
                   <Headline>
-                    <Link to={`/s/${source.id}/coverage`} className="strong">
+                    <Link to={pathTo('/s/:source/coverage', { source: source.id })} className="strong">
                       {source.name}
                     </Link>
                     <Environment className={`${source.environment}`}>{source.environment}</Environment>
                     {source.mayKeep && (
-                      <Link to={`/sources/${source.id}/edit`} className="end">
+                      <Link to={pathTo('/sources/:source/edit', { source: source.id })} className="end">
                         Connection
                       </Link>
                     )}

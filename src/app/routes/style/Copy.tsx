@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -26,7 +27,7 @@ export function Copy({ source, name, targets }: CopyProps) {
       <Button onClick={() => setAsking(true)}>Copy to another source…</Button>
       <Dialog open={asking} onClose={close} aria-labelledby="copy-title">
         <DialogTitle id="copy-title">Copy the house style of {name}</DialogTitle>
-        <Form method="post" action={`/s/${source}/style`} onSubmit={close}>
+        <Form method="post" action={pathTo('/s/:source/style', { source })} onSubmit={close}>
           <DialogContent>
             <p style={{ marginTop: 0 }}>It takes the place of the other’s, which stays there as an earlier version.</p>
             <TextField select name="target" label="Source" defaultValue={first.id}>

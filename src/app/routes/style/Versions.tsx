@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Accordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
@@ -37,7 +38,7 @@ export function Versions({ source, versions }: VersionsProps) {
                 <TableCell align="right">
                   {version !== latest.version && (
                     <Allowed right="keepRules">
-                      <Form method="post" action={`/s/${source}/style`}>
+                      <Form method="post" action={pathTo('/s/:source/style', { source })}>
                         <input type="hidden" name="shown" value={latest.version} />
                         <input type="hidden" name="version" value={version} />
                         <Button type="submit" variant="text" name="intent" value="restore">

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Accordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
@@ -60,7 +61,7 @@ interface EntriesProps {
 function Entries({ list, entries, source, shown }: EntriesProps) {
   const { Form, state } = useFetcher({ key: 'house style' });
   const [from, to] = labels[list];
-  const action = `/s/${source}/style`;
+  const action = pathTo('/s/:source/style', { source });
   return (
     <>
       <Table size="small" aria-label={list === 'short' ? 'Short words' : 'Plurals'} sx={{ marginTop: 2 }}>
@@ -127,7 +128,7 @@ function Learnt({ learnt, source, shown }: Omit<WordsProps, 'dictionary'>) {
             </TableCell>
             <TableCell align="right">
               <Allowed right="keepRules">
-                <Form method="post" action={`/s/${source}/style`}>
+                <Form method="post" action={pathTo('/s/:source/style', { source })}>
                   <Hidden shown={shown} list="short" from={short} />
                   <input type="hidden" name="to" value={whole} />
                   <Button

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { ShareBar } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -75,9 +76,9 @@ export default function HouseStyle({ loaderData }: Route.ComponentProps) {
         all={conventions.map((one) => ({ ...one, id: one.kind }))}
         fields={fields}
         groups={['style']}
-        here={`/s/${source}/style`}
+        here={pathTo('/s/:source/style', { source })}
         chosenId={chosenKind}
-        empty={<NothingFits what="kind of name" here={`/s/${source}/style`} />}
+        empty={<NothingFits what="kind of name" here={pathTo('/s/:source/style', { source })} />}
         keys={{ 'j k': 'move', '/': 'filter' }}
         foot={(rows) => `${rows.length} kinds, ${names.toLocaleString('en-GB')} names`}
         above={<StyleHead {...loaderData} />}
@@ -99,7 +100,7 @@ type KindRow = Told['conventions'][number] & { readonly id: string };
 function StyleHead({ source, name, takenAt, conventions, versions, targets }: Told) {
   const { data: came } = useFetcher<typeof action>({ key: 'house style' });
   const names = conventions.reduce((sum, one) => sum + one.names, 0);
-  const { busy, said, bring } = useBringing(`/s/${source}/style/bring`);
+  const { busy, said, bring } = useBringing(pathTo('/s/:source/style/bring', { source }));
   const [latest] = versions;
   return (
     <div style={{ padding: '14px 16px 8px' }}>
@@ -121,7 +122,7 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
         )}
       </p>
       <div className="actions" style={{ margin: 0 }}>
-        <Button component="a" href={`/s/${source}/style/export`} download>
+        <Button component="a" href={pathTo('/s/:source/style/export', { source })} download>
           Export the style
         </Button>
         <Allowed right="keepRules">
@@ -144,7 +145,7 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
       {came?.problem === null && (
         <Alert severity="info" role="status">
           {came.intent === 'copy' ? 'Copied.' : 'Kept. What does not follow is a finding now.'}{' '}
-          <Link to={`/s/${source}/findings?concern=Naming`}>Findings on names</Link>
+          <Link to={`${pathTo('/s/:source/findings', { source })}?concern=Naming`}>Findings on names</Link>
         </Alert>
       )}
     </div>

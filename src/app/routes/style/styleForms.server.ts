@@ -1,11 +1,12 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsString, MaxLength, Min } from 'class-validator';
-import { intent } from '~/app/server/intents.server';
+import { intentsOn } from '~/app/server/intents.server';
 import { type DictionaryList, dictionaryLists } from '~/core/naming/dictionary';
 import { type StyledKind, styledKinds } from '~/core/naming/styled';
 import { adopt, copyStyle, restoreStyle, say } from '~/work/houseStyle';
 import type { SourceId } from '~/store/ids';
+import type { Room } from '~/work/enter';
 
 class Shown {
   /** The version that the person saw. */
@@ -44,6 +45,8 @@ class ForgetForm extends Shown {
 function plainly(text: string): string {
   return text.trim().toLowerCase().replaceAll(/\s+/g, ' ');
 }
+
+const intent = intentsOn<Room>();
 
 export const styleIntents = {
   word: intent(WordForm, (room, { shown, list, from, to }) => say(room, shown, { list, from: plainly(from), to: plainly(to) })),

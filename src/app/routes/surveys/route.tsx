@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Empty, EntryLink } from '~/app/ui/parts';
 import { data, Form, redirect } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
@@ -30,7 +31,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const { depth, forced } = parsed.value;
   const asked = await orPage(survey(room, { depth, forced: forced === 'yes' }));
   if (asked.problem !== null) throw data({ title: 'There is no survey', advice: asked.problem }, { status: 409 });
-  return redirect(`/s/${room.source.id}/surveys/${asked.result}`);
+  return redirect(pathTo('/s/:source/surveys/:survey', { source: room.source.id, survey: asked.result }));
 }
 
 export function meta({ matches }: Route.MetaArgs) {
@@ -58,7 +59,11 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
           </Empty>
         )}
         {surveys.map((row) => (
-          <EntryLink key={row.id} style={{ gridTemplateColumns: '1fr auto' }} to={`/s/${source}/surveys/${row.id}`}>
+          <EntryLink
+            key={row.id}
+            style={{ gridTemplateColumns: '1fr auto' }}
+            to={pathTo('/s/:source/surveys/:survey', { source, survey: row.id })}
+          >
             <span>
               <span className="title">
                 Survey {row.id}: {row.depth}

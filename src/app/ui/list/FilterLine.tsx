@@ -19,6 +19,16 @@ export function FilterLine({ fields, problem }: FilterLineProps) {
   const [params, setParams] = useSearchParams();
   const inUrl = params.get('q') ?? '';
   const [text, setText] = useState(inUrl);
+  // What was typed is on its way into the address, and somebody types on; any other change of the address is taken over.
+  const [sent, setSent] = useState(inUrl);
+  const [known, setKnown] = useState(inUrl);
+  if (inUrl !== known) {
+    setKnown(inUrl);
+    if (inUrl !== sent) {
+      setSent(inUrl);
+      setText(inUrl);
+    }
+  }
   const input = useRef<HTMLInputElement>(null);
   const parsed = parseFilter(text, { fields });
   const wrong = isProblem(parsed) ? parsed : text === inUrl ? problem : null;
@@ -26,6 +36,7 @@ export function FilterLine({ fields, problem }: FilterLineProps) {
   useEffect(() => {
     if (text === inUrl || !readable) return;
     const timer = setTimeout(() => {
+      setSent(text);
       setParams(
         (before) => {
           const next = new URLSearchParams(before);

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Facts } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
@@ -93,7 +94,7 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
         <FindingEntry key={finding.id} source={t.source} finding={finding} />
       ))}
       {free.length > 1 && mayPlan && (
-        <Form method="post" action={`/s/${t.source}/dockets`} className="actions">
+        <Form method="post" action={pathTo('/s/:source/dockets', { source: t.source })} className="actions">
           <input type="hidden" name="intent" value="add" />
           {free.map((finding) => (
             <input key={finding.id} type="hidden" name="finding" value={finding.id} />
@@ -134,7 +135,8 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
       ))}
       {t.findings.length === 0 && (
         <p className="small mute">
-          No rule has anything against this table. <Link to={`/s/${t.source}/findings`}>All findings</Link>
+          No rule has anything against this table.{' '}
+          <Link to={pathTo('/s/:source/findings', { source: t.source })}>All findings</Link>
         </p>
       )}
     </aside>
@@ -149,7 +151,7 @@ function useOpenKey(source: number, finding: number | null): void {
         {
           key: 'o',
           does: 'open the worst finding',
-          run: () => finding !== null && void navigate(`/s/${source}/findings/${finding}`),
+          run: () => finding !== null && void navigate(pathTo('/s/:source/findings/:finding', { source, finding })),
         },
       ],
       [finding, navigate, source],

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Choices } from '~/app/ui/parts';
 import { Toggles } from '~/app/ui/Toggles';
 import { useEffect, useState } from 'react';
@@ -45,7 +46,7 @@ export function DocketScript({ source, docket, digest, client }: DocketScriptPro
   const [name, setName] = useState<ScriptName>('forward');
   const [wanted, setForm] = useState<Form>('statements');
   const form = formsOf[name].includes(wanted) ? wanted : 'guarded';
-  const at = `/s/${source}/dockets/${docket}/${name}.sql?form=${form}`;
+  const at = `${pathTo('/s/:source/dockets/:docket/:script', { source, docket, script: `${name}.sql` })}?form=${form}`;
   const { load, data, state } = useFetcher<string>();
   useEffect(() => void load(at), [load, at, digest]);
   const text = typeof data === 'string' ? data : '';

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { RefusedBox } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -44,13 +45,17 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
       )}
       {refusals.map((refusal) => (
         <div key={refusal.findingId} className={refusal.tried ? 'remedy' : 'remedy idle'}>
-          <Link to={`/s/${source}/findings/${refusal.findingId}?show=all`}>
+          <Link to={`${pathTo('/s/:source/findings/:finding', { source, finding: refusal.findingId })}?show=all`}>
             <b>{refusal.title}</b>
           </Link>
           {canTake && (
             <span style={{ display: 'flex', gap: 4 }}>
               {changeable && (
-                <Button component={Link} variant="text" to={`/s/${source}/findings/${refusal.findingId}?show=all`}>
+                <Button
+                  component={Link}
+                  variant="text"
+                  to={`${pathTo('/s/:source/findings/:finding', { source, finding: refusal.findingId })}?show=all`}
+                >
                   Decide otherwise
                 </Button>
               )}
@@ -86,7 +91,7 @@ export function Refused({ source, docket, refusals, shown, mayPlan, problem }: R
             Take {refusals.length === 1 ? 'it' : `all ${refusals.length}`} out
           </Button>
           {changeable && (
-            <Button component={Link} to={`/s/${source}/decide?docket=${docket.id}`}>
+            <Button component={Link} to={`${pathTo('/s/:source/decide', { source })}?docket=${docket.id}`}>
               Decide {refusals.length === 1 ? 'it' : 'all of them'} otherwise
             </Button>
           )}

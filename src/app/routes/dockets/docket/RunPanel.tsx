@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
@@ -137,7 +138,7 @@ interface EvidenceProps {
 
 /** What after.sql wrote where somebody ran the docket themselves. */
 function Evidence({ source, docket, shown: { digest, seen }, command, open }: EvidenceProps) {
-  const here = `/s/${source}/dockets/${docket}`;
+  const here = pathTo('/s/:source/dockets/:docket', { source, docket });
   const { busy, said, bring } = useBringing(`${here}/evidence?${new URLSearchParams({ digest, seen: String(seen) })}`);
   return (
     <Folded title="It was run elsewhere, and here is the evidence" open={open}>

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Grade, StepLine } from '~/app/ui/parts';
 import { Headline, Environment } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
@@ -5,8 +6,8 @@ import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { data, Form, Link, redirect } from 'react-router';
-import { enter, formIn, orPage } from '~/app/server/door.server';
+import { Form, Link } from 'react-router';
+import { enter } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
@@ -23,8 +24,6 @@ import { objectInWords } from '~/core/ratchet/mended';
 import { changeableStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { may, type Right } from '~/core/rights/rights';
-import { parseForm } from '~/input/parse';
-import type { Room } from '~/work/enter';
 import { findDocket } from '~/store/dockets/dockets';
 import { listRefusals } from '~/store/dockets/refusals';
 import { listOwed } from '~/store/dockets/owedRemovals';
@@ -33,26 +32,23 @@ import { lastEntryId } from '~/store/journal/journal';
 import { findSpeed } from '~/store/surveys/surveys';
 import { findLastRehearsal } from '~/store/dockets/rehearsals';
 import { whoMay } from '~/work/actor';
-import { addToDocket, changeMode, discard, findingsToMake, rename, takeFromDocket, takeRefused } from '~/work/dockets/contents';
+import { findingsToMake } from '~/work/dockets/contents';
 import { planDocket } from '~/work/dockets/planned';
-import { chooseRehearsalServer, rehearsalPlace, rehearseDocket, stopRehearsing } from '~/work/dockets/rehearsing';
-import { runDocket, steer } from '~/work/dockets/running';
-import { confirmBackup, destinationOf, sign, unsign } from '~/work/dockets/signing';
-import { problemOf } from '~/work/perform';
+import { rehearsalPlace } from '~/work/dockets/rehearsing';
+import { destinationOf } from '~/work/dockets/signing';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
-import { DocketForm } from './docketForm.server';
+import { actOn } from '~/app/server/intents.server';
+import { docketIntents } from './docketForm.server';
 import { DocketScript } from './DocketScript';
 import { Refused } from './Refused';
-import { ranElsewhere } from '~/work/dockets/ranElsewhere';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
 import { RunPanel } from './RunPanel';
 import { Signing } from './Signing';
 import { AsShown, type Shown } from './AsShown';
 import { Way } from './Way';
-import type { DocketId } from '~/store/ids';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
@@ -158,68 +154,18 @@ function asShown(report: Rehearsal): Rehearsal {
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  const docket = await idIn(params.docket, 'docket');
-  const parsed = await parseForm(DocketForm, await formIn(request));
-  if (!parsed.ok)
-    return data({ problem: `${Object.values(parsed.errors).flat()[0] ?? 'That could not be understood'}.` }, { status: 422 });
-  const { intent } = parsed.value;
-  const problem = await orPage(carryOut(room, docket, parsed.value));
-  if (intent === 'discard' && problem === null) return redirect(`/s/${room.source.id}/dockets`);
-  return { problem, about: partOf[intent] ?? null };
+  return actOn(docketIntents, { room, docket: await idIn(params.docket, 'docket') }, request);
 }
 
 /** Where on the page the problem of an act is said, when not beside the login. */
-const partOf: Readonly<Partial<Record<DocketForm['intent'], string>>> = {
+const partOf: Readonly<Partial<Record<string, string>>> = {
   sign: 'sign',
   unsign: 'sign',
   backup: 'sign',
   server: 'rehearsal',
   rehearse: 'rehearsal',
   takeRefused: 'rehearsal',
-};
-
-/** Does what was asked for. Returns what is wrong, or null. */
-async function carryOut(room: Room, docket: DocketId, form: DocketForm): Promise<string | null> {
-  const { intent, user, password, finding } = form;
-  const shown = { digest: form.digest, seen: form.seen };
-  switch (intent) {
-    case 'run':
-    case 'back':
-    case 'clear':
-      return runDocket(room, docket, { direction: intent === 'run' ? 'forward' : intent, login: { user, password }, shown });
-    case 'sign':
-      return problemOf(sign(room, docket, shown));
-    case 'unsign':
-      return problemOf(unsign(room, docket));
-    case 'backup':
-      return problemOf(confirmBackup(room, docket, { at: form.backupAt, place: form.backupWhere.trim(), shown }));
-    case 'pause':
-    case 'stop':
-    case 'resume':
-      return problemOf(steer(room, docket, intent === 'resume' ? null : intent));
-    case 'elsewhere':
-    case 'backElsewhere':
-      return ranElsewhere(room, docket, { direction: intent === 'elsewhere' ? 'forward' : 'back', evidence: null, shown });
-    case 'takeRefused':
-      return problemOf(takeRefused(room, docket, await Promise.all(form.refused.map((id) => idIn(id, 'finding'))), shown));
-    case 'take':
-      return problemOf(takeFromDocket(room, [await idIn(finding, 'finding')]));
-    case 'add':
-      return problemOf(addToDocket(room, [await idIn(finding, 'finding')], {}));
-    case 'rename':
-      return problemOf(rename(room, docket, form.name, shown));
-    case 'rehearse':
-      return rehearseDocket(room, docket, { confirmed: form.confirmed, shown });
-    case 'stopRehearsal':
-      return problemOf(stopRehearsing(room, docket));
-    case 'server':
-      return problemOf(chooseRehearsalServer(room, form.server.trim()));
-    case 'mode':
-      return problemOf(changeMode(room, docket, form.mode, shown));
-    case 'discard':
-      return problemOf(discard(room, docket));
-  }
-}
+} satisfies Partial<Record<keyof typeof docketIntents, string>>;
 
 const dayMs = 24 * 3_600_000;
 export function meta({ loaderData, matches }: Route.MetaArgs) {
@@ -234,7 +180,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
     findings.some((finding) => finding.state === 'Applied');
   useChanges(running);
   const problem = actionData?.problem ?? null;
-  const about = actionData && 'about' in actionData ? actionData.about : null;
+  const about = (actionData && partOf[actionData.intent]) ?? null;
   const draft = changeableStates.includes(docket.state);
   const mayPlan = instead.plan === null;
   return (
@@ -264,7 +210,8 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         )}
         {findings.length === 0 ? (
           <Alert severity="info" role="note">
-            This docket is empty. <Link to={`/s/${source.id}/findings`}>Choose findings</Link> and put them in with <kbd>d</kbd>.
+            This docket is empty. <Link to={pathTo('/s/:source/findings', { source: source.id })}>Choose findings</Link> and put
+            them in with <kbd>d</kbd>.
           </Alert>
         ) : (
           <p className="small mute" style={{ margin: 0 }}>

@@ -1,8 +1,9 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
-import { RowsTable } from '~/app/ui/RowsTable';
+import { RowsOnTheirWay, RowsTable } from '~/app/ui/RowsTable';
 import { useAllowed } from '~/app/ui/useAllowed';
 import type { Offenders } from '../rows';
 
@@ -18,19 +19,19 @@ export function OffendingRows({
 }) {
   const fetcher = useFetcher<Offenders>();
   const allowed = useAllowed()('seeRows');
-  const load = (page: number): void => void fetcher.load(`/s/${source}/findings/${finding}/rows?page=${page}`);
+  const load = (page: number): void =>
+    void fetcher.load(`${pathTo('/s/:source/findings/:finding/rows', { source, finding })}?page=${page}`);
   useEffect(() => {
     if (atOnce && allowed) load(1);
   }, [finding]); // eslint-disable-line react-hooks/exhaustive-deps
   const busy = fetcher.state !== 'idle';
   const offenders = fetcher.data;
   if (!allowed) return <p className="small mute">Its rows are shown to who may see rows of data here.</p>;
+  if (!offenders && busy) return <RowsOnTheirWay />;
   if (!offenders)
     return (
       <div className="actions" style={{ margin: '4px 0' }}>
-        <Button onClick={() => load(1)} disabled={busy}>
-          {busy ? 'Reading…' : 'Show rows'}
-        </Button>
+        <Button onClick={() => load(1)}>Show rows</Button>
       </div>
     );
   if (!offenders.ok)

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Overflowing } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import Table from '@mui/material/Table';
@@ -9,6 +10,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useFetcher } from 'react-router';
+import { RowsOnTheirWay } from '~/app/ui/RowsTable';
 import { counted, rowOf } from '~/core/naming/words';
 import type { Reach, ReachLine } from '~/core/plan/reach';
 import type { Decision } from '~/core/remedies/question';
@@ -33,7 +35,7 @@ export function ReachOfDelete({ source, finding, parent, decision }: ReachProps)
       <h2>How far a delete reaches</h2>
       <fetcher.Form
         method="get"
-        action={`/s/${source}/findings/${finding}/reach`}
+        action={pathTo('/s/:source/findings/:finding/reach', { source, finding })}
         className="actions"
         style={{ margin: '0 0 6px' }}
       >
@@ -53,6 +55,7 @@ export function ReachOfDelete({ source, finding, parent, decision }: ReachProps)
         </Button>
         <span className="small mute">Reads only; through every level.</span>
       </fetcher.Form>
+      {busy && !reached && <RowsOnTheirWay />}
       {reached && !reached.ok && (
         <Alert severity="warning" role="alert">
           {reached.message}

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Choices, StickyForm } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import { Toggles } from '~/app/ui/Toggles';
@@ -50,7 +51,10 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
   // What cannot be carried out by itself may be with another remedy beside it.
   const possible = remedy.possible || remedy.needed.length > 0;
   const navigate = useNavigate();
-  const docketAt = docketed && dossier.docket ? `/s/${dossier.source}/dockets/${dossier.docket.id}` : null;
+  const docketAt =
+    docketed && dossier.docket
+      ? pathTo('/s/:source/dockets/:docket', { source: dossier.source, docket: dossier.docket.id })
+      : null;
   const mayPlan = useAllowed()('plan');
   useKeys(
     useMemo(
@@ -137,7 +141,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
           <span className="small">
             with{' '}
             {remedy.needed.map((needed) => (
-              <Link key={needed.id} to={`/s/${dossier.source}/findings/${needed.id}`}>
+              <Link key={needed.id} to={pathTo('/s/:source/findings/:finding', { source: dossier.source, finding: needed.id })}>
                 {needed.message}
               </Link>
             ))}
@@ -163,7 +167,11 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         )}
         {docketed && dossier.docket && (
           <>
-            <Button variant="contained" component={Link} to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>
+            <Button
+              variant="contained"
+              component={Link}
+              to={pathTo('/s/:source/dockets/:docket', { source: dossier.source, docket: dossier.docket.id })}
+            >
               Open {dossier.docket.name}
             </Button>
             {changed && mayPlan && (

@@ -1,4 +1,6 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
+import Skeleton from '@mui/material/Skeleton';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import type { Touched } from '../touches';
@@ -15,7 +17,7 @@ interface TouchesProps {
 /** What another name, or another key, touches: from the catalogue at once, and from the source's own views and functions. */
 export function Touches({ source, finding, known, resting }: TouchesProps) {
   const fetcher = useFetcher<Touched>();
-  const at = `/s/${source}/findings/${finding}/touches`;
+  const at = pathTo('/s/:source/findings/:finding/touches', { source, finding });
   useEffect(() => {
     void fetcher.load(at);
   }, [at]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -27,7 +29,11 @@ export function Touches({ source, finding, known, resting }: TouchesProps) {
         {known.map((line) => (
           <li key={line}>{line}</li>
         ))}
-        {!touched && <li className="mute">Looking for views and functions on the source…</li>}
+        {!touched && (
+          <li>
+            <Skeleton aria-label="Looking for views and functions on the source" width="80%" />
+          </li>
+        )}
         {touched?.ok && touched.dependents.length === 0 && <li>No view or function of the source names it or rests on it.</li>}
         {touched?.ok &&
           touched.dependents.map(({ kind, name, how }) => (

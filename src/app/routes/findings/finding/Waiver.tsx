@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
@@ -18,7 +19,7 @@ export function Waiver({ dossier: { id, source, state, rule } }: { readonly doss
   useKeys(useMemo(() => [{ key: 'w', does: 'waive', run: () => canWaive && setAsking(true) }], [canWaive]));
   if (state === 'Waived')
     return (
-      <fetcher.Form method="post" action={`/s/${source}/findings`} className="actions">
+      <fetcher.Form method="post" action={pathTo('/s/:source/findings', { source })} className="actions">
         <input type="hidden" name="findings" value={id} />
         {allowed && (
           <Button type="submit" name="intent" value="unwaive">

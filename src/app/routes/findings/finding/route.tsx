@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Grade } from '~/app/ui/parts';
 import { Headline, Facts } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
@@ -80,7 +81,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       </Headline>
       <h1>{words.message}</h1>
       <div className="small">
-        <Link to={`/s/${dossier.source}/coverage/${encodeURIComponent(dossier.table)}`} className="mono">
+        <Link to={pathTo('/s/:source/coverage/:table', { source: dossier.source, table: dossier.table })} className="mono">
           {dossier.table}
         </Link>
       </div>
@@ -167,7 +168,11 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       <Waiver key={`waiver ${dossier.id}`} dossier={dossier} />
       {!dossier.remedy && dossier.docket && (
         <p className="small">
-          Mended by <Link to={`/s/${dossier.source}/dockets/${dossier.docket.id}`}>{dossier.docket.name}</Link>.
+          Mended by{' '}
+          <Link to={pathTo('/s/:source/dockets/:docket', { source: dossier.source, docket: dossier.docket.id })}>
+            {dossier.docket.name}
+          </Link>
+          .
         </p>
       )}
       <History events={dossier.events} />
@@ -253,7 +258,7 @@ function Refusal({ source, refusal }: { readonly source: number; readonly refusa
         {refusal.docketId !== null && (
           <>
             {' '}
-            <Link to={`/s/${source}/dockets/${refusal.docketId}`}>Its docket</Link>
+            <Link to={pathTo('/s/:source/dockets/:docket', { source, docket: refusal.docketId })}>Its docket</Link>
           </>
         )}
       </Alert>

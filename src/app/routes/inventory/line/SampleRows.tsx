@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -5,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import { inFull } from '~/app/ui/format';
-import { RowsTable } from '~/app/ui/RowsTable';
+import { RowsOnTheirWay, RowsTable } from '~/app/ui/RowsTable';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { visible } from '~/core/naming/visible';
 import type { ChildCounts } from '../sample/children';
@@ -38,7 +39,7 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
       ...at.columns.map((column) => ['column', column]),
       ...at.values.map((value) => ['value', value]),
     ]);
-    void fetcher.load(`/s/${source}/inventory/sample?${asked.toString()}`);
+    void fetcher.load(`${pathTo('/s/:source/inventory/sample', { source })}?${asked.toString()}`);
   };
   const go = (to: Look): void => {
     setWay([...way, to]);
@@ -51,12 +52,11 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
   };
   if (!allowed) return <p className="small mute">Rows are shown to who may see rows of data here.</p>;
   const sample = fetcher.data;
+  if (!sample && busy) return <RowsOnTheirWay />;
   if (!sample)
     return (
       <div className="actions" style={{ margin: '4px 0' }}>
-        <Button onClick={() => look(start)} disabled={busy}>
-          {busy ? 'Reading…' : 'Show rows'}
-        </Button>
+        <Button onClick={() => look(start)}>Show rows</Button>
       </div>
     );
   return (
@@ -137,7 +137,7 @@ function Children({ source, table, ways, columns, row, go }: ChildrenProps) {
         ['value', value],
       ]),
     ]);
-    void counts.load(`/s/${source}/inventory/sample/children?${asked.toString()}`);
+    void counts.load(`${pathTo('/s/:source/inventory/sample/children', { source })}?${asked.toString()}`);
   };
   return (
     <TextField

@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Facts } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
@@ -155,7 +156,7 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
       {t.table && (
         <Allowed right="plan">
           <div className="actions">
-            <Button component={Link} to={`/s/${t.source}/ask?${asking(t)}`}>
+            <Button component={Link} to={`${pathTo('/s/:source/ask', { source: t.source })}?${asking(t)}`}>
               Ask for a rule…
             </Button>
           </div>
@@ -183,7 +184,9 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
             {t.column.namesakes.map(({ id, table, type, same }) => (
               <div key={id} style={{ display: 'contents' }}>
                 <dt>
-                  <Link to={`/s/${t.source}/inventory/columns/${encodeURIComponent(id)}`}>{visible(table)}</Link>
+                  <Link to={pathTo('/s/:source/inventory/:kind/:line', { source: t.source, kind: 'columns', line: id })}>
+                    {visible(table)}
+                  </Link>
                 </dt>
                 <dd className={same ? 'mute' : 'brass'}>{visible(type)}</dd>
               </div>
@@ -209,16 +212,22 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
       {t.table && (
         <div className="actions">
           {t.kind !== 'columns' && (
-            <Button component={Link} to={`/s/${t.source}/inventory/columns?q=${encodeURIComponent(ofTable(t.table.id))}`}>
+            <Button
+              component={Link}
+              to={`${pathTo('/s/:source/inventory/:kind', { source: t.source, kind: 'columns' })}?q=${encodeURIComponent(ofTable(t.table.id))}`}
+            >
               Its columns
             </Button>
           )}
           {t.kind !== 'tables' && (
-            <Button component={Link} to={`/s/${t.source}/inventory/tables/${encodeURIComponent(t.table.id)}`}>
+            <Button
+              component={Link}
+              to={pathTo('/s/:source/inventory/:kind/:line', { source: t.source, kind: 'tables', line: t.table.id })}
+            >
               Its table
             </Button>
           )}
-          <Button component={Link} to={`/s/${t.source}/coverage/${encodeURIComponent(t.table.id)}`}>
+          <Button component={Link} to={pathTo('/s/:source/coverage/:table', { source: t.source, table: t.table.id })}>
             In the coverage
           </Button>
         </div>

@@ -1,22 +1,23 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { EntryForm, Fields } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { data, Form, Link, useNavigation } from 'react-router';
+import { Form, Link, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
-import { enter, formIn, orPage } from '~/app/server/door.server';
+import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { rules } from '~/core/rules/index';
-import { type Policy, policyOf, usualPolicy, waiverInWords } from '~/core/rules/policy';
+import { policyOf, waiverInWords } from '~/core/rules/policy';
 import { severities } from '~/core/rules/rule';
-import { parseForm } from '~/input/parse';
 import { getSettings } from '~/store/sources/settings';
-import { settleRule, versionOf } from '~/work/settling';
+import { versionOf } from '~/work/settling';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
-import { RuleForm } from './ruleForm.server';
+import { actOn } from '~/app/server/intents.server';
+import { ruleIntents } from './ruleForm.server';
 
 function ruleIn(id: string | undefined) {
   const rule = rules.find((r) => r.id === id);
@@ -46,46 +47,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  const rule = ruleIn(params['*']);
-  const parsed = await parseForm(RuleForm, await formIn(request));
-  if (!parsed.ok)
-    return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept', saved: false }, { status: 422 });
-  const form = parsed.value;
-  // Waivers are entries of their own; only what is written over has to be what was shown.
-  const version = form.intent === 'keep' || form.intent === 'reset' ? form.version : null;
-  const { problem } = await orPage(
-    settleRule(room, rule.id, version, (policy) => changed(policy, form, Object.entries(rule.thresholds ?? {}))),
-  );
-  return problem === null ? { problem, saved: true } : data({ problem, saved: false }, { status: 422 });
-}
-
-/** The policy after a form, or what is wrong with it. */
-function changed(policy: Policy, form: RuleForm, thresholds: readonly [string, { readonly value: number }][]): Policy | string {
-  const object = form.object.trim();
-  switch (form.intent) {
-    case 'reset':
-      return { ...usualPolicy, waivers: policy.waivers };
-    case 'unwaive':
-      return { ...policy, waivers: policy.waivers.filter((waiver) => waiver.object !== object) };
-    case 'waive':
-      if (object === '' || form.reason.trim() === '') return 'A waiver needs an object and a reason.';
-      return {
-        ...policy,
-        waivers: [...policy.waivers.filter((e) => e.object !== object), { object, reason: form.reason.trim() }],
-      };
-    case 'keep': {
-      const set = thresholds.flatMap(([name, { value }], i) => {
-        const limit = form.limits[i];
-        return limit === undefined || limit === value ? [] : [[name, limit] as const];
-      });
-      return {
-        ...policy,
-        on: form.on === 'on',
-        severity: form.severity === '' ? null : form.severity,
-        thresholds: Object.fromEntries(set),
-      };
-    }
-  }
+  return actOn(ruleIntents, { room, rule: ruleIn(params['*']) }, request);
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {
@@ -95,20 +57,21 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
   const { source, id, about, policy, limits, version } = loaderData;
   const busy = useNavigation().state !== 'idle';
+  const wrong = actionData?.errors ?? {};
   return (
     <aside className="dossier" aria-label="Dossier" key={id}>
       <div className="mono mute">{id}</div>
       <h1>{about}</h1>
       <div className="small mute">
         For {source.name}. It applies from the next survey on.{' '}
-        <Link to={`/s/${source.id}/findings?q=${encodeURIComponent(id)}`}>Its findings</Link>
+        <Link to={`${pathTo('/s/:source/findings', { source: source.id })}?q=${encodeURIComponent(id)}`}>Its findings</Link>
       </div>
       {actionData?.problem && (
         <Alert severity="error" role="alert">
           {actionData.problem}
         </Alert>
       )}
-      {actionData?.saved && (
+      {actionData?.problem === null && (
         <Alert severity="info" role="status">
           Kept.
         </Alert>
@@ -183,9 +146,10 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
               name="object"
               label="Object"
               placeholder="port.log_*"
-              helperText="a table, table(columns), or with * for any text"
+              error={'object' in wrong}
+              helperText={wrong['object'] ?? 'a table, table(columns), or with * for any text'}
             />
-            <TextField name="reason" label="Why it is meant to be so" />
+            <TextField name="reason" label="Why it is meant to be so" error={'reason' in wrong} helperText={wrong['reason']} />
           </Fields>
           <div className="actions">
             <Button type="submit" name="intent" value="waive" disabled={busy}>

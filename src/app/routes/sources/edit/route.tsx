@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { Frame } from '~/app/ui/parts';
 import { Fields, Ticks } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
@@ -57,7 +58,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   if (added.problem !== null) return data(answer(null, fieldOf(added.problem)), { status: 422 });
   const room = await enter({ params: { source: String(added.result) }, context }, 'survey').catch(() => null);
   const asked = room && (await survey(room, { depth: 'exact' }));
-  return redirect(asked && asked.problem === null ? `/s/${added.result}/surveys/${asked.result}` : '/sources');
+  return redirect(
+    asked && asked.problem === null
+      ? pathTo('/s/:source/surveys/:survey', { source: added.result, survey: asked.result })
+      : '/sources',
+  );
 }
 
 /** At which field a problem of the whole is said. */

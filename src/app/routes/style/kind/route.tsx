@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import { styled } from '@mui/material/styles';
 import { Facts } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
@@ -41,7 +42,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function Names({ loaderData: t }: Route.ComponentProps) {
-  const here = `/s/${t.source}/style/${encodeURIComponent(t.kind)}`;
+  const here = pathTo('/s/:source/style/:kind', { source: t.source, kind: t.kind });
   const not = t.names - t.follow;
   // A column's name alone says not which it is.
   const isColumnKind = isTermKind(t.kind) && t.kind !== 'table';
@@ -97,9 +98,11 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           {inFull(t.follow)} of {inFull(t.names)} are called that already, {percent(t.follow / t.names)}.{' '}
           {t.adopted !== null && not > 0 && (
             <>
-              <Link to={`/s/${t.source}/decide?rule=naming/style`}>Rename those that do not follow in a docket</Link>
+              <Link to={`${pathTo('/s/:source/decide', { source: t.source })}?rule=naming/style`}>
+                Rename those that do not follow in a docket
+              </Link>
               {', or '}
-              <Link to={`/s/${t.source}/findings?q=naming/style`}>look at them one by one</Link>.
+              <Link to={`${pathTo('/s/:source/findings', { source: t.source })}?q=naming/style`}>look at them one by one</Link>.
             </>
           )}
         </p>
@@ -143,7 +146,7 @@ function Adopting({ source, kind, text, problem, adopted, version, change }: Rou
           If it is adopted, {counted(change.come, 'finding')} would come and {counted(change.go, 'finding')} would go.
         </Alert>
       )}
-      <Adopt method="post" action={`/s/${source}/style`} className="actions">
+      <Adopt method="post" action={pathTo('/s/:source/style', { source })} className="actions">
         <input type="hidden" name="shown" value={version} />
         <input type="hidden" name="kind" value={kind} />
         {isAdopted ? (

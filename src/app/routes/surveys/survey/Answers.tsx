@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import Button from '@mui/material/Button';
 import { Form } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
@@ -20,7 +21,7 @@ interface AnswersProps {
 
 /** The open script of a survey by files, and the way to bring what it wrote. */
 export function Answers({ source, survey, script, answered, database, command }: AnswersProps) {
-  const here = `/s/${source}/surveys/${survey}`;
+  const here = pathTo('/s/:source/surveys/:survey', { source, survey });
   const { busy, said, bring } = useBringing(`${here}/answers`);
   return (
     <section aria-label="Open questions">

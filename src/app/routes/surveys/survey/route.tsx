@@ -1,3 +1,4 @@
+import { pathTo } from '~/app/ui/pathTo';
 import LinearProgress from '@mui/material/LinearProgress';
 import { Grade } from '~/app/ui/parts';
 import { Headline, Facts } from '~/app/ui/parts';
@@ -109,7 +110,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
                   </Button>
                 </Allowed>
                 <span className="end">{budgetInWords(budget)}</span>
-                <Button variant="text" component={Link} to={`/s/${source}/budget`}>
+                <Button variant="text" component={Link} to={pathTo('/s/:source/budget', { source })}>
                   Budget…
                 </Button>
               </div>
@@ -138,14 +139,14 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
                 `${counted(survey.reusedTables, 'table')} had not changed since the last exact survey and ${survey.reusedTables === 1 ? 'was' : 'were'} not read again.`}
             </p>
             <div className="actions">
-              <Button variant="contained" component={Link} to={`/s/${source}/coverage`}>
+              <Button variant="contained" component={Link} to={pathTo('/s/:source/coverage', { source })}>
                 To the coverage
               </Button>
-              <Button component={Link} to={`/s/${source}/findings`}>
+              <Button component={Link} to={pathTo('/s/:source/findings', { source })}>
                 To the findings
               </Button>
               {survey.docketId !== null && (
-                <Button component={Link} to={`/s/${source}/dockets/${survey.docketId}`}>
+                <Button component={Link} to={pathTo('/s/:source/dockets/:docket', { source, docket: survey.docketId })}>
                   To its docket
                 </Button>
               )}

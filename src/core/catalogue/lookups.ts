@@ -109,6 +109,11 @@ export function findConstraint(table: Table, name: string): Constraint | null {
   return table.constraints.find((c) => c.name === name) ?? null;
 }
 
+/** The column whose NOT NULL bears a name, on servers that keep it as a constraint. */
+export function findNotNull(table: Table, name: string): Column | null {
+  return table.columns.find(({ notNull }) => notNull?.name === name) ?? null;
+}
+
 /** Every column set that the database already refuses to repeat: keys and complete unique indexes. */
 export function declaredUniques(table: Table): readonly (readonly string[])[] {
   const keys = table.constraints.flatMap((c) => (c.kind === 'primary key' || c.kind === 'unique' ? [c.columns] : []));

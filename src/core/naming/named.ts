@@ -1,12 +1,13 @@
 // Constraints and indexes as things with a name, and what that name could be made of.
 
-import { baseTables, findSequence, findTable, foreignKeysOf } from '../catalogue/lookups';
+import { baseTables, findSequence, findTable, foreignKeysOf, isInherited } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
 import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
 
-export type NamedKind = 'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'index' | 'sequence' | 'trigger';
+export type NamedKind =
+  'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'not null' | 'index' | 'sequence' | 'trigger';
 
 export const namedKinds: readonly NamedKind[] = [
   'primary key',
@@ -14,6 +15,7 @@ export const namedKinds: readonly NamedKind[] = [
   'unique',
   'check',
   'exclusion',
+  'not null',
   'index',
   'sequence',
   'trigger',
@@ -26,6 +28,7 @@ export const kindsInWords: Readonly<Record<NamedKind, string>> = {
   unique: 'unique constraints',
   check: 'checks',
   exclusion: 'exclusions',
+  'not null': 'not-null constraints',
   index: 'indexes',
   sequence: 'sequences',
   trigger: 'triggers',
@@ -50,17 +53,23 @@ export function namedObjects(catalogue: Catalogue): readonly NamedObject[] {
   return baseTables(catalogue).flatMap((table) => namedAround(catalogue, table));
 }
 
-/** The same of one table: its constraints and indexes, the sequences that number its columns, its triggers. */
+/** The same of one table: its constraints and indexes, NOT NULL where it has a name, the sequences that number its columns, its triggers. */
 export function namedAround(catalogue: Catalogue, table: Table): readonly NamedObject[] {
   const sequences = table.columns.flatMap(({ id, name: column }) => {
     const own = findSequence(catalogue, id);
     return own ? [named(catalogue, table, { kind: 'sequence', name: own.name, columns: [column] })] : [];
   });
+  // What comes from above is named there.
+  const filled = table.columns.flatMap(({ name: column, notNull }) =>
+    notNull && !isInherited(catalogue, table, column)
+      ? [named(catalogue, table, { kind: 'not null', name: notNull.name, columns: [column] })]
+      : [],
+  );
   const triggers = table.triggers.map(({ name, function: calls }) => {
     const object = named(catalogue, table, { kind: 'trigger', name, columns: [] });
     return { ...object, of: { ...object.of, meaning: [calls.split('.').at(-1)?.replaceAll('"', '') ?? ''] } };
   });
-  return [...namedOf(catalogue, table), ...sequences, ...triggers];
+  return [...namedOf(catalogue, table), ...filled, ...sequences, ...triggers];
 }
 
 // Several rules look at the same names.

@@ -92,15 +92,18 @@ const customary: Readonly<Record<NamedKind, readonly [string, string]>> = {
   'foreign key': ['fk_{table}_{parent}', '{table}_{parent}_fk'],
   check: ['ck_{table}_{columns}', '{table}_{columns}_ck'],
   exclusion: ['ex_{table}_{columns}', '{table}_{columns}_ex'],
+  'not null': ['nn_{table}_{columns}', '{table}_{columns}_nn'],
   index: ['ix_{table}_{columns}', '{table}_{columns}_ix'],
   sequence: ['sq_{table}_{columns}', '{table}_{columns}_seq'],
   trigger: ['tr_{table}_{meaning}', '{table}_{meaning}_tr'],
 };
 
+const byServer: ReadonlySet<NamedKind> = new Set(['sequence', 'trigger', 'not null']);
+
 // A kind of which there is no example takes after the others: a house that writes pk_ also writes fk_.
 function takingAfter(learned: ReadonlyMap<NamedKind, string>, rules: NameRules): (kind: NamedKind) => string {
-  // Sequences are named by the server nearly everywhere.
-  const telling = [...learned].filter(([kind]) => kind !== 'sequence' && kind !== 'trigger');
+  // These are named by the server nearly everywhere.
+  const telling = [...learned].filter(([kind]) => !byServer.has(kind));
   const own = telling.filter(([kind, template]) => template !== rules.templates[kind]);
   if (own.length * 2 <= telling.length) return (kind) => rules.templates[kind];
   const inFront = own.filter(([, template]) => !template.startsWith('{')).length * 2 >= own.length;

@@ -42,9 +42,10 @@ function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>>
     if (names) names.add(name);
     else found.set(schema, new Set([name]));
   };
-  for (const { schema, name, constraints, indexes } of catalogue.tables) {
+  for (const { schema, name, columns, constraints, indexes } of catalogue.tables) {
     add(schema, name);
     for (const constraint of constraints) add(schema, constraint.name);
+    for (const { notNull } of columns) if (notNull) add(schema, notNull.name);
     for (const index of indexes) add(schema, index.name);
   }
   for (const { schema, name } of catalogue.sequences) add(schema, name);

@@ -2,7 +2,7 @@
 // zero always means good.
 
 import { type TableId, tableId } from '../catalogue/identifiers';
-import { findTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import { findNotNull, findTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import type { FittedReference } from './reference';
@@ -164,12 +164,20 @@ export function isShown(check: Check, catalogue: Catalogue): boolean {
   return table !== null && isShownOf(table, check);
 }
 
-function there(constraint: Constraint | undefined, over: readonly string[] | undefined): boolean {
+type Shown = Pick<Constraint, 'columns' | 'validated'>;
+
+/** NOT NULL that bears a name, as the constraint that it is. */
+function notNullAs(table: Table, name: string): Shown | undefined {
+  const column = findNotNull(table, name);
+  return column?.notNull && { columns: [column.name], validated: column.notNull.validated };
+}
+
+function there(constraint: Shown | undefined, over: readonly string[] | undefined): boolean {
   return constraint !== undefined && (over === undefined || sameColumnSet(constraint.columns, over));
 }
 
 function isShownOf(table: Table, check: Check): boolean {
-  const constraint = (name: string) => table.constraints.find((c) => c.name === name);
+  const constraint = (name: string) => table.constraints.find((c) => c.name === name) ?? notNullAs(table, name);
   const column = (name: string) => table.columns.find((c) => c.name === name);
   const index = (name: string) => table.indexes.find((i) => i.name === name);
   switch (check.kind) {

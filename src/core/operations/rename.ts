@@ -1,13 +1,13 @@
 import type { Draft } from '../catalogue/draft';
 import { mapConstraint } from '../catalogue/edit';
 import { constraintId, type TableId } from '../catalogue/identifiers';
-import { findConstraint } from '../catalogue/lookups';
+import { findConstraint, findNotNull } from '../catalogue/lookups';
 import type { Constraint, Table } from '../catalogue/model';
 import { changeConstraintDown } from './hand-down';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
 
-/** Another name for a constraint. */
+/** Another name for a constraint; for NOT NULL too, where it is one. */
 export interface Rename {
   readonly kind: 'rename';
   readonly table: TableId;
@@ -24,6 +24,7 @@ export const rename: Kind<Rename> = {
 
   apply(operation, draft) {
     const { table, from, to } = operation;
+    if (!findConstraint(draft.get(table), from) && findNotNull(draft.get(table), from)) return renameNotNull(operation, draft);
     changeConstraintDown(draft, table, from, (of) => renamed(of, from, to));
     followRename(operation, draft);
   },
@@ -37,10 +38,36 @@ export const rename: Kind<Rename> = {
 
   refuse({ table: id, from, to }, current) {
     const table = current.get(id);
-    if (!findConstraint(table, from)) return new Refusal(`${id} has no constraint ${from} any more. Survey again.`);
-    return findConstraint(table, to) ? new Refusal(`${id} has a constraint ${to} already. Choose another name.`) : null;
+    if (!findConstraint(table, from) && !findNotNull(table, from))
+      return new Refusal(`${id} has no constraint ${from} any more. Survey again.`);
+    const column = findNotNull(table, from);
+    const apart = column && below(current, id).find((heir) => notNullOf(heir, column.name) !== from);
+    if (apart)
+      return new Refusal(`NOT NULL of ${column.name} goes by another name in ${apart.id}, which inherits it. Rename it by hand.`);
+    return (findConstraint(table, to) ?? findNotNull(table, to))
+      ? new Refusal(`${id} has a constraint ${to} already. Choose another name.`)
+      : null;
   },
 };
+
+// Those below have it under the same name, and give it up together.
+function renameNotNull({ table, from, to }: Rename, draft: Draft): void {
+  for (const one of [draft.get(table), ...below(draft, table)])
+    draft.put({
+      ...one,
+      columns: one.columns.map((column) =>
+        column.notNull?.name === from ? { ...column, notNull: { ...column.notNull, name: to } } : column,
+      ),
+    });
+}
+
+function below(draft: Draft, table: TableId): readonly Table[] {
+  return draft.descendantsOf(table).map((id) => draft.get(id));
+}
+
+function notNullOf({ columns }: Table, column: string): string | undefined {
+  return columns.find(({ name }) => name === column)?.notNull?.name;
+}
 
 // The index behind a key bears the key's name and is renamed with it.
 function renamed(table: Table, from: string, to: string): Table {

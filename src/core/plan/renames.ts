@@ -2,7 +2,7 @@
 // them is parked under another name until the rest have moved on.
 
 import { tableNames } from '../catalogue/identifiers';
-import { findConstraint, findTable, sameColumnSet } from '../catalogue/lookups';
+import { findConstraint, findNotNull, findTable, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { engineOf } from '../engines/index';
 import type { Candidate } from '../operations/beside';
@@ -74,7 +74,9 @@ function told(candidate: Renaming, catalogue: Catalogue): Renaming {
 
 function columnsOf({ table, from }: Rename, catalogue: Catalogue): readonly string[] | null {
   const owner = findTable(catalogue, table);
-  return (owner && findConstraint(owner, from)?.columns) ?? null;
+  if (!owner) return null;
+  const column = findNotNull(owner, from);
+  return findConstraint(owner, from)?.columns ?? (column && [column.name]);
 }
 
 // A script may run twice: what has been swapped has to look different from what has not. Constraints of one table are told

@@ -1,4 +1,4 @@
-import { findSequence, sameColumnSet } from '../catalogue/lookups';
+import { findNotNull, findSequence, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Sequence, Table } from '../catalogue/model';
 import { traitsOf } from '../engines/index';
 import { Refusal } from '../operations/refusal';
@@ -42,7 +42,8 @@ export const renameRemedy: Remedy<RenameProposal> = {
             ? table.columns.some(({ name }) => name === to) && table.columns.every(({ name }) => name !== from)
             : object === 'index'
               ? table.indexes.every((index) => index.name !== from)
-              : table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
+              : findNotNull(table, from) === null &&
+                table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
 };
 
 function leaving(name: string, catalogue: Catalogue): Question {

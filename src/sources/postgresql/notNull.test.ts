@@ -10,7 +10,9 @@ import { findTable } from '../../core/catalogue/lookups';
 import { tableId } from '../../core/catalogue/identifiers';
 import { postgresql } from '../../core/engines/postgresql/index';
 import { modes } from '../../core/plan/cost';
-import { planFor } from '../../core/plan/plan';
+import type { Catalogue } from '../../core/catalogue/model';
+import { onNames } from '../../core/naming/styleChange';
+import { afterPlan, planFor } from '../../core/plan/plan';
 import { survey } from '../survey';
 import { openSource } from './reader';
 
@@ -63,4 +65,27 @@ describe.each(modes)('NOT NULL, %s', (mode) => {
     expect(await runScript(database.details, scripts.back)).toBe('');
     expect(await stateOf(database)).toEqual(before);
   });
+});
+
+test('its names follow a house style where it has any, and come back', async () => {
+  const names = ({ tables }: Catalogue) =>
+    tables.flatMap(({ columns }) => columns.flatMap(({ notNull }) => notNull?.name ?? [])).sort();
+  const { catalogue } = await surveyed();
+  const adopted = { 'not null': 'nn_{table}_{columns}' };
+  const found = onNames(catalogue, {}, adopted).filter(({ rule }) => rule === 'naming/style');
+  expect(found.map(({ object }) => object.name).sort()).toEqual(names(catalogue));
+  const plan = planFor(
+    found.map((finding) => ({ finding, decision: {} })),
+    catalogue,
+    { label: 'names', mode: 'plain', adopted },
+  );
+  expect(plan.problems).toEqual([]);
+  const scripts = postgresql.dialect.scripts(plan, { title: 't', source: 's', madeAt: '' });
+  expect(await runScript(database.details, scripts.forward)).toBe('');
+  const after = (await surveyed()).catalogue;
+  expect(names(after)).toEqual(names(afterPlan(plan, catalogue)));
+  expect(names(after)).toEqual(newest ? ['nn_berth_area', 'nn_berth_berth_no'] : []);
+  expect(await runScript(database.details, scripts.forward)).toBe('');
+  expect(await runScript(database.details, scripts.back)).toBe('');
+  expect(names((await surveyed()).catalogue)).toEqual(names(catalogue));
 });

@@ -44,6 +44,8 @@ export const names: NameRules = {
     'foreign key': '{table}_{columns}_fkey',
     check: '{table}_{columns}_check',
     exclusion: '{table}_{columns}_excl',
+    // From PostgreSQL 18 on.
+    'not null': '{table}_{columns}_not_null',
     index: '{table}_{columns}_idx',
     sequence: '{table}_{columns}_seq',
     // Those that check references.

@@ -90,7 +90,7 @@ function breaks(style: HouseStyle, object: NamedObject): boolean {
   if (!style.adopted.has(object.kind) || nameUnder(style, object) === object.name) return false;
   // What stands on expressions says what it is for in words of its own.
   if (object.kind === 'index' && object.columns.includes('expr')) return false;
-  return ['index', 'sequence', 'trigger'].includes(object.kind) || !isMadeBySystem(style, object);
+  return ['index', 'sequence', 'trigger', 'not null'].includes(object.kind) || !isMadeBySystem(style, object);
 }
 
 /** `ix_call_vessel_id_2`, where another has the plain name and keeps it. */

@@ -52,6 +52,11 @@ export function fieldsOf(form: FormData): Readonly<Record<string, unknown>> {
   );
 }
 
+/** The first of what is wrong with each field. */
+export function firstOf(errors: FieldErrors): Readonly<Record<string, string>> {
+  return Object.fromEntries(Object.entries(errors).map(([name, [first = 'cannot be read']]) => [name, first]));
+}
+
 export function errorsInWords(errors: FieldErrors): string {
   return Object.entries(errors)
     .map(

@@ -2,7 +2,7 @@
 
 import { data, redirect } from 'react-router';
 import type { ClassConstructor } from 'class-transformer';
-import { fieldsOf, parse } from '~/input/parse';
+import { fieldsOf, firstOf, parse } from '~/input/parse';
 import type { Outcome } from '~/work/perform';
 import type { Said } from '~/app/ui/Saying';
 import { formIn, orPage } from './door.server';
@@ -61,7 +61,7 @@ export async function actOn<On>(intents: Readonly<Record<string, Intent<On>>>, o
   // A form with several buttons sends what any of them needs.
   const parsed = await parse(asked.Shape, fields, 'drop');
   if (!parsed.ok) {
-    const errors = Object.fromEntries(Object.entries(parsed.errors).map(([name, all]) => [name, all[0] ?? '']));
+    const errors = firstOf(parsed.errors);
     return came(named, Object.values(errors)[0] ?? 'That cannot be kept.', { errors });
   }
   const outcome = await orPage(asked.act(on, parsed.value));

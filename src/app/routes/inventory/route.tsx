@@ -1,6 +1,5 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Empty } from '~/app/ui/parts';
-import { Bar } from '~/app/ui/parts';
+import { Bar, Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';

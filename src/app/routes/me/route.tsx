@@ -1,6 +1,6 @@
-import { EntryForm, Frame } from '~/app/ui/parts';
+import { useWrong } from '~/app/ui/useWrong';
+import { EntryForm, Fields, Frame, Ticks } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
-import { Fields, Ticks } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -15,7 +15,7 @@ import { Moment } from '~/app/ui/Moment';
 import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { allRights, mayAnywhere, type Right, rights } from '~/core/rights/rights';
-import { parseForm } from '~/input/parse';
+import { firstOf, parseForm } from '~/input/parse';
 import { listGrants, listTokens } from '~/store/people/people';
 import { changePassword, endToken, makeToken, shortestPassword, signOut, signOutEverywhere } from '~/work/people';
 import { sourcesFor } from '~/work/sources';
@@ -60,7 +60,10 @@ export async function action({ request, context }: Route.ActionArgs) {
     }
     case 'makeToken': {
       const parsed = await parseForm(TokenWish, form);
-      if (!parsed.ok) return data(tokenProblem(Object.values(parsed.errors).flat()[0] ?? 'That cannot be made'), { status: 422 });
+      if (!parsed.ok)
+        return data(tokenProblem(Object.values(parsed.errors).flat()[0] ?? 'That cannot be made', firstOf(parsed.errors)), {
+          status: 422,
+        });
       const made = await makeToken(office(), actor, parsed.value);
       return made.problem === null ? { about: 'token', problem: null, made: made.result } : tokenProblem(made.problem);
     }
@@ -77,8 +80,8 @@ export async function action({ request, context }: Route.ActionArgs) {
   }
 }
 
-function tokenProblem(problem: string) {
-  return { about: 'token', problem, made: null };
+function tokenProblem(problem: string, errors: Readonly<Record<string, string>> = {}) {
+  return { about: 'token', problem, errors, made: null };
 }
 
 export function meta() {
@@ -164,6 +167,7 @@ interface TokensProps extends Pick<Route.ComponentProps['loaderData'], 'tokens' 
 }
 
 function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
+  const wrong = useWrong();
   return (
     <>
       <h2>Tokens for the terminal and pipelines</h2>
@@ -215,8 +219,14 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
       )}
       <Form method="post" aria-label="New token">
         <Fields style={{ marginTop: 12 }}>
-          <TextField name="name" label="What it is for" required autoComplete="off" />
-          <TextField name="days" label="Days" defaultValue={90} slotProps={{ htmlInput: { inputMode: 'numeric' } }} />
+          <TextField name="name" label="What it is for" required autoComplete="off" {...wrong('name')} />
+          <TextField
+            name="days"
+            label="Days"
+            defaultValue={90}
+            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            {...wrong('days')}
+          />
           <SourceChoice label="Source" all="all that you may" sources={sources} />
         </Fields>
         <Ticks role="group" aria-label="What it may do">

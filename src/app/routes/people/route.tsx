@@ -1,6 +1,6 @@
-import { Frame } from '~/app/ui/parts';
+import { useWrong } from '~/app/ui/useWrong';
+import { Fields, Frame } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
-import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -15,7 +15,7 @@ import { Moment } from '~/app/ui/Moment';
 import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { type Role, roleNames, roles } from '~/core/rights/rights';
-import { parseForm } from '~/input/parse';
+import { firstOf, parseForm } from '~/input/parse';
 import { listGrants, listPeople } from '~/store/people/people';
 import { listSources } from '~/store/sources/sources';
 import { addPerson, giveRole, invite, setDisabled, takeRole } from '~/work/people';
@@ -47,12 +47,18 @@ export async function loader({ context }: Route.LoaderArgs) {
 export async function action({ request, context }: Route.ActionArgs) {
   const actor = actorIn({ context });
   const form = await formIn(request);
-  const plain = (problem: string | null) => data({ problem, link: null, whose: '' }, { status: problem === null ? 200 : 422 });
-  const inviting = (whose: string, token: string) => ({ problem: null, link: `${reached.origin}/invitation/${token}`, whose });
+  const plain = (problem: string | null, errors: Readonly<Record<string, string>> = {}) =>
+    data({ problem, errors, link: null, whose: '' }, { status: problem === null ? 200 : 422 });
+  const inviting = (whose: string, token: string) => ({
+    problem: null,
+    errors: {},
+    link: `${reached.origin}/invitation/${token}`,
+    whose,
+  });
   switch (form.get('intent')) {
     case 'add': {
       const parsed = await parseForm(NewPersonForm, form);
-      if (!parsed.ok) return plain(`${Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept'}.`);
+      if (!parsed.ok) return plain('That cannot be kept as it is.', firstOf(parsed.errors));
       const { name, fullName, role, source } = parsed.value;
       const added = await orPage(addPerson(office(), actor, { name, fullName, grants: [{ role, source }] }));
       return added.problem === null ? inviting(fullName, added.result.invitation) : plain(added.problem);
@@ -80,6 +86,7 @@ export function meta() {
 
 export default function People({ loaderData: { people, sources, you }, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';
+  const wrong = useWrong();
   return (
     <Frame>
       <Strip />
@@ -164,8 +171,8 @@ export default function People({ loaderData: { people, sources, you }, actionDat
           <Form method="post" aria-label="Add a person" key={actionData?.link ?? 'new'}>
             <h2>Add a person</h2>
             <Fields>
-              <TextField name="fullName" label="Who it is" required autoComplete="off" />
-              <TextField name="name" label="Signs in as" required autoComplete="off" />
+              <TextField name="fullName" label="Who it is" required autoComplete="off" {...wrong('fullName')} />
+              <TextField name="name" label="Signs in as" required autoComplete="off" {...wrong('name')} />
               <RoleFields sources={sources} />
             </Fields>
             <div className="actions">

@@ -1,7 +1,6 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Frame } from '~/app/ui/parts';
+import { Environment, Frame } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
-import { Environment } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import LinearProgress from '@mui/material/LinearProgress';

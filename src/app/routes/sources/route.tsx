@@ -1,7 +1,6 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Frame, Empty } from '~/app/ui/parts';
+import { CardGrid, Empty, Environment, Frame, Headline } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
-import { CardGrid, Headline, Environment } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Form, Link } from 'react-router';

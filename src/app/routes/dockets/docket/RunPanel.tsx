@@ -1,3 +1,4 @@
+import { useWrong } from '~/app/ui/useWrong';
 import { pathTo } from '~/app/ui/pathTo';
 import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
@@ -37,6 +38,7 @@ interface RunPanelProps {
 export function RunPanel({ source, destination, docket, run, kept, shown, you, instead, problem, way, command }: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
+  const wrong = useWrong();
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
   if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} />;
   const changeable = changeableStates.includes(docket.state);
@@ -61,8 +63,8 @@ export function RunPanel({ source, destination, docket, run, kept, shown, you, i
             <span className="mono">{way?.to}</span> ({way?.how}).
           </p>
           <Fields>
-            <TextField inputRef={user} name="user" label="User" autoComplete="off" />
-            <TextField name="password" label="Password" type="password" autoComplete="off" />
+            <TextField inputRef={user} name="user" label="User" autoComplete="off" {...wrong('user')} />
+            <TextField name="password" label="Password" type="password" autoComplete="off" {...wrong('password')} />
           </Fields>
         </>
       )}

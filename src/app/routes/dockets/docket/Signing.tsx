@@ -1,3 +1,4 @@
+import { useWrong } from '~/app/ui/useWrong';
 import { styled } from '@mui/material/styles';
 import { Fields } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
@@ -114,6 +115,7 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
   // Typed by the clock of whoever types it; sent as the moment that it is.
   const [typed, setTyped] = useState('');
   const zone = useZone();
+  const wrong = useWrong();
   return (
     <Form method="post" preventScrollReset aria-label="Backup">
       <AsShown {...shown} />
@@ -125,10 +127,10 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
           required
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          helperText={zone ? `by your clock, ${zone}` : ' '}
+          {...wrong('backupAt', zone ? `by your clock, ${zone}` : ' ')}
           slotProps={{ inputLabel: { shrink: true } }}
         />
-        <TextField name="backupWhere" label="Kept where" autoComplete="off" required />
+        <TextField name="backupWhere" label="Kept where" autoComplete="off" required {...wrong('backupWhere')} />
       </Fields>
       <div className="actions">
         <Button type="submit" name="intent" value="backup" disabled={busy}>

@@ -1,6 +1,5 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Grade, StepLine } from '~/app/ui/parts';
-import { Headline, Environment } from '~/app/ui/parts';
+import { Environment, Grade, Headline, StepLine } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';

@@ -1,6 +1,5 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Grade } from '~/app/ui/parts';
-import { Headline, Facts } from '~/app/ui/parts';
+import { Facts, Grade, Headline } from '~/app/ui/parts';
 import { Folded } from '~/app/ui/Folded';
 import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';

@@ -1,3 +1,4 @@
+import { useWrong } from '~/app/ui/useWrong';
 import { pathTo } from '~/app/ui/pathTo';
 import { EntryForm, Fields } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
@@ -57,7 +58,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
   const { source, id, about, policy, limits, version } = loaderData;
   const busy = useNavigation().state !== 'idle';
-  const wrong = actionData?.errors ?? {};
+  const wrong = useWrong();
   return (
     <aside className="dossier" aria-label="Dossier" key={id}>
       <div className="mono mute">{id}</div>
@@ -146,10 +147,9 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
               name="object"
               label="Object"
               placeholder="port.log_*"
-              error={'object' in wrong}
-              helperText={wrong['object'] ?? 'a table, table(columns), or with * for any text'}
+              {...wrong('object', 'a table, table(columns), or with * for any text')}
             />
-            <TextField name="reason" label="Why it is meant to be so" error={'reason' in wrong} helperText={wrong['reason']} />
+            <TextField name="reason" label="Why it is meant to be so" {...wrong('reason')} />
           </Fields>
           <div className="actions">
             <Button type="submit" name="intent" value="waive" disabled={busy}>

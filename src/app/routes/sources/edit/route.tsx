@@ -1,6 +1,5 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Frame } from '~/app/ui/parts';
-import { Fields, Ticks } from '~/app/ui/parts';
+import { Fields, Frame, Ticks } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

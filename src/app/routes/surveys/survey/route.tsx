@@ -1,7 +1,6 @@
 import { pathTo } from '~/app/ui/pathTo';
 import LinearProgress from '@mui/material/LinearProgress';
-import { Grade } from '~/app/ui/parts';
-import { Headline, Facts } from '~/app/ui/parts';
+import { Facts, Grade, Headline } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';

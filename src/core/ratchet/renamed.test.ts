@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { applyAll } from '../operations/index';
 import { columnNamesIn, columnsId, tableId } from '../catalogue/identifiers';
@@ -102,3 +103,58 @@ test.each([[['a']], [['a b', 'c"d', 'e, f', '(g)', 'h']], [['"', '()', ', ']]])(
     expect(columnNamesIn(`${id.slice(vessel.length)} -> more`)).toEqual({ names: columns, length: id.length - vessel.length });
   },
 );
+
+const harbour = numbered(
+  sketch(`
+    port.vessel: id key, imo_no text not null
+    port.call: id, vessel_id -> port.vessel.id notvalid, berth_no text, noted localtime; index noted; index noted+id
+    port.berth: berth_no text key, area text, parent_no text
+    dues.invoice: invoice_no text, call_id, vessel_id -> port.vessel.id cascade, paid float; unique invoice_no
+  `),
+);
+
+// Signs that ids quote, split at or bracket with, and those that nobody sees.
+const name = fc
+  .array(fc.constantFrom(...'abZ0_ ."()#,-é\u200b'.split('')), { minLength: 1, maxLength: 8 })
+  .map((signs) => signs.join(''))
+  .filter((text) => /\S/.test(text));
+
+test('whatever tables and columns are called from then on, what is found is what was known', () => {
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.nat(), fc.nat(), name), { maxLength: 6 }), (draws) => {
+      let now = harbour;
+      for (const [t, c, to] of draws) {
+        const table = now.tables[t % now.tables.length];
+        const column = table?.columns[c % (table.columns.length + 1)];
+        if (!table) continue;
+        const taken = column ? table.columns : now.tables.filter(({ schema }) => schema === table.schema);
+        if (taken.some((other) => other.name === to)) continue;
+        now = applyAll(
+          [
+            column
+              ? { kind: 'renameColumn', table: table.id, from: column.name, to }
+              : { kind: 'renameTable', table: table.id, to },
+          ],
+          now,
+        );
+      }
+      const renames = renamesBetween(harbour, now);
+      const rules = ({ rule }: { readonly rule: string }) => !rule.startsWith('naming/');
+      const followedIds = audit(harbour, evidence())
+        .filter(rules)
+        .map((finding) => (followed(finding, renames)?.finding ?? finding).id);
+      const found = new Set<string>(
+        audit(now, evidence())
+          .filter(rules)
+          .map(({ id }) => id),
+      );
+      // What is called otherwise may be taken for something else; what is declared is known whatever it is called.
+      const declared = followedIds.filter((id) =>
+        /^(keys\/missing|references\/(unvalidated|unindexed|duplicate|nullable-part))/.test(id),
+      );
+      expect(declared.length).toBeGreaterThan(2);
+      expect(declared.filter((id) => !found.has(id))).toEqual([]);
+    }),
+    { numRuns: 100 },
+  );
+});

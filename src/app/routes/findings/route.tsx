@@ -17,6 +17,7 @@ import { findingsBoard } from '~/store/findings/findingsBoard';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
+import { findLatestCatalogueId } from '~/store/surveys/surveys';
 import { findingFields, findingGroups } from './fields';
 import { findingsIntents } from './findingsForms.server';
 import { Several } from './Several';
@@ -27,8 +28,12 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const show = new URL(request.url).searchParams.get('show') ?? '';
   const states =
     show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
-  const [board, counts] = await Promise.all([findingsBoard(store, source.id, states), countFindings(store, source.id)]);
-  return { counts, board };
+  const [board, counts, last] = await Promise.all([
+    findingsBoard(store, source.id, states),
+    countFindings(store, source.id),
+    findLatestCatalogueId(store, source.id),
+  ]);
+  return { counts, board, surveyed: last !== null };
 }
 
 /** Choosing another finding, or a filter that the browser applies, does not read the list again. */
@@ -46,7 +51,7 @@ export function meta({ matches }: Route.MetaArgs) {
   return titled('Findings', matches);
 }
 
-export default function Findings({ loaderData: { board, counts } }: Route.ComponentProps) {
+export default function Findings({ loaderData: { board, counts, surveyed } }: Route.ComponentProps) {
   const findings = useMemo(() => readFindings(board), [board]);
   const { source = '', finding } = useParams();
   const [params] = useSearchParams();
@@ -58,6 +63,7 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
   );
   const here = pathTo('/s/:source/findings', { source });
   const allowed = useAllowed();
+  const nothing = findings.length === 0 && counts.open === 0;
   return (
     <Desk>
       <WholeList
@@ -71,12 +77,14 @@ export default function Findings({ loaderData: { board, counts } }: Route.Compon
         chosenId={finding}
         empty={
           <>
-            <h1>{findings.length === 0 && counts.open === 0 ? 'Nothing is open' : 'No finding fits this filter'}</h1>
+            <h1>{nothing ? (surveyed ? 'Nothing is open' : 'Nothing is known yet') : 'No finding fits this filter'}</h1>
             <p>
               {counts.held > 0 ? `${counts.held} held. ` : ''}
-              {findings.length > 0 || counts.open > 0
+              {!nothing
                 ? 'Take the filter away to see all.'
-                : 'Survey again to hear of what slips or is new.'}
+                : surveyed
+                  ? 'Survey again to hear of what slips or is new.'
+                  : 'What a survey finds stands here once the first has come to its end.'}
             </p>
             {params.size > 0 && (
               <Button component={Link} to={here}>

@@ -2,12 +2,16 @@ import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import { useMemo } from 'react';
 import Button from '@mui/material/Button';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { Choice } from '~/app/ui/Choice';
 import { Desk } from '~/app/ui/list/Desk';
 import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
-import { inFull } from '~/app/ui/format';
+import { inFull, percent } from '~/app/ui/format';
+import { counted } from '~/core/naming/words';
+import { type Soundness, soundnessOf } from '~/core/ratchet/soundness';
 import { enter } from '~/app/server/door.server';
 import { readCoverage } from '~/core/survey/boards';
 import { coverageBoard } from '~/store/findings/coverageBoard';
@@ -45,6 +49,7 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
   const show = params.get('show') ?? '';
   const wanted = useMemo(() => all.filter(shows[show] ?? (() => true)), [all, show]);
   const fields = useMemo(() => coverageFields(Math.max(1, ...tables.map((table) => table.rows ?? 0))), [tables]);
+  const sound = useMemo(() => soundnessOf({ tables, cells }), [tables, cells]);
   const here = pathTo('/s/:source/coverage', { source });
 
   if (tables.length === 0)
@@ -69,9 +74,12 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
         chosenId={chosenTable}
         empty={<NothingFits what="table" here={here} />}
         keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
-        foot={(rows) =>
-          `${inFull(rows.length)} of ${inFull(tables.length)} tables, ${inFull(rows.reduce((n, r) => n + r.open, 0))} open`
-        }
+        foot={(rows) => (
+          <>
+            {inFull(rows.length)} of {inFull(tables.length)} tables, {inFull(rows.reduce((n, r) => n + r.open, 0))} open,{' '}
+            <SoundnessTold {...sound} />
+          </>
+        )}
       >
         <Choice
           name="show"
@@ -86,6 +94,21 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
       </WholeList>
       <Outlet />
     </Desk>
+  );
+}
+
+function SoundnessTold({ share, byRows, notMeasured }: Soundness) {
+  if (share === null || byRows === null) return 'soundness not measured';
+  const left = notMeasured === 0 ? '' : ` ${counted(notMeasured, 'table')} not measured, and not counted.`;
+  return (
+    <Tooltip
+      describeChild
+      title={`Of tables and concerns, those without an open finding of Moderate or worse; ${percent(byRows)} by rows.${left}`}
+    >
+      <Typography component="span" variant="inherit" color="primary" tabIndex={0} sx={{ fontWeight: 650 }}>
+        {percent(share)} sound
+      </Typography>
+    </Tooltip>
   );
 }
 

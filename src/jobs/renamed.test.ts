@@ -11,7 +11,7 @@ import type { Direction } from '../core/plan/direction';
 import { type Plan, planFor } from '../core/plan/plan';
 import { usualPolicy } from '../core/rules/policy';
 import { plannedSteps } from '../sources/run/carryOut';
-import { addDocket, freezeDocket, moveDocket, putItem } from '../store/dockets/dockets';
+import { addDocket, freezeDocket, listItems, moveDocket, putItem, removeDocket } from '../store/dockets/dockets';
 import { askForRun, findRun } from '../store/dockets/runs';
 import { coreFinding, type FindingRow, listEvents, listFindings, listStanding, moveFindings } from '../store/findings/findings';
 import type { DocketId, SourceId } from '../store/ids';
@@ -63,6 +63,9 @@ test('findings, waivers and what people asked for follow a table and a column th
   });
   const wish = { kind: 'filled', table: tableId('public', 'call'), columns: ['vessel_id'] } as const;
   await addWish(store, source, { wish, reason: 'every call is of a vessel', by: 'Ada' });
+  const draft = await addDocket(store, source, 'Draft', 'plain');
+  const decision = { parent: 'public.vessel(vessel_id) by vessel_id', orphans: 'empty' };
+  await putItem(store, draft, there(before.get(undeclared) ?? null).id, decision);
   await audited.run('alter table vessel rename to ship; alter table call rename column vessel_id to ship_id');
   await survey();
 
@@ -73,6 +76,10 @@ test('findings, waivers and what people asked for follow a table and a column th
   expect(after.has(undeclared)).toBe(false);
   const told = (await listEvents(store, is.id)).find(({ from, to }) => from === to);
   expect(told?.reason).toMatch(/vessel_id of public\.call is called ship_id now.*public\.vessel is called public\.ship now/);
+  expect((await listItems(store, draft)).map((item) => item.decision)).toEqual([
+    { parent: 'public.ship(vessel_id) by ship_id', orphans: 'empty' },
+  ]);
+  await removeDocket(store, draft);
   const { policies } = await getSettings(store, source);
   expect(policies['uniqueness/absent']?.waivers[0]?.object).toBe('public.v*');
   expect((await listWishes(store, source)).map((asked) => asked.wish)).toEqual([{ ...wish, columns: ['ship_id'] }]);

@@ -1,11 +1,15 @@
-// What was renamed since the last survey, whoever did it: findings, waivers and what people asked for go on.
+// What was renamed since the last survey, whoever did it: findings, decisions, waivers and what people asked for go on.
 
+import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
 import { followed, Names, type Renames, renamesBetween, stillThere } from '../core/ratchet/renamed';
+import { changeableStates } from '../core/ratchet/states';
+import type { Decision } from '../core/remedies/question';
 import type { Policies } from '../core/rules/policy';
 import type { Wish } from '../core/wishes/index';
 import type { Db } from '../store/db';
 import { coreFinding, type FindingRow, renameFindings, listStanding } from '../store/findings/findings';
+import { listDockets, listItems, putItem } from '../store/dockets/dockets';
 import type { SourceId, SurveyId } from '../store/ids';
 import { getSettings, keepPolicies } from '../store/sources/settings';
 import { listWishes, renameWish } from '../store/sources/wishes';
@@ -38,6 +42,15 @@ export async function followRenames(db: Db, source: SourceId, survey: SurveyId, 
       return told ? [{ finding: row.id, now: told.finding, reason: told.reason }] : [];
     }),
   );
+  const tables = new Map(rows.map(({ id, tableId }) => [id, tableId as TableId]));
+  for (const { id, state } of await listDockets(db, source)) {
+    if (!changeableStates.includes(state)) continue;
+    for (const { findingId, decision } of await listItems(db, id)) {
+      const table = tables.get(findingId);
+      const now = table && mapped(decision, (answer) => names.inAnswer(answer, table));
+      if (now && JSON.stringify(now) !== JSON.stringify(decision)) await putItem(db, id, findingId, now);
+    }
+  }
   await renameTables(db, source, renames.tables);
   for (const { wish } of await listWishes(db, source)) {
     const is = names.in(wish, wish.table) as Wish;
@@ -46,6 +59,10 @@ export async function followRenames(db: Db, source: SourceId, survey: SurveyId, 
   const { policies } = await getSettings(db, source);
   const next = waiversUnder(names, policies);
   if (JSON.stringify(next) !== JSON.stringify(policies)) await keepPolicies(db, source, next);
+}
+
+function mapped(decision: Decision, follow: (answer: string) => string): Decision {
+  return Object.fromEntries(Object.entries(decision).map(([question, answer]) => [question, follow(answer)]));
 }
 
 function waiversUnder(names: Names, policies: Policies): Policies {

@@ -178,6 +178,19 @@ export class Names {
     return said + text.slice(from);
   }
 
+  /** An answer to a question about a table: `port.vessel(id) by vessel_id`, `natural(call_no, seq)`. */
+  inAnswer(answer: string, table: TableId): string {
+    const natural = answer.startsWith('natural') ? columnNamesIn(answer.slice('natural'.length)) : null;
+    if (natural)
+      return columnsId(
+        'natural' as TableId,
+        natural.names.map((name) => this.column(table, name)),
+      );
+    const [parent = '', own] = answer.split(' by ');
+    const by = own?.split(', ').map((name) => this.column(table, name));
+    return [this.inText(parent), ...(by ? [by.join(', ')] : [])].join(' by ');
+  }
+
   /** Facts, proposals and wishes: `table` and `parent` say whose the columns beside them are; else they are those of `on`. */
   in(value: unknown, on: TableId): unknown {
     if (typeof value === 'string') return this.renames.tables.get(value as TableId) ?? value;

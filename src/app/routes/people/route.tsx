@@ -109,7 +109,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
             </Alert>
           )}
           {people.map((person) => (
-            <PersonRow key={person.id} className={`${person.disabledAt ? ' off' : ''}`} aria-label={person.fullName}>
+            <PersonRow key={person.id} className={person.disabledAt ? 'off' : ''} aria-label={person.fullName}>
               <div>
                 <div className="title">{person.fullName}</div>
                 <div className="small mute">

@@ -125,7 +125,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
     <>
       <SwitcherButton aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} title="Switch source">
         <span className="name">{source.name}</span>
-        <Environment className={`${source.environment}`}>
+        <Environment className={source.environment}>
           {source.environment}{' '}
           <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
             {engine}
@@ -141,7 +141,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
             selected={other.id === source.id}
             onClick={close}
           >
-            {other.name}&nbsp;<Environment className={`${other.environment}`}>{other.environment}</Environment>
+            {other.name}&nbsp;<Environment className={other.environment}>{other.environment}</Environment>
           </MenuItem>
         ))}
         {allowed.includes('keepSources') && (

@@ -88,7 +88,7 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                     <Link to={pathTo('/s/:source/coverage', { source: source.id })} className="strong">
                       {source.name}
                     </Link>
-                    <Environment className={`${source.environment}`}>{source.environment}</Environment>
+                    <Environment className={source.environment}>{source.environment}</Environment>
                     {source.mayKeep && (
                       <Link to={pathTo('/sources/:source/edit', { source: source.id })} className="end">
                         Connection

@@ -191,11 +191,9 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         style={{ overflow: 'auto', display: 'block', padding: '14px 20px' }}
       >
         <Headline>
-          <Grade className={`${docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : ''}`}>
-            {docket.state}
-          </Grade>
+          <Grade className={docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : ''}>{docket.state}</Grade>
           <span className="mute">
-            {source.name}, <Environment className={`${source.environment}`}>{source.environment}</Environment>
+            {source.name}, <Environment className={source.environment}>{source.environment}</Environment>
           </span>
           <span className="end">
             made <Moment at={docket.createdAt} />

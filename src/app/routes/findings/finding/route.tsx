@@ -71,7 +71,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
     <aside className="dossier" aria-label="Dossier" key={dossier.id}>
       <Headline>
         <Teeth severity={severity} />
-        <Grade className={`${isHarm(severity) ? ' harm' : ''}`}>{severity}</Grade>
+        <Grade className={isHarm(severity) ? 'harm' : ''}>{severity}</Grade>
         <span className="mono mute">{dossier.rule}</span>
         <span className="end">
           <State state={dossier.state} /> since <span suppressHydrationWarning>{dayOf(dossier.stateAt)}</span>, sure{' '}

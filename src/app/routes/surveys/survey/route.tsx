@@ -81,7 +81,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
     <main className="page" id="content">
       <div className="narrow">
         <Headline>
-          <Grade className={`${state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}`}>{state}</Grade>
+          <Grade className={state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}>{state}</Grade>
           <span className="mute">
             asked for <Moment at={survey.askedAt} />
           </span>

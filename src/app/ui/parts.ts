@@ -223,7 +223,12 @@ const stickyLook = {
   padding: '10px 0 18px',
   margin: '12px 0 -18px',
   borderTop: '1px solid var(--mui-palette-action-hover)',
-  '.wide &': { background: 'var(--mui-palette-background-default)' },
+  '.page &': {
+    background: 'var(--mui-palette-background-default)',
+    bottom: -20,
+    marginBottom: -20,
+    paddingBottom: 20,
+  },
   '& .end': { marginLeft: 'auto', fontSize: 12, color: 'var(--mui-palette-text-secondary)' },
 } as const;
 

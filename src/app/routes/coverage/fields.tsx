@@ -56,7 +56,8 @@ export function coverageFields(largest: number): readonly WholeField<BoardRow>[]
       of: ({ rows }) => rows,
       draw: ({ rows }) => (
         <span className="mute">
-          <Size style={{ width: 2 + 30 * Math.sqrt((rows ?? 0) / largest) }} /> {rows === null ? '?' : shortCount(rows)}
+          <span className="size" style={{ width: 2 + 30 * Math.sqrt((rows ?? 0) / largest) }} />{' '}
+          {rows === null ? '?' : shortCount(rows)}
         </span>
       ),
     },
@@ -95,11 +96,11 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
   const needsData = concern !== 'Naming' && concern !== 'Keys';
   if (cell?.worst && cell.open > 0)
     return (
-      <CountCell>
+      <span className="count">
         <Teeth severity={cell.worst} />
         <span className="n">{cell.open}</span>
-        {cell.slipped > 0 && <SlippedMark>slipped</SlippedMark>}
-      </CountCell>
+        {cell.slipped > 0 && <span className="slipped">slipped</span>}
+      </span>
     );
   if (notMeasured !== null && needsData)
     return (
@@ -108,35 +109,25 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
       </span>
     );
   return (
-    <CountCell>
+    <span className="count">
       <HeldLine label={cell && cell.held > 0 ? `${cell.held} held` : 'nothing open'} />
       {cell && cell.held > 0 ? <span className="n verd">{cell.held}</span> : null}
-    </CountCell>
+    </span>
   );
 }
 
-const Size = styled('span')({
-  display: 'inline-block',
-  height: '5px',
-  background: 'var(--mui-palette-text-secondary)',
-  opacity: '0.45',
-  marginLeft: '7px',
-  verticalAlign: 'middle',
-});
-
-const CountCell = styled('span')({
-  display: 'inline-flex',
-  alignItems: 'center',
-  gap: '5px',
-  '& .n': {
-    font: '600 12px var(--mono)',
-    minWidth: '14px',
-    textAlign: 'right',
+/** Dressed once for all of its cells: there are thousands, and each would be looked at as it is drawn. */
+export const Board = styled('div')({
+  display: 'contents',
+  '& .size': {
+    display: 'inline-block',
+    height: 5,
+    background: 'var(--mui-palette-text-secondary)',
+    opacity: 0.45,
+    marginLeft: 7,
+    verticalAlign: 'middle',
   },
-});
-
-const SlippedMark = styled('span')({
-  color: 'var(--mui-palette-warning-main)',
-  fontWeight: '700',
-  fontSize: '11px',
+  '& .count': { display: 'inline-flex', alignItems: 'center', gap: 5 },
+  '& .n': { font: '600 12px var(--mono)', minWidth: 14, textAlign: 'right' },
+  '& .slipped': { color: 'var(--mui-palette-warning-main)', fontWeight: 700, fontSize: 11 },
 });

@@ -18,7 +18,7 @@ import { coverageBoard } from '~/store/findings/coverageBoard';
 import { findUnfinished, listSurveys } from '~/store/surveys/surveys';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
-import { type BoardRow, boardOf, coverageFields } from './fields';
+import { Board, type BoardRow, boardOf, coverageFields } from './fields';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -63,35 +63,37 @@ export default function Coverage({ loaderData: { board, unfinished, lastSurvey }
     );
   return (
     <Desk>
-      <WholeList
-        name="Coverage"
-        what="table"
-        label="Tables and their open findings by concern"
-        all={wanted}
-        fields={fields}
-        groups={['schema']}
-        here={here}
-        chosenId={chosenTable}
-        empty={<NothingFits what="table" here={here} />}
-        keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
-        foot={(rows) => (
-          <>
-            {inFull(rows.length)} of {inFull(tables.length)} tables, {inFull(rows.reduce((n, r) => n + r.open, 0))} open,{' '}
-            <SoundnessTold {...sound} />
-          </>
-        )}
-      >
-        <Choice
-          name="show"
-          label="Which tables"
-          options={[
-            ['', 'All tables'],
-            ['open', 'With open findings'],
-            ['clean', 'Without'],
-            ['unmeasured', 'Not measured'],
-          ]}
-        />
-      </WholeList>
+      <Board>
+        <WholeList
+          name="Coverage"
+          what="table"
+          label="Tables and their open findings by concern"
+          all={wanted}
+          fields={fields}
+          groups={['schema']}
+          here={here}
+          chosenId={chosenTable}
+          empty={<NothingFits what="table" here={here} />}
+          keys={{ 'j k': 'move', g: 'go to', '/': 'filter' }}
+          foot={(rows) => (
+            <>
+              {inFull(rows.length)} of {inFull(tables.length)} tables, {inFull(rows.reduce((n, r) => n + r.open, 0))} open,{' '}
+              <SoundnessTold {...sound} />
+            </>
+          )}
+        >
+          <Choice
+            name="show"
+            label="Which tables"
+            options={[
+              ['', 'All tables'],
+              ['open', 'With open findings'],
+              ['clean', 'Without'],
+              ['unmeasured', 'Not measured'],
+            ]}
+          />
+        </WholeList>
+      </Board>
       <Outlet />
     </Desk>
   );

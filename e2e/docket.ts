@@ -22,7 +22,8 @@ export async function signAndBackUp(page: Page): Promise<void> {
     await press(page, 'Sign it');
     await expect(page.getByText('Signed', { exact: true })).toBeVisible();
   });
-  await page.getByLabel('Backup taken').fill('2026-01-01T06:00');
+  await page.getByRole('group', { name: 'Backup taken' }).getByRole('spinbutton').first().focus();
+  await page.keyboard.type('202601010600');
   await page.getByLabel('Kept where').focus();
   await page.keyboard.type('vault 3');
   await page.keyboard.press('Enter');

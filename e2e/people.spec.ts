@@ -57,7 +57,8 @@ test('a docket goes from hand to hand: planned, signed and run by three', async 
 
   await become(context, 'jon');
   await open(page, page.url());
-  await page.getByLabel('Backup taken').fill('2026-01-01T06:00');
+  await page.getByRole('group', { name: 'Backup taken' }).getByRole('spinbutton').first().focus();
+  await page.keyboard.type('202601010600');
   await page.getByLabel('Kept where').fill('vault 3');
   await page.getByRole('button', { name: 'Confirm the backup' }).click();
   await expect(page.getByText(/at vault 3/)).toBeVisible();

@@ -1,3 +1,4 @@
+import { MomentField } from '~/app/ui/MomentField';
 import { useWrong } from '~/app/ui/useWrong';
 import { styled } from '@mui/material/styles';
 import { Fields } from '~/app/ui/parts';
@@ -5,10 +6,8 @@ import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { Clock, Moment } from '~/app/ui/Moment';
-import { useZone } from '~/app/ui/zone';
 import { type Destination, requirementsFor, type Requirement, signableStates, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
@@ -112,24 +111,12 @@ interface BackupFormProps {
 }
 
 function BackupForm({ shown, busy, label }: BackupFormProps) {
-  // Typed by the clock of whoever types it; sent as the moment that it is.
-  const [typed, setTyped] = useState('');
-  const zone = useZone();
   const wrong = useWrong();
   return (
     <Form method="post" preventScrollReset aria-label="Backup">
       <AsShown {...shown} />
       <Fields>
-        <input type="hidden" name="backupAt" value={typed === '' ? '' : new Date(typed).toISOString()} />
-        <TextField
-          label="Backup taken"
-          type="datetime-local"
-          required
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          {...wrong('backupAt', zone ? `by your clock, ${zone}` : ' ')}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <MomentField name="backupAt" label="Backup taken" />
         <TextField name="backupWhere" label="Kept where" autoComplete="off" required {...wrong('backupWhere')} />
       </Fields>
       <div className="actions">

@@ -7,6 +7,18 @@ import type { Outcome } from '~/work/perform';
 import type { Said } from '~/app/ui/Saying';
 import { formIn, orPage } from './door.server';
 
+/** Something that is shown once and kept nowhere: a link that invites, a token. */
+export interface ShownOnce {
+  readonly words: string;
+  readonly secret: string;
+}
+
+/** Where an act leads, with what the browser is to keep. */
+interface Way {
+  readonly to: string;
+  readonly cookie: string;
+}
+
 /** `On`: what it is asked of: a room, or a docket in it. */
 export interface Intent<On> {
   readonly Shape: ClassConstructor<object>;
@@ -14,12 +26,14 @@ export interface Intent<On> {
   /** Told once it is done. */
   said?(result: unknown, form: object, on: On): Said;
   /** Where it leads once it is done, where not back to its page. */
-  then?(result: unknown, on: On): string;
+  then?(result: unknown, on: On): string | Way;
+  shown?(result: unknown, form: object): ShownOnce;
 }
 
 interface After<On, T, R> {
   readonly said?: (result: R, form: T, on: On) => Said;
-  readonly then?: (result: R, on: On) => string;
+  readonly then?: (result: R, on: On) => string | Way;
+  readonly shown?: (result: R, form: T) => ShownOnce;
 }
 
 /** What makes the intents of a page, all of them asked of the same. */
@@ -27,12 +41,13 @@ export function intentsOn<On>() {
   return <T extends object, R>(
     Shape: ClassConstructor<T>,
     act: (on: On, form: T) => Promise<Outcome<R>>,
-    { said, then }: After<On, T, R> = {},
+    { said, then, shown }: After<On, T, R> = {},
   ): Intent<On> => ({
     Shape,
     act: (on, form) => act(on, form as T),
     ...(said && { said: (result, form, on) => said(result as R, form as T, on) }),
     ...(then && { then: (result, on) => then(result as R, on) }),
+    ...(shown && { shown: (result, form) => shown(result as R, form as T) }),
   });
 }
 
@@ -48,6 +63,7 @@ export interface Came {
   readonly errors: Readonly<Record<string, string>>;
   readonly intent: string;
   readonly said: Said | null;
+  readonly shown: ShownOnce | null;
 }
 
 /** Does what a form asks for. Throws the pages of `formIn` and `orPage`, and where it leads. */
@@ -67,10 +83,17 @@ export async function actOn<On>(intents: Readonly<Record<string, Intent<On>>>, o
   const outcome = await orPage(asked.act(on, parsed.value));
   if (outcome.problem !== null) return came(named, outcome.problem, {});
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- a way on, as the router takes it
-  if (asked.then) throw redirect(asked.then(outcome.result, on));
-  return came(named, null, { said: asked.said?.(outcome.result, parsed.value, on) ?? null });
+  if (asked.then) throw leading(asked.then(outcome.result, on));
+  return came(named, null, {
+    said: asked.said?.(outcome.result, parsed.value, on) ?? null,
+    shown: asked.shown?.(outcome.result, parsed.value) ?? null,
+  });
 }
 
-function came(intent: string, problem: string | null, { errors = {}, said = null }: Partial<Came>) {
-  return data<Came>({ intent, problem, errors, said }, { status: problem === null ? 200 : 422 });
+function leading(way: string | Way): Response {
+  return typeof way === 'string' ? redirect(way) : redirect(way.to, { headers: { 'Set-Cookie': way.cookie } });
+}
+
+function came(intent: string, problem: string | null, { errors = {}, said = null, shown = null }: Partial<Came>) {
+  return data<Came>({ intent, problem, errors, said, shown }, { status: problem === null ? 200 : 422 });
 }

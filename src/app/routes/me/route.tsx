@@ -6,21 +6,20 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { data, Form, redirect, useNavigation } from 'react-router';
+import { Form, useNavigation } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
-import { actorIn, formIn, shapeIn } from '~/app/server/door.server';
-import { cookieFor } from '~/app/server/entry.server';
+import { actorIn } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { Moment } from '~/app/ui/Moment';
 import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { allRights, mayAnywhere, type Right, rights } from '~/core/rights/rights';
-import { firstOf, parseForm } from '~/input/parse';
 import { listGrants, listTokens } from '~/store/people/people';
-import { changePassword, endToken, makeToken, shortestPassword, signOut, signOutEverywhere } from '~/work/people';
+import { shortestPassword } from '~/work/people';
 import { sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
-import { Leaving, PasswordChange, TokenEnd, TokenWish } from './meForms.server';
+import { actOn, type Came } from '~/app/server/intents.server';
+import { meIntents } from './meForms.server';
 import type { PersonId } from '~/store/ids';
 
 export async function loader({ context }: Route.LoaderArgs) {
@@ -46,42 +45,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const actor = actorIn({ context });
-  const { session } = context.get(passedContext);
-  const form = await formIn(request);
-  switch (form.get('intent')) {
-    case 'password': {
-      const { current, next, again } = await shapeIn(PasswordChange, form);
-      const problem =
-        next === again
-          ? await changePassword(office(), actor, { current, next, token: session ?? '' })
-          : 'The two are not the same.';
-      return data({ about: 'password', problem, made: null }, { status: problem === null ? 200 : 422 });
-    }
-    case 'makeToken': {
-      const parsed = await parseForm(TokenWish, form);
-      if (!parsed.ok)
-        return data(tokenProblem(Object.values(parsed.errors).flat()[0] ?? 'That cannot be made', firstOf(parsed.errors)), {
-          status: 422,
-        });
-      const made = await makeToken(office(), actor, parsed.value);
-      return made.problem === null ? { about: 'token', problem: null, made: made.result } : tokenProblem(made.problem);
-    }
-    case 'endToken': {
-      const { token } = await shapeIn(TokenEnd, form);
-      return { about: 'token', problem: await endToken(office(), actor, token), made: null };
-    }
-    default: {
-      const { intent } = await shapeIn(Leaving, form);
-      if (intent === 'signOutEverywhere') await signOutEverywhere(office(), actor);
-      else if (session) await signOut(office(), actor, session);
-      return redirect('/sign-in', { headers: { 'Set-Cookie': cookieFor('') } });
-    }
-  }
-}
-
-function tokenProblem(problem: string, errors: Readonly<Record<string, string>> = {}) {
-  return { about: 'token', problem, errors, made: null };
+  return actOn(meIntents, { actor: actorIn({ context }), session: context.get(passedContext).session }, request);
 }
 
 export function meta() {
@@ -91,7 +55,8 @@ export function meta() {
 export default function Me({ loaderData, actionData }: Route.ComponentProps) {
   const { person, roles, elsewhere, shortest } = loaderData;
   const busy = useNavigation().state !== 'idle';
-  const said = (about: string) => (actionData?.about === about ? actionData : null);
+  const said = (...intents: readonly (keyof typeof meIntents)[]) =>
+    actionData && intents.some((one) => one === actionData.intent) ? actionData : null;
   return (
     <Frame>
       <Strip />
@@ -137,7 +102,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                 />
                 <TextField name="again" label="The same again" type="password" autoComplete="new-password" required />
               </Fields>
-              <Said {...said('password')} done="Changed. Your other sessions have ended." />
+              <Said problem={said('password')?.problem} done="Changed. Your other sessions have ended." />
               <div className="actions">
                 <Button type="submit" name="intent" value="password" disabled={busy}>
                   Change it
@@ -145,7 +110,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
               </div>
             </Form>
           )}
-          <Tokens {...loaderData} said={said('token')} busy={busy} />
+          <Tokens {...loaderData} said={said('makeToken', 'endToken')} busy={busy} />
         </div>
       </main>
     </Frame>
@@ -162,7 +127,7 @@ function Said({ problem, done }: { readonly problem?: string | null; readonly do
 }
 
 interface TokensProps extends Pick<Route.ComponentProps['loaderData'], 'tokens' | 'sources' | 'rights'> {
-  readonly said: { readonly problem: string | null; readonly made: string | null } | null;
+  readonly said: Pick<Came, 'problem' | 'shown'> | null;
   readonly busy: boolean;
 }
 
@@ -206,10 +171,10 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
           )}
         </EntryForm>
       ))}
-      {said?.made && (
+      {said?.shown && (
         <Alert severity="info" role="status">
-          This is shown once. Keep it where only what uses it can read it:
-          <pre className="mono token">{said.made}</pre>
+          {said.shown.words}
+          <pre className="mono token">{said.shown.secret}</pre>
         </Alert>
       )}
       {said?.problem && (

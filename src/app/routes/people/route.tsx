@@ -7,20 +7,18 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { data, Form, useNavigation } from 'react-router';
-import { actorIn, enterAll, formIn, orPage, shapeIn } from '~/app/server/door.server';
+import { Form, useNavigation } from 'react-router';
+import { actorIn, enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
-import { reached } from '~/app/server/settings.server';
 import { Moment } from '~/app/ui/Moment';
 import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { type Role, roleNames, roles } from '~/core/rights/rights';
-import { firstOf, parseForm } from '~/input/parse';
 import { listGrants, listPeople } from '~/store/people/people';
 import { listSources } from '~/store/sources/sources';
-import { addPerson, giveRole, invite, setDisabled, takeRole } from '~/work/people';
 import type { Route } from './+types/route';
-import { GrantForm, NewPersonForm, PersonForm, UngrantForm } from './peopleForms.server';
+import { actOn } from '~/app/server/intents.server';
+import { peopleIntents } from './peopleForms.server';
 
 export async function loader({ context }: Route.LoaderArgs) {
   await enterAll({ context }, 'keepPeople');
@@ -45,39 +43,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const actor = actorIn({ context });
-  const form = await formIn(request);
-  const plain = (problem: string | null, errors: Readonly<Record<string, string>> = {}) =>
-    data({ problem, errors, link: null, whose: '' }, { status: problem === null ? 200 : 422 });
-  const inviting = (whose: string, token: string) => ({
-    problem: null,
-    errors: {},
-    link: `${reached.origin}/invitation/${token}`,
-    whose,
-  });
-  switch (form.get('intent')) {
-    case 'add': {
-      const parsed = await parseForm(NewPersonForm, form);
-      if (!parsed.ok) return plain('That cannot be kept as it is.', firstOf(parsed.errors));
-      const { name, fullName, role, source } = parsed.value;
-      const added = await orPage(addPerson(office(), actor, { name, fullName, grants: [{ role, source }] }));
-      return added.problem === null ? inviting(fullName, added.result.invitation) : plain(added.problem);
-    }
-    case 'give': {
-      const { person, role, source } = await shapeIn(GrantForm, form);
-      return plain((await orPage(giveRole(office(), actor, person, { role, source }))).problem);
-    }
-    case 'take': {
-      const { person, grant } = await shapeIn(UngrantForm, form);
-      return plain((await orPage(takeRole(office(), actor, person, grant))).problem);
-    }
-    default: {
-      const { person, intent } = await shapeIn(PersonForm, form);
-      if (intent !== 'invite') return plain((await orPage(setDisabled(office(), actor, person, intent === 'disable'))).problem);
-      const invited = await orPage(invite(office(), actor, person));
-      return invited.problem === null ? inviting('them', invited.result) : plain(invited.problem);
-    }
-  }
+  return actOn(peopleIntents, actorIn({ context }), request);
 }
 
 export function meta() {
@@ -102,10 +68,10 @@ export default function People({ loaderData: { people, sources, you }, actionDat
               {actionData.problem}
             </Alert>
           )}
-          {actionData?.link && (
+          {actionData?.shown && (
             <Alert severity="info" role="status">
-              This invites {actionData.whose}; it can be used once, within three days. Send it where only they read it:
-              <pre className="mono token">{actionData.link}</pre>
+              {actionData.shown.words}
+              <pre className="mono token">{actionData.shown.secret}</pre>
             </Alert>
           )}
           {people.map((person) => (
@@ -168,7 +134,7 @@ export default function People({ loaderData: { people, sources, you }, actionDat
               </div>
             </PersonRow>
           ))}
-          <Form method="post" aria-label="Add a person" key={actionData?.link ?? 'new'}>
+          <Form method="post" aria-label="Add a person" key={actionData?.shown?.secret ?? 'new'}>
             <h2>Add a person</h2>
             <Fields>
               <TextField name="fullName" label="Who it is" required autoComplete="off" {...wrong('fullName')} />

@@ -38,7 +38,7 @@ export async function followRenames(db: Db, source: SourceId, survey: SurveyId, 
     source,
     survey,
     rows.flatMap((row) => {
-      const told = followed(coreFinding(row), renames);
+      const told = followed(coreFinding(row), renames, names);
       return told ? [{ finding: row.id, now: told.finding, reason: told.reason }] : [];
     }),
   );

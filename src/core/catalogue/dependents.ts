@@ -1,5 +1,5 @@
 import type { TableId } from './identifiers';
-import { findConstraint, foreignKeysOf, getTable, heirsOf, referencesTo } from './lookups';
+import { type DeclaredReference, findConstraint, foreignKeysOf, getTable, heirsOf, referencesTo } from './lookups';
 import type { Catalogue } from './model';
 
 /** What a new name of a constraint touches, in words; programs outside of the database are not to be seen from here, and are said to be. */
@@ -24,11 +24,7 @@ export function dependentsOfTable(id: TableId, catalogue: Catalogue): readonly s
   const children = referencesTo(catalogue, id).filter(({ child }) => child.id !== id);
   const heirs = heirsOf(catalogue, id);
   return [
-    ...(children.length === 0
-      ? []
-      : [
-          `These references lead to it and go on to: ${children.map(({ key, child }) => `${key.name} of ${child.id}`).join(', ')}.`,
-        ]),
+    ...leading(children),
     ...(heirs.length === 0
       ? []
       : [`These inherit from it, or are part of it, and go on to: ${heirs.map((heir) => heir.id).join(', ')}.`]),
@@ -47,11 +43,14 @@ export function dependentsOfColumn(id: TableId, column: string, catalogue: Catal
   return [
     ...(own.length === 0 ? [] : [`These constraints are on it and go on to: ${own.join(', ')}.`]),
     ...(indexes.length === 0 ? [] : [`These indexes are on it and go on to: ${indexes.join(', ')}.`]),
-    ...(children.length === 0
-      ? []
-      : [
-          `These references lead to it and go on to: ${children.map(({ key, child }) => `${key.name} of ${child.id}`).join(', ')}.`,
-        ]),
+    ...leading(children),
     `Programs outside of the database that say ${column} have to follow at the same moment; Pawl cannot see them.`,
+  ];
+}
+
+function leading(references: readonly DeclaredReference[]): readonly string[] {
+  if (references.length === 0) return [];
+  return [
+    `These references lead to it and go on to: ${references.map(({ key, child }) => `${key.name} of ${child.id}`).join(', ')}.`,
   ];
 }

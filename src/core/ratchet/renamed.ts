@@ -6,6 +6,7 @@ import { findTable, keyColumnsOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { groupBy } from '../grouping';
 import { visible } from '../naming/visible';
+import { identityStart, tableOf } from '../rules/audit';
 import type { Finding, FindingId } from '../rules/rule';
 
 export interface Renames {
@@ -104,48 +105,40 @@ function columnsRenamed(was: Table, is: Table): ReadonlyMap<string, string> {
 }
 
 /** The finding under the names that its object has now; null of one that nothing was renamed of. */
-export function followed(finding: Finding, renames: Renames): { readonly finding: Finding; readonly reason: string } | null {
-  const { object, rule } = finding;
-  const was = tableId(object.schema, object.table);
+export function followed(
+  finding: Finding,
+  renames: Renames,
+  names = new Names(renames),
+): { readonly finding: Finding; readonly reason: string } | null {
+  const { object, rule, id } = finding;
+  const was = tableOf(object);
   const is = renames.tables.get(was) ?? was;
-  const names = new Names(renames);
   const { schema, table } = tableNames(is);
   const now = { ...object, schema, table, columns: object.columns.map((column) => names.column(was, column)) };
+  const start = identityStart(rule, { ...object, table: was });
   const told = {
     ...finding,
-    id: identityOf(finding, { ...now, is }, names),
+    // What tells it apart stands behind the object.
+    id: (id.startsWith(start)
+      ? `${identityStart(rule, { ...now, table: is })}${names.inText(id.slice(start.length))}`
+      : id) as FindingId,
     object: now,
     facts: names.in(finding.facts, was),
     proposal: names.in(finding.proposal, was) as Finding['proposal'],
   };
-  if (JSON.stringify(told) === JSON.stringify(finding)) return null;
-  const reason = [...renames.reasons].flatMap(([id, said]) => (mentions(finding, id) ? [said] : [])).join(' ');
-  return { finding: { ...told, rule }, reason };
-}
-
-function mentions(finding: Finding, id: TableId): boolean {
-  return tableId(finding.object.schema, finding.object.table) === id || JSON.stringify(finding).includes(id);
-}
-
-interface Now {
-  readonly is: TableId;
-  readonly columns: readonly string[];
-}
-
-// As the audit makes it: rule, object, and what tells it apart.
-function identityOf({ id, rule, object }: Finding, { is, columns }: Now, names: Names): FindingId {
-  const was = tableId(object.schema, object.table);
-  const [before, after] =
-    object.name === undefined
-      ? [columnsId(was, object.columns), columnsId(is, columns)]
-      : [`${was}#${object.name}`, `${is}#${object.name}`];
-  const start = `${rule}:${before}`;
-  return (id.startsWith(start) ? `${rule}:${after}${names.inText(id.slice(start.length))}` : id) as FindingId;
+  const before = JSON.stringify(finding);
+  if (JSON.stringify(told) === before) return null;
+  const reason = [...renames.reasons].flatMap(([renamed, said]) => (renamed === was || before.includes(renamed) ? [said] : []));
+  return { finding: told, reason: reason.join(' ') };
 }
 
 /** Names of tables and columns in what was written down of them. */
 export class Names {
-  constructor(private readonly renames: Renames) {}
+  private readonly touched: readonly TableId[];
+
+  constructor(private readonly renames: Renames) {
+    this.touched = [...new Set([...renames.tables.keys(), ...renames.columns.keys()])];
+  }
 
   column(table: TableId, name: string): string {
     return this.renames.columns.get(table)?.get(name) ?? name;
@@ -153,8 +146,7 @@ export class Names {
 
   /** `port.call(vessel_no)`, alone or behind a blank, as waivers and identities have it. */
   inText(text: string): string {
-    const touched = new Set([...this.renames.tables.keys(), ...this.renames.columns.keys()]);
-    return [...touched].reduce((said, id) => this.inTextOf(said, id), text);
+    return this.touched.reduce((said, id) => this.inTextOf(said, id), text);
   }
 
   private inTextOf(text: string, id: TableId): string {

@@ -30,20 +30,27 @@ export const renameRemedy: Remedy<RenameProposal> = {
       ? [{ kind: 'renameSequence', table: table.id, schema: sequence.schema, from, to }]
       : new Refusal(`No sequence ${from} numbers ${table.id} any more. Survey again.`);
   },
-  // Of two that swap their names both old ones are still there.
-  holds: ({ from, to, columns, object }, { table, catalogue }) =>
-    object === 'sequence'
-      ? ownSequences(table, catalogue).every(({ name }) => name !== from)
-      : object === 'table'
-        ? table.name === to
-        : object === 'trigger'
-          ? table.triggers.every(({ name }) => name !== from)
-          : object === 'column'
-            ? table.columns.some(({ name }) => name === to) && table.columns.every(({ name }) => name !== from)
-            : object === 'index'
-              ? table.indexes.every((index) => index.name !== from)
-              : findNotNull(table, from) === null &&
-                table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns)),
+  holds({ from, to, columns, object }, { table, catalogue }) {
+    const isGone = (parts: readonly { readonly name: string }[]): boolean => parts.every(({ name }) => name !== from);
+    switch (object) {
+      case 'table':
+        return table.name === to;
+      case 'column':
+        return table.columns.some(({ name }) => name === to) && isGone(table.columns);
+      case 'index':
+        return isGone(table.indexes);
+      case 'trigger':
+        return isGone(table.triggers);
+      case 'sequence':
+        return isGone(ownSequences(table, catalogue));
+      case undefined:
+        // Of two that swap their names both old ones are still there.
+        return (
+          findNotNull(table, from) === null &&
+          table.constraints.every((c) => c.name !== from || !sameColumnSet(c.columns, columns))
+        );
+    }
+  },
 };
 
 function leaving(name: string, catalogue: Catalogue): Question {

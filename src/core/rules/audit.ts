@@ -155,8 +155,15 @@ function findingOf(catalogue: Catalogue, rule: Rule, found: Found<unknown>): Fin
 }
 
 function identityOf(rule: string, found: Found<unknown>): FindingId {
-  const object = found.name === undefined ? columnsId(found.table, found.columns) : `${found.table}#${found.name}`;
-  return `${rule}:${object}${found.apart === undefined ? '' : ` -> ${found.apart}`}` as FindingId;
+  return `${identityStart(rule, found)}${found.apart === undefined ? '' : ` -> ${found.apart}`}` as FindingId;
+}
+
+/** What the identity of a finding begins with: its rule and its object. */
+export function identityStart(
+  rule: string,
+  { table, columns, name }: Pick<Found<unknown>, 'table' | 'columns' | 'name'>,
+): string {
+  return `${rule}:${name === undefined ? columnsId(table, columns) : `${table}#${name}`}`;
 }
 
 // Names and values in words are the audited database's own: nothing in them hides.

@@ -72,12 +72,9 @@ function Entries({ list, entries, source, shown }: EntriesProps) {
               <TableCell className="mono">{other}</TableCell>
               <TableCell align="right">
                 <Allowed right="keepRules">
-                  <Form method="post" action={action}>
-                    <Hidden shown={shown} list={list} from={word} />
-                    <Button type="submit" variant="text" name="intent" value="forget" aria-label={`Forget ${word}`}>
-                      Forget
-                    </Button>
-                  </Form>
+                  <Act source={source} shown={shown} list={list} from={word} act="forget" label={`Forget ${word}`}>
+                    Forget
+                  </Act>
                 </Allowed>
               </TableCell>
             </TableRow>
@@ -113,7 +110,6 @@ function Entries({ list, entries, source, shown }: EntriesProps) {
 }
 
 function Learnt({ learnt, source, shown }: Omit<WordsProps, 'dictionary'>) {
-  const { Form, state } = useFetcher({ key: 'house style' });
   if (learnt.length === 0) return null;
   return (
     <Table size="small" aria-label="What seems to be short" sx={{ marginTop: 2 }}>
@@ -128,26 +124,42 @@ function Learnt({ learnt, source, shown }: Omit<WordsProps, 'dictionary'>) {
             </TableCell>
             <TableCell align="right">
               <Allowed right="keepRules">
-                <Form method="post" action={pathTo('/s/:source/style', { source })}>
-                  <Hidden shown={shown} list="short" from={short} />
-                  <input type="hidden" name="to" value={whole} />
-                  <Button
-                    type="submit"
-                    variant="text"
-                    name="intent"
-                    value="word"
-                    disabled={state !== 'idle'}
-                    aria-label={`${short} stands for ${whole}`}
-                  >
-                    It does
-                  </Button>
-                </Form>
+                <Act
+                  {...{ source, shown, from: short, to: whole }}
+                  list="short"
+                  act="word"
+                  label={`${short} stands for ${whole}`}
+                >
+                  It does
+                </Act>
               </Allowed>
             </TableCell>
           </TableRow>
         ))}
       </TableBody>
     </Table>
+  );
+}
+
+interface ActProps extends Omit<EntriesProps, 'entries'> {
+  readonly act: 'word' | 'forget';
+  readonly from: string;
+  readonly to?: string;
+  readonly label: string;
+  readonly children: string;
+}
+
+/** A button that says something of one word. */
+function Act({ source, shown, list, act, from, to, label, children }: ActProps) {
+  const { Form, state } = useFetcher({ key: 'house style' });
+  return (
+    <Form method="post" action={pathTo('/s/:source/style', { source })}>
+      <Hidden shown={shown} list={list} from={from} />
+      {to !== undefined && <input type="hidden" name="to" value={to} />}
+      <Button type="submit" variant="text" name="intent" value={act} disabled={state !== 'idle'} aria-label={label}>
+        {children}
+      </Button>
+    </Form>
   );
 }
 

@@ -9,7 +9,7 @@ import { provePlan } from '../sources/run/prove';
 import type { Session } from '../sources/run/session';
 import { SourceError } from '../sources/SourceError';
 import { type Db, inTransaction, storeUrl } from '../store/db';
-import { findFrozen, getSourceOf, listItems, moveDocket, thawDocket } from '../store/dockets/dockets';
+import { findFrozen, getSourceOf, moveDocket, thawDocket } from '../store/dockets/dockets';
 import { keepRefusals } from '../store/dockets/refusals';
 import {
   findRequest,
@@ -24,14 +24,13 @@ import {
   startRun,
   startStep,
 } from '../store/dockets/runs';
-import { listFindingsById } from '../store/findings/findings';
 import { findSource, getConnection } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
 import { pawlItself } from '../work/actor';
 import { docketObject } from '../work/dockets/planned';
 import { settleRun } from '../work/dockets/running';
 import { write } from '../work/perform';
-import { asPlanned } from '../work/renamed';
+import { listAsPlanned } from '../work/renamed';
 import type { Job, JobContext } from './job';
 import { askForLogin } from './loginHandover';
 import { whileOwning } from './ownership';
@@ -191,13 +190,7 @@ async function runSteps(
 }
 
 async function runProofs({ session, plan, row, store }: UnderWay, source: SourceId): Promise<void> {
-  const items = await listItems(store, row.docketId);
-  const rows = await listFindingsById(
-    store,
-    source,
-    items.map((i) => i.findingId),
-  );
-  const planned = asPlanned(rows, new Set(plan.steps.map((step) => step.finding)));
+  const planned = await listAsPlanned(store, source, row.docketId, new Set(plan.steps.map((step) => step.finding)));
   const findings = new Map(planned.map((f) => [f.identity as string, f.id]));
   for await (const { finding, ...proof } of provePlan(session, plan)) {
     const findingId = findings.get(finding);

@@ -8,9 +8,9 @@ import type { Decision } from '../core/remedies/question';
 import type { Policies } from '../core/rules/policy';
 import type { Wish } from '../core/wishes/index';
 import type { Db } from '../store/db';
-import { coreFinding, type FindingRow, renameFindings, listStanding } from '../store/findings/findings';
+import { coreFinding, type FindingRow, listFindingsById, listStanding, renameFindings } from '../store/findings/findings';
 import { listDockets, listItems, putItem } from '../store/dockets/dockets';
-import type { SourceId, SurveyId } from '../store/ids';
+import type { DocketId, SourceId, SurveyId } from '../store/ids';
 import { getSettings, keepPolicies } from '../store/sources/settings';
 import { listWishes, renameWish } from '../store/sources/wishes';
 import { listColumnNames, renameTables } from '../store/surveys/surveyedTables';
@@ -72,6 +72,17 @@ function waiversUnder(names: Names, policies: Policies): Policies {
       { ...policy, waivers: policy.waivers.map((waiver) => ({ ...waiver, object: names.inText(waiver.object) })) },
     ]),
   );
+}
+
+/** The findings in a docket, by the identities that its plan has for them. */
+export async function listAsPlanned(
+  db: Db,
+  source: SourceId,
+  docket: DocketId,
+  planned: ReadonlySet<string>,
+): Promise<readonly FindingRow[]> {
+  const ids = (await listItems(db, docket)).map(({ findingId }) => findingId);
+  return asPlanned(await listFindingsById(db, source, ids), planned);
 }
 
 /** Findings by the identities that a plan has for them, which may be older than what they are called by now. */

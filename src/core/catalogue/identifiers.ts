@@ -17,6 +17,11 @@ export function columnId(table: TableId, column: string): ColumnId {
   return `${table}.${part(column)}` as ColumnId;
 }
 
+/** A table by another name in the schema of one. */
+export function besideTable(id: TableId, name: string): TableId {
+  return tableId(tableNames(id).schema, name);
+}
+
 /** Constraints share a name space with others of the same table only, so the table is part of it. */
 export function constraintId(table: TableId, constraint: string): ConstraintId {
   return `${table}#${part(constraint)}` as ConstraintId;

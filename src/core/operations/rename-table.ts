@@ -1,5 +1,5 @@
 import { CatalogueError } from '../catalogue/CatalogueError';
-import { columnId, constraintId, tableId, tableNames, type TableId } from '../catalogue/identifiers';
+import { besideTable, columnId, constraintId, tableId, tableNames, type TableId } from '../catalogue/identifiers';
 import type { Column, Constraint, Table } from '../catalogue/model';
 import { namesTaken } from '../naming/taken';
 import { type Kind, type Owner, ownerOf } from './operation';
@@ -27,7 +27,7 @@ export const renameTable: Kind<RenameTable> = {
     `${table} named ${to}${leaves ? ', a view left under the old name' : ''}${takesBack ? ', the view of that name taken away' : ''}`,
   inverse: ({ kind, table, to, leaves, takesBack, owner }) => [
     {
-      ...{ kind, table: tableId(tableNames(table).schema, to), to: tableNames(table).table },
+      ...{ kind, table: besideTable(table, to), to: tableNames(table).table },
       ...(leaves && { takesBack: leaves }),
       ...(takesBack && { leaves: takesBack }),
       ...(owner !== undefined && { owner }),
@@ -36,7 +36,7 @@ export const renameTable: Kind<RenameTable> = {
 
   apply(operation, draft) {
     const { table: id, to, leaves, takesBack } = operation;
-    const named = tableId(tableNames(id).schema, to);
+    const named = besideTable(id, to);
     if (takesBack) draft.remove(named);
     if (draft.find(named)) throw new CatalogueError(`${named} is there already.`);
     const table = draft.get(id);
@@ -57,15 +57,15 @@ export const renameTable: Kind<RenameTable> = {
     return leaves ? { ...operation, leaves: { columns: table.columns.map(({ name }) => name) }, ...ownerOf(table) } : operation;
   },
 
-  changesAlso: ({ table, to }) => [tableId(tableNames(table).schema, to)],
+  changesAlso: ({ table, to }) => [besideTable(table, to)],
   todo: ({ table, to, takesBack }) =>
-    takesBack ? { kind: 'tablePresent', table } : { kind: 'tableMissing', table: tableId(tableNames(table).schema, to) },
+    takesBack ? { kind: 'tablePresent', table } : { kind: 'tableMissing', table: besideTable(table, to) },
   before: ({ table, to, takesBack }) => [
     { kind: 'tableMissing', table },
-    ...(takesBack ? [] : [{ kind: 'tablePresent', table: tableId(tableNames(table).schema, to) } as const]),
+    ...(takesBack ? [] : [{ kind: 'tablePresent', table: besideTable(table, to) } as const]),
   ],
   after: ({ table, to, leaves }) => [
-    { kind: 'tableMissing', table: tableId(tableNames(table).schema, to) },
+    { kind: 'tableMissing', table: besideTable(table, to) },
     ...(leaves ? [] : [{ kind: 'tablePresent', table } as const]),
   ],
 

@@ -1,6 +1,6 @@
 // Side tables: where a repair keeps what it changes.
 
-import { tableId, tableNames, type TableId } from '../catalogue/identifiers';
+import { besideTable, type TableId } from '../catalogue/identifiers';
 import type { Table } from '../catalogue/model';
 import type { Draft } from '../catalogue/draft';
 import type { Kind, Owner } from './operation';
@@ -17,7 +17,7 @@ export interface Keeping {
 
 /** Where set-aside rows are kept: in the schema that they come from. */
 export function sideTableOf({ table, sideTable }: Keeping): TableId {
-  return tableId(tableNames(table).schema, sideTable);
+  return besideTable(table, sideTable);
 }
 
 /** The side table of a repair, dropped for good: then there is no way back. */

@@ -8,13 +8,13 @@ import { nextState } from '../../core/ratchet/states';
 import { sourceKind } from '../../sources/index';
 import { plannedSteps } from '../../sources/run/carryOut';
 import type { Db } from '../../store/db';
-import { freezeDocket, getSourceOf, keepCleared, listItems, moveDocket } from '../../store/dockets/dockets';
+import { freezeDocket, getSourceOf, keepCleared, moveDocket } from '../../store/dockets/dockets';
 import { forgetRefusals } from '../../store/dockets/refusals';
 import { askForRun, finishRun, type RunRequest, type RunRow, steerRun } from '../../store/dockets/runs';
-import { listFindingsById, moveFindings } from '../../store/findings/findings';
+import { moveFindings } from '../../store/findings/findings';
 import type { DocketId, RunId } from '../../store/ids';
 import { nameOf } from '../actor';
-import { asPlanned } from '../renamed';
+import { listAsPlanned } from '../renamed';
 import type { Room } from '../enter';
 import type { Login } from '../office';
 import { done, type Outcome, perform } from '../perform';
@@ -99,14 +99,8 @@ export async function settleRun(db: Db, row: Pick<RunRow, 'id' | 'docketId' | 'd
   await moveDocket(db, row.docketId, ['Running'], row.direction === 'back' ? 'Backed out' : 'Done');
   if (row.direction === 'clear') return keepCleared(db, row.docketId);
   const source = await getSourceOf(db, row.docketId);
-  const items = await listItems(db, row.docketId);
   const carried = new Set<string>(plan.steps.map((s) => s.finding));
-  const rows = await listFindingsById(
-    db,
-    source,
-    items.map((i) => i.findingId),
-  );
-  const findings = asPlanned(rows, carried).filter((f) => carried.has(f.identity));
+  const findings = (await listAsPlanned(db, source, row.docketId, carried)).filter((f) => carried.has(f.identity));
   const event = row.direction === 'forward' ? 'applied' : 'backedOut';
   const reason = row.direction === 'forward' ? null : 'Its docket was backed out.';
   await moveFindings(

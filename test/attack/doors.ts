@@ -21,6 +21,14 @@ export interface Door {
 }
 
 const finding = { finding: '1' };
+/** Where findings are put into a docket or waived together. */
+const deciding: Door = {
+  load: 'seeFindings',
+  acts: {
+    add: { right: 'plan', form: { findings: '1', intent: 'add' } },
+    waive: { right: 'keepRules', form: { findings: '1', intent: 'waive', reason: 'r' } },
+  },
+};
 const login = { user: 'u', password: 'p' };
 const place = {
   name: 'n',
@@ -130,7 +138,7 @@ export const doors: Readonly<Record<string, Door>> = {
   'inventory/sample/route.ts': { load: 'seeRows' },
   'inventory/export.ts': { load: 'seeFindings' },
   'coverage/route.tsx': { load: 'seeFindings' },
-  'coverage/table/route.tsx': { load: 'seeFindings' },
+  'coverage/table/route.tsx': deciding,
   'coverage/ddl.ts': { load: 'seeFindings' },
   'findings/route.tsx': {
     load: 'seeFindings',
@@ -152,14 +160,8 @@ export const doors: Readonly<Record<string, Door>> = {
   'findings/rows.ts': { load: 'seeRows' },
   'findings/touches.ts': { load: 'seeFindings' },
   'findings/reach.ts': { load: 'seeRows' },
-  'decide/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      add: { right: 'plan', form: { ...finding, intent: 'add' } },
-      waive: { right: 'keepRules', form: { ...finding, intent: 'waive', reason: 'r' } },
-    },
-  },
-  'dockets/route.tsx': { load: 'seeFindings', acts: { add: { right: 'plan', form: finding } } },
+  'decide/route.tsx': deciding,
+  'dockets/route.tsx': { load: 'seeFindings' },
   'dockets/docket/route.tsx': {
     load: 'seeFindings',
     acts: Object.fromEntries(

@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { IsInt, Max, Min } from 'class-validator';
 import { data } from 'react-router';
 import { parse } from '~/input/parse';
-import type { FindingRowId, Ids } from '~/store/ids';
+import type { Ids } from '~/store/ids';
 
 class IdShape {
   @Type(() => Number) @IsInt() @Min(1) @Max(Number.MAX_SAFE_INTEGER) id!: number;
@@ -24,10 +24,4 @@ export async function idIn<What extends keyof Ids>(text: string | undefined, wha
 /** A page that says what is not there and what to do next. */
 export function notFound(title: string, advice: string) {
   return data({ title, advice }, { status: 404 });
-}
-
-/** The findings that a form names, `most` of them at the most. Throws a 404 page as `idIn` does. */
-export function findingsIn(form: FormData, name: string, most: number): Promise<readonly FindingRowId[]> {
-  const values = form.getAll(name).slice(0, most);
-  return Promise.all(values.map((id) => idIn(typeof id === 'string' ? id : undefined, 'finding')));
 }

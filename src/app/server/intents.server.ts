@@ -22,7 +22,8 @@ interface Way {
 /** `On`: what it is asked of: a room, or a docket in it. */
 export interface Intent<On> {
   readonly Shape: ClassConstructor<object>;
-  act(on: On, form: object): Promise<Outcome<unknown>>;
+  /** `all`: the form as it came, for fields whose names no class knows (answers to the questions of remedies). */
+  act(on: On, form: object, all: FormData): Promise<Outcome<unknown>>;
   /** Told once it is done. */
   said?(result: unknown, form: object, on: On): Said;
   /** Where it leads once it is done, where not back to its page. */
@@ -40,11 +41,11 @@ interface After<On, T, R> {
 export function intentsOn<On>() {
   return <T extends object, R>(
     Shape: ClassConstructor<T>,
-    act: (on: On, form: T) => Promise<Outcome<R>>,
+    act: (on: On, form: T, all: FormData) => Promise<Outcome<R>>,
     { said, then, shown }: After<On, T, R> = {},
   ): Intent<On> => ({
     Shape,
-    act: (on, form) => act(on, form as T),
+    act: (on, form, all) => act(on, form as T, all),
     ...(said && { said: (result, form, on) => said(result as R, form as T, on) }),
     ...(then && { then: (result, on) => then(result as R, on) }),
     ...(shown && { shown: (result, form) => shown(result as R, form as T) }),
@@ -80,7 +81,7 @@ export async function actOn<On>(intents: Readonly<Record<string, Intent<On>>>, o
     const errors = firstOf(parsed.errors);
     return came(named, Object.values(errors)[0] ?? 'That cannot be kept.', { errors });
   }
-  const outcome = await orPage(asked.act(on, parsed.value));
+  const outcome = await orPage(asked.act(on, parsed.value, form));
   if (outcome.problem !== null) return came(named, outcome.problem, {});
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- a way on, as the router takes it
   if (asked.then) throw leading(asked.then(outcome.result, on));

@@ -13,22 +13,20 @@ import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
-import { enter, formIn, orPage } from '~/app/server/door.server';
-import { findingsIn, idIn } from '~/app/server/ids.server';
+import { Form, Link, useNavigation, useSubmit } from 'react-router';
+import { enter } from '~/app/server/door.server';
+import { idIn } from '~/app/server/ids.server';
 import { DayField } from '~/app/ui/DayField';
 import { Teeth } from '~/app/ui/Teeth';
 import { counted } from '~/core/naming/words';
 import { typedName } from '~/core/remedies/question';
-import { parse } from '~/input/parse';
 import type { SharedQuestion } from '~/core/remedies/shared';
 import { answersIn } from '~/core/remedies/index';
-import { WaiveForm } from '../findings/findingsForms.server';
 import { decisionsFor, mostAtOnce } from '~/work/decisions';
-import { addToDocket } from '~/work/dockets/contents';
-import { waive } from '~/work/settling';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
+import { actOn } from '~/app/server/intents.server';
+import { decideIntents } from './decideForms.server';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -44,24 +42,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return { source: room.source.id, rule, docket, findings, chosen, ...decisions };
 }
 
-/** Puts the findings that were left ticked into the docket, or waives them. */
 export async function action({ params, request, context }: Route.ActionArgs) {
-  const room = await enter({ params, context }, 'seeFindings');
-  const form = await formIn(request);
-  const findings = await findingsIn(form, 'finding', 1000);
-  if (findings.length === 0) return data({ problem: 'Leave at least one finding ticked.' }, { status: 422 });
-  if (form.get('intent') === 'waive') {
-    const [reason, until] = ['reason', 'until'].map((name) => form.get(name) ?? '');
-    const parsed = await parse(WaiveForm, { findings: findings.join(), reason, until });
-    if (!parsed.ok) return data({ problem: Object.values(parsed.errors).flat()[0] ?? 'That cannot be kept' }, { status: 422 });
-    const { problem } = await orPage(waive(room, findings, parsed.value));
-    if (problem) return data({ problem }, { status: 422 });
-    return redirect(`${pathTo('/s/:source/findings', { source: room.source.id })}?show=Waived`);
-  }
-  const added = await orPage(addToDocket(room, findings, answersIn(form)));
-  return added.problem === null
-    ? redirect(pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket: added.result }))
-    : data({ problem: added.problem }, { status: 409 });
+  return actOn(decideIntents, await enter({ params, context }, 'seeFindings'), request);
 }
 
 export function meta({ matches }: Route.MetaArgs) {
@@ -149,7 +131,7 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
                     <TableCell>
                       <Checkbox
                         size="small"
-                        name="finding"
+                        name="findings"
                         value={line.id}
                         defaultChecked={line.changes.length > 0 && !line.otherwise}
                         slotProps={{ input: { 'aria-label': line.message } }}

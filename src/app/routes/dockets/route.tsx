@@ -1,14 +1,12 @@
 import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
-import { data, Link, redirect } from 'react-router';
-import { enter, formIn, orPage } from '~/app/server/door.server';
-import { findingsIn } from '~/app/server/ids.server';
+import { Link } from 'react-router';
+import { enter } from '~/app/server/door.server';
 import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
 import { counted } from '~/core/naming/words';
 import { listDockets } from '~/store/dockets/dockets';
-import { addToDocket } from '~/work/dockets/contents';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { throughStates } from '~/core/ratchet/states';
@@ -18,18 +16,6 @@ import type { Route } from './+types/route';
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
   return { source: source.id, dockets: await listDockets(store, source.id) };
-}
-
-/** Adds several findings at once, as advised, and opens the docket. */
-export async function action({ params, request, context }: Route.ActionArgs) {
-  const room = await enter({ params, context }, 'seeFindings');
-  const form = await formIn(request);
-  const findings = await findingsIn(form, 'finding', 5000);
-  if (findings.length === 0)
-    throw data({ title: 'No finding was chosen', advice: 'Choose findings first, then add them to a docket.' }, { status: 400 });
-  const added = await orPage(addToDocket(room, findings, {}));
-  if (added.problem !== null) throw data({ title: 'Nothing was added', advice: added.problem }, { status: 409 });
-  return redirect(pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket: added.result }));
 }
 
 export function meta({ matches }: Route.MetaArgs) {

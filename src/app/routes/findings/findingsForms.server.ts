@@ -9,9 +9,14 @@ import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import type { Room } from '~/work/enter';
 import { unwaive, waive } from '~/work/settling';
 
-/** Findings by their numbers, with commas between them. */
-class Chosen {
-  @Transform(({ value }: { value: unknown }): unknown => (typeof value === 'string' ? value.split(',').map(Number) : value))
+function numbersIn(value: unknown): unknown {
+  const texts: unknown = typeof value === 'string' ? value.split(',') : value;
+  return Array.isArray(texts) ? texts.map(Number) : value;
+}
+
+/** Findings by their numbers: with commas between them, or a field each. */
+export class Chosen {
+  @Transform(({ value }: { value: unknown }) => numbersIn(value))
   @ArrayMinSize(1, { message: 'Choose at least one finding' })
   @ArrayMaxSize(5_000, { message: 'Choose 5,000 findings at most' })
   @IsInt({ each: true })

@@ -9,6 +9,7 @@ import { useAllowed } from '~/app/ui/useAllowed';
 import { enter } from '~/app/server/door.server';
 import { latestCatalogue } from '~/work/catalogues';
 import { notFound } from '~/app/server/ids.server';
+import { actOn } from '~/app/server/intents.server';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { useKeys } from '~/app/ui/keys';
 import type { TableId } from '~/core/catalogue/identifiers';
@@ -22,6 +23,7 @@ import { listTables } from '~/store/surveys/surveyedTables';
 import { Declaration } from '~/app/ui/Declaration';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
+import { decideIntents } from '../../decide/decideForms.server';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -65,11 +67,16 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   };
 }
 
+export async function action({ params, request, context }: Route.ActionArgs) {
+  return actOn(decideIntents, await enter({ params, context }, 'seeFindings'), request);
+}
+
 export function meta({ loaderData, matches }: Route.MetaArgs) {
   return titled(loaderData?.id ?? 'Table', matches);
 }
 
-export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
+export default function TableDossier({ loaderData: t, actionData }: Route.ComponentProps) {
+  const problem = actionData?.problem;
   const mayPlan = useAllowed()('plan');
   const open = t.findings.filter((finding) => openStates.includes(finding.state));
   const free = open.filter((finding) => finding.scripted && (finding.state === 'Open' || finding.state === 'Slipped'));
@@ -89,15 +96,20 @@ export default function TableDossier({ loaderData: t }: Route.ComponentProps) {
           {t.notMeasured}
         </Alert>
       )}
+      {problem && (
+        <Alert severity="error" role="alert">
+          {problem}
+        </Alert>
+      )}
       {open.length > 0 && <h2>Open here</h2>}
       {open.map((finding) => (
         <FindingEntry key={finding.id} source={t.source} finding={finding} />
       ))}
       {free.length > 1 && mayPlan && (
-        <Form method="post" action={pathTo('/s/:source/dockets', { source: t.source })} className="actions">
+        <Form method="post" className="actions">
           <input type="hidden" name="intent" value="add" />
           {free.map((finding) => (
-            <input key={finding.id} type="hidden" name="finding" value={finding.id} />
+            <input key={finding.id} type="hidden" name="findings" value={finding.id} />
           ))}
           <Button variant="contained" type="submit">
             Add {free.length === open.length ? 'all ' : ''}

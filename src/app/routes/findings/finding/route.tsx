@@ -5,8 +5,8 @@ import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
 import { Form, Link } from 'react-router';
-import { enter, formIn, orPage } from '~/app/server/door.server';
-import { findingsIn, idIn } from '~/app/server/ids.server';
+import { enter } from '~/app/server/door.server';
+import { idIn } from '~/app/server/ids.server';
 import { dayOf, percent } from '~/app/ui/format';
 import { State } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
@@ -14,14 +14,13 @@ import { Script } from '~/app/ui/Script';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { useChanges } from '~/app/ui/useChanges';
 import { answersIn } from '~/core/remedies/index';
-import { takeBack } from '~/work/wishes';
-import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
-import type { Outcome } from '~/work/perform';
+import { actOn } from '~/app/server/intents.server';
 import { useSaid } from '~/app/ui/Saying';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
 import { Candidates, Sureness } from './Evidence';
+import { findingIntents } from './findingForms.server';
 import { type Dossier, dossierOf } from './dossier.server';
 import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
@@ -36,26 +35,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  const finding = await idIn(params.finding, 'finding');
-  const form = await formIn(request);
-  switch (form.get('intent')) {
-    case 'takeBack':
-      return came(await orPage(takeBack(room, finding)), 'It is not asked for any more.');
-    case 'remove':
-      return came(await orPage(takeFromDocket(room, [finding])), 'Taken out of its docket.');
-    default: {
-      const beside = await findingsIn(form, 'with', 5);
-      if (beside.length > 0) {
-        const added = await orPage(addToDocket(room, beside, {}));
-        if (added.problem !== null) return came(added, '');
-      }
-      return came(await orPage(addToDocket(room, [finding], answersIn(form))), 'In the docket, decided as shown.');
-    }
-  }
-}
-
-function came({ problem }: Outcome<unknown>, words: string) {
-  return { problem, said: problem === null ? { words } : null };
+  return actOn(findingIntents, { room, finding: await idIn(params.finding, 'finding') }, request);
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {

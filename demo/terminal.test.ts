@@ -46,6 +46,55 @@ test('has the same 115 findings on every version', async () => {
   expect(findings.length).toBe(115);
 }, 120_000);
 
+test('a pipeline fails when the schema got worse than its baseline, and says by what', async () => {
+  const { hostname, port } = new URL(inject('server'));
+  const url = `postgresql://${auditor.user}@${hostname}:${port}/${name}`;
+  const [baseline, later, next] = ['baseline', 'later', 'next'].map((one) => join(out, `${one}.json`));
+  const [sarif, junit, markdown] = ['a.sarif', 'a.xml', 'a.md'].map((one) => join(out, one));
+  const pawl = (args: readonly string[]) => run(process.execPath, ['bin/pawl.js', ...args], auditor);
+  const survey = (...more: readonly string[]) => pawl(['survey', url, '--depth', 'catalogue', '--json', later ?? '', ...more]);
+
+  await pawl(['survey', url, '--depth', 'catalogue', '--json', baseline ?? '']);
+  expect(await survey('--against', baseline ?? '')).toContain('Not worse than the baseline');
+
+  await client.query('alter table port.vessel rename to ship; create table port.lamp (lamp_no text, height text)');
+  try {
+    const failed = survey(
+      '--against',
+      baseline ?? '',
+      '--sarif',
+      sarif ?? '',
+      '--junit',
+      junit ?? '',
+      '--markdown',
+      markdown ?? '',
+    );
+    const { code, stdout } = await failed.then(
+      () => ({ code: 0, stdout: '' }),
+      (error: { code: number; stdout: string }) => error,
+    );
+    expect(code).toBe(1);
+    expect(stdout).toMatch(/New:\n {2}\S+ +keys\/missing {2}port\.lamp/);
+    // What is only called otherwise is nothing new.
+    expect(stdout).not.toContain('port.ship(');
+    const results = (JSON.parse(readFileSync(sarif ?? '', 'utf8')) as { runs: { results: { baselineState: string }[] }[] })
+      .runs[0]?.results;
+    expect(results?.some(({ baselineState }) => baselineState === 'new')).toBe(true);
+    expect(readFileSync(junit ?? '', 'utf8')).toContain('<failure ');
+    expect(readFileSync(markdown ?? '', 'utf8')).toContain('## New');
+    // A severity that nothing new reaches does not fail.
+    await survey('--against', baseline ?? '', '--fail-on', 'slipped');
+    await pawl(['baseline', later ?? '', '--before', baseline ?? '', '--out', next ?? '']);
+    await survey('--against', next ?? '');
+    const compared = await pawl(['compare', baseline ?? '', later ?? '']).catch((error: { stdout: string }) => error.stdout);
+    expect(compared).toMatch(/table port\.lamp is new[^]*table port\.ship was called port\.vessel/);
+  } finally {
+    await client.query('drop table port.lamp; alter table port.ship rename to vessel');
+  }
+  await expect(pawl(['survey', url])).rejects.toMatchObject({ code: 2 });
+  await expect(pawl(['survey', url, '--json', later ?? '', '--fail-on', 'new'])).rejects.toMatchObject({ code: 2 });
+}, 240_000);
+
 test('what its names follow is learned, and what does not is found once that is its style', async () => {
   const { hostname, port } = new URL(inject('server'));
   const url = `postgresql://${auditor.user}@${hostname}:${port}/${name}`;

@@ -34,6 +34,7 @@ test('stock is taken: lists are filtered, sorted, arranged, exported and walked,
   await list.getByRole('button', { name: 'distinct' }).click();
   await expect(page).toHaveURL(/sort=distinct/);
   await list.getByRole('button', { name: 'distinct' }).click();
+  await expect(page).toHaveURL(/sort=-distinct/);
   await expect(list.getByRole('row').nth(1)).toContainText('booking_no');
   await page.getByRole('button', { name: 'Export' }).click();
   const file = page.waitForEvent('download');

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BrowserContext, type Page, test as base } from '@playwright/test';
+import { walkWithoutMouse } from './keyboard';
 import type { people } from './setup';
 
 export type Person = (typeof people)[number];
@@ -11,6 +12,7 @@ export const test = base.extend<{ complaints: string[] }>({
   storageState: async ({}, use) => use(stateOf('ada')), // eslint-disable-line no-empty-pattern
   complaints: [
     async ({ page }, use) => {
+      if (process.env['PAWL_NO_MOUSE']) walkWithoutMouse(page);
       const complaints: string[] = [];
       page.on('pageerror', (error) => complaints.push(error.message));
       page.on('console', (message) => {

@@ -33,6 +33,10 @@ export default [
     route('decide', 'routes/decide/route.tsx'),
     route('dockets', 'routes/dockets/route.tsx'),
     route('dockets/:docket', 'routes/dockets/docket/route.tsx'),
+    route('ratchet', 'routes/ratchet/route.tsx', [
+      index('routes/ratchet/nothing.tsx'),
+      route(':finding', 'routes/ratchet/finding/route.tsx'),
+    ]),
     route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
     route('style', 'routes/style/route.tsx', [index('routes/style/nothing.tsx'), route(':kind', 'routes/style/kind/route.tsx')]),
     route('budget', 'routes/budget/route.tsx'),

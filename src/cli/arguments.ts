@@ -5,6 +5,7 @@ import type { ClassConstructor } from 'class-transformer';
 import { type ScriptForm, scriptForms } from '../core/engines/dialect';
 import { type EngineName, engineNames } from '../core/engines/index';
 import { type Mode, modes } from '../core/plan/cost';
+import { type Failure, failures } from '../core/ratchet/against';
 import { rules } from '../core/rules/index';
 import type { Depth } from '../core/evidence/requests';
 import { errorsInWords, parse } from '../input/parse';
@@ -16,11 +17,30 @@ export class UsageError extends Error {
 
 export class SurveyArguments {
   @IsString() @MinLength(1) url!: string;
-  @IsString() @MinLength(1) json!: string;
+  @IsOptional() @IsString() @MinLength(1) json?: string;
   @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
   @IsString({ each: true }) @ArrayMaxSize(1000) schema: string[] = [];
   /** A file of a house style. */
   @IsOptional() @IsString() @MinLength(1) style?: string;
+  /** A survey file, or a baseline, that nothing may be worse than. */
+  @IsOptional() @IsString() @MinLength(1) against?: string;
+  @IsOptional() @IsIn(failures) failOn?: Failure;
+  @IsOptional() @IsString() @MinLength(1) sarif?: string;
+  @IsOptional() @IsString() @MinLength(1) junit?: string;
+  @IsOptional() @IsString() @MinLength(1) markdown?: string;
+}
+
+export class BaselineArguments {
+  @IsString() @MinLength(1) file!: string;
+  /** The baseline before it, whose mends are kept. */
+  @IsOptional() @IsString() @MinLength(1) before?: string;
+  @IsString() @MinLength(1) out!: string;
+}
+
+export class CompareArguments {
+  @IsString() @MinLength(1) before!: string;
+  @IsString() @MinLength(1) after!: string;
+  @IsOptional() @IsString() @MinLength(1) json?: string;
 }
 
 export class AskArguments {

@@ -1,4 +1,4 @@
-// The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
+// The terminal commands. Exit codes: 0 done, 1 does not hold (a rehearsal, the journal, a survey against its baseline), 2 wrong usage, 3 cannot connect or read, 4 a bug of ours.
 
 import manifest from '../../package.json' with { type: 'json' };
 import { SurveyFileError } from '../input/surveyFile';
@@ -7,6 +7,8 @@ import { SourceError } from '../sources/SourceError';
 import { UsageError } from './arguments';
 import * as answer from './commands/answer';
 import * as ask from './commands/ask';
+import * as baseline from './commands/baseline';
+import * as compare from './commands/compare';
 import * as journal from './commands/journal';
 import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
@@ -24,6 +26,8 @@ interface Command {
 
 const commands: Readonly<Record<string, Command>> = {
   survey,
+  baseline,
+  compare,
   ask,
   answer,
   script,

@@ -17,6 +17,9 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Catalogue } from '../core/catalogue/model';
+import type { Depth } from '../core/evidence/requests';
+import { visible } from '../core/naming/visible';
+import type { KnownFinding, Taken } from '../core/ratchet/against';
 import { tableId, type TableId } from '../core/catalogue/identifiers';
 import { findTable } from '../core/catalogue/lookups';
 import { columnsOfClaim } from '../core/evidence/claims';
@@ -48,6 +51,7 @@ class FindingShape {
   @IsNumber() @Min(0) @Max(1) confidence!: number;
   @ValidateNested() @Type(() => FoundObjectShape) object!: FoundObjectShape;
   @IsObject() evidence!: Record<string, unknown>;
+  @IsOptional() @IsString() message?: string;
   @IsObject() proposal!: Record<string, unknown>;
 }
 
@@ -57,19 +61,26 @@ class SourceShape {
   @IsString() database!: string;
 }
 
+class NotMeasuredShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) table!: string;
+}
+
 class SurveyDocumentShape {
   @IsIn([surveyFormat]) format!: typeof surveyFormat;
   @ValidateNested() @Type(() => SourceShape) source!: SourceShape;
   @IsString() takenAt!: string;
+  @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
   @IsArray() @ArrayMaxSize(most) findings!: unknown[];
+  /** Of a baseline: what was mended once. */
+  @IsArray() @ArrayMaxSize(most) held: unknown[] = [];
+  @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Type(() => NotMeasuredShape) notMeasured: NotMeasuredShape[] =
+    [];
   @ValidateNested() @IsObject() @Type(() => CatalogueShape) catalogue!: CatalogueShape;
 }
 
-export interface ReadSurvey {
+export interface ReadSurvey extends Taken {
   readonly source: { readonly engine: string; readonly version: string; readonly database: string };
-  readonly takenAt: string;
-  readonly catalogue: Catalogue;
-  readonly findings: readonly Finding[];
 }
 
 /** Reads the text of a survey file. Throws SurveyFileError. */
@@ -80,18 +91,22 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   const { plain, format } = upToDate(parsedJson(text));
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
-  const { source, takenAt, findings } = parsed.value;
+  const { source, takenAt, depth, findings, held, notMeasured } = parsed.value;
   refuseLists([parsed.value.catalogue, source, ...partsOf(parsed.value.catalogue)]);
   const catalogue = catalogueFrom(parsed.value.catalogue);
   return {
     source,
     takenAt,
+    depth,
     catalogue,
     findings: findings.map((plainFinding, at) => {
       const finding = findingFrom(parsedFinding(plainFinding, at), format);
       refuseStrangers(finding, catalogue);
       return finding;
     }),
+    // What they are about may be gone since.
+    held: held.map((plainFinding, at) => findingFrom(parsedFinding(plainFinding, at), format)),
+    notMeasured: notMeasured.map(({ schema, table }) => tableId(schema, table)),
   };
 }
 
@@ -167,8 +182,8 @@ function refuseDepth(text: string): void {
 }
 
 // Its facts serve words only, which are read off the message; a decision depends on the proposal alone, which is checked.
-function findingFrom(shape: FindingShape, format: number): Finding {
-  const { id, rule, concern, severity, confidence, object, evidence, proposal } = shape;
+function findingFrom(shape: FindingShape, format: number): KnownFinding {
+  const { id, rule, concern, severity, confidence, object, evidence, message, proposal } = shape;
   return {
     id: id as Finding['id'],
     rule,
@@ -177,6 +192,7 @@ function findingFrom(shape: FindingShape, format: number): Finding {
     confidence,
     object,
     facts: null,
+    ...(message !== undefined && { message: visible(message) }),
     proposal: proposalFrom(id, upgradeProposal(proposal, format, evidence)),
   };
 }

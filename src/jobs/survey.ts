@@ -45,6 +45,7 @@ import { pawlItself } from '../work/actor';
 import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
 import { findRenames, followRenames } from '../work/renamed';
+import { takeStanding } from '../work/standing';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import type { SurveyId } from '../store/ids';
@@ -222,6 +223,7 @@ async function keepResult(
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);
     await keepConventions(db, row.id, conventionsOf(catalogue));
+    await takeStanding(db, row.sourceId, row.id);
     await finishSurvey(db, row.id, 'done');
   }, store);
 }

@@ -50,6 +50,11 @@ export async function inTransaction<T>(work: (db: Db) => Promise<T>, pool: pg.Po
   }
 }
 
+/** Whose act a transaction is: what happens to findings in it is theirs. */
+export async function noteWhose(db: Db, person: string | null): Promise<void> {
+  await db.query(`select set_config('pawl.person', $1, true)`, [person ?? '']);
+}
+
 /** The rows of a query, when their shape is what the statement beside it says. */
 export async function rowsOf<Row>(db: Db, text: string, values: unknown[] = []): Promise<readonly Row[]> {
   return (await db.query(text, values)).rows as Row[];

@@ -3,7 +3,7 @@
 import { type Seen, transitionsAfter } from '../core/ratchet/afterSurvey';
 import type { Finding } from '../core/rules/rule';
 import type { Db } from '../store/db';
-import { coreFinding, type FindingRow, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
+import { coreFinding, endAmounts, type FindingRow, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
 import type { DocketId, SourceId, SurveyId } from '../store/ids';
 
 export interface Judged {
@@ -29,12 +29,15 @@ export async function keepJudged(
     { ...seen, found: new Set(findings.map((finding) => finding.id)) },
   );
   await keepFindings(db, source, survey, findings);
-  await moveFindings(
+  const known = moves.flatMap(({ id, from, to, reason }) => {
+    const finding = ids.get(id);
+    return finding === undefined ? [] : [{ finding, from, to, reason }];
+  });
+  await moveFindings(db, known, { survey, docket });
+  const settled = known.filter(({ to }) => to === 'Held' || to === 'Lapsed');
+  await endAmounts(
     db,
-    moves.flatMap(({ id, from, to, reason }) => {
-      const finding = ids.get(id);
-      return finding === undefined ? [] : [{ finding, from, to, reason }];
-    }),
-    { survey, docket },
+    survey,
+    settled.map(({ finding }) => finding),
   );
 }

@@ -2,7 +2,7 @@
 // the same one, so that nothing is done that is not on record.
 
 import type { Right } from '../core/rights/rights';
-import { type Db, inTransaction } from '../store/db';
+import { type Db, inTransaction, noteWhose } from '../store/db';
 import { appendEntry } from '../store/journal/journal';
 import { type Actor, NotAllowed, permit } from './actor';
 import type { Office } from './office';
@@ -37,6 +37,7 @@ export async function perform<T>(
   }
   try {
     return await inTransaction(async (db) => {
+      await noteWhose(db, actor.person?.fullName ?? null);
       const outcome = await work(db);
       if (outcome.problem !== null) throw new Declined(outcome.problem);
       await write(

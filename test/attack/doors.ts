@@ -21,6 +21,16 @@ export interface Door {
 }
 
 const finding = { finding: '1' };
+const ofFinding: Door = {
+  load: 'seeFindings',
+  acts: {
+    add: { right: 'plan', form: { intent: 'add' } },
+    remove: { right: 'plan', form: { intent: 'remove' } },
+    takeBack: { right: 'plan', form: { intent: 'takeBack' } },
+    care: { right: 'care', form: { intent: 'care', by: 'b' } },
+    comment: { right: 'care', form: { intent: 'comment', words: 'w' } },
+  },
+};
 /** Where findings are put into a docket or waived together. */
 const deciding: Door = {
   load: 'seeFindings',
@@ -149,14 +159,9 @@ export const doors: Readonly<Record<string, Door>> = {
       unwaive: { right: 'keepRules', form: { intent: 'unwaive', findings: '1' } },
     },
   },
-  'findings/finding/route.tsx': {
-    load: 'seeFindings',
-    acts: {
-      add: { right: 'plan', form: { intent: 'add' } },
-      remove: { right: 'plan', form: { intent: 'remove' } },
-      takeBack: { right: 'plan', form: { intent: 'takeBack' } },
-    },
-  },
+  'findings/finding/route.tsx': ofFinding,
+  'ratchet/route.tsx': { load: 'seeFindings' },
+  'ratchet/finding/route.tsx': ofFinding,
   'findings/rows.ts': { load: 'seeRows' },
   'findings/touches.ts': { load: 'seeFindings' },
   'findings/reach.ts': { load: 'seeRows' },

@@ -5,16 +5,20 @@ import { documentOf } from '../../core/survey/document';
 import { noDictionary } from '../../core/naming/dictionary';
 import { risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
-import { gather, readArguments, SurveyArguments } from '../arguments';
+import { tableId } from '../../core/catalogue/identifiers';
+import type { Taken } from '../../core/ratchet/against';
+import { gather, readArguments, SurveyArguments, UsageError } from '../arguments';
+import { baselineOf, report } from '../pipeline';
 import { styleIn } from '../houseStyle';
 import { connectionFrom, connectionUsage, openNamed } from '../connection';
 
-export const usage = `pawl survey ${connectionUsage} [--depth catalogue|sampled|exact] [--schema S…] [--style FILE] --json FILE`;
-export const about = 'Audits a database, reading only, and writes what it found as a file.';
+export const usage = `pawl survey ${connectionUsage} [--depth catalogue|sampled|exact] [--schema S…] [--style FILE] [--against BASELINE] [--fail-on new|slipped|SEVERITY] [--json FILE] [--sarif FILE] [--junit FILE] [--markdown FILE]`;
+export const about =
+  'Audits a database, reading only, and writes what it found as files. Against a baseline (a survey file, or what `pawl baseline` wrote) it says what is worse, and exits with 1 when something is.';
 
 /** Audits a database and writes the survey as a file. Progress goes to standard error. */
-export async function run(args: readonly string[]): Promise<void> {
-  const { url, json, depth, schema, style } = await readArguments(
+export async function run(args: readonly string[]): Promise<number> {
+  const { url, json, depth, schema, style, ...pipeline } = await readArguments(
     SurveyArguments,
     gather(args, '--schema'),
     {
@@ -22,9 +26,17 @@ export async function run(args: readonly string[]): Promise<void> {
       schema: { type: 'string', multiple: true },
       json: { type: 'string' },
       style: { type: 'string' },
+      against: { type: 'string' },
+      'fail-on': { type: 'string' },
+      sarif: { type: 'string' },
+      junit: { type: 'string' },
+      markdown: { type: 'string' },
     },
-    (values, [first]) => ({ ...values, url: first }),
+    ({ 'fail-on': failOn, ...values }, [first]) => ({ ...values, ...(failOn !== undefined && { failOn }), url: first }),
   );
+  if ([json, pipeline.against, pipeline.sarif, pipeline.junit, pipeline.markdown].every((asked) => asked === undefined))
+    throw new UsageError('nothing is asked for: give --json FILE, or hold it against a baseline with --against FILE');
+  const baseline = await baselineOf(pipeline);
   const house = style === undefined ? null : await styleIn(style);
   const source = await openNamed(await connectionFrom(url));
   try {
@@ -42,11 +54,16 @@ export async function run(args: readonly string[]): Promise<void> {
       }),
     });
     const document = documentOf({ ...result, depth });
-    await writeFile(json, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
+    if (json !== undefined) await writeFile(json, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
     tell({ phase: 'judging', doing: 'Done', done: 1, total: 1 });
     process.stderr.write(
-      `\n${document.tables.length} tables, ${document.findings.length} findings${notMeasured(document.notMeasured.length)}: ${json}\n`,
+      `\n${document.tables.length} tables, ${document.findings.length} findings${notMeasured(document.notMeasured.length)}${json === undefined ? '' : `: ${json}`}\n`,
     );
+    const now: Taken = {
+      ...{ takenAt: result.takenAt, depth, catalogue: result.catalogue, findings: result.findings, held: [] },
+      notMeasured: document.notMeasured.map((table) => tableId(table.schema, table.table)),
+    };
+    return await report(pipeline, now, baseline, { database: document.source.database, scope: result.scope });
   } finally {
     await source.close();
   }

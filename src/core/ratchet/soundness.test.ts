@@ -26,6 +26,7 @@ test('a table and concern is sound while nothing of Moderate or worse is open th
     share: 1 - 2 / cellsInAll,
     byRows: 1 - 999 / (1000 * concerns.length),
     broken: 2,
+    places: cellsInAll,
     notMeasured: 1,
   });
 });

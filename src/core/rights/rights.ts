@@ -5,6 +5,7 @@ export const rights = {
   seeFindings: 'see findings',
   seeRows: 'see rows of data',
   survey: 'survey',
+  care: 'say who sees to a finding, and comment on it',
   plan: 'plan dockets',
   sign: 'sign dockets',
   run: 'run dockets',
@@ -34,13 +35,13 @@ const seeing = ['seeFindings', 'seeRows'] as const;
 
 export const roles = {
   Reader: { about: 'reads findings, no rows of data', rights: ['seeFindings'] },
-  Auditor: { about: 'surveys, looks at rows, settles rules', rights: [...seeing, 'survey', 'keepRules'] },
-  Planner: { about: 'plans and rehearses dockets', rights: [...seeing, 'survey', 'plan'] },
-  Signer: { about: 'signs what others planned', rights: [...seeing, 'sign'] },
-  Operator: { about: 'runs dockets in their window', rights: [...seeing, 'survey', 'run', 'vouch'] },
+  Auditor: { about: 'surveys, looks at rows, settles rules', rights: [...seeing, 'survey', 'care', 'keepRules'] },
+  Planner: { about: 'plans and rehearses dockets', rights: [...seeing, 'survey', 'care', 'plan'] },
+  Signer: { about: 'signs what others planned', rights: [...seeing, 'care', 'sign'] },
+  Operator: { about: 'runs dockets in their window', rights: [...seeing, 'survey', 'care', 'run', 'vouch'] },
   Keeper: {
     about: 'keeps sources, their logins, and where they are rehearsed',
-    rights: ['seeFindings', 'survey', 'keepSources', 'chooseRehearsalServer', 'keepRules'],
+    rights: ['seeFindings', 'survey', 'care', 'keepSources', 'chooseRehearsalServer', 'keepRules'],
   },
   Administrator: { about: 'may do everything, and keeps people', rights: allRights },
 } as const satisfies Readonly<Record<string, RoleShape>>;

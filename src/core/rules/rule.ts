@@ -1,5 +1,6 @@
 // The shape of a rule and of what it finds. A rule yields facts; its own `words` say them.
 
+import { counted } from '../naming/words';
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
@@ -75,6 +76,8 @@ export interface Words {
   readonly consequence: string;
   /** What was measured, in a few words: `212 rows`. */
   readonly measured: string;
+  /** The number in it, where it counts what may become more or less. */
+  readonly amount?: number;
   /** The numbers that speak for it, a line each. */
   readonly evidence: readonly EvidenceLine[];
   /** What made us as sure as we are. */
@@ -136,3 +139,8 @@ export interface Finding {
 }
 
 export const referentialActions: readonly ReferentialAction[] = ['no action', 'restrict', 'cascade', 'set null', 'set default'];
+
+/** What was measured, as a number that is watched from survey to survey. */
+export function amountOf(amount: number, of: string): Pick<Words, 'measured' | 'amount'> {
+  return { measured: counted(amount, of), amount };
+}

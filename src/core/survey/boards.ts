@@ -18,6 +18,12 @@ export interface FindingLine {
   /** What it is about: `port.call(vessel_no)`. */
   readonly place: string;
   readonly table: string;
+  /** Who sees to it. */
+  readonly carer: string | null;
+  /** Until which day, in ISO 8601. */
+  readonly due: string | null;
+  /** The number of the change elsewhere. */
+  readonly change: string | null;
 }
 
 export interface SurveyedTable {

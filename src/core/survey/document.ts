@@ -6,7 +6,8 @@ import { baseTables, declaredUniques, foreignKeysOf, getTable, primaryKeyOf } fr
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import { type Evidence, profileOf } from '../evidence/evidence';
 import type { Depth } from '../evidence/requests';
-import { wordsOf } from '../rules/audit';
+import type { KnownFinding } from '../ratchet/against';
+import { reportedWords } from '../report/words';
 import { currentFormat } from '../formats/stored';
 import type { Proposal } from '../remedies/index';
 import type { Concern, Finding, FoundObject, Severity } from '../rules/rule';
@@ -23,6 +24,8 @@ export interface SurveyDocument {
   /** Tables that could not be measured, with the reason. */
   readonly notMeasured: readonly { readonly schema: string; readonly table: string; readonly reason: string }[];
   readonly findings: readonly DocumentFinding[];
+  /** Of a baseline: findings that were mended once, and must stay so. */
+  readonly held?: readonly DocumentFinding[];
   /** The whole catalogue as read: what scripts are planned against. */
   readonly catalogue: Catalogue;
 }
@@ -72,18 +75,22 @@ export function documentOf({ catalogue, evidence, findings, takenAt, depth }: Su
     depth,
     tables: baseTables(catalogue).map((table) => documentTable(table, evidence)),
     notMeasured: notMeasured(catalogue, evidence),
-    findings: findings.map((finding) => ({
-      id: finding.id,
-      rule: finding.rule,
-      concern: finding.concern,
-      severity: finding.severity,
-      confidence: finding.confidence,
-      object: finding.object,
-      evidence: finding.facts,
-      message: wordsOf(finding).message,
-      proposal: finding.proposal,
-    })),
+    findings: findings.map(documentFinding),
     catalogue,
+  };
+}
+
+export function documentFinding(finding: KnownFinding): DocumentFinding {
+  return {
+    id: finding.id,
+    rule: finding.rule,
+    concern: finding.concern,
+    severity: finding.severity,
+    confidence: finding.confidence,
+    object: finding.object,
+    evidence: finding.facts ?? {},
+    message: reportedWords(finding).message,
+    proposal: finding.proposal,
   };
 }
 

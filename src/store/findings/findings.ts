@@ -25,10 +25,21 @@ export interface FindingRow {
   readonly firstSeenAt: string;
   readonly stateAt: string;
   readonly firstSurveyId: number | null;
+  readonly care: Care;
+}
+
+/** Who sees to a finding. */
+export interface Care {
+  readonly by: string | null;
+  /** Until which day, in ISO 8601. */
+  readonly due: string | null;
+  /** Under what number the change is known elsewhere. */
+  readonly reference: string | null;
 }
 
 const shown = `id, identity, formerly, rule, concern, severity, confidence, table_id as "tableId", object, facts, proposal, format, state, reason,
-  first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId"`;
+  first_seen_at as "firstSeenAt", state_at as "stateAt", first_survey_id as "firstSurveyId",
+  json_build_object('by', cared_by, 'due', due, 'reference', change_reference) as care`;
 
 type StoredFinding = Omit<FindingRow, 'proposal'> & { readonly proposal: Stored; readonly format: number };
 
@@ -130,16 +141,25 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
 export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, findings: readonly Finding[]): Promise<void> {
   const words = findings.map(wordsOf);
   await db.query(
-    `with kept as (
-       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, format, state, first_survey_id, last_survey_id, title, measured, place)
-       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, 'Open', $2, $2, f.title, f.measured, f.place
-       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[])
-         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place)
+    `with before as materialized (
+       select id, amount from findings where source_id = $1 and identity = any($3)
+     ), kept as (
+       insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, format, state, first_survey_id, last_survey_id, title, measured, place, amount)
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, 'Open', $2, $2, f.title, f.measured, f.place, f.amount
+       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[], $16::float8[])
+         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place, amount)
        on conflict (source_id, identity) do update
          set severity = excluded.severity, confidence = excluded.confidence, object = excluded.object, facts = excluded.facts,
            proposal = excluded.proposal, format = excluded.format, last_survey_id = excluded.last_survey_id, title = excluded.title, measured = excluded.measured,
-           place = excluded.place
-       returning id, (xmax = 0) as is_new
+           place = excluded.place, amount = excluded.amount
+       returning id, amount, (xmax = 0) as is_new
+     ), counted as (
+       insert into finding_amounts (finding_id, survey_id, amount)
+       select kept.id, $2, kept.amount
+       from kept
+       left join before on before.id = kept.id
+       where kept.amount is distinct from before.amount
+       on conflict (finding_id, survey_id) do update set amount = excluded.amount
      )
      insert into finding_events (finding_id, to_state, survey_id)
      select id, 'Open', $2
@@ -161,6 +181,7 @@ export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, f
       words.map((w) => w.measured),
       findings.map((f) => objectInWords(f.object)),
       currentFormat,
+      words.map((w) => w.amount ?? null),
     ],
   );
 }
@@ -186,8 +207,8 @@ export async function renameFindings(db: Db, source: SourceId, survey: SurveyId,
          and not exists (select 1 from findings other where other.source_id = $1 and other.identity = now.identity and other.id <> now.id)
        returning findings.id, findings.state, now.reason
      )
-     insert into finding_events (finding_id, from_state, to_state, reason, survey_id)
-     select id, state, state, reason, $2
+     insert into finding_events (kind, finding_id, from_state, to_state, reason, survey_id)
+     select 'renamed', id, state, state, reason, $2
      from renamed`,
     [
       source,
@@ -212,6 +233,9 @@ export function listStanding(db: Db, source: SourceId): Promise<readonly Finding
 
 export interface FindingEventRow {
   readonly at: string;
+  readonly kind: 'state' | 'renamed' | 'comment' | 'care';
+  /** Whose act it was; null for Pawl's own. */
+  readonly person: string | null;
   readonly from: FindingState | null;
   readonly to: FindingState;
   readonly reason: string | null;
@@ -219,10 +243,59 @@ export interface FindingEventRow {
   readonly docketId: DocketId | null;
 }
 
+/** How much was counted of a finding, where it was another number than the time before; null from when it was not found. */
+export function listAmounts(
+  db: Db,
+  finding: FindingRowId,
+): Promise<readonly { readonly at: string; readonly amount: number | null }[]> {
+  return rowsOf(
+    db,
+    `select coalesce(finished_at, started_at, asked_at) as at, amount
+     from finding_amounts join surveys on surveys.id = survey_id
+     where finding_id = $1 order by survey_id`,
+    [finding],
+  );
+}
+
+/** Nothing is counted any more of findings that a survey did not find. */
+export async function endAmounts(db: Db, survey: SurveyId, findings: readonly FindingRowId[]): Promise<void> {
+  await db.query(
+    `with ended as (
+       update findings set amount = null where id = any($2) and amount is not null returning id
+     )
+     insert into finding_amounts (finding_id, survey_id) select id, $1 from ended
+     on conflict (finding_id, survey_id) do update set amount = null`,
+    [survey, findings],
+  );
+}
+
+export async function keepCare(db: Db, findings: readonly FindingRowId[], { by, due, reference }: Care): Promise<void> {
+  await db.query('update findings set cared_by = $2, due = $3, change_reference = $4 where id = any($1)', [
+    findings,
+    by,
+    due,
+    reference,
+  ]);
+}
+
+/** What somebody says of findings stands in their history. */
+export async function noteOnFindings(
+  db: Db,
+  findings: readonly FindingRowId[],
+  kind: 'comment' | 'care',
+  words: string,
+): Promise<void> {
+  await db.query(
+    `insert into finding_events (finding_id, kind, from_state, to_state, reason)
+     select id, $2, state, state, $3 from findings where id = any($1)`,
+    [findings, kind, words],
+  );
+}
+
 export function listEvents(db: Db, finding: FindingRowId): Promise<readonly FindingEventRow[]> {
   return rowsOf(
     db,
-    `select at, from_state as "from", to_state as "to", reason, survey_id as "surveyId", docket_id as "docketId"
+    `select at, kind, person, from_state as "from", to_state as "to", reason, survey_id as "surveyId", docket_id as "docketId"
      from finding_events where finding_id = $1 order by id`,
     [finding],
   );

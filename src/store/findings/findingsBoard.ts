@@ -12,7 +12,7 @@ export async function findingsBoard(db: Db, source: SourceId, states: readonly F
     db,
     `select json_build_object('id', json_agg(id), 'rule', json_agg(rule), 'concern', json_agg(concern), 'severity', json_agg(severity),
        'confidence', json_agg(confidence), 'state', json_agg(state), 'title', json_agg(title), 'measured', json_agg(measured),
-       'place', json_agg(place), 'table', json_agg(table_id))::text as board
+       'place', json_agg(place), 'table', json_agg(table_id), 'carer', json_agg(cared_by), 'due', json_agg(due), 'change', json_agg(change_reference))::text as board
      from findings
      where source_id = $1 and state = any($2)`,
     [source, states],

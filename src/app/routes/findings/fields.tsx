@@ -49,6 +49,9 @@ export const findingFields: readonly WholeField<FindingLine>[] = [
   { name: 'concern', title: 'Concern', type: 'text', width: 90, of: ({ concern }) => concern },
   { name: 'table', title: 'Table', type: 'text', width: 120, of: ({ table }) => table },
   { name: 'state', title: 'State', type: 'text', width: 70, of: ({ state }) => state },
+  { name: 'carer', title: 'Who sees to it', type: 'text', width: 110, of: ({ carer }) => carer },
+  { name: 'due', title: 'Until', type: 'text', width: 80, of: ({ due }) => due },
+  { name: 'change', title: 'Change', about: 'Its number elsewhere', type: 'text', width: 90, of: ({ change }) => change },
 ];
 
-export const findingGroups = ['rule', 'table', 'severity', 'concern'] as const;
+export const findingGroups = ['rule', 'table', 'severity', 'concern', 'carer'] as const;

@@ -7,8 +7,8 @@ import { shortCount } from '~/app/ui/format';
 export interface Station {
   readonly name: string;
   readonly at: string;
-  /** How much of it there is. */
-  readonly count: number;
+  /** How much of it there is; a share as words. */
+  readonly count: number | string;
 }
 
 /** The stations of the job, in its order; where one is has its teeth filled. */
@@ -36,7 +36,7 @@ export function Track({ stations }: { readonly stations: readonly Station[] }) {
           tabIndex={0}
           label={
             <>
-              <b>{shortCount(count)}</b>
+              <b>{typeof count === 'string' ? count : shortCount(count)}</b>
               {name}
             </>
           }

@@ -8,7 +8,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useFetcher, useNavigate, useNavigation } from 'react-router';
-import { inFull } from '~/app/ui/format';
+import { inFull, percent } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 
 import { JumpBox } from './JumpBox';
@@ -22,6 +22,7 @@ import { useChanges } from '~/app/ui/useChanges';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
 import { countStock } from '~/store/inventory/inventory';
+import { findSoundness } from '~/store/ratchet/standings';
 import { countTables } from '~/store/surveys/surveyedTables';
 import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
@@ -36,7 +37,7 @@ import type { Route } from './+types/route';
 export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const { source, store, office, actor } = room;
-  const [sources, tables, stock, counts, dockets, last, unfinished] = await Promise.all([
+  const [sources, tables, stock, counts, dockets, last, unfinished, sound] = await Promise.all([
     sourcesFor(office, actor),
     countTables(store, source.id),
     countStock(store, source.id),
@@ -44,6 +45,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     listDockets(store, source.id),
     findLastWhole(store, source.id),
     findUnfinished(store, source.id),
+    findSoundness(store, source.id),
   ]);
   const openDockets = dockets.filter((docket) => !throughStates.includes(docket.state)).length;
   const allowed = allRights.filter((right) => (right === 'seeRows' ? seesRows(room) : may(actor.bounds, right, source.id)));
@@ -62,6 +64,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     openDockets,
     last,
     unfinished,
+    sound: sound?.share ?? null,
   };
 }
 
@@ -70,7 +73,7 @@ export function meta({ loaderData }: Route.MetaArgs) {
 }
 
 export default function SourceFrame({ loaderData }: Route.ComponentProps) {
-  const { source, tables, columns, counts, dockets, unfinished } = loaderData;
+  const { source, tables, columns, counts, dockets, unfinished, sound } = loaderData;
   useChanges(unfinished !== null);
   const navigate = useNavigate();
   useKeys(
@@ -80,9 +83,10 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
         { key: '2', does: 'Coverage', run: () => void navigate(pathTo('/s/:source/coverage', { source: source.id })) },
         { key: '3', does: 'Findings', run: () => void navigate(pathTo('/s/:source/findings', { source: source.id })) },
         { key: '4', does: 'Dockets', run: () => void navigate(pathTo('/s/:source/dockets', { source: source.id })) },
-        { key: '5', does: 'Rules', run: () => void navigate(pathTo('/s/:source/rules', { source: source.id })) },
-        { key: '6', does: 'House style', run: () => void navigate(pathTo('/s/:source/style', { source: source.id })) },
-        { key: '7', does: 'Survey budget', run: () => void navigate(pathTo('/s/:source/budget', { source: source.id })) },
+        { key: '5', does: 'Ratchet', run: () => void navigate(pathTo('/s/:source/ratchet', { source: source.id })) },
+        { key: '6', does: 'Rules', run: () => void navigate(pathTo('/s/:source/rules', { source: source.id })) },
+        { key: '7', does: 'House style', run: () => void navigate(pathTo('/s/:source/style', { source: source.id })) },
+        { key: '8', does: 'Survey budget', run: () => void navigate(pathTo('/s/:source/budget', { source: source.id })) },
       ],
       [navigate, source.id],
     ),
@@ -98,6 +102,11 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
               { name: 'Coverage', at: pathTo('/s/:source/coverage', { source: source.id }), count: tables },
               { name: 'Findings', at: pathTo('/s/:source/findings', { source: source.id }), count: counts.open },
               { name: 'Dockets', at: pathTo('/s/:source/dockets', { source: source.id }), count: dockets },
+              {
+                name: 'Ratchet',
+                at: pathTo('/s/:source/ratchet', { source: source.id }),
+                count: sound == null ? '–' : percent(sound),
+              },
             ]}
           />
           <SurveyChip {...loaderData} />

@@ -56,6 +56,7 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
       consequence:
         'When it is full every insert fails, and widening a key on that day locks the table and all its children for as long as they are rewritten.',
       measured: `${share} % used`,
+      amount: share,
       evidence: [
         { label: 'last', text: last.toLocaleString('en-GB'), harm: share >= 90 },
         { label: 'most', text: `${most.toLocaleString('en-GB')}, by ${limitedBy}` },

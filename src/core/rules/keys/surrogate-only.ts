@@ -5,7 +5,7 @@ import { plausibleUniques } from '../../evidence/uniques';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { counted, rowOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -53,7 +53,7 @@ export const surrogateOnly = defineRule<Facts, 'rows'>({
       title: 'Only a number tells rows apart',
       message: `${table} has the surrogate key ${key.join(', ')}, and among its other columns nothing is unique in ${counted(rows, 'row')}.`,
       consequence: `The same ${thing} can be entered twice under two numbers, and nothing will notice.`,
-      measured: counted(rows, 'row'),
+      ...amountOf(rows, 'row'),
       evidence: [
         { label: 'key', text: key.join(', ') },
         { label: 'unique', text: 'nothing else, declared or in the data' },

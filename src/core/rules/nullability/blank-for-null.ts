@@ -6,7 +6,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { namesAMeasure } from '../../naming/meaning';
 import { counted, spoken } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, defineRule } from '../rule';
+import { amountOf, type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -80,7 +80,7 @@ export const blankForNull = defineRule<Facts>({
       title: blanks > 0 ? 'Blank stands for empty' : 'A value stands for empty',
       message: `${name} of ${table} says "none" in ${nulls > 0 ? 'several ways' : 'a way of its own'}: ${[...parts, ...(nulls > 0 ? [`${counted(nulls, 'row')} null`] : [])].join(', ')}${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
       consequence: `NOT NULL, counts and comparisons take these for a ${spoken(name)}, and every query has to know better.`,
-      measured: counted(blanks + sentinelRows, 'row'),
+      ...amountOf(blanks + sentinelRows, 'row'),
       evidence: [
         rowsLine(rows, how),
         ...(blanks > 0 ? [{ label: 'blank', text: counted(blanks, 'row'), harm: true }] : []),

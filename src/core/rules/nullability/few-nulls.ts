@@ -3,7 +3,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine } from '../../evidence/evidence';
 import { namesAnIdentifier, namesSomethingMandatory, namesSomethingOptional } from '../../naming/meaning';
 import { counted, rowOf, spoken } from '../../naming/words';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -51,7 +51,7 @@ export const fewNulls = defineRule<Facts, 'percent' | 'rows'>({
       title: 'Empty in a few rows',
       message: `${counted(nulls, 'row')} of ${table} ${nulls === 1 ? 'has' : 'have'} no ${name}; all other ${counted(rows - nulls, 'row')} have one${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
       consequence: `Programs rely on every ${rowOf(table)} having its ${spoken(name)}, and fail on these.`,
-      measured: counted(nulls, 'null'),
+      ...amountOf(nulls, 'null'),
       evidence: [rowsLine(rows, how), { label: 'empty', text: counted(nulls, 'row'), harm: true }],
       reasons,
       advice: 'Find out what belongs there, fill it, and make the column NOT NULL.',

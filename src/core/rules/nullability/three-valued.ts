@@ -3,7 +3,7 @@ import { type How, howInWords, profileOf, rowsLine, sampleOf } from '../../evide
 import { wordsOf } from '../../naming/words';
 import { counted } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly type: string;
@@ -50,7 +50,7 @@ export const threeValued = defineRule<Facts>({
       consequence: isBoolean
         ? `WHERE ${name} and WHERE NOT ${name} both leave these rows out, and together do not make the table.`
         : `Every list by ${name} leaves these rows out.`,
-      measured: counted(nulls, 'null'),
+      ...amountOf(nulls, 'null'),
       evidence: [rowsLine(rows, how), { label: 'neither', text: counted(nulls, 'row'), harm: true }],
       reasons: [isBoolean ? 'a boolean with nulls has three values' : 'a status is something that is always in some state'],
       advice: 'Decide what the missing ones are, give it a default, and make it NOT NULL.',

@@ -3,7 +3,7 @@ import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';
 import { counted } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly ring: readonly string[];
@@ -48,7 +48,7 @@ export const referenceCycle = defineRule<Facts>({
       consequence: closed
         ? 'No first row can be inserted into any of them without switching a rule off.'
         : 'Rows have to be inserted with an empty reference and mended afterwards, and loads have to be ordered by hand.',
-      measured: counted(ring.length, 'table'),
+      ...amountOf(ring.length, 'table'),
       evidence: [
         { label: 'ring', text: [...ring, ring[0]].join(' → ') },
         ...constraints.map((name) => ({ label: 'reference', text: name })),

@@ -2,7 +2,7 @@ import { foreignKeysOf, referencesTo } from '../../catalogue/lookups';
 import { profileOf } from '../../evidence/evidence';
 import { counted } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -34,7 +34,7 @@ export const isolatedTable = defineRule<Facts>({
       title: 'Stands alone',
       message: `${table} with its ${counted(rows, 'row')} refers to no table, and none refers to it, declared or not.`,
       consequence: 'Either it ties to others by something that only programs know, or nobody needs it any more.',
-      measured: counted(rows, 'row'),
+      ...amountOf(rows, 'row'),
       evidence: [
         { label: 'parents', text: 'none' },
         { label: 'children', text: 'none' },

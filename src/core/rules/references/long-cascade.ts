@@ -4,7 +4,7 @@ import type { Catalogue } from '../../catalogue/model';
 import { profileOf } from '../../evidence/evidence';
 import { counted, plural, rowOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   /** Tables that a delete reaches, nearest first, with their rows. */
@@ -47,7 +47,7 @@ export const longCascade = defineRule<Facts, 'tables' | 'levels'>({
       title: 'Delete reaches far',
       message: `Deleting one ${rowOf(table)} takes rows along in ${counted(reached.length, 'table')}, ${counted(deepest, 'level')} down.`,
       consequence: `Of the ${counted(rows, 'row')} in these tables nobody can tell beforehand how many go; ${plural(rowOf(table))} are deleted by people who think of one row.`,
-      measured: counted(reached.length, 'table'),
+      ...amountOf(reached.length, 'table'),
       evidence: reached.slice(0, 12).map((r) => ({ label: `level ${r.level}`, text: `${r.table}, ${counted(r.rows, 'row')}` })),
       reasons: ['followed through every ON DELETE CASCADE that is declared'],
       advice: 'Let the delete be refused where losing children would hurt, and remove those on purpose.',

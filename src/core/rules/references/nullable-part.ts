@@ -44,6 +44,7 @@ export const nullablePart = defineRule<Facts>({
       message: `${constraint} ties ${columns.join(', ')} together, but ${nullable.join(', ')} may be null, and a row with one null is not checked at all.`,
       consequence: `A ${rowOf(table)} can name a parent that does not exist, as long as one part is left out.`,
       measured: escaping === null ? 'not measured' : escaping === 0 ? 'none yet' : counted(escaping, 'row'),
+      ...(escaping !== null && { amount: escaping }),
       evidence: [
         { label: 'nullable', text: nullable.join(', ') },
         {

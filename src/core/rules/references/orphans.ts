@@ -6,7 +6,7 @@ import { capital, counted, plural, rowOf, withArticle } from '../../naming/words
 import type { ForeignKey, Table } from '../../catalogue/model';
 import { byHand } from '../../remedies/by-hand';
 import type { Proposal } from '../../remedies/index';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly name: string;
@@ -67,7 +67,7 @@ export const orphans = defineRule<Facts>({
       title: `${capital(children)} without ${withArticle(rowOf(parent.table))}`,
       message: `${counted(orphanRows, rowOf(table))} ${orphanRows === 1 ? 'points' : 'point'} to ${plural(rowOf(parent.table))} that do not exist${exactly}, although ${name} declares the reference.`,
       consequence: `Everybody trusts ${name}; whatever joins ${children} to ${plural(rowOf(parent.table))} silently leaves these out.`,
-      measured: counted(orphanRows, 'orphan'),
+      ...amountOf(orphanRows, 'orphan'),
       evidence: [
         rowsLine(rows, how),
         {

@@ -5,7 +5,7 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import type { WeighedReference } from '../../evidence/references/weigh';
 import { counted, rowOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly child: string;
@@ -61,7 +61,7 @@ export const parentNotUnique = defineRule<Facts, 'confidence'>({
       title: 'Parent key repeats',
       message: `${child} refers to ${table} by ${names}, but ${many} of ${table} share ${repeatedValues === 1 ? 'one value' : 'their values'} of it with another (${howInWords(how)}).`,
       consequence: `Nobody can say which ${rowOf(table)} such a row belongs to, sums over both count it twice, and no foreign key can be declared.`,
-      measured: repeatedRows === null ? 'repeats' : counted(repeatedRows, 'row'),
+      ...(repeatedRows === null ? { measured: 'repeats' } : amountOf(repeatedRows, 'row')),
       evidence: [
         { label: 'child', text: child },
         {

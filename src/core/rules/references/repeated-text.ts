@@ -60,6 +60,7 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
       message: `${name} of ${table} repeats ${parentColumn} of ${parent} as text: ${counted(distinct, 'value')}, ${orphanRows === 0 ? 'all of them there' : `${counted(orphanRows, 'row')} spelled otherwise`}${how && how.kind !== 'exact' ? ` (${howInWords(how)})` : ''}.`,
       consequence: `When ${things} are renamed these stay behind, and every slip of the pen makes another one.`,
       measured: orphanRows === 0 ? 'all match' : counted(orphanRows, 'row'),
+      amount: orphanRows,
       evidence: [
         { label: 'parent', text: `${parent}.${parentColumn}` },
         { label: 'values', text: counted(distinct, 'value') },

@@ -5,7 +5,7 @@ import type { Claim } from '../../evidence/claims';
 import { type Evidence, findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
 import { referenceCandidates } from '../../evidence/references/candidates';
 import { counted, rowOf, withArticle } from '../../naming/words';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly parent: string;
@@ -65,7 +65,7 @@ export const sentinelReference = defineRule<Facts>({
       title: `"None" written as a value`,
       message: `${counted(sentinelRows, 'row')} of ${table} ${sentinelRows === 1 ? 'says' : 'say'} "no ${rowOf(parentName)}" by a value of ${name} that is no key of ${parent}${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
       consequence: `No foreign key can be declared while they are there, and every query has to know that they do not mean ${withArticle(rowOf(parentName))}.`,
-      measured: counted(sentinelRows, 'row'),
+      ...amountOf(sentinelRows, 'row'),
       evidence: [
         rowsLine(rows, how),
         { label: '0, -1 or ""', text: counted(sentinelRows, 'row'), harm: true },

@@ -7,7 +7,7 @@ import { featureWords } from '../../evidence/references/features';
 import { isTooWide } from '../../evidence/widths';
 import { standsForAnother } from './repeated-text';
 import type { ProposedParent } from '../../remedies/reference/proposed';
-import { defineRule, type Severity } from '../rule';
+import { amountOf, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly parent: ProposedParent;
@@ -107,7 +107,7 @@ export const undeclaredReference = defineRule<Facts, 'confidence'>({
         title: `${capital(children)} without ${withArticle(rowOf(parent.table))}`,
         message: `${some} ${points} to ${parents} that do not exist${how?.kind === 'exact' ? '' : ` (${how ? howInWords(how) : 'not measured'})`}; no foreign key ties ${columns.join(', ')} to ${target}.`,
         consequence: `Whatever is counted or billed by ${rowOf(parent.table)} leaves these ${children} out, or fails on them, and more can arrive any day.`,
-        measured: counted(orphanRows, 'orphan'),
+        ...amountOf(orphanRows, 'orphan'),
         evidence,
         reasons,
         parts: weighed,

@@ -3,7 +3,7 @@ import { profileOf } from '../../evidence/evidence';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule, type Severity } from '../rule';
+import { amountOf, defineRule, type Severity } from '../rule';
 
 interface Facts {
   readonly constraint: string;
@@ -52,7 +52,7 @@ export const unindexedReference = defineRule<Facts, 'rows'>({
       title: 'Reference without index',
       message: `${constraint} ties ${names} to ${parent}, but no index starts with ${names} among the ${counted(rows, 'row')} of ${table}.`,
       consequence: `Whenever ${withArticle(rowOf(parentName))} is deleted or its key changes, all ${plural(rowOf(table))} are read, and locked against it meanwhile.`,
-      measured: counted(rows, 'row'),
+      ...amountOf(rows, 'row'),
       evidence: [
         { label: 'rows', text: rows.toLocaleString('en-GB') },
         { label: 'on delete', text: onDelete },

@@ -45,6 +45,7 @@ export const unvalidatedReference = defineRule<Facts>({
       message: `${name} from ${table} to ${parent} ${state}.`,
       consequence: 'The planner does not trust it, people do, and each of them can be wrong.',
       measured: orphanRows === null ? 'not counted' : orphanRows === 0 ? 'no orphan' : counted(orphanRows, 'orphan'),
+      ...(orphanRows !== null && { amount: orphanRows }),
       evidence: [
         { label: 'declared', text: enforced ? 'NOT VALID' : 'triggers disabled', harm: !enforced },
         {

@@ -6,7 +6,7 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { type Audit, defineRule } from '../rule';
+import { amountOf, type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -52,7 +52,7 @@ export const insensitiveRepeats = defineRule<Facts>({
       title: 'Same but for case or spaces',
       message: `${counted(repeatedRows, 'row')} of ${table} share ${counted(repeatedValues, 'value')} of ${name} when case and outer spaces do not count${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
       consequence: `People take them for the same ${rowOf(table)}, the database for different ones.`,
-      measured: counted(repeatedValues, 'group'),
+      ...amountOf(repeatedValues, 'group'),
       evidence: [
         rowsLine(rows, how),
         { label: 'alike', text: `${counted(repeatedRows, 'row')} in ${counted(repeatedValues, 'group')}`, harm: true },

@@ -6,7 +6,7 @@ import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { byHand } from '../../remedies/by-hand';
-import { type Audit, defineRule } from '../rule';
+import { amountOf, type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly flag: string;
@@ -49,7 +49,7 @@ export const liveOnlyUnique = defineRule<Facts>({
       title: 'Unique among living rows',
       message: `${name} of ${table} repeats, but never among the ${counted(liveRows, 'row')} that ${flag} does not mark as gone${how.kind === 'exact' ? '' : ` (${howInWords(how)})`}.`,
       consequence: `It is meant to identify a living ${rowOf(table)}, and nothing keeps two of them from sharing it.`,
-      measured: counted(liveRows, 'row'),
+      ...amountOf(liveRows, 'row'),
       evidence: [
         rowsLine(liveRows, how),
         { label: 'among', text: `rows where ${flag} is not set` },

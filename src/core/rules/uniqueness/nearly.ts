@@ -13,7 +13,7 @@ import { counted, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand } from '../../remedies/by-hand';
 import type { LikelyChild } from '../../remedies/rows/repeats';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly rows: number;
@@ -67,7 +67,7 @@ export const nearlyUnique = defineRule<Facts, 'percent'>({
       title: `${spoken(names).replace(/^./, (first) => first.toUpperCase())} repeats`,
       message: `${counted(repeatedValues, 'value')} of ${names} in ${table} ${repeatedValues === 1 ? 'is' : 'are'} shared by ${counted(repeatedRows, 'row')}${exactly}; all others are unique.`,
       consequence: `Whoever looks a ${rowOf(table)} up by its ${spoken(names)} gets one of several, and no constraint can be added until somebody decides which is true.`,
-      measured: counted(repeatedValues, 'group'),
+      ...amountOf(repeatedValues, 'group'),
       evidence: [
         rowsLine(rows, how),
         ...(nullRows > 0 ? [{ label: 'empty', text: counted(nullRows, 'row') }] : []),

@@ -1,7 +1,7 @@
 import { profileOf } from '../../evidence/evidence';
 import { counted, rowOf } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule } from '../rule';
+import { amountOf, defineRule } from '../rule';
 
 interface Facts {
   readonly constraint: string;
@@ -40,7 +40,7 @@ export const nullsRepeat = defineRule<Facts>({
       title: 'Unique lets nulls repeat',
       message: `${constraint} makes ${columns.join(', ')} of ${table} unique, but ${counted(nullRows, 'row')} have no ${nullable.join(' or ')}, and these may repeat as they like.`,
       consequence: `Two rows for the same ${rowOf(table)} are let in as long as one part is empty.`,
-      measured: counted(nullRows, 'null'),
+      ...amountOf(nullRows, 'null'),
       evidence: [
         { label: 'constraint', text: `${constraint} (${columns.join(', ')})` },
         { label: 'null', text: `${counted(nullRows, 'row')} without ${nullable.join(' or ')}` },

@@ -5,7 +5,7 @@ import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../eviden
 import type { ViolationsRequest } from '../../evidence/requests';
 import { counted, wordsOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, defineRule } from '../rule';
+import { amountOf, type Audit, defineRule } from '../rule';
 
 interface Facts {
   readonly values: readonly (readonly [string, number])[];
@@ -68,7 +68,7 @@ export const closedSet = defineRule<Facts, 'rows'>({
       title: 'Closed set without a check',
       message: `${name} of ${table} takes ${counted(values.length, 'value')}${closed}: ${list}.`,
       consequence: 'A misspelt value goes in unseen, and every report that lists the known ones loses that row.',
-      measured: counted(values.length, 'value'),
+      ...amountOf(values.length, 'value'),
       evidence: [
         rowsLine(rows, how),
         ...values.map(([value, count]) => ({

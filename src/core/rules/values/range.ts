@@ -86,6 +86,7 @@ export const range = defineRule<Facts>({
         ? `A ${rowOf(table)} that ends before it starts makes every length of time and every overlap wrong.`
         : `A slip of the sign goes in unseen and takes its ${spoken(first)} off every total.`,
       measured: broken > 0 ? counted(broken, 'row') : 'all keep to it',
+      amount: broken,
       evidence: [
         rowsLine(rows, how),
         { label: 'against', text: broken === 0 ? 'none' : counted(broken, 'row'), harm: broken > 0 },

@@ -69,6 +69,7 @@ export const textForType = defineRule<Facts>({
           : `${name} of ${table} is text, yet every one of its ${counted(rows, 'value')} is ${withArticle(form)}${exactly}.`,
       consequence: 'It sorts and compares as text, takes more room, and lets in what is none.',
       measured: broken > 0 ? `${counted(broken, 'row')} not` : `all ${form}s`,
+      amount: broken,
       evidence: [
         rowsLine(rows, how),
         { label: `no ${form}`, text: broken === 0 ? 'none' : counted(broken, 'row'), harm: broken > 0 },

@@ -26,7 +26,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
   const [direction, setDirection] = useState<'forward' | 'back'>('forward');
   const [form, setForm] = useState<ScriptForm>('statements');
   const answers = useRef<HTMLFormElement>(null);
-  const adding = useRef<HTMLFormElement>(null);
+  const adding = useRef<HTMLButtonElement>(null);
   const submit = useSubmit();
   // What is typed is asked for after a pause, and kept here meanwhile.
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
@@ -62,7 +62,7 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
         {
           key: 'd',
           does: 'put into the docket',
-          run: () => mayPlan && docketAt === null && possible && adding.current?.requestSubmit(),
+          run: () => mayPlan && docketAt === null && possible && adding.current?.click(),
         },
         { key: 'o', does: 'open its docket', run: () => docketAt !== null && void navigate(docketAt) },
       ],
@@ -156,12 +156,12 @@ export function Remedy({ dossier, remedy }: { readonly dossier: Dossier; readonl
       {remedy.touches && (
         <Touches key={`touches ${dossier.id}`} source={dossier.source} finding={dossier.id} {...remedy.touches} />
       )}
-      <StickyForm method="post" ref={adding} preventScrollReset>
+      <StickyForm method="post" preventScrollReset>
         {Object.entries(decision).map(([question, answer]) => (
           <input key={question} type="hidden" name={question} value={answer} />
         ))}
         {!docketed && mayPlan && (
-          <Button variant="contained" type="submit" name="intent" value="add" disabled={busy || !possible}>
+          <Button ref={adding} variant="contained" type="submit" name="intent" value="add" disabled={busy || !possible}>
             Add to docket
           </Button>
         )}

@@ -24,7 +24,7 @@ import type { Finding } from '~/core/rules/rule';
 import { findDocketOf } from '~/store/dockets/dockets';
 import { findRefusal } from '~/store/dockets/refusals';
 import { listProofsOfFinding } from '~/store/dockets/runs';
-import { coreFinding, findFinding, type FindingRow, listEvents } from '~/store/findings/findings';
+import { coreFinding, findFinding, type FindingRow, listAmounts, listEvents } from '~/store/findings/findings';
 import { latestCatalogue } from '~/work/catalogues';
 import { findingsToMake } from '~/work/dockets/contents';
 import { usualMode } from '~/work/dockets/planned';
@@ -36,9 +36,10 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
   const { source, store } = room;
   const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
-  const [catalogue, events, docket, proofs, refusal] = await Promise.all([
+  const [catalogue, events, amounts, docket, proofs, refusal] = await Promise.all([
     latestCatalogue(store, source.id),
     listEvents(store, id),
+    listAmounts(store, id),
     findDocketOf(store, id),
     listProofsOfFinding(store, id),
     findRefusal(store, id),
@@ -78,7 +79,9 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
           )
         : null,
     docket: docket && { id: docket.docketId, name: docket.name, state: docket.state, decision: docket.decision },
-    events,
+    events: events.map((event) => ({ ...event, reason: event.reason && visible(event.reason) })),
+    amounts,
+    care: row.care,
     proofs,
     // What the database said of its remedy when it was last tried.
     refusal: refusal && { ...refusal, step: visible(refusal.step), says: visible(refusal.says) },

@@ -1,9 +1,10 @@
 import 'reflect-metadata';
 import { Transform } from 'class-transformer';
-import { ArrayMaxSize, IsInt, Min } from 'class-validator';
+import { ArrayMaxSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { answersIn } from '~/core/remedies/index';
 import type { FindingRowId } from '~/store/ids';
+import { careFor, comment } from '~/work/caring';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import type { Room } from '~/work/enter';
 import { takeBack } from '~/work/wishes';
@@ -23,6 +24,16 @@ class FindingForm {
   with: FindingRowId[] = [];
 }
 
+class CareForm {
+  @IsString() @MaxLength(100, { message: 'Write 100 signs at most' }) by = '';
+  @Matches(/^(\d{4}-\d{2}-\d{2})?$/, { message: 'Give the day as year, month and day, or leave it empty' }) due = '';
+  @IsString() @MaxLength(100, { message: 'Write 100 signs at most' }) reference = '';
+}
+
+class CommentForm {
+  @IsString() @MaxLength(4_000, { message: 'Write 4,000 signs at most' }) words = '';
+}
+
 const intent = intentsOn<OnFinding>();
 
 export const findingIntents = {
@@ -36,6 +47,12 @@ export const findingIntents = {
   ),
   remove: intent(FindingForm, ({ room, finding }) => takeFromDocket(room, [finding]), {
     said: () => ({ words: 'Taken out of its docket.' }),
+  }),
+  care: intent(CareForm, ({ room, finding }, form) => careFor(room, [finding], form), {
+    said: () => ({ words: 'Kept: it stands in its life.' }),
+  }),
+  comment: intent(CommentForm, ({ room, finding }, { words }) => comment(room, finding, words), {
+    said: () => ({ words: 'Said: it stands in its life.' }),
   }),
   takeBack: intent(FindingForm, ({ room, finding }) => takeBack(room, finding), {
     said: () => ({ words: 'It is not asked for any more.' }),

@@ -24,6 +24,7 @@ import { findingIntents } from './findingForms.server';
 import { type Dossier, dossierOf } from './dossier.server';
 import { Remedy } from './Remedy';
 import { Waiver } from './Waiver';
+import { Life } from './Life';
 import { OffendingRows } from './OffendingRows';
 import { Declaration } from '~/app/ui/Declaration';
 
@@ -45,8 +46,8 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 export default function FindingDossier({ loaderData: dossier, actionData }: Route.ComponentProps) {
   const { words, severity } = dossier;
   useSaid(actionData);
-  // A survey after the docket is on its way, and will say whether it is held.
-  useChanges(dossier.state === 'Applied');
+  // Its docket may just be run, and the survey after it will say whether it is held.
+  useChanges(dossier.state === 'Docketed' || dossier.state === 'Applied');
   return (
     <aside className="dossier" aria-label="Dossier" key={dossier.id}>
       <Headline>
@@ -154,7 +155,7 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
           .
         </p>
       )}
-      <History events={dossier.events} />
+      <Life dossier={dossier} />
     </aside>
   );
 }
@@ -206,23 +207,6 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
           </Folded>
         </Alert>
       ))}
-    </>
-  );
-}
-
-function History({ events }: { readonly events: Dossier['events'] }) {
-  return (
-    <>
-      <h2>History</h2>
-      <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
-        {events.map((event, i) => (
-          <li key={i}>
-            {event.from === event.to ? 'Renamed' : <State state={event.to} />} <Moment at={event.at} />
-            {event.surveyId ? ` by survey ${event.surveyId}` : event.docketId ? ` by docket ${event.docketId}` : ''}
-            {event.reason ? `: ${event.reason}` : ''}
-          </li>
-        ))}
-      </ul>
     </>
   );
 }

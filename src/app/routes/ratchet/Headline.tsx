@@ -1,0 +1,98 @@
+import { styled } from '@mui/material/styles';
+import Tooltip from '@mui/material/Tooltip';
+import { Fragment } from 'react';
+import { dayOf, inFull, percent } from '~/app/ui/format';
+import { counted } from '~/core/naming/words';
+import type { Turned } from '~/core/ratchet/standing';
+import type { SinceLook } from '~/work/ratchet';
+import type { StandingRow } from '~/store/ratchet/standings';
+import { causeWords } from './causes';
+
+interface HeadlineProps {
+  readonly standings: readonly StandingRow[];
+  readonly since: SinceLook;
+}
+
+/** The one number that can be quoted, and what made it another one. */
+export function Headline({ standings, since }: HeadlineProps) {
+  const last = standings.at(-1);
+  const soundness = last?.soundness;
+  const [turned, when] =
+    since.at === null
+      ? [last?.turned ?? [], 'since the survey before']
+      : [since.turned, `since your last look on ${dayOf(since.at)}`];
+  const first = standings.length === 1;
+  return (
+    <Head>
+      <div>
+        <div className="small mute">Soundness</div>
+        <Big>{soundness?.share == null ? '–' : percent(soundness.share)}</Big>
+      </div>
+      <div>
+        {soundness?.share == null ? (
+          <p>Not measured: the last survey is from before soundness was kept, or measured nothing.</p>
+        ) : (
+          <p>
+            {inFull(soundness.places - soundness.broken)} of {inFull(soundness.places)} places (
+            {counted(soundness.places / 6, 'table')} × 6 concerns) have nothing open of Moderate or worse
+            {soundness.byRows !== null && <>; {percent(soundness.byRows)} where tables count by their rows</>}.
+            {soundness.notMeasured > 0 && <> {counted(soundness.notMeasured, 'table')} not measured, and not counted.</>}
+          </p>
+        )}
+        {first ? (
+          <p className="mute">This is the first survey: from the next one on, what changed is told here.</p>
+        ) : (
+          <p>
+            <TurnedTold turned={turned} />, <span suppressHydrationWarning>{when}</span>.
+          </p>
+        )}
+      </div>
+    </Head>
+  );
+}
+
+/** `+ 9 mended, − 2 new data`. */
+export function TurnedTold({ turned }: { readonly turned: readonly Turned[] }) {
+  const parts = turned.flatMap(({ cause, sound, broken }) => [
+    ...(sound > 0
+      ? [
+          {
+            key: `${cause}+`,
+            tone: 'verd',
+            words: `+ ${inFull(sound)} ${causeWords[cause].sound}`,
+            about: causeWords[cause].about,
+          },
+        ]
+      : []),
+    ...(broken > 0
+      ? [
+          {
+            key: `${cause}-`,
+            tone: cause === 'slipped' ? 'brass' : 'rust',
+            words: `− ${inFull(broken)} ${causeWords[cause].broken}`,
+            about: causeWords[cause].about,
+          },
+        ]
+      : []),
+  ]);
+  if (parts.length === 0) return <span className="mute">No place became sound or broken</span>;
+  return parts.map(({ key, tone, words, about }, n) => (
+    <Fragment key={key}>
+      {n > 0 && ', '}
+      <Tooltip describeChild title={about}>
+        <b className={tone} tabIndex={0}>
+          {words}
+        </b>
+      </Tooltip>
+    </Fragment>
+  ));
+}
+
+const Head = styled('header')({
+  display: 'flex',
+  gap: '28px',
+  alignItems: 'flex-end',
+  '& p': { margin: '2px 0' },
+});
+
+const Big = styled('div')({ fontSize: '44px', fontWeight: 700, lineHeight: 1.05, whiteSpace: 'nowrap' });

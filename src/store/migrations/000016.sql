@@ -1,0 +1,74 @@
+-- The record over time: where a source stood at the end of each survey, what was measured of a finding and when, and what people
+-- say of it.
+create table standings (
+  survey_id bigint not null constraint fk_standings_surveys references surveys on delete cascade,
+  source_id bigint not null constraint fk_standings_sources references sources on delete cascade,
+  at timestamptz not null default now(),
+  -- How many findings by concern, severity and state.
+  counts jsonb not null,
+  -- Null for surveys from before this was kept.
+  soundness jsonb,
+  -- Cells of the board that became sound or broken since the standing before, by cause.
+  turned jsonb not null default '[]',
+  -- How the rules were set, as digests by rule.
+  terms jsonb not null default '{}',
+  -- The last thing that had happened to any finding.
+  last_event bigint not null,
+  -- Of the last one alone: what the next is held against.
+  cells jsonb,
+  constraint pk_standings primary key (survey_id)
+);
+create index ix_standings_source_id on standings (source_id, survey_id);
+
+alter table findings add column amount double precision;
+create table finding_amounts (
+  finding_id bigint not null constraint fk_finding_amounts_findings references findings on delete cascade,
+  survey_id bigint not null constraint fk_finding_amounts_surveys references surveys on delete cascade,
+  -- What was counted, where it is another number than the time before; null from when it is not found any more.
+  amount double precision,
+  constraint pk_finding_amounts primary key (finding_id, survey_id)
+);
+create index ix_finding_amounts_survey_id on finding_amounts (survey_id);
+
+alter table finding_events
+  add column kind text not null default 'state' constraint ck_finding_events_kind check (kind in ('state', 'renamed', 'comment', 'care')),
+  -- The person whose act it was, as the act says (`perform`); null for Pawl itself.
+  add column person text default nullif(current_setting('pawl.person', true), '');
+update finding_events set kind = 'renamed' where from_state = to_state;
+
+-- Who sees to it, until when, and under what number it is known elsewhere.
+alter table findings
+  add column cared_by text constraint ck_findings_cared_by check (cared_by <> ''),
+  add column due date,
+  add column change_reference text constraint ck_findings_change_reference check (change_reference <> '');
+
+-- What is known of earlier surveys: the states that findings had when they ended.
+insert into standings (survey_id, source_id, at, counts, last_event)
+select id, source_id, coalesce(finished_at, asked_at),
+  (
+    select coalesce(jsonb_agg(jsonb_build_object('concern', concern, 'severity', severity, 'state', state, 'findings', findings)), '[]')
+    from (
+      select concern, severity, event.to_state as state, count(*) as findings
+      from findings
+      cross join lateral (
+        select to_state from finding_events where finding_id = findings.id and at <= surveys.finished_at order by id desc limit 1
+      ) as event
+      where findings.source_id = surveys.source_id
+      group by concern, severity, event.to_state
+    ) as counted
+  ),
+  (select coalesce(max(id), 0) from finding_events where at <= surveys.finished_at)
+from surveys
+where state = 'done' and finished_at is not null;
+
+-- When a person last looked at what became of a source, and what was the newest survey then.
+create table looks (
+  person_id bigint not null constraint fk_looks_people references people on delete cascade,
+  source_id bigint not null constraint fk_looks_sources references sources on delete cascade,
+  survey_id bigint not null,
+  at timestamptz not null default now(),
+  -- The look before there was anything new.
+  before_survey_id bigint,
+  before_at timestamptz,
+  constraint pk_looks primary key (person_id, source_id)
+);

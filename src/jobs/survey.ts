@@ -197,7 +197,7 @@ async function measureByFiles(
 
 async function keepResult(
   row: SurveyRow,
-  { catalogue, evidence, findings, scope, reused, speed, policies }: Judged,
+  { catalogue, evidence, findings, waived, scope, reused, speed, policies }: Judged,
   store: JobContext['store'],
 ): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
@@ -207,6 +207,7 @@ async function keepResult(
       survey: row.id,
       docket: row.docketId,
       findings,
+      waived,
       seen: {
         catalogue,
         depth: row.depth,

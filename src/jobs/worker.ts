@@ -3,6 +3,7 @@
 import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
+import { doChores } from './chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
 import { openQueue } from './queue';
@@ -36,6 +37,7 @@ async function recoverAll(): Promise<void> {
     // The store may be away for a moment; the next round tries again.
     await job.recover(context).catch(() => undefined);
   }
+  await doChores(context, new Date()).catch(() => undefined);
 }
 
 async function stop(): Promise<void> {

@@ -11,7 +11,7 @@ import { keepWhatHolds } from '../core/evidence/references/candidates';
 import { type Depth, type EvidenceRequest, keyOf } from '../core/evidence/requests';
 import { type Earlier, stillTrue } from '../core/evidence/reuse';
 import { factsFromStatistics } from '../core/evidence/statistics';
-import { askRules, audit, type AuditOptions } from '../core/rules/audit';
+import { askRules, judge, type WaivedFinding, type AuditOptions } from '../core/rules/audit';
 import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Speed } from '../core/plan/times';
 import type { Finding } from '../core/rules/rule';
@@ -70,6 +70,7 @@ export interface SurveyResult {
   readonly catalogue: Catalogue;
   readonly evidence: Evidence;
   readonly findings: readonly Finding[];
+  readonly waived: readonly WaivedFinding[];
   readonly scope: ReadonlySet<TableId> | null;
   readonly takenAt: string;
   /** Tables of which nothing was read again, since they have not changed. */
@@ -143,7 +144,7 @@ class Run {
     return {
       catalogue,
       evidence,
-      findings: audit(catalogue, evidence, this.judging(scope)),
+      ...judge(catalogue, evidence, this.judging(scope)),
       scope,
       takenAt,
       speed: this.passed,

@@ -13,6 +13,7 @@ export type RunId = Id<'run'>;
 export type PersonId = Id<'person'>;
 export type GrantId = Id<'grant'>;
 export type TokenId = Id<'token'>;
+export type ScheduleId = Id<'schedule'>;
 
 /** By what people call them. */
 export interface Ids {
@@ -23,4 +24,5 @@ export interface Ids {
   readonly rehearsal: RehearsalId;
   readonly run: RunId;
   readonly person: PersonId;
+  readonly schedule: ScheduleId;
 }

@@ -145,11 +145,11 @@ test('a finding keeps its row and state from survey to survey, and its events', 
     await askForSurvey(store, { source: id, depth: 'exact' }),
     await askForSurvey(store, { source: id, depth: 'exact' }),
   ];
-  await keepFindings(store, id, first, findings);
+  await keepFindings(store, { source: id, survey: first }, findings);
   const [one] = await listFindings(store, id, ['Open']);
   if (!one) throw new Error('a finding was kept');
   await moveFindings(store, [{ finding: one.id, from: 'Open', to: 'Docketed', reason: null }], {});
-  await keepFindings(store, id, second, findings);
+  await keepFindings(store, { source: id, survey: second }, findings);
   expect((await listFindings(store, id, ['Open', 'Docketed'])).map((f) => [f.identity, f.state]).sort()).toEqual([
     ['keys/missing:port.log', one.identity === 'keys/missing:port.log' ? 'Docketed' : 'Open'],
     ['keys/missing:port.note', one.identity === 'keys/missing:port.note' ? 'Docketed' : 'Open'],
@@ -162,7 +162,7 @@ test('a finding keeps its row and state from survey to survey, and its events', 
 
 test('a finding that has moved meanwhile is not moved again', async () => {
   const id = await addSource(store, named('race'));
-  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  await keepFindings(store, { source: id, survey: await askForSurvey(store, { source: id, depth: 'exact' }) }, findings);
   const [one] = await listFindings(store, id, ['Open']);
   if (!one) throw new Error('a finding was kept');
   const move = { finding: one.id, from: 'Open', to: 'Docketed', reason: null } as const;
@@ -173,7 +173,7 @@ test('a finding that has moved meanwhile is not moved again', async () => {
 
 test('coverage counts what is open by table and concern, with the worst', async () => {
   const id = await addSource(store, named('board'));
-  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  await keepFindings(store, { source: id, survey: await askForSurvey(store, { source: id, depth: 'exact' }) }, findings);
   expect(readCoverage(await coverageBoard(store, id)).cells).toEqual(
     expect.arrayContaining([{ tableId: 'port.log', concern: 'Keys', open: 1, held: 0, slipped: 0, worst: 'Serious' }]),
   );
@@ -181,7 +181,7 @@ test('coverage counts what is open by table and concern, with the worst', async 
 
 test('the board of findings says each in words, worst first', async () => {
   const id = await addSource(store, named('lines'));
-  await keepFindings(store, id, await askForSurvey(store, { source: id, depth: 'exact' }), findings);
+  await keepFindings(store, { source: id, survey: await askForSurvey(store, { source: id, depth: 'exact' }) }, findings);
   const lines = readFindings(await findingsBoard(store, id, ['Open']));
   expect(lines.length).toBe(findings.length);
   expect(lines[0]).toMatchObject({

@@ -92,7 +92,7 @@ beforeEach(async () => {
   await reader.close();
   const asked = await askForSurvey(store, { source: id, depth: 'exact' });
   await keepCatalogue(store, asked, seen.catalogue);
-  await keepFindings(store, id, asked, seen.findings);
+  await keepFindings(store, { source: id, survey: asked }, seen.findings);
   await finishSurvey(store, asked, 'done');
   room = { source, store, office, actor: planner };
 });

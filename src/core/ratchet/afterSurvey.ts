@@ -18,6 +18,8 @@ export interface Seen {
   readonly catalogue: Catalogue;
   readonly depth: Depth;
   readonly found: ReadonlySet<FindingId>;
+  /** What would have been found were it not waived, with the waiver in words; left out where nobody looked. */
+  readonly waived?: ReadonlyMap<FindingId, string>;
   readonly scope: ReadonlySet<TableId> | null;
   /** Tables that could not be measured: nothing can be said of what was not found there. */
   readonly notMeasured: ReadonlySet<TableId>;
@@ -52,8 +54,10 @@ function eventFor(
   if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
   // What is waived is not found: it was, so its waiver has run out or was taken back among the rules.
   if (seen.found.has(finding.id)) return { kind: state === 'Waived' ? 'waiverEnded' : 'seen', reason: null };
-  // What is waived is no longer looked for: that it was not found says nothing.
-  if (state === 'Waived') return null;
+  const waiver = seen.waived?.get(finding.id);
+  if (waiver !== undefined) return { kind: 'waived', reason: waiver };
+  // Where nobody looked for what is waived, that it was not found says nothing.
+  if (state === 'Waived' && !seen.waived) return null;
   if (!policyOf(seen.policies, finding.rule).on) return { kind: 'gone', reason: 'Its rule is switched off for this source.' };
   // Only an exact look can say that the data has stopped speaking for a finding.
   if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
@@ -66,5 +70,5 @@ function reasonFor(from: FindingState, to: FindingState, reason: string | null):
   if (from === 'Applied' && to === 'Open') return 'The docket was run, but the survey after it still finds this.';
   if (from === 'Waived' && to === 'Open') return 'It is waived no longer.';
   if (to === 'Slipped') return 'It was held, and the rule is gone again.';
-  return to === 'Lapsed' ? reason : null;
+  return to === 'Lapsed' || to === 'Waived' ? reason : null;
 }

@@ -5,7 +5,7 @@ export type FindingState = (typeof findingStates)[number];
 
 /**
  * seen: a survey found it. mended: a survey found the catalogue to forbid it now. gone: its object
- * is no longer there, or the data no longer speaks for it. backedOut: its docket was undone on purpose.
+ * is no longer there, or the data no longer speaks for it. waived: a person waived it, or a survey found it waived. backedOut: its docket was undone on purpose.
  */
 export type FindingEvent =
   'seen' | 'mended' | 'gone' | 'docketed' | 'undocketed' | 'applied' | 'waived' | 'waiverEnded' | 'backedOut';
@@ -13,11 +13,11 @@ export type FindingEvent =
 const transitions: Readonly<Record<FindingState, Readonly<Partial<Record<FindingEvent, FindingState>>>>> = {
   Open: { mended: 'Held', gone: 'Lapsed', docketed: 'Docketed', waived: 'Waived' },
   Docketed: { mended: 'Held', gone: 'Lapsed', undocketed: 'Open', applied: 'Applied', backedOut: 'Open' },
-  Applied: { seen: 'Open', mended: 'Held', gone: 'Lapsed', backedOut: 'Open' },
-  Held: { seen: 'Slipped', gone: 'Lapsed', backedOut: 'Open' },
+  Applied: { seen: 'Open', mended: 'Held', gone: 'Lapsed', waived: 'Waived', backedOut: 'Open' },
+  Held: { seen: 'Slipped', gone: 'Lapsed', waived: 'Waived', backedOut: 'Open' },
   Waived: { mended: 'Held', gone: 'Lapsed', waiverEnded: 'Open' },
   Slipped: { mended: 'Held', gone: 'Lapsed', docketed: 'Docketed', waived: 'Waived' },
-  Lapsed: { seen: 'Open', mended: 'Held' },
+  Lapsed: { seen: 'Open', mended: 'Held', waived: 'Waived' },
 };
 
 /** The state after an event; an event that means nothing in a state leaves it as it is. */

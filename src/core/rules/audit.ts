@@ -11,7 +11,7 @@ import type { RowsQuestion } from '../evidence/rows';
 import { type Adopted, styleOf } from '../naming/style';
 import type { AskedFor } from '../wishes/index';
 import { rules } from './index';
-import { waiverOf, noPolicies, type Policies, type Policy, policyOf } from './policy';
+import { noPolicies, type Policies, type Policy, policyOf, type Waiver, waiverOf } from './policy';
 import {
   type Audit,
   type EarlierSurvey,
@@ -42,14 +42,38 @@ export interface AuditOptions {
 
 /** All findings, worst first. */
 export function audit(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): readonly Finding[] {
+  return judge(catalogue, evidence, options).findings;
+}
+
+/** A finding that people settled to be as it should. */
+export interface WaivedFinding {
+  readonly finding: Finding;
+  readonly waiver: Waiver;
+}
+
+export interface Judgement {
+  /** Worst first. */
+  readonly findings: readonly Finding[];
+  readonly waived: readonly WaivedFinding[];
+}
+
+/** The same, with what would be found if nobody had waived it. */
+export function judge(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): Judgement {
   const input = inputOf(catalogue, evidence, options);
-  const findings = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
+  const judged = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
     [...rule.check(input, limitsOf(rule, policy))]
       .filter((found) => !isJudgedAbove(catalogue, rule, found))
-      .filter((found) => waiverOf(policy, namesOf(found), input.at) === null)
-      .map((found) => findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity })),
+      .map((found) => ({
+        finding: findingOf(catalogue, rule, policy.severity === null ? found : { ...found, severity: policy.severity }),
+        waiver: waiverOf(policy, namesOf(found), input.at),
+      })),
   );
-  return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+  return {
+    findings: judged
+      .flatMap(({ finding, waiver }) => (waiver === null ? [finding] : []))
+      .sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity)),
+    waived: judged.flatMap(({ finding, waiver }) => (waiver === null ? [] : [{ finding, waiver }])),
+  };
 }
 
 /** What the rules still want counted; each request once. To be asked when nothing else is left to ask. */
@@ -106,8 +130,13 @@ function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, n
   return Object.fromEntries(Object.entries(rule.thresholds ?? {}).map(([name, { value }]) => [name, thresholds[name] ?? value]));
 }
 
+/** What a waiver may call what a finding is about. */
+export function waiverNames({ object }: Pick<Finding, 'object'>): readonly string[] {
+  return namesOf({ ...object, table: tableOf(object) });
+}
+
 /** What a waiver may call an object: its table, its columns, its constraint. */
-function namesOf({ table, columns, name }: Found<unknown>): readonly string[] {
+function namesOf({ table, columns, name }: Pick<Found<unknown>, 'table' | 'columns' | 'name'>): readonly string[] {
   return [table, columnsId(table, columns), ...(name === undefined ? [] : [name])];
 }
 

@@ -36,11 +36,12 @@ export function policyOf(policies: Policies, rule: string): Policy {
 /** The waiver that covers an object at a moment (ISO 8601), or null. `names` are all that the object goes by. */
 export function waiverOf(policy: Policy, names: readonly string[], at: string): Waiver | null {
   const day = at.slice(0, 'yyyy-mm-dd'.length);
-  return (
-    policy.waivers.find(
-      ({ object, until }) => (until === undefined || day <= until) && names.some((name) => matches(object, name)),
-    ) ?? null
-  );
+  return policy.waivers.find((waiver) => (waiver.until === undefined || day <= waiver.until) && covers(waiver, names)) ?? null;
+}
+
+/** Whether a waiver is of something that goes by these names, whatever the day. */
+export function covers({ object }: Pick<Waiver, 'object'>, names: readonly string[]): boolean {
+  return names.some((name) => matches(object, name));
 }
 
 /** `Spare berths are kept empty, until 2026-12-31, by Harbour office`. */

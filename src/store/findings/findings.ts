@@ -68,6 +68,30 @@ export function listFindingsById(db: Db, source: SourceId, ids: readonly Finding
   return findingsOf(db, `select ${shown} from findings where source_id = $1 and id = any($2) order by id`, [source, ids]);
 }
 
+export function listWaived(db: Db, source: SourceId): Promise<readonly FindingRow[]> {
+  return findingsOf(db, `select ${shown} from findings where source_id = $1 and state = 'Waived' order by table_id, id`, [
+    source,
+  ]);
+}
+
+/** What was counted of waived findings when they were waived, and is now. */
+export function listWaivedSince(
+  db: Db,
+  source: SourceId,
+): Promise<readonly { readonly finding: FindingRowId; readonly was: number | null; readonly is: number | null }[]> {
+  return rowsOf(
+    db,
+    `select findings.id as finding, findings.amount as is,
+       (select counted.amount
+        from finding_amounts as counted join surveys on surveys.id = counted.survey_id
+        where counted.finding_id = findings.id and coalesce(finished_at, asked_at) <= state_at
+        order by counted.survey_id desc limit 1) as was
+     from findings
+     where source_id = $1 and state = 'Waived'`,
+    [source],
+  );
+}
+
 export function listByTable(db: Db, source: SourceId, table: string): Promise<readonly FindingRow[]> {
   return findingsOf(
     db,
@@ -137,15 +161,23 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
   );
 }
 
-/** Keeps what a survey found: new findings start Open, known ones get the newest facts and keep their state. */
-export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, findings: readonly Finding[]): Promise<void> {
+/** Keeps what a survey found: new findings start Open, or Waived; known ones get the newest facts and keep their state. */
+export async function keepFindings(
+  db: Db,
+  {
+    source,
+    survey,
+    begin = 'Open',
+  }: { readonly source: SourceId; readonly survey: SurveyId; readonly begin?: 'Open' | 'Waived' },
+  findings: readonly Finding[],
+): Promise<void> {
   const words = findings.map(wordsOf);
   await db.query(
     `with before as materialized (
        select id, amount from findings where source_id = $1 and identity = any($3)
      ), kept as (
        insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, format, state, first_survey_id, last_survey_id, title, measured, place, amount)
-       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, 'Open', $2, $2, f.title, f.measured, f.place, f.amount
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, $17, $2, $2, f.title, f.measured, f.place, f.amount
        from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[], $16::float8[])
          as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place, amount)
        on conflict (source_id, identity) do update
@@ -162,7 +194,7 @@ export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, f
        on conflict (finding_id, survey_id) do update set amount = excluded.amount
      )
      insert into finding_events (finding_id, to_state, survey_id)
-     select id, 'Open', $2
+     select id, $17, $2
      from kept
      where is_new`,
     [
@@ -182,6 +214,7 @@ export async function keepFindings(db: Db, source: SourceId, survey: SurveyId, f
       findings.map((f) => objectInWords(f.object)),
       currentFormat,
       words.map((w) => w.amount ?? null),
+      begin,
     ],
   );
 }

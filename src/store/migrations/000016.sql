@@ -72,3 +72,26 @@ create table looks (
   before_at timestamptz,
   constraint pk_looks primary key (person_id, source_id)
 );
+
+-- Surveys that are asked for by the clock.
+create table schedules (
+  id bigint generated always as identity primary key,
+  source_id bigint not null constraint fk_schedules_sources references sources on delete cascade,
+  -- As crontab has it: minute, hour, day of the month, month, day of the week.
+  cron text not null constraint ck_schedules_cron check (cron <> ''),
+  -- Whose clock: `Europe/Oslo`.
+  zone text not null,
+  depth text not null constraint ck_schedules_depth check (depth in ('catalogue', 'sampled', 'exact')),
+  is_on boolean not null default true,
+  kept_by text not null,
+  kept_at timestamptz not null default now(),
+  next_at timestamptz not null,
+  last_survey_id bigint constraint fk_schedules_last_survey references surveys on delete set null,
+  -- How often it has failed in a row, and the failure that was counted last.
+  failures integer not null default 0,
+  counted_survey_id bigint
+);
+create index ix_schedules_source_id on schedules (source_id);
+create index ix_schedules_due on schedules (next_at) where is_on;
+create trigger schedules_told after insert or update on schedules for each row execute function tell_of_source();
+alter table surveys add column schedule_id bigint constraint fk_surveys_schedules references schedules on delete set null;

@@ -2,7 +2,7 @@ import { type Dictionary, noDictionary } from '../../core/naming/dictionary';
 import type { Adopted } from '../../core/naming/style';
 import type { Policies } from '../../core/rules/policy';
 import { type Budget, usualBudget } from '../../sources/budget';
-import { type Db, findRow, getRow } from '../db';
+import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { SourceId } from '../ids';
 
 /** What a source's people settled: how much a survey may ask of it, and about the rules. */
@@ -43,4 +43,17 @@ export async function keepDictionary(db: Db, source: SourceId, dictionary: Dicti
 export async function findDictionary(db: Db, source: SourceId): Promise<Dictionary> {
   const row = await findRow<{ dictionary: Dictionary }>(db, 'select dictionary from sources where id = $1', [source]);
   return row?.dictionary ?? noDictionary;
+}
+
+/** Sources with a waiver that held until a day before that one (in ISO 8601). */
+export async function listSourcesWithWaivers(db: Db, before: string): Promise<readonly SourceId[]> {
+  const rows = await rowsOf<{ id: SourceId }>(
+    db,
+    `select id from sources
+     where archived_at is null and exists (
+       select 1 from findings where source_id = sources.id and state = 'Waived'
+     ) and jsonb_path_exists(policies, '$.*.waivers[*].until ? (@ < $day)', jsonb_build_object('day', $1::text))`,
+    [before],
+  );
+  return rows.map(({ id }) => id);
 }

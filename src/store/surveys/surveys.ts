@@ -9,7 +9,7 @@ import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
 import type { LoginReport } from '../../core/survey/login';
 import { type Db, findRow, getRow, rowsOf } from '../db';
-import type { DocketId, SourceId, SurveyId } from '../ids';
+import type { DocketId, ScheduleId, SourceId, SurveyId } from '../ids';
 
 /** `waiting`: for answers that somebody brings. */
 export type SurveyState = 'queued' | 'running' | 'waiting' | 'done' | 'failed' | 'cancelled';
@@ -50,16 +50,18 @@ export interface AskedSurvey {
   readonly docket?: DocketId | null;
   readonly forced?: boolean;
   readonly by?: string | null;
+  /** The schedule that asks for it. */
+  readonly schedule?: ScheduleId | null;
 }
 
 export async function askForSurvey(
   db: Db,
-  { source, depth, scope = null, docket = null, forced = false, by = null }: AskedSurvey,
+  { source, depth, scope = null, docket = null, forced = false, by = null, schedule = null }: AskedSurvey,
 ): Promise<SurveyId> {
   const { id } = await getRow<{ id: SurveyId }>(
     db,
-    'insert into surveys (source_id, depth, scope, docket_id, forced, asked_by) values ($1, $2, $3, $4, $5, $6) returning id',
-    [source, depth, scope, docket, forced, by],
+    'insert into surveys (source_id, depth, scope, docket_id, forced, asked_by, schedule_id) values ($1, $2, $3, $4, $5, $6, $7) returning id',
+    [source, depth, scope, docket, forced, by, schedule],
   );
   return id;
 }

@@ -1,0 +1,123 @@
+// What is kept of a source from survey to survey: where it stood, what turned and why, how much was counted, and what became
+// of each finding.
+
+import type pg from 'pg';
+import { expect, test } from 'vitest';
+import { useDatabase } from '../../test/kit/database';
+import { sourceAt } from '../../test/kit/source';
+import { there } from '../../test/kit/there';
+import { inState, useWorkshop, type Workshop } from '../../test/kit/worker';
+import type { Turned } from '../core/ratchet/standing';
+import { usualPolicy } from '../core/rules/policy';
+import { listAmounts, listEvents, listStanding } from '../store/findings/findings';
+import type { SourceId, SurveyId } from '../store/ids';
+import { listPeople } from '../store/people/people';
+import { noteLook } from '../store/ratchet/looks';
+import { listStandings } from '../store/ratchet/standings';
+import { keepPolicies } from '../store/sources/settings';
+import { addSource } from '../store/sources/sources';
+import { askForSurvey, cancelSurvey, findSurvey } from '../store/surveys/surveys';
+import { addDemoPeople } from '../work/people';
+import type { Queue } from './queue';
+
+const audited = useDatabase(`
+  create table vessel (vessel_id int primary key, imo_no text);
+  insert into vessel select n, 'I' || n from generate_series(1, 300) n;
+  create table call (call_no text primary key, vessel_id int);
+  insert into call select 'C' || n, n % 300 + 1 from generate_series(1, 900) n;
+  insert into call select 'X' || n, 9000 + n from generate_series(1, 12) n;
+  analyze;
+`);
+const database = useDatabase();
+let store: pg.Pool;
+let queue: Queue;
+let source: SourceId;
+let hire: Workshop['hire'];
+
+useWorkshop(database, async (shop) => {
+  ({ store, queue, hire } = shop);
+  source = await addSource(store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
+});
+
+async function survey(): Promise<SurveyId> {
+  // The server counts changed rows with some delay: all is read afresh.
+  const id = await askForSurvey(store, { source, depth: 'exact', forced: true });
+  await queue.enqueue('survey', id);
+  return (await inState(() => findSurvey(store, id), 'done')).id;
+}
+
+async function orphans() {
+  return there((await listStanding(store, source)).find(({ rule }) => rule === 'references/undeclared') ?? null);
+}
+
+async function last() {
+  return there((await listStandings(store, source, 100)).at(-1) ?? null);
+}
+
+const turned = (all: readonly Turned[], cause: string) => all.find((one) => one.cause === cause) ?? { sound: 0, broken: 0 };
+
+test('growing, mended, slipped, waived: each stands in the record with its cause', async () => {
+  await hire();
+  await survey();
+  const first = await last();
+  expect(first.turned).toEqual([]);
+  expect(first.soundness?.share).toBeLessThan(1);
+
+  await audited.run(`insert into call select 'Y' || n, 9100 + n from generate_series(1, 28) n`);
+  await survey();
+  expect((await listAmounts(store, (await orphans()).id)).map(({ amount }) => amount)).toEqual([12, 40]);
+
+  await audited.run(
+    `delete from call where vessel_id > 9000; alter table call add constraint fk_call_vessel foreign key (vessel_id) references vessel`,
+  );
+  await survey();
+  expect((await orphans()).state).toBe('Held');
+  expect(turned((await last()).turned, 'mended').sound).toBeGreaterThan(0);
+
+  await audited.run(`alter table call drop constraint fk_call_vessel; insert into call values ('Z1', 9999)`);
+  await survey();
+  const slipped = await orphans();
+  expect(slipped.state).toBe('Slipped');
+  expect(turned((await last()).turned, 'slipped').broken).toBe(1);
+  expect((await listAmounts(store, slipped.id)).map(({ amount }) => amount)).toEqual([12, 40, null, 1]);
+
+  await audited.run('create table lamp (lamp_no text, height text)');
+  await keepPolicies(store, source, { 'uniqueness/absent': { ...usualPolicy, on: false } });
+  await survey();
+  const now = await last();
+  expect(turned(now.turned, 'tables').broken).toBeGreaterThan(0);
+  expect(turned(now.turned, 'rules').sound).toBeGreaterThan(0);
+
+  // A survey in which nothing happened turns nothing.
+  await survey();
+  expect((await last()).turned).toEqual([]);
+  expect((await last()).counts).toEqual(now.counts);
+}, 120_000);
+
+test('replaying what happened gives every finding the state that it is in', async () => {
+  for (const finding of await listStanding(store, source)) {
+    const events = await listEvents(store, finding.id);
+    expect(events[0]?.from).toBeNull();
+    for (const [n, event] of events.entries()) if (n > 0) expect(event.from).toBe(events[n - 1]?.to);
+    expect(events.at(-1)?.to).toBe(finding.state);
+  }
+});
+
+test('a survey that was cancelled or failed leaves the record as it was', async () => {
+  const before = [await listStandings(store, source, 100), await listStanding(store, source)];
+  const cancelled = await askForSurvey(store, { source, depth: 'exact' });
+  await cancelSurvey(store, cancelled);
+  await queue.enqueue('survey', cancelled);
+  expect((await findSurvey(store, cancelled))?.state).toBe('cancelled');
+  expect([await listStandings(store, source, 100), await listStanding(store, source)]).toEqual(before);
+});
+
+test('a look is remembered until there is something new', async () => {
+  await addDemoPeople({ store });
+  const { id: person } = there((await listPeople(store))[0] ?? null);
+  const [one, two] = [1, 2] as unknown as [SurveyId, SurveyId];
+  expect((await noteLook(store, person, source, one)).survey).toBeNull();
+  expect((await noteLook(store, person, source, one)).survey).toBeNull();
+  expect((await noteLook(store, person, source, two)).survey).toBe(1);
+  expect((await noteLook(store, person, source, two)).survey).toBe(1);
+});

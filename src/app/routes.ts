@@ -37,6 +37,11 @@ export default [
       index('routes/ratchet/nothing.tsx'),
       route(':finding', 'routes/ratchet/finding/route.tsx'),
     ]),
+    route('waivers', 'routes/waivers/route.tsx', [
+      index('routes/waivers/nothing.tsx'),
+      route(':waiver', 'routes/waivers/waiver/route.tsx'),
+    ]),
+    route('schedules', 'routes/schedules/route.tsx'),
     route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
     route('style', 'routes/style/route.tsx', [index('routes/style/nothing.tsx'), route(':kind', 'routes/style/kind/route.tsx')]),
     route('budget', 'routes/budget/route.tsx'),

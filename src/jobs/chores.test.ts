@@ -25,8 +25,9 @@ let source: SourceId;
 let schedule: ScheduleId;
 let hire: Workshop['hire'];
 
-useWorkshop(database, async (shop) => {
+useWorkshop(database, (shop) => {
   ({ store, queue, hire } = shop);
+  return Promise.resolve();
 });
 
 const due = new Date('2099-11-27T02:30:00Z');

@@ -8,12 +8,13 @@ import { type Db, inTransaction } from '../store/db';
 import { type FindingRow, listWaived, listWaivedSince, moveFindings } from '../store/findings/findings';
 import type { SourceId } from '../store/ids';
 import { getSettings, listSourcesWithWaivers } from '../store/sources/settings';
+import { digestOf } from './digest';
 import type { Office } from './office';
 import type { Room } from './enter';
 
 export interface WaiverLine extends Waiver {
-  /** A number in the list. */
-  readonly id: number;
+  /** Of its rule and object. */
+  readonly id: string;
   readonly rule: string;
   /** Findings that it covers now. */
   readonly findings: readonly { readonly id: number; readonly place: string }[];
@@ -32,11 +33,11 @@ export async function waiversOf({ source, store }: Room, now: string): Promise<r
   const since = new Map(amounts.map((amount) => [amount.finding, amount]));
   return Object.entries(policies)
     .flatMap(([rule, { waivers }]) => waivers.map((waiver) => ({ rule, waiver })))
-    .map(({ rule, waiver }, id) => {
+    .map(({ rule, waiver }) => {
       const own = waived.filter((row) => row.rule === rule && covers(waiver, waiverNames(row)));
       return {
         ...waiver,
-        id,
+        id: digestOf([rule, waiver.object]).slice(0, 16),
         rule,
         ended: waiver.until !== undefined && waiver.until < now.slice(0, 'yyyy-mm-dd'.length),
         findings: own.map((row) => ({ id: row.id, place: objectInWords(row.object) })),

@@ -161,6 +161,17 @@ export const doors: Readonly<Record<string, Door>> = {
   },
   'findings/finding/route.tsx': ofFinding,
   'ratchet/route.tsx': { load: 'seeFindings' },
+  'waivers/route.tsx': { load: 'seeFindings' },
+  'waivers/waiver/route.tsx': { load: 'seeFindings' },
+  'schedules/route.tsx': {
+    load: 'seeFindings',
+    acts: {
+      settle: { right: 'keepSources', form: { intent: 'settle', cron: '30 2 * * *', zone: 'UTC', depth: 'exact' } },
+      on: { right: 'keepSources', form: { intent: 'on', schedule: '1' } },
+      off: { right: 'keepSources', form: { intent: 'off', schedule: '1' } },
+      remove: { right: 'keepSources', form: { intent: 'remove', schedule: '1' } },
+    },
+  },
   'ratchet/finding/route.tsx': ofFinding,
   'findings/rows.ts': { load: 'seeRows' },
   'findings/touches.ts': { load: 'seeFindings' },

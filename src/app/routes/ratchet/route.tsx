@@ -144,13 +144,13 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
 }
 
 function DueAndWaiting({ source, due }: { readonly source: string; readonly due: Loaded['due'] }) {
-  if (due.length === 0) return null;
   return (
     <section aria-label="Due and waiting">
       <h2>Due and waiting</h2>
+      {due.length === 0 && <p className="mute">Nothing is promised, ends, or waits for anybody.</p>}
       <Lined
         size="small"
-        heads={['When', 'What', 'Who and why']}
+        heads={due.length === 0 ? [] : ['When', 'What', 'Who and why']}
         rows={due.map(({ day, since, words, beside, leads }, n) => ({
           key: n,
           cells: [

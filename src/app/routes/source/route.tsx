@@ -22,6 +22,7 @@ import { useChanges } from '~/app/ui/useChanges';
 import { listDockets } from '~/store/dockets/dockets';
 import { countFindings } from '~/store/findings/findings';
 import { countStock } from '~/store/inventory/inventory';
+import { findNextDue } from '~/store/sources/schedules';
 import { findSoundness } from '~/store/ratchet/standings';
 import { countTables } from '~/store/surveys/surveyedTables';
 import { engineNamed } from '~/core/engines/index';
@@ -37,7 +38,7 @@ import type { Route } from './+types/route';
 export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const { source, store, office, actor } = room;
-  const [sources, tables, stock, counts, dockets, last, unfinished, sound] = await Promise.all([
+  const [sources, tables, stock, counts, dockets, last, unfinished, sound, nextDue] = await Promise.all([
     sourcesFor(office, actor),
     countTables(store, source.id),
     countStock(store, source.id),
@@ -46,6 +47,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     findLastWhole(store, source.id),
     findUnfinished(store, source.id),
     findSoundness(store, source.id),
+    findNextDue(store, source.id),
   ]);
   const openDockets = dockets.filter((docket) => !throughStates.includes(docket.state)).length;
   const allowed = allRights.filter((right) => (right === 'seeRows' ? seesRows(room) : may(actor.bounds, right, source.id)));
@@ -65,6 +67,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     last,
     unfinished,
     sound: sound?.share ?? null,
+    nextDue,
   };
 }
 
@@ -164,6 +167,12 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
         <MenuItem component={Link} to={pathTo('/s/:source/style', { source: source.id })} onClick={close}>
           House style of {source.name}…
         </MenuItem>
+        <MenuItem component={Link} to={pathTo('/s/:source/waivers', { source: source.id })} onClick={close}>
+          Waivers of {source.name}…
+        </MenuItem>
+        <MenuItem component={Link} to={pathTo('/s/:source/schedules', { source: source.id })} onClick={close}>
+          When {source.name} is surveyed…
+        </MenuItem>
         <MenuItem component={Link} to={pathTo('/s/:source/budget', { source: source.id })} onClick={close}>
           Survey budget of {source.name}…
         </MenuItem>
@@ -182,7 +191,7 @@ const depths = [
   { depth: 'catalogue', forced: '', name: 'catalogue', words: 'declarations and the server’s own statistics, no table read' },
 ] as const;
 
-function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded) {
+function SurveyChip({ source, live, last, unfinished, tables, allowed, nextDue }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const button = useRef<HTMLButtonElement>(null);
   const fetcher = useFetcher();
@@ -216,7 +225,13 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
             {last.depth === 'catalogue' ? (
               'data not looked at'
             ) : missing === 0 ? (
-              `all ${inFull(tables)} tables measured`
+              nextDue === null ? (
+                `all ${inFull(tables)} tables measured`
+              ) : (
+                <>
+                  next <Moment at={nextDue} />
+                </>
+              )
             ) : (
               <span className="brass">
                 {missing} of {tables} not measured
@@ -255,6 +270,9 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed }: Loaded)
           ))}
         <MenuItem component={Link} to={pathTo('/s/:source/surveys', { source: source.id })} onClick={close}>
           All surveys
+        </MenuItem>
+        <MenuItem component={Link} to={pathTo('/s/:source/schedules', { source: source.id })} onClick={close}>
+          By the clock…
         </MenuItem>
       </Menu>
     </Chip>

@@ -37,6 +37,11 @@ export default [
       index('routes/ratchet/nothing.tsx'),
       route(':finding', 'routes/ratchet/finding/route.tsx'),
     ]),
+    route('drift', 'routes/drift/route.tsx', [
+      index('routes/drift/nothing.tsx'),
+      route(':change', 'routes/drift/change/route.tsx'),
+    ]),
+    route('compare', 'routes/compare/route.tsx'),
     route('waivers', 'routes/waivers/route.tsx', [
       index('routes/waivers/nothing.tsx'),
       route(':waiver', 'routes/waivers/waiver/route.tsx'),

@@ -13,6 +13,7 @@ import { listAmounts, listEvents, listStanding } from '../store/findings/finding
 import type { SourceId, SurveyId } from '../store/ids';
 import { listPeople } from '../store/people/people';
 import { noteLook } from '../store/ratchet/looks';
+import { acknowledgeDrifts, listDrifts } from '../store/ratchet/drifts';
 import { listStandings } from '../store/ratchet/standings';
 import { keepPolicies } from '../store/sources/settings';
 import { addSource } from '../store/sources/sources';
@@ -121,3 +122,20 @@ test('a look is remembered until there is something new', async () => {
   expect((await noteLook(store, person, source, two)).survey).toBe(1);
   expect((await noteLook(store, person, source, two)).survey).toBe(1);
 });
+
+test('what changes without a docket is told once, with the survey that saw it, and can be acknowledged', async () => {
+  await hire();
+  const before = (await listDrifts(store, source, 100)).length;
+  await audited.run('alter table lamp rename column height to height_m; create index ix_lamp on lamp (height_m)');
+  const seen = await survey();
+  await survey();
+  const drifts = (await listDrifts(store, source, 100)).slice(0, -before);
+  expect(drifts.map(({ survey: by, kind, change, name }) => [by, kind, change, name])).toEqual([
+    [seen, 'index', 'new', 'ix_lamp'],
+    [seen, 'column', 'renamed', 'height_m'],
+  ]);
+  const ids = drifts.map(({ id }) => id);
+  expect(await acknowledgeDrifts(store, source, ids, { by: 'Ada', reason: 'release 4' })).toBe(2);
+  expect(await acknowledgeDrifts(store, source, ids, { by: 'Bo', reason: 'again' })).toBe(0);
+  expect((await listDrifts(store, source, 1))[0]).toMatchObject({ acknowledgedBy: 'Ada', reason: 'release 4' });
+}, 60_000);

@@ -42,6 +42,7 @@ import type { SourceId } from '../store/ids';
 import { keepLines, listLinesOutside } from '../store/inventory/inventory';
 import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
+import { noteDrift } from '../work/drift';
 import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
 import { findRenames, followRenames } from '../work/renamed';
@@ -224,6 +225,7 @@ async function keepResult(
     await keepReused(db, row.id, reused.size);
     await keepSpeed(db, row.id, speed);
     await keepConventions(db, row.id, conventionsOf(catalogue));
+    await noteDrift(db, row.sourceId, row.id, catalogue);
     await takeStanding(db, row.sourceId, row.id);
     await finishSurvey(db, row.id, 'done');
   }, store);

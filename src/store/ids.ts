@@ -14,6 +14,7 @@ export type PersonId = Id<'person'>;
 export type GrantId = Id<'grant'>;
 export type TokenId = Id<'token'>;
 export type ScheduleId = Id<'schedule'>;
+export type DriftId = Id<'drift'>;
 
 /** By what people call them. */
 export interface Ids {
@@ -25,4 +26,5 @@ export interface Ids {
   readonly run: RunId;
   readonly person: PersonId;
   readonly schedule: ScheduleId;
+  readonly drift: DriftId;
 }

@@ -3,6 +3,7 @@
 import { type Turned, turnedTogether } from '../core/ratchet/standing';
 import { type DocketRow, listDockets } from '../store/dockets/dockets';
 import { listCarers, listOldest, listPromised, listSlipped, type TrackedLine } from '../store/ratchet/board';
+import { listDrifts } from '../store/ratchet/drifts';
 import { noteLook } from '../store/ratchet/looks';
 import { listStandings, type StandingRow } from '../store/ratchet/standings';
 import { getSettings } from '../store/sources/settings';
@@ -31,7 +32,7 @@ export interface SinceLook {
 export async function ratchetOf(room: Room, now: string) {
   const { source, store } = room;
   const today = now.slice(0, 'yyyy-mm-dd'.length);
-  const [standings, slipped, oldest, promised, carers, dockets, { policies }] = await Promise.all([
+  const [standings, slipped, oldest, promised, carers, dockets, { policies }, drifts] = await Promise.all([
     listStandings(store, source.id, mostStandings),
     listSlipped(store, source.id, mostLines),
     listOldest(store, source.id, 10),
@@ -39,12 +40,14 @@ export async function ratchetOf(room: Room, now: string) {
     listCarers(store, source.id, today),
     listDockets(store, source.id),
     getSettings(store, source.id),
+    listDrifts(store, source.id, mostLines),
   ]);
   return {
     standings,
     slipped,
     oldest,
     carers,
+    drifts: drifts.filter(({ acknowledgedAt }) => acknowledgedAt === null).slice(0, 8),
     due: [...waiversDue(policies, today), ...promised.map(promisedDue), ...dockets.flatMap(docketDue)].toSorted(byDay),
     since: await sinceLook(room, standings),
   };

@@ -161,6 +161,15 @@ export const doors: Readonly<Record<string, Door>> = {
   },
   'findings/finding/route.tsx': ofFinding,
   'ratchet/route.tsx': { load: 'seeFindings' },
+  'drift/route.tsx': {
+    load: 'seeFindings',
+    acts: { acknowledge: { right: 'care', form: { intent: 'acknowledge', changes: '1', reason: 'r' } } },
+  },
+  'drift/change/route.tsx': { load: 'seeFindings' },
+  'compare/route.tsx': {
+    load: 'seeFindings',
+    acts: { align: { right: 'plan', form: { intent: 'align', differences: '0', reason: 'r' } } },
+  },
   'waivers/route.tsx': { load: 'seeFindings' },
   'waivers/waiver/route.tsx': { load: 'seeFindings' },
   'schedules/route.tsx': {

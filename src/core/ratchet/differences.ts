@@ -39,6 +39,7 @@ export function differencesBetween(before: Catalogue, after: Catalogue): readonl
 }
 
 function tableDifferences(was: Table, is: Table, renames: Renames, names: Names): readonly Difference[] {
+  if (was === is && !renames.tables.has(was.id)) return [];
   const column = (name: string): string => names.column(was.id, name);
   const under = (table: TableId): TableId => renames.tables.get(table) ?? table;
   // The server spells an expression anew when a column in it is called otherwise.

@@ -95,3 +95,26 @@ create index ix_schedules_source_id on schedules (source_id);
 create index ix_schedules_due on schedules (next_at) where is_on;
 create trigger schedules_told after insert or update on schedules for each row execute function tell_of_source();
 alter table surveys add column schedule_id bigint constraint fk_surveys_schedules references schedules on delete set null;
+
+-- What a survey found to be declared otherwise than at the one before, that no docket made.
+create table drifts (
+  id bigint generated always as identity primary key,
+  source_id bigint not null constraint fk_drifts_sources references sources on delete cascade,
+  survey_id bigint not null constraint fk_drifts_surveys references surveys on delete cascade,
+  -- The survey before, since which it is so.
+  since_survey_id bigint constraint fk_drifts_since_survey references surveys on delete set null,
+  kind text not null constraint ck_drifts_kind check (kind in ('table', 'column', 'constraint', 'index', 'trigger', 'sequence')),
+  -- Null of a sequence.
+  table_id text,
+  name text not null,
+  change text not null constraint ck_drifts_change check (change in ('new', 'gone', 'renamed', 'changed')),
+  was text,
+  is_now text,
+  acknowledged_by text,
+  acknowledged_at timestamptz,
+  -- Why it is as it should be.
+  reason text,
+  constraint ck_drifts_acknowledged check ((acknowledged_at is null) = (reason is null))
+);
+create index ix_drifts_source_id on drifts (source_id, id);
+create index ix_drifts_survey_id on drifts (survey_id);

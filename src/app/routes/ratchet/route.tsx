@@ -18,6 +18,8 @@ import { ProblemStation } from '~/app/ui/ProblemPage';
 import { Teeth } from '~/app/ui/Teeth';
 import { titled } from '~/app/ui/title';
 import { concerns, severities } from '~/core/rules/rule';
+import { visible } from '~/core/naming/visible';
+import { differenceInWords } from '~/core/ratchet/differences';
 import { ratchetOf } from '~/work/ratchet';
 import { Headline } from './Headline';
 import { OverTime } from './OverTime';
@@ -52,6 +54,7 @@ export default function Ratchet({ loaderData }: Route.ComponentProps) {
         <Headline standings={standings} since={loaderData.since} />
         <Record standings={standings} />
         <Slipped source={source} lines={loaderData.slipped} />
+        <Drifted source={source} drifts={loaderData.drifts} />
         <DueAndWaiting source={source} due={loaderData.due} />
         <section aria-label="By concern">
           <h2>By concern, after the last survey</h2>
@@ -116,7 +119,6 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
     <section aria-label="Slipped">
       <h2>Slipped first</h2>
       <Lined
-        size="small"
         heads={['What', 'Where', 'Held since', 'Heard', 'Why']}
         rows={lines.map((line) => ({
           key: line.id,
@@ -143,13 +145,51 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
   );
 }
 
+function Drifted({ source, drifts }: { readonly source: string; readonly drifts: Loaded['drifts'] }) {
+  const here = pathTo('/s/:source/drift', { source });
+  return (
+    <section aria-label="Changed outside of Pawl">
+      <h2>Changed outside of Pawl</h2>
+      {drifts.length === 0 ? (
+        <p className="mute">
+          Nothing that nobody has acknowledged. <Link to={here}>All changes</Link>,{' '}
+          <Link to={pathTo('/s/:source/compare', { source })}>compare surveys</Link>
+        </p>
+      ) : (
+        <>
+          <Lined
+            heads={['Seen', 'What', 'Findings']}
+            rows={drifts.map((drift) => ({
+              key: drift.id,
+              cells: [
+                <b key="a" className="brass" suppressHydrationWarning style={{ whiteSpace: 'nowrap' }}>
+                  {dayOf(drift.at)}
+                </b>,
+                <Link key="b" to={pathTo('/s/:source/drift/:change', { source, change: drift.id })}>
+                  {visible(differenceInWords(drift))}
+                </Link>,
+                <span key="c" style={{ whiteSpace: 'nowrap' }}>
+                  {drift.opened > 0 && <span className="rust">{drift.opened} opened </span>}
+                  {drift.ended > 0 && <span className="verd">{drift.ended} ended</span>}
+                </span>,
+              ],
+            }))}
+          />
+          <p className="small">
+            <Link to={here}>Acknowledge</Link>, or <Link to={pathTo('/s/:source/compare', { source })}>compare surveys</Link>
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
 function DueAndWaiting({ source, due }: { readonly source: string; readonly due: Loaded['due'] }) {
   return (
     <section aria-label="Due and waiting">
       <h2>Due and waiting</h2>
       {due.length === 0 && <p className="mute">Nothing is promised, ends, or waits for anybody.</p>}
       <Lined
-        size="small"
         heads={due.length === 0 ? [] : ['When', 'What', 'Who and why']}
         rows={due.map(({ day, since, words, beside, leads }, n) => ({
           key: n,
@@ -190,7 +230,6 @@ function Oldest({ source, lines }: Lines<Loaded['oldest'][number]>) {
     <section aria-label="Open for longest">
       <h2>Open for longest</h2>
       <Lined
-        size="small"
         heads={['What', 'Where', 'Since', 'Seen to by']}
         rows={lines.map((line) => ({
           key: line.id,
@@ -217,7 +256,6 @@ function Carers({ source, carers }: { readonly source: string; readonly carers: 
     <section aria-label="Who has what">
       <h2>Who has what</h2>
       <Lined
-        size="small"
         heads={['Who', 'Open findings', 'Late']}
         rows={carers.map(({ by, findings, overdue }) => ({
           key: by ?? '',
@@ -249,7 +287,6 @@ function FindingLink({ source, line }: { readonly source: string; readonly line:
 }
 
 interface LinedProps {
-  readonly size: 'small';
   readonly heads: readonly string[];
   readonly rows: readonly { readonly key: string | number; readonly cells: readonly React.ReactNode[] }[];
 }

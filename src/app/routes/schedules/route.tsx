@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Form, Link, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
@@ -43,6 +43,9 @@ type Row = Loaded['schedules'][number];
 export default function Schedules({ loaderData: { source, name, schedules, hours }, actionData }: Route.ComponentProps) {
   const [changing, setChanging] = useState<Row['id'] | 'new' | null>(null);
   useSaid(actionData);
+  useEffect(() => {
+    if (actionData?.problem === null) setChanging(null);
+  }, [actionData]);
   useChanges(schedules.length > 0);
   return (
     <main className="page" id="content">
@@ -67,19 +70,14 @@ export default function Schedules({ loaderData: { source, name, schedules, hours
         )}
         {schedules.map((schedule) =>
           changing === schedule.id ? (
-            <ScheduleForm key={schedule.id} schedule={schedule} onClose={() => setChanging(null)} kept={schedule.nextAt} />
+            <ScheduleForm key={schedule.id} schedule={schedule} onClose={() => setChanging(null)} />
           ) : (
             <ScheduleCard key={schedule.id} source={source} schedule={schedule} onChange={() => setChanging(schedule.id)} />
           ),
         )}
         <Allowed right="keepSources" otherwise={schedules.length === 0 ? 'said' : 'nothing'}>
           {changing === 'new' ? (
-            <ScheduleForm
-              key={schedules.length}
-              schedule={null}
-              onClose={() => setChanging(null)}
-              kept={String(schedules.length)}
-            />
+            <ScheduleForm schedule={null} onClose={() => setChanging(null)} />
           ) : (
             <div className="actions">
               <Button variant={schedules.length === 0 ? 'contained' : 'outlined'} onClick={() => setChanging('new')}>
@@ -150,19 +148,15 @@ const usual = { cron: '30 2 * * *', depth: 'exact' } as const;
 interface FormProps {
   readonly schedule: Row | null;
   readonly onClose: () => void;
-  /** Another one when it was kept: the form closes. */
-  readonly kept: string;
 }
 
-function ScheduleForm({ schedule, onClose, kept }: FormProps) {
+function ScheduleForm({ schedule, onClose }: FormProps) {
   const own = useZone() ?? 'UTC';
-  const [at] = useState(kept);
   const [cron, setCron] = useState(schedule?.cron ?? usual.cron);
   const [zone, setZone] = useState(schedule?.zone ?? own);
   const busy = useNavigation().state !== 'idle';
   const wrong = useWrong();
   const problem = useMemo(() => scheduleProblem({ cron, zone }), [cron, zone]);
-  if (at !== kept) onClose();
   const zones = [...new Set([zone, own, 'UTC', ...Intl.supportedValuesOf('timeZone')])];
   return (
     <Paper variant="outlined" sx={{ p: 1.5, my: 1 }}>

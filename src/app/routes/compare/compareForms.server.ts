@@ -1,0 +1,42 @@
+import 'reflect-metadata';
+import { Transform, Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsInt, IsOptional, IsString, MaxLength, Min } from 'class-validator';
+import { intentsOn } from '~/app/server/intents.server';
+import { pathTo } from '~/app/ui/pathTo';
+import type { SourceId, SurveyId } from '~/store/ids';
+import { align } from '~/work/aligning';
+import type { Room } from '~/work/enter';
+
+/** Which two: surveys by their numbers, the latest where they are left out. */
+export class ComparedForm {
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) before?: SurveyId;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) after?: SurveyId;
+  @IsOptional() @Type(() => Number) @IsInt() @Min(1) other?: SourceId;
+}
+
+class AlignForm extends ComparedForm {
+  /** The places of differences in the list. */
+  @Transform(({ value }: { value: unknown }): unknown => (typeof value === 'string' ? value.split(',').map(Number) : value))
+  @ArrayMinSize(1, { message: 'Choose at least one difference' })
+  @ArrayMaxSize(50, { message: 'Choose 50 differences at most: each is measured' })
+  @IsInt({ each: true })
+  @Min(0, { each: true })
+  differences!: number[];
+  @IsString() @MaxLength(500, { message: 'Write 500 signs at most' }) reason = '';
+}
+
+interface OnCompared {
+  readonly room: Room;
+  readonly signal: AbortSignal;
+}
+
+const intent = intentsOn<OnCompared>();
+
+export const compareIntents = {
+  align: intent(
+    AlignForm,
+    ({ room, signal }, { before = null, after = null, other = null, differences, reason }) =>
+      align(room, { here: before, there: { source: other ?? room.source.id, survey: after } }, { differences, reason }, signal),
+    { then: (docket, { room }) => pathTo('/s/:source/dockets/:docket', { source: room.source.id, docket }) },
+  ),
+};

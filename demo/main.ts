@@ -3,6 +3,7 @@
 
 import { isNewDatabaseNeeded } from './harbour/exists';
 import { auditor, createHarbour } from './harbour/create';
+import { makePast } from './past';
 import { jobs } from '../src/jobs/index';
 import { openQueue } from '../src/jobs/queue';
 import { db, storeUrl } from '../src/store/db';
@@ -13,6 +14,7 @@ import { askForSurvey } from '../src/store/surveys/surveys';
 const server = process.env['DEMO_SERVER'] ?? storeUrl();
 if (process.argv.includes('--fresh') || (await isNewDatabaseNeeded(server, 'harbour'))) await createHarbour(server);
 
+await addDemoPeople({ store: db() });
 if (!(await findSourceNamed(db(), 'harbour'))) {
   const { hostname, port } = new URL(server);
   const source = await addSource(db(), {
@@ -29,6 +31,8 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
     },
     secret: auditor.password,
   });
+  // Where the demo is to begin on its first day, as journeys have it.
+  if (process.env['PAWL_DEMO_FRESH'] !== '1') await makePast(db(), source, new Date());
   const queue = await openQueue(
     storeUrl(),
     jobs.map((job) => job.name),
@@ -37,5 +41,4 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
   await queue.enqueue('survey', await askForSurvey(db(), { source, depth: 'exact' }));
   await queue.stop();
 }
-await addDemoPeople({ store: db() });
 await db().end();

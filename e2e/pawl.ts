@@ -44,6 +44,8 @@ export function startPawl(home: string, demo: boolean, more: Readonly<Record<str
   const started = spawn(process.execPath, ['scripts/start.mjs', ...(demo ? ['--demo'] : [])], {
     cwd: join(import.meta.dirname, '..'),
     env: {
+      // Journeys begin on the first day.
+      PAWL_DEMO_FRESH: '1',
       ...process.env,
       ...more,
       PAWL_HOME: home,

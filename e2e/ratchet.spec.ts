@@ -61,6 +61,7 @@ test('what was held and slips is heard with its cause; the two surveys are compa
       .click();
     await expect(page.getByRole('complementary', { name: 'Dossier' })).toContainText('unique (mast)');
     await page.getByRole('link', { name: 'Compare the two surveys' }).click();
+    await expect(page.getByRole('heading', { name: 'Compare harbour' })).toBeVisible();
     const row = page.getByRole('row', { name: /constraint .*uq_lamp_mast/ });
     await expect(row).toContainText('here alone');
     await open(page, '/s/1/compare');

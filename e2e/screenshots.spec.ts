@@ -2,7 +2,7 @@
 
 import { join } from 'node:path';
 import { logIn, rehearse, signAndBackUp } from './docket';
-import { become, expect, open, test } from './test';
+import { expect, open, test } from './test';
 
 const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
 
@@ -11,11 +11,6 @@ test('pictures of the main views @screenshots', async ({ page }) => {
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`), animations: 'disabled' });
   };
-  await become(page.context(), null);
-  await page.goto('/sign-in');
-  await expect(page.getByRole('button', { name: /Ada Holm/ })).toBeVisible();
-  await shoot('sign-in');
-  await become(page.context(), 'ada');
   await open(page, '/people');
   await shoot('people');
   await open(page, '/sources');
@@ -35,6 +30,15 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' });
   await shoot('coverage-night');
   await page.emulateMedia({ colorScheme: 'light' });
+
+  await open(page, '/s/1/ratchet');
+  await page.getByRole('region', { name: 'Slipped' }).getByRole('link', { name: 'Unique but not declared so' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'slipped' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /surveys from/ }).locator('svg')).toBeVisible();
+  await shoot('ratchet');
+  await open(page, '/s/1/compare?before=34&after=33');
+  await expect(page.getByRole('row', { name: /call_sign/ }).first()).toBeVisible();
+  await shoot('compare');
 
   await open(page, '/s/1/rules/references/unindexed');
   await shoot('rules');
@@ -58,9 +62,6 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await page.getByRole('row', { name: /Consignments without a manifest/ }).click();
   await expect(page.getByRole('cell', { name: 'MF-19-9002' })).toBeVisible();
   await shoot('finding');
-  await page.getByRole('radio', { name: /Set aside and empty/ }).scrollIntoViewIfNeeded();
-  await page.locator('.dossier').evaluate((dossier) => dossier.scrollTo(0, 640));
-  await shoot('finding-options');
   await page.getByRole('button', { name: 'Add to docket' }).click();
   await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
   await page.getByRole('row', { name: /port\.pilotage_job/ }).click();

@@ -49,10 +49,10 @@ export const people = ['mila', 'runa', 'ines', 'bo', 'jon', 'siv', 'ada'] as con
 /** Journeys begin when the demo's first survey is through: what they look for is there then. */
 async function firstSurvey(url: string, session: string): Promise<void> {
   for (let tries = 0; tries < 300; tries++) {
-    const page = await fetch(`${url}/s/1/surveys/1`, { headers: { cookie: `pawl_session=${session}` } }).then((answer) =>
+    const page = await fetch(`${url}/s/1/coverage`, { headers: { cookie: `pawl_session=${session}` } }).then((answer) =>
       answer.text(),
     );
-    if (page.includes('>done<')) return;
+    if (page.includes('0 not measured') || page.includes('of 46 not measured')) return;
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
 }

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Form, Link, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
@@ -43,9 +43,11 @@ type Row = Loaded['schedules'][number];
 export default function Schedules({ loaderData: { source, name, schedules, hours }, actionData }: Route.ComponentProps) {
   const [changing, setChanging] = useState<Row['id'] | 'new' | null>(null);
   useSaid(actionData);
-  useEffect(() => {
+  const [answered, setAnswered] = useState(actionData);
+  if (answered !== actionData) {
+    setAnswered(actionData);
     if (actionData?.problem === null) setChanging(null);
-  }, [actionData]);
+  }
   useChanges(schedules.length > 0);
   return (
     <main className="page" id="content">

@@ -25,9 +25,6 @@ export function meta({ matches }: Route.MetaArgs) {
 
 const fields: readonly WholeField<WaiverLine>[] = [
   { name: 'object', title: 'What', type: 'text', width: 220, usual: true, of: ({ object }) => visible(object) },
-  { name: 'rule', title: 'Rule', type: 'text', width: 170, usual: true, of: ({ rule }) => rule },
-  { name: 'reason', title: 'Why', type: 'text', width: 240, usual: true, of: ({ reason }) => visible(reason) },
-  { name: 'by', title: 'Waived by', type: 'text', width: 110, usual: true, of: ({ by = null }) => by },
   {
     name: 'until',
     title: 'Until',
@@ -67,6 +64,9 @@ const fields: readonly WholeField<WaiverLine>[] = [
         </span>
       ),
   },
+  { name: 'reason', title: 'Why', type: 'text', width: 240, usual: true, of: ({ reason }) => visible(reason) },
+  { name: 'rule', title: 'Rule', type: 'text', width: 170, usual: true, of: ({ rule }) => rule },
+  { name: 'by', title: 'Waived by', type: 'text', width: 110, usual: true, of: ({ by = null }) => by },
 ];
 
 export default function Waivers({ loaderData: { waivers } }: Route.ComponentProps) {

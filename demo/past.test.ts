@@ -1,0 +1,69 @@
+// The demo's past is made by the rules and the state machine that make every other: what it says of itself must hold.
+
+import type pg from 'pg';
+import { afterAll, beforeAll, expect, inject, test } from 'vitest';
+import { dropDatabase, useDatabase } from '../test/kit/database';
+import { sourceAt } from '../test/kit/source';
+import { openStore } from '../src/store/db';
+import { listDockets } from '../src/store/dockets/dockets';
+import { listEvents, listStanding } from '../src/store/findings/findings';
+import type { SourceId } from '../src/store/ids';
+import { migrate } from '../src/store/migrate';
+import { listDrifts } from '../src/store/ratchet/drifts';
+import { listStandings } from '../src/store/ratchet/standings';
+import { addSource } from '../src/store/sources/sources';
+import { addDemoPeople } from '../src/work/people';
+import { auditor, createHarbour } from './harbour/create';
+import { makePast } from './past';
+
+const name = `harbour_p_${process.pid}`;
+const database = useDatabase();
+const now = new Date('2026-11-27T12:00:00Z');
+let store: pg.Pool;
+let source: SourceId;
+
+beforeAll(async () => {
+  await createHarbour(inject('server'), name);
+  await migrate(database.url);
+  store = openStore(database.url);
+  const { hostname, port } = new URL(inject('server'));
+  await addDemoPeople({ store });
+  const login = { user: auditor.user, password: auditor.password, tls: 'off' } as const;
+  source = await addSource(
+    store,
+    sourceAt({ ...{ name: 'harbour', environment: 'production', host: hostname, port: Number(port), database: name }, ...login }),
+  );
+  await makePast(store, source, now);
+}, 240_000);
+
+afterAll(async () => {
+  await store.end();
+  await dropDatabase(name);
+});
+
+test('eight months of surveys: less open and more held with every docket, two slips, and what nobody docketed', async () => {
+  const standings = await listStandings(store, source, 100);
+  expect(standings).toHaveLength(34);
+  const count = (at: number, state: string) =>
+    standings.at(at)?.counts.reduce((sum, one) => (one.state === state ? sum + one.findings : sum), 0) ?? 0;
+  expect(count(-1, 'Held')).toBeGreaterThanOrEqual(15);
+  expect(count(-1, 'Slipped')).toBe(2);
+  expect(count(-1, 'Open')).toBeLessThan(count(0, 'Open'));
+  expect(standings.map(({ at }) => at)).toEqual(standings.map(({ at }) => at).toSorted());
+  expect(standings.at(-1)?.soundness?.share).toBeGreaterThan(standings[0]?.soundness?.share ?? 1);
+  expect((await listDockets(store, source)).map(({ state }) => state)).toEqual(Array<string>(7).fill('Done'));
+  // What dockets made is no drift.
+  expect((await listDrifts(store, source, 100)).map(({ change }) => change)).toEqual(['changed', 'gone']);
+});
+
+test('every finding is in the state that its history says, and its history is in order', async () => {
+  for (const finding of await listStanding(store, source)) {
+    const events = await listEvents(store, finding.id);
+    expect(events.at(-1)?.to).toBe(finding.state);
+    for (const [n, event] of events.entries()) {
+      expect(event.from).toBe(n === 0 ? null : events[n - 1]?.to);
+      expect(event.at >= (events[n - 1]?.at ?? '')).toBe(true);
+      expect(event.at < now.toISOString()).toBe(true);
+    }
+  }
+});

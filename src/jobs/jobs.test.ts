@@ -17,6 +17,7 @@ import {
   askForSurvey,
   cancelSurvey,
   findCatalogue,
+  findLatestCatalogueId,
   findConventions,
   findSurvey,
   listFacts,
@@ -283,7 +284,8 @@ async function run(docket: DocketId, plan: Plan, direction: 'forward' | 'back'):
 
 async function runToItsEnd(docket: DocketId, plan: Plan, direction: 'forward' | 'back') {
   await moveDocket(store, docket, ['Draft', 'Done'], 'Running');
-  const catalogue = await findCatalogue(store, (await reached(1 as SurveyId, 'done')).id);
+  const last = await findLatestCatalogueId(store, source);
+  const catalogue = last && (await findCatalogue(store, last));
   if (!catalogue) throw new Error('there is a catalogue');
   await freezeDocket(store, docket, plan, catalogue);
   const { user, password } = audited.details;

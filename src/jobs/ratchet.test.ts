@@ -19,6 +19,7 @@ import { keepPolicies } from '../store/sources/settings';
 import { addSource } from '../store/sources/sources';
 import { askForSurvey, cancelSurvey, findSurvey } from '../store/surveys/surveys';
 import { addDemoPeople } from '../work/people';
+import { thinSurveys } from '../store/surveys/retention';
 import type { Queue } from './queue';
 
 const audited = useDatabase(`
@@ -139,3 +140,34 @@ test('what changes without a docket is told once, with the survey that saw it, a
   expect(await acknowledgeDrifts(store, source, ids, { by: 'Bo', reason: 'again' })).toBe(0);
   expect((await listDrifts(store, source, 1))[0]).toMatchObject({ acknowledgedBy: 'Ada', reason: 'release 4' });
 }, 60_000);
+
+test('old surveys let go of their catalogues and of facts that were measured anew; what became of findings stays', async () => {
+  const kept = async () => {
+    const { rows } = await store.query<{ id: number; catalogue: boolean; facts: number }>(
+      `select id, catalogue is not null as catalogue, (select count(*) from evidence where survey_id = surveys.id) as facts
+       from surveys where source_id = $1 and state = 'done' order by id`,
+      [source],
+    );
+    return rows;
+  };
+  // All of a month ago but the last two; the newest of that month stays.
+  await store.query(
+    `update surveys set finished_at = now() - interval '40 days' where source_id = $1 and id <= (select max(id) - 2 from surveys)`,
+    [source],
+  );
+  const events = (await store.query('select 1 from finding_events')).rowCount;
+  await store.query(
+    `insert into surveys (source_id, depth, scope, state, finished_at, catalogue)
+     select $1, 'exact', '{}', 'done', now(), '{}' from generate_series(1, 10)`,
+    [source],
+  );
+  await thinSurveys(store, source);
+  const after = await kept();
+  const exact = after.filter(({ facts }) => facts > 0);
+  expect(exact).toHaveLength(1);
+  expect(exact[0]?.catalogue).toBe(true);
+  // Ten last, the last of the month before, and the last exact one of all tables.
+  expect(after.filter(({ catalogue }) => catalogue)).toHaveLength(12);
+  expect((await store.query('select 1 from finding_events')).rowCount).toBe(events);
+  expect(await listStandings(store, source, 100)).not.toEqual([]);
+});

@@ -40,6 +40,7 @@ import { withEarlier } from '../core/inventory/take';
 import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
 import { keepLines, listLinesOutside } from '../store/inventory/inventory';
+import { thinSurveys } from '../store/surveys/retention';
 import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
 import { noteDrift } from '../work/drift';
@@ -97,6 +98,8 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext, lost: A
     // Somebody has to bring answers first.
     if (result === null) return;
     await keepResult(row, result, store);
+    // What is kept too long harms nobody: the next survey lets go of it.
+    await thinSurveys(store, row.sourceId).catch(() => undefined);
     await noteEnd(row, store, 'done', { findings: result.findings.length });
   } catch (error) {
     // Another worker may have it by now; what it says of it counts.

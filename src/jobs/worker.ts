@@ -3,7 +3,7 @@
 import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
-import { doChores } from './chores';
+import { doChores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
 import { openQueue } from './queue';

@@ -85,7 +85,8 @@ function saidOf({ cron, zone, depth }: Wanted): Wanted {
   return { cron, zone, depth };
 }
 
-type Clock = Pick<Office, 'store'> & { readonly enqueue: (job: 'survey', id: number) => Promise<void> };
+/** What the clock needs. */
+export type Clock = Pick<Office, 'store'> & { readonly enqueue: (job: 'survey', id: number) => Promise<void> };
 
 /**
  * Asks for the surveys that are due. One that was missed is made up for once; while a survey of the source is on its way no

@@ -20,6 +20,8 @@ create table standings (
 );
 create index ix_standings_source_id on standings (source_id, survey_id);
 
+-- Nobody asks when a finding was last seen, and saying it wrote every one anew at each survey.
+alter table findings drop column last_survey_id;
 alter table findings add column amount double precision;
 create table finding_amounts (
   finding_id bigint not null constraint fk_finding_amounts_findings references findings on delete cascade,

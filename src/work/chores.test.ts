@@ -13,9 +13,9 @@ import { addSchedule, findNextDue, listSchedules, switchSchedule } from '../stor
 import { keepPolicies } from '../store/sources/settings';
 import { addSource } from '../store/sources/sources';
 import { askForSurvey, findSurvey, finishSurvey, listSurveys } from '../store/surveys/surveys';
-import { askForWhatIsDue } from '../work/schedules';
+import { askForWhatIsDue } from './schedules';
 import { doChores } from './chores';
-import type { Queue } from './queue';
+import type { Queue } from '../jobs/queue';
 
 const audited = useDatabase('create table lamp (lamp_no text, height text)');
 const database = useDatabase();

@@ -52,7 +52,7 @@ async function firstSurvey(url: string, session: string): Promise<void> {
     const page = await fetch(`${url}/s/1/coverage`, { headers: { cookie: `pawl_session=${session}` } }).then((answer) =>
       answer.text(),
     );
-    if (page.includes('0 not measured') || page.includes('of 46 not measured')) return;
+    if (page.includes('not measured') && !page.includes('>Watch<')) return;
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
 }

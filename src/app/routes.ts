@@ -64,6 +64,7 @@ export default [
     route('findings/:finding/touches', 'routes/findings/touches.ts'),
     route('findings/:finding/reach', 'routes/findings/reach.ts'),
     route('dockets/:docket/evidence', 'routes/dockets/evidence.ts'),
+    route('dockets/:docket/record', 'routes/dockets/record.ts'),
     route('dockets/:docket/:script', 'routes/dockets/script.ts'),
     route('surveys/:survey/questions/:round', 'routes/surveys/survey/questions.ts'),
     route('surveys/:survey/answers', 'routes/surveys/survey/answers.ts'),

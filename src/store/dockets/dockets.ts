@@ -165,6 +165,14 @@ export async function addBackup(
   ]);
 }
 
+/** All that were said to be taken, the first first. */
+export function listBackups(
+  db: Db,
+  docket: DocketId,
+): Promise<readonly { readonly at: string; readonly place: string; readonly by: string }[]> {
+  return rowsOf(db, 'select at, place, said_by as by from docket_backups where docket_id = $1 order by id', [docket]);
+}
+
 export async function keepCleared(db: Db, id: DocketId): Promise<void> {
   await db.query('update dockets set cleared_at = now() where id = $1', [id]);
 }

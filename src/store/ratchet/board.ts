@@ -1,6 +1,7 @@
 // What the station Ratchet asks of the record beside where the source stood.
 
 import { type FindingState, openStates } from '../../core/ratchet/states';
+import type { Difference } from '../../core/ratchet/differences';
 import { severities, type Severity } from '../../core/rules/rule';
 import { type Db, rowsOf } from '../db';
 import type { DocketId, FindingRowId, SourceId } from '../ids';
@@ -28,6 +29,8 @@ export interface SlippedLine extends TrackedLine {
   readonly mendedBy: DocketId | null;
   /** When it was last seen to be held. */
   readonly heldAt: string | null;
+  /** What the survey that heard it found to be declared otherwise in its table, likeliest first; null where nothing was. */
+  readonly drift: Difference | null;
 }
 
 /** Heard last first. */
@@ -36,7 +39,14 @@ export function listSlipped(db: Db, source: SourceId, most: number): Promise<rea
     db,
     `select ${shown},
        (select docket_id from finding_events where finding_id = findings.id and docket_id is not null and to_state in ('Applied', 'Held') order by id desc limit 1) as "mendedBy",
-       (select at from finding_events where finding_id = findings.id and to_state = 'Held' order by id desc limit 1) as "heldAt"
+       (select at from finding_events where finding_id = findings.id and to_state = 'Held' order by id desc limit 1) as "heldAt",
+       (select json_build_object('kind', kind, 'table', table_id, 'name', name, 'change', change, 'was', was, 'is', is_now)
+        from drifts
+        where drifts.source_id = $1 and drifts.table_id = findings.table_id and survey_id = (
+          select survey_id from finding_events where finding_id = findings.id and to_state = 'Slipped' order by id desc limit 1
+        )
+        order by name = any(array(select jsonb_array_elements_text(object -> 'columns'))) desc, kind = 'constraint' desc, change = 'gone' desc, drifts.id
+        limit 1) as drift
      from findings
      where source_id = $1 and state = 'Slipped'
      order by state_at desc, array_position($3::text[], severity), findings.id

@@ -133,7 +133,7 @@ export default function Compare({ loaderData, actionData }: Route.ComponentProps
         empty={<NothingFits what="difference" here={here} />}
         keys={{ 'j k': 'move', Space: 'choose', '/': 'filter' }}
         foot={(rows) =>
-          `${counted(rows.length, 'difference')}, ${rows.filter(({ remedy }) => remedy !== null).length} can be aligned here`
+          `${counted(rows.length, 'difference')}${isNow ? `, ${rows.filter(({ remedy }) => remedy !== null).length} can be aligned here` : ''}`
         }
         several={isNow && mayPlan ? (picked) => <Aligning picked={picked} {...loaderData} /> : undefined}
       />

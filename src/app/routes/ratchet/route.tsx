@@ -137,7 +137,7 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
             <b key="d" className="brass" suppressHydrationWarning style={{ whiteSpace: 'nowrap' }}>
               {dayOf(line.stateAt)}
             </b>,
-            line.reason,
+            line.drift === null ? line.reason : `${visible(differenceInWords(line.drift))}; no docket did it`,
           ],
         }))}
       />

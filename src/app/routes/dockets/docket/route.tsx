@@ -182,6 +182,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
   const about = (actionData && partOf[actionData.intent]) ?? null;
   const draft = changeableStates.includes(docket.state);
   const mayPlan = instead.plan === null;
+  const recordAt = pathTo('/s/:source/dockets/:docket/record', { source: source.id, docket: docket.id });
   return (
     <div className="desk">
       <main
@@ -200,11 +201,17 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
           </span>
         </Headline>
         <Title name={docket.name} shown={shown} fixed={!mayPlan || docket.state === 'Signed' || docket.state === 'Running'} />
-        {docket.authors.length > 0 && (
-          <p className="small mute" style={{ margin: 0 }}>
-            Planned by {docket.authors.map(({ name }) => name).join(', ')}.
-          </p>
-        )}
+        <p className="small mute" style={{ margin: 0 }}>
+          {docket.authors.length > 0 && <>Planned by {docket.authors.map(({ name }) => name).join(', ')}. </>}
+          Its whole record:{' '}
+          <a href={recordAt} download>
+            a page to print
+          </a>
+          ,{' '}
+          <a href={`${recordAt}?as=json`} download>
+            JSON
+          </a>
+        </p>
         {findings.length === 0 ? (
           <Alert severity="info" role="note">
             This docket is empty. <Link to={pathTo('/s/:source/findings', { source: source.id })}>Choose findings</Link> and put

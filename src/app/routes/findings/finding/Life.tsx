@@ -77,7 +77,8 @@ function Occasion({ source, event: { surveyId, docketId, person, at } }: { reado
       {person !== null && `by ${person} `}
       {docketId !== null && (
         <>
-          by <Link to={pathTo('/s/:source/dockets/:docket', { source, docket: docketId })}>docket {docketId}</Link>{' '}
+          {person === null ? 'by' : 'in'}{' '}
+          <Link to={pathTo('/s/:source/dockets/:docket', { source, docket: docketId })}>docket {docketId}</Link>{' '}
         </>
       )}
       {surveyId !== null && (

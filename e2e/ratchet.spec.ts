@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { asOwner } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
@@ -74,6 +75,16 @@ test('what was held and slips is heard with its cause; the two surveys are compa
     await page.getByRole('button', { name: 'Align 1 here, by a docket' }).click();
     await expect(page).toHaveURL(/\/dockets\/\d+$/);
     await expect(page.getByLabel('Script: Forward')).toContainText('alter table port.lamp');
+    // Its record is the same each time it is asked for, and opens without Pawl.
+    const record = async (): Promise<string> => {
+      const file = page.waitForEvent('download');
+      await page.getByRole('link', { name: 'a page to print' }).click();
+      return readFileSync(await (await file).path(), 'utf8');
+    };
+    const first = await record();
+    expect(first).toContain('mast');
+    expect(first).toContain('It was not rehearsed.');
+    expect(await record()).toBe(first);
     await page.getByRole('button', { name: 'Discard' }).click();
     await expect(page).toHaveURL(/\/dockets$/);
 

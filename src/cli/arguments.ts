@@ -37,6 +37,12 @@ export class BaselineArguments {
   @IsString() @MinLength(1) out!: string;
 }
 
+export class ReportArguments {
+  @IsString() @MinLength(1) file!: string;
+  @IsOptional() @IsString() @MinLength(1) against?: string;
+  @IsString() @MinLength(1) out!: string;
+}
+
 export class CompareArguments {
   @IsString() @MinLength(1) before!: string;
   @IsString() @MinLength(1) after!: string;

@@ -12,6 +12,7 @@ import * as compare from './commands/compare';
 import * as journal from './commands/journal';
 import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
+import * as report from './commands/report';
 import * as script from './commands/script';
 import * as style from './commands/style';
 import * as secret from './commands/secret';
@@ -28,6 +29,7 @@ const commands: Readonly<Record<string, Command>> = {
   survey,
   baseline,
   compare,
+  report,
   ask,
   answer,
   script,

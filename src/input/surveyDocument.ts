@@ -64,6 +64,7 @@ class SourceShape {
 class NotMeasuredShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) table!: string;
+  @IsOptional() @IsString() reason?: string;
 }
 
 class SurveyDocumentShape {
@@ -80,6 +81,8 @@ class SurveyDocumentShape {
 }
 
 export interface ReadSurvey extends Taken {
+  /** Why tables could not be measured. */
+  readonly reasons: ReadonlyMap<string, string>;
   readonly source: { readonly engine: string; readonly version: string; readonly database: string };
 }
 
@@ -107,6 +110,7 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
     // What they are about may be gone since.
     held: held.map((plainFinding, at) => findingFrom(parsedFinding(plainFinding, at), format)),
     notMeasured: notMeasured.map(({ schema, table }) => tableId(schema, table)),
+    reasons: new Map(notMeasured.map(({ schema, table, reason = '' }) => [tableId(schema, table), visible(reason)])),
   };
 }
 

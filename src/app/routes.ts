@@ -47,6 +47,7 @@ export default [
       route(':waiver', 'routes/waivers/waiver/route.tsx'),
     ]),
     route('schedules', 'routes/schedules/route.tsx'),
+    route('listeners', 'routes/listeners/route.tsx'),
     route('rules', 'routes/rules/route.tsx', [index('routes/rules/nothing.tsx'), route('*', 'routes/rules/rule/route.tsx')]),
     route('style', 'routes/style/route.tsx', [index('routes/style/nothing.tsx'), route(':kind', 'routes/style/kind/route.tsx')]),
     route('budget', 'routes/budget/route.tsx'),

@@ -43,6 +43,7 @@ import { keepLines, listLinesOutside } from '../store/inventory/inventory';
 import { thinSurveys } from '../store/surveys/retention';
 import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
+import { announce } from '../work/announcing';
 import { noteDrift } from '../work/drift';
 import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
@@ -106,7 +107,11 @@ async function carryOut(row: SurveyRow, { store, stopping }: JobContext, lost: A
     if (lost.aborted) return;
     if (stopping.aborted && !cancelled.signal.aborted) return void (await requeueSurvey(store, row.id, ['running']));
     const isCancel = error instanceof SourceError && error.reason === 'cancelled';
-    await finishSurvey(store, row.id, isCancel && cancelled.signal.aborted ? 'cancelled' : 'failed', messageOf(error));
+    const wasAsked = isCancel && cancelled.signal.aborted;
+    await inTransaction(async (db) => {
+      await finishSurvey(db, row.id, wasAsked ? 'cancelled' : 'failed', messageOf(error));
+      if (!wasAsked) await announceEnd(db, row, messageOf(error));
+    }, store);
     await noteEnd(row, store, 'failed', { reason: messageOf(error) });
   } finally {
     clearInterval(watch);
@@ -122,6 +127,11 @@ async function noteEnd(
   const source = await findSource(store, sourceId);
   const act = { act: 'survey.end', source, object: `survey ${id}` };
   await write(store, pawlItself('worker'), act, { outcome, after: { depth, ...after } });
+}
+
+async function announceEnd(db: Db, { id, sourceId }: SurveyRow, problem: string | null): Promise<void> {
+  const source = await findSource(db, sourceId);
+  if (source) await announce(db, { source, survey: id, problem }, new Date());
 }
 
 interface Judged extends SurveyResult {
@@ -230,6 +240,7 @@ async function keepResult(
     await keepConventions(db, row.id, conventionsOf(catalogue));
     await noteDrift(db, row.sourceId, row.id, catalogue);
     await takeStanding(db, row.sourceId, row.id);
+    await announceEnd(db, row, null);
     await finishSurvey(db, row.id, 'done');
   }, store);
 }

@@ -3,6 +3,8 @@
 import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
+import { deliver } from '../work/announcing';
+import { sendByHttp } from './sendByHttp';
 import { doChores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
@@ -24,6 +26,7 @@ for (const job of jobs) {
 }
 console.log('worker ready');
 
+let delivering: Promise<void> | null = null;
 let recovering = recoverAll();
 const timer = setInterval(() => {
   recovering = recovering.then(recoverAll);
@@ -38,6 +41,10 @@ async function recoverAll(): Promise<void> {
     await job.recover(context).catch(() => undefined);
   }
   await doChores(context, new Date()).catch(() => undefined);
+  // Whoever is slow to answer holds nobody up.
+  delivering ??= deliver(context, () => new Date(), sendByHttp)
+    .catch(() => undefined)
+    .finally(() => (delivering = null));
 }
 
 async function stop(): Promise<void> {

@@ -15,6 +15,7 @@ export type GrantId = Id<'grant'>;
 export type TokenId = Id<'token'>;
 export type ScheduleId = Id<'schedule'>;
 export type DriftId = Id<'drift'>;
+export type ListenerId = Id<'listener'>;
 
 /** By what people call them. */
 export interface Ids {

@@ -2,11 +2,13 @@
 
 import { type Db, rowsOf } from './db';
 import { seal, unseal, unsealEarlier } from './secrets';
+import { listenerBound } from './sources/listeners';
 
 const columns = [
   { table: 'sources', column: 'sealed_password', bound: (id: number) => `source ${id} password` },
   { table: 'sources', column: 'sealed_rehearsal_server', bound: (id: number) => `source ${id} rehearsal server` },
   { table: 'owed_removals', column: 'sealed_server', bound: (id: number) => `owed removal ${id}` },
+  { table: 'listeners', column: 'sealed_secret', bound: listenerBound },
 ] as const;
 
 /** Seals everything under the newest key, all or nothing. Call it in a transaction. Returns how many values. */

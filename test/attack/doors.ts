@@ -172,6 +172,16 @@ export const doors: Readonly<Record<string, Door>> = {
   },
   'waivers/route.tsx': { load: 'seeFindings' },
   'waivers/waiver/route.tsx': { load: 'seeFindings' },
+  'listeners/route.tsx': {
+    load: 'keepSources',
+    acts: {
+      allow: { right: 'keepSources', form: { intent: 'allow', address: 'https://hear.example/pawl', hears: 'worse' } },
+      try: { right: 'keepSources', form: { intent: 'try', listener: '1' } },
+      on: { right: 'keepSources', form: { intent: 'on', listener: '1' } },
+      off: { right: 'keepSources', form: { intent: 'off', listener: '1' } },
+      remove: { right: 'keepSources', form: { intent: 'remove', listener: '1' } },
+    },
+  },
   'schedules/route.tsx': {
     load: 'seeFindings',
     acts: {

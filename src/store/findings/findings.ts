@@ -279,6 +279,32 @@ export interface FindingEventRow {
   readonly docketId: DocketId | null;
 }
 
+/** Findings that a survey found for the first time, or found again though they were held; worst first. */
+export function listOpenedBy(
+  db: Db,
+  survey: SurveyId,
+  most: number,
+): Promise<
+  readonly {
+    readonly id: FindingId;
+    readonly rule: string;
+    readonly severity: Severity;
+    readonly title: string;
+    readonly place: string;
+    readonly state: 'Open' | 'Slipped';
+  }[]
+> {
+  return rowsOf(
+    db,
+    `select identity as id, rule, severity, title, place, to_state as state
+     from finding_events join findings on findings.id = finding_id
+     where survey_id = $1 and kind = 'state' and (to_state = 'Slipped' or (to_state = 'Open' and from_state is null))
+     order by to_state desc, array_position(array['Critical', 'Serious', 'Moderate', 'Minor'], severity), findings.id
+     limit $2`,
+    [survey, most],
+  );
+}
+
 /** How much was counted of a finding, where it was another number than the time before; null from when it was not found. */
 export function listAmounts(
   db: Db,

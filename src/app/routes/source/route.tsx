@@ -173,6 +173,11 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
         <MenuItem component={Link} to={pathTo('/s/:source/schedules', { source: source.id })} onClick={close}>
           When {source.name} is surveyed…
         </MenuItem>
+        {allowed.includes('keepSources') && (
+          <MenuItem component={Link} to={pathTo('/s/:source/listeners', { source: source.id })} onClick={close}>
+            Who hears of {source.name}…
+          </MenuItem>
+        )}
         <MenuItem component={Link} to={pathTo('/s/:source/budget', { source: source.id })} onClick={close}>
           Survey budget of {source.name}…
         </MenuItem>

@@ -27,7 +27,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export function meta({ loaderData, matches }: Route.MetaArgs) {
-  return titled(loaderData ? `${loaderData.words.title}, ${loaderData.table}` : 'Finding', matches);
+  return titled(loaderData ? `The life of ${loaderData.words.title}, ${loaderData.table}` : 'Finding', matches);
 }
 
 /** The life of a finding; what is to be done about it stands in its dossier. */

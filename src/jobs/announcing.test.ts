@@ -16,7 +16,7 @@ import { addSource } from '../store/sources/sources';
 import { askForSurvey, findSurvey } from '../store/surveys/surveys';
 import { addressProblem, announce, deliver } from '../work/announcing';
 import type { Queue } from './queue';
-import { sendByHttp } from './sendByHttp';
+import { sendByHttp } from '../work/sendByHttp';
 
 const audited = useDatabase('create table lamp (lamp_no text, height text)');
 const database = useDatabase();

@@ -4,7 +4,7 @@ import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
 import { deliver } from '../work/announcing';
-import { sendByHttp } from './sendByHttp';
+import { sendByHttp } from '../work/sendByHttp';
 import { doChores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';

@@ -5,7 +5,7 @@ import { html } from './html';
 const hostile = `<script>alert("1")</script>&amp;'"`;
 const record: DocketRecord = {
   format: 'pawl-docket/1',
-  source: { name: hostile, environment: 'production', engine: 'PostgreSQL 15' },
+  source: { name: hostile, environment: 'production', engine: 'Engine 15' },
   docket: {
     ...{
       number: 3,

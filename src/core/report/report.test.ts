@@ -89,7 +89,7 @@ test('a page of a survey tells its soundness, what was found and what was not me
   const named = withName.map((finding) => ({ ...finding, message: `${hostile} <b>` }));
   const now = { ...taken(named), notMeasured: [tableId('port', 'berth')] };
   const page = surveyPage({
-    ...{ database: '<i>harbour</i>', engine: 'PostgreSQL 15', taken: now, before: taken(named) },
+    ...{ database: '<i>harbour</i>', engine: 'Engine 15', taken: now, before: taken(named) },
     ...{ reasons: new Map([['port.berth', '<u>no right</u>']]), against: heldAgainst(taken(named.slice(1)), now) },
   });
   for (const markup of ['<i>', '<b>', '<u>']) expect(page).not.toContain(markup);

@@ -1,4 +1,4 @@
-import type { Send } from '../work/announcing';
+import type { Send } from './announcing';
 
 const longestMs = 10_000;
 

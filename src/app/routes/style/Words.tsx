@@ -99,7 +99,7 @@ function Entries({ list, entries, source, shown }: EntriesProps) {
               size="small"
               slotProps={{ htmlInput: { maxLength: 200, spellCheck: false } }}
             />
-            <Button type="submit" name="intent" value="word" disabled={state !== 'idle'}>
+            <Button type="submit" name="intent" value="word" disabled={state === 'submitting'}>
               Add
             </Button>
           </Stack>
@@ -156,7 +156,7 @@ function Act({ source, shown, list, act, from, to, label, children }: ActProps) 
     <Form method="post" action={pathTo('/s/:source/style', { source })}>
       <Hidden shown={shown} list={list} from={from} />
       {to !== undefined && <input type="hidden" name="to" value={to} />}
-      <Button type="submit" variant="text" name="intent" value={act} disabled={state !== 'idle'} aria-label={label}>
+      <Button type="submit" variant="text" name="intent" value={act} disabled={state === 'submitting'} aria-label={label}>
         {children}
       </Button>
     </Form>

@@ -10,11 +10,10 @@ import { applyAll } from '../src/core/operations/index';
 import { currentFormat } from '../src/core/formats/index';
 import { type Plan, planFor } from '../src/core/plan/plan';
 import { driftBetween } from '../src/core/ratchet/drift';
-import { isMended } from '../src/core/ratchet/mended';
 import { questionsFor } from '../src/core/remedies/index';
 import { completeDecision } from '../src/core/remedies/question';
 import { judge } from '../src/core/rules/audit';
-import { objectInWords } from '../src/core/ratchet/mended';
+import { isMended, objectInWords } from '../src/core/ratchet/mended';
 import { type Policies, usualPolicy } from '../src/core/rules/policy';
 import type { Finding } from '../src/core/rules/rule';
 import { notMeasured } from '../src/core/survey/document';
@@ -118,8 +117,9 @@ async function surveyed(store: pg.Pool, source: SourceId): Promise<Today> {
 
 class Past {
   private policies: Policies = {};
-  private before: Catalogue | null = null;
+  private before: { readonly survey: SurveyId; readonly catalogue: Catalogue } | null = null;
   private readonly evidence: Evidence;
+  private readonly unmeasured: ReturnType<typeof notMeasured>;
   private readonly slipping: readonly {
     readonly finding: Finding;
     readonly mended: number;
@@ -133,6 +133,7 @@ class Past {
     private readonly today: Today,
     private readonly now: Date,
   ) {
+    this.unmeasured = notMeasured(today.catalogue, today.evidence);
     this.evidence = evidenceOf([
       ...Object.values(today.evidence),
       ...ran.flatMap(({ made }) => made.flatMap((name) => this.orphans(name))),
@@ -145,8 +146,7 @@ class Past {
 
   async write(): Promise<void> {
     const { catalogue, evidence } = this.today;
-    const unmeasured = notMeasured(catalogue, evidence);
-    await keepTables(this.db, this.source, { catalogue, evidence, unmeasured, scope: null });
+    await keepTables(this.db, this.source, { catalogue, evidence, unmeasured: this.unmeasured, scope: null });
     const steps = [
       ...surveyDays.map((days) => ({ days, run: () => this.takeSurvey(days, null) })),
       ...ran.map((docket) => ({ days: docket.days, run: () => this.runDocket(docket) })),
@@ -219,30 +219,29 @@ class Past {
     return new Date(this.now.getTime() - days * 86_400_000).toISOString();
   }
 
-  private async takeSurvey(days: number, docket: { readonly id: DocketId; readonly plan: Plan } | null): Promise<void> {
+  private async takeSurvey(days: number, docket: DocketId | null): Promise<void> {
     const { db, source } = this;
     const [catalogue, at] = [this.declared(days, docket !== null), this.moment(days)];
     const { rows } = await db.query<{ id: SurveyId }>(
       `insert into surveys (source_id, depth, docket_id, state, doing, asked_at, queued_at, started_at, finished_at, asked_by, attempts, not_measured)
        values ($1, 'exact', $2, 'done', 'Done', $3, $3, $3, $3, $4, 1, $5) returning id`,
-      [
-        source,
-        docket?.id ?? null,
-        at,
-        docket ? null : 'Ada Holm',
-        JSON.stringify(notMeasured(this.today.catalogue, this.today.evidence)),
-      ],
+      [source, docket, at, docket ? null : 'Ada Holm', JSON.stringify(this.unmeasured)],
     );
     const survey = rows[0]?.id;
     if (survey === undefined) throw new Error('No survey was kept.');
-    const unmeasured = notMeasured(this.today.catalogue, this.today.evidence).map((table) => tableId(table.schema, table.table));
     await keepJudged(db, {
-      ...{ source, survey, docket: docket?.id ?? null, ...this.found(catalogue, days) },
-      seen: { catalogue, depth: 'exact', scope: null, notMeasured: new Set(unmeasured), policies: this.policies },
+      ...{ source, survey, docket, ...this.found(catalogue, days) },
+      seen: {
+        catalogue,
+        depth: 'exact',
+        scope: null,
+        notMeasured: new Set(this.unmeasured.map(({ schema, table }) => tableId(schema, table))),
+        policies: this.policies,
+      },
     });
-    const operations = docket?.plan.steps.map(({ operation }) => operation) ?? [];
-    const drift = this.before && !docket ? driftBetween(this.before, catalogue, operations) : [];
-    if (drift.length > 0) await keepDrifts(db, { source, survey, since: survey }, drift);
+    // What is otherwise after a docket is the docket's.
+    const drift = this.before && !docket ? driftBetween(this.before.catalogue, catalogue, []) : [];
+    if (this.before && drift.length > 0) await keepDrifts(db, { source, survey, since: this.before.survey }, drift);
     await takeStanding(db, source, survey);
     // The last ones can be compared with what is there today.
     if (days < 60) {
@@ -253,7 +252,7 @@ class Past {
         currentFormat,
       ]);
     }
-    this.before = catalogue;
+    this.before = { survey, catalogue };
     await this.date(days);
   }
 
@@ -294,7 +293,7 @@ class Past {
     await noteWhose(db, null);
     await move('Docketed', 'Applied');
     await this.date(days);
-    await this.takeSurvey(days, { id: docket, plan });
+    await this.takeSurvey(days, docket);
   }
 
   /** One that ends in three days, and one that stays. */

@@ -7,7 +7,7 @@ import type { Depth } from '../evidence/requests';
 import { noPolicies } from '../rules/policy';
 import { type Finding, severities, type Severity } from '../rules/rule';
 import { type Standing, transitionsAfter } from './afterSurvey';
-import { followed, type Renames, renamesBetween } from './renamed';
+import { followed, Names, type Renames, renamesBetween } from './renamed';
 
 /** Of a finding that a file tells of, its rule can say nothing any more: it comes with its words. */
 export interface KnownFinding extends Finding {
@@ -56,7 +56,8 @@ export interface Against {
 export function heldAgainst(baseline: Taken, now: Taken, scope: ReadonlySet<TableId> | null = null): Against {
   const renames = renamesBetween(baseline.catalogue, now.catalogue);
   const open = underNewNames(baseline.findings, renames);
-  const held = underNewNames(baseline.held, renames).filter((finding) => !open.some(({ id }) => id === finding.id));
+  const isOpen = new Set(open.map(({ id }) => id));
+  const held = underNewNames(baseline.held, renames).filter(({ id }) => !isOpen.has(id));
   const found = new Map(now.findings.map((finding) => [finding.id, finding]));
   const standing: readonly Standing[] = [
     ...open.map((finding) => ({ finding, state: 'Open' as const })),
@@ -72,7 +73,7 @@ export function heldAgainst(baseline: Taken, now: Taken, scope: ReadonlySet<Tabl
       policies: noPolicies,
     }).map(({ id, to }) => [id, to]),
   );
-  const known = new Map(standing.map(({ finding }) => [finding.id, finding]));
+  const known = new Set(standing.map(({ finding }) => finding.id));
   const again = open.flatMap((finding) => {
     const present = found.get(finding.id);
     return present && !moved.has(finding.id) ? [{ finding: present, was: finding.severity }] : [];
@@ -92,7 +93,8 @@ export function heldAgainst(baseline: Taken, now: Taken, scope: ReadonlySet<Tabl
 }
 
 function underNewNames(findings: readonly KnownFinding[], renames: Renames): readonly KnownFinding[] {
-  return findings.map((finding) => followed(finding, renames)?.finding ?? finding);
+  const names = new Names(renames);
+  return findings.map((finding) => followed(finding, renames, names)?.finding ?? finding);
 }
 
 /** The next baseline: what is open now, and what must stay mended from now on. */
@@ -100,7 +102,8 @@ export function nextBaseline(before: Taken | null, now: Taken): Taken {
   if (!before) return now;
   const against = heldAgainst(before, now);
   const open = [...now.findings, ...against.unknown];
-  const held = [...against.held, ...against.mended].filter(({ id }) => !open.some((finding) => finding.id === id));
+  const isOpen = new Set(open.map(({ id }) => id));
+  const held = [...against.held, ...against.mended].filter(({ id }) => !isOpen.has(id));
   return { ...now, findings: open, held };
 }
 

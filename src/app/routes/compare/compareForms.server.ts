@@ -1,6 +1,7 @@
 import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsInt, IsOptional, IsString, MaxLength, Min } from 'class-validator';
+import { Numbers } from '~/input/numbers';
 import { intentsOn } from '~/app/server/intents.server';
 import { pathTo } from '~/app/ui/pathTo';
 import type { SourceId, SurveyId } from '~/store/ids';
@@ -16,11 +17,9 @@ export class ComparedForm {
 
 class AlignForm extends ComparedForm {
   /** The places of differences in the list. */
-  @Transform(({ value }: { value: unknown }): unknown => (typeof value === 'string' ? value.split(',').map(Number) : value))
   @ArrayMinSize(1, { message: 'Choose at least one difference' })
   @ArrayMaxSize(50, { message: 'Choose 50 differences at most: each is measured' })
-  @IsInt({ each: true })
-  @Min(0, { each: true })
+  @Numbers(0)
   differences!: number[];
   @IsString() @MaxLength(500, { message: 'Write 500 signs at most' }) reason = '';
 }

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { Transform } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsInt, IsString, MaxLength, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsString, MaxLength } from 'class-validator';
+import { Numbers } from '~/input/numbers';
 import { intentsOn } from '~/app/server/intents.server';
 import { counted } from '~/core/naming/words';
 import type { DriftId } from '~/store/ids';
@@ -8,11 +8,9 @@ import { acknowledge } from '~/work/drift';
 import type { Room } from '~/work/enter';
 
 class AcknowledgeForm {
-  @Transform(({ value }: { value: unknown }): unknown => (typeof value === 'string' ? value.split(',').map(Number) : value))
   @ArrayMinSize(1, { message: 'Choose at least one change' })
   @ArrayMaxSize(2_000, { message: 'Choose 2,000 changes at most' })
-  @IsInt({ each: true })
-  @Min(1, { each: true })
+  @Numbers(1)
   changes!: DriftId[];
   @IsString() @MaxLength(500, { message: 'Write 500 signs at most' }) reason = '';
 }

@@ -1,26 +1,19 @@
 import { pathTo } from '~/app/ui/pathTo';
 import 'reflect-metadata';
-import { Transform } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsString, Matches, MaxLength } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
+import { Numbers } from '~/input/numbers';
 import { counted } from '~/core/naming/words';
 import type { FindingRowId } from '~/store/ids';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import type { Room } from '~/work/enter';
 import { unwaive, waive } from '~/work/settling';
 
-function numbersIn(value: unknown): unknown {
-  const texts: unknown = typeof value === 'string' ? value.split(',') : value;
-  return Array.isArray(texts) ? texts.map(Number) : value;
-}
-
 /** Findings by their numbers: with commas between them, or a field each. */
 export class Chosen {
-  @Transform(({ value }: { value: unknown }) => numbersIn(value))
   @ArrayMinSize(1, { message: 'Choose at least one finding' })
   @ArrayMaxSize(5_000, { message: 'Choose 5,000 findings at most' })
-  @IsInt({ each: true })
-  @Min(1, { each: true })
+  @Numbers(1)
   findings!: FindingRowId[];
 }
 

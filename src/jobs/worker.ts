@@ -5,7 +5,7 @@ import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
 import { deliver } from '../work/announcing';
 import { sendByHttp } from '../work/sendByHttp';
-import { doChores } from '../work/chores';
+import { chores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
 import { openQueue } from './queue';
@@ -26,6 +26,7 @@ for (const job of jobs) {
 }
 console.log('worker ready');
 
+const doChores = chores(context);
 let delivering: Promise<void> | null = null;
 let recovering = recoverAll();
 const timer = setInterval(() => {
@@ -40,7 +41,7 @@ async function recoverAll(): Promise<void> {
     // The store may be away for a moment; the next round tries again.
     await job.recover(context).catch(() => undefined);
   }
-  await doChores(context, new Date()).catch(() => undefined);
+  await doChores(new Date()).catch(() => undefined);
   // Whoever is slow to answer holds nobody up.
   delivering ??= deliver(context, () => new Date(), sendByHttp)
     .catch(() => undefined)

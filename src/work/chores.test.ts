@@ -14,7 +14,7 @@ import { keepPolicies } from '../store/sources/settings';
 import { addSource } from '../store/sources/sources';
 import { askForSurvey, findSurvey, finishSurvey, listSurveys } from '../store/surveys/surveys';
 import { askForWhatIsDue } from './schedules';
-import { doChores } from './chores';
+import { chores as choresOf } from './chores';
 import type { Queue } from '../jobs/queue';
 
 const audited = useDatabase('create table lamp (lamp_no text, height text)');
@@ -33,7 +33,7 @@ useWorkshop(database, (shop) => {
 const due = new Date('2099-11-27T02:30:00Z');
 const quiet = { enqueue: () => Promise.resolve() };
 const asked = async () => (await listSurveys(store, source)).filter(({ askedBy }) => askedBy?.startsWith('schedule'));
-const chores = (now: Date) => doChores({ store, ...quiet }, now);
+const chores = (now: Date) => choresOf({ store, ...quiet })(now);
 const next = async () => there((await listSchedules(store, source)).find(({ id }) => id === schedule) ?? null).nextAt;
 const later = (minutes: number) => new Date(due.getTime() + minutes * 60_000);
 

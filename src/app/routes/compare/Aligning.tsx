@@ -15,6 +15,7 @@ interface AligningProps {
 /** Asks for what differs, so that here becomes like there; each is measured, and all of it goes into a docket. */
 export function Aligning({ picked: { rows, none }, here, there, other }: AligningProps) {
   const busy = useNavigation().state !== 'idle';
+  if (rows.length === 0) return null;
   const possible = rows.filter(({ remedy }) => remedy !== null);
   return (
     <Form method="post" className="foot several" aria-label="Those chosen" preventScrollReset>

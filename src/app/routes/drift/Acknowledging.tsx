@@ -16,6 +16,7 @@ export function Acknowledging({ picked: { rows, none } }: { readonly picked: Pic
   useEffect(() => {
     if (data?.problem === null) none();
   }, [data, none]);
+  if (rows.length === 0) return null;
   const open = rows.filter(({ acknowledgedAt }) => acknowledgedAt === null);
   return (
     <fetcher.Form method="post" className="foot several" aria-label="Those chosen">

@@ -35,58 +35,63 @@ export function Several({ source, picked: { rows, count, none } }: SeveralProps)
   const canWaive = allowed('keepRules') && open.length === count;
   useKeys(
     useMemo(
-      () => [
-        {
-          key: 'd',
-          does: 'docket those chosen',
-          first: true,
-          run: () =>
-            canDocket &&
-            void fetcher.submit(
-              { intent: 'docket', findings },
-              { method: 'post', action: pathTo('/s/:source/findings', { source }) },
-            ),
-        },
-        { key: 'w', does: 'waive those chosen', first: true, run: () => setWaiving(canWaive) },
-      ],
-      [canDocket, canWaive, findings, source, fetcher],
+      () =>
+        count === 0
+          ? []
+          : [
+              {
+                key: 'd',
+                does: 'docket those chosen',
+                first: true,
+                run: () =>
+                  canDocket &&
+                  void fetcher.submit(
+                    { intent: 'docket', findings },
+                    { method: 'post', action: pathTo('/s/:source/findings', { source }) },
+                  ),
+              },
+              { key: 'w', does: 'waive those chosen', first: true, run: () => setWaiving(canWaive) },
+            ],
+      [count, canDocket, canWaive, findings, source, fetcher],
     ),
   );
   return (
     <>
-      <fetcher.Form
-        method="post"
-        action={pathTo('/s/:source/findings', { source })}
-        className="foot several"
-        aria-label="Those chosen"
-      >
-        <input type="hidden" name="findings" value={findings} />
-        <b role="status">{counted(count, 'finding')} chosen</b>
-        {canDocket && (
-          <Button type="submit" name="intent" value="docket" variant="contained" disabled={busy}>
-            Put into a docket, as advised
+      {count > 0 && (
+        <fetcher.Form
+          method="post"
+          action={pathTo('/s/:source/findings', { source })}
+          className="foot several"
+          aria-label="Those chosen"
+        >
+          <input type="hidden" name="findings" value={findings} />
+          <b role="status">{counted(count, 'finding')} chosen</b>
+          {canDocket && (
+            <Button type="submit" name="intent" value="docket" variant="contained" disabled={busy}>
+              Put into a docket, as advised
+            </Button>
+          )}
+          {canDocket && (
+            <Button component={Link} to={`${pathTo('/s/:source/decide', { source })}?findings=${findings}`}>
+              Decide together
+            </Button>
+          )}
+          {canWaive && <Button onClick={() => setWaiving(true)}>Waive…</Button>}
+          {allowed('keepRules') && waived.length === count && (
+            <Button type="submit" name="intent" value="unwaive" disabled={busy}>
+              Ask again
+            </Button>
+          )}
+          <Button variant="text" onClick={none}>
+            Choose none
           </Button>
-        )}
-        {canDocket && (
-          <Button component={Link} to={`${pathTo('/s/:source/decide', { source })}?findings=${findings}`}>
-            Decide together
-          </Button>
-        )}
-        {canWaive && <Button onClick={() => setWaiving(true)}>Waive…</Button>}
-        {allowed('keepRules') && waived.length === count && (
-          <Button type="submit" name="intent" value="unwaive" disabled={busy}>
-            Ask again
-          </Button>
-        )}
-        <Button variant="text" onClick={none}>
-          Choose none
-        </Button>
-        {data?.problem && (
-          <Alert severity="error" role="alert" sx={{ width: '100%', margin: 0 }}>
-            {data.problem}
-          </Alert>
-        )}
-      </fetcher.Form>
+          {data?.problem && (
+            <Alert severity="error" role="alert" sx={{ width: '100%', margin: 0 }}>
+              {data.problem}
+            </Alert>
+          )}
+        </fetcher.Form>
+      )}
       <Waiving
         source={source}
         findings={rows.map(({ id }) => id)}

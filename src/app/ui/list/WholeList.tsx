@@ -41,7 +41,10 @@ interface WholeListProps<Row> {
   readonly foot: (rows: readonly Row[]) => ReactNode;
   /** What can be done with a group, at its name. */
   readonly ofGroup?: (group: Group) => ReactNode;
-  /** What can be done with the rows that are picked; without it none can be. */
+  /**
+   * What can be done with the rows that are picked; without it none can be. It stands there with none too, since what was done
+   * may have taken them out of the list before the answer is there; it shows nothing then.
+   */
   readonly several?: ((picked: Picked<Row>) => ReactNode) | undefined;
 }
 
@@ -101,7 +104,8 @@ export function WholeList<Row extends { readonly id: string | number }>(props: W
         />
       )}
       {below}
-      {several && picked.count > 0 ? several(picked) : <Foot keys={keys}>{foot(rows)}</Foot>}
+      {several?.(picked)}
+      {picked.count === 0 && <Foot keys={keys}>{foot(rows)}</Foot>}
     </main>
   );
 }

@@ -17,28 +17,31 @@ export function Waiver({ dossier: { id, source, state, rule } }: { readonly doss
   const allowed = useAllowed()('keepRules');
   const canWaive = allowed && (state === 'Open' || state === 'Slipped');
   useKeys(useMemo(() => [{ key: 'w', does: 'waive', run: () => canWaive && setAsking(true) }], [canWaive]));
-  if (state === 'Waived')
-    return (
-      <fetcher.Form method="post" action={pathTo('/s/:source/findings', { source })} className="actions">
-        <input type="hidden" name="findings" value={id} />
-        {allowed && (
-          <Button type="submit" name="intent" value="unwaive">
-            Ask again
-          </Button>
-        )}
-        <span className="small mute">{rule} leaves it alone.</span>
-      </fetcher.Form>
-    );
-  if (!canWaive) return null;
   return (
-    <div className="actions">
-      <Button variant="text" onClick={() => setAsking(true)}>
-        It is meant to be so…
-      </Button>
-      <span className="end">
-        <kbd>w</kbd> waive
-      </span>
+    <>
+      {state === 'Waived' && (
+        <fetcher.Form method="post" action={pathTo('/s/:source/findings', { source })} className="actions">
+          <input type="hidden" name="findings" value={id} />
+          {allowed && (
+            <Button type="submit" name="intent" value="unwaive">
+              Ask again
+            </Button>
+          )}
+          <span className="small mute">{rule} leaves it alone.</span>
+        </fetcher.Form>
+      )}
+      {canWaive && (
+        <div className="actions">
+          <Button variant="text" onClick={() => setAsking(true)}>
+            It is meant to be so…
+          </Button>
+          <span className="end">
+            <kbd>w</kbd> waive
+          </span>
+        </div>
+      )}
+      {/* It stays until it has its answer, which may come with the new state. */}
       <Waiving source={source} findings={[id]} open={asking} onClose={() => setAsking(false)} />
-    </div>
+    </>
   );
 }

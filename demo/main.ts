@@ -7,7 +7,9 @@ import { makePast } from './past';
 import { jobs } from '../src/jobs/index';
 import { openQueue } from '../src/jobs/queue';
 import { db, storeUrl } from '../src/store/db';
+import { addListener } from '../src/store/sources/listeners';
 import { addSource, findSourceNamed } from '../src/store/sources/sources';
+import { mailAddress } from '../src/work/send/byMail';
 import { addDemoPeople } from '../src/work/people';
 import { askForSurvey } from '../src/store/surveys/surveys';
 
@@ -32,7 +34,14 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
     secret: auditor.password,
   });
   // Where the demo is to begin on its first day, as journeys have it.
-  if (process.env['PAWL_DEMO_FRESH'] !== '1') await makePast(db(), source, new Date());
+  if (process.env['PAWL_DEMO_FRESH'] !== '1') {
+    await makePast(db(), source, new Date());
+    const { PAWL_HEARD_PORT, PAWL_HEARD_SECRET = null } = process.env;
+    const address = `http://127.0.0.1:${PAWL_HEARD_PORT}/`;
+    const heard = { hears: 'every', keptBy: 'Ada Holm' } as const;
+    if (PAWL_HEARD_PORT) await addListener(db(), source, { ...heard, address, secret: PAWL_HEARD_SECRET });
+    if (PAWL_HEARD_PORT) await addListener(db(), source, { ...heard, address: mailAddress('dba@harbour.example'), secret: null });
+  }
   const queue = await openQueue(
     storeUrl(),
     jobs.map((job) => job.name),

@@ -34,17 +34,24 @@ await step('Bringing the record up to date', async () => {
 });
 writeFileSync(join(home, 'store.url'), store, { mode: 0o600 });
 if (newestSource() !== builtFrom()) await step('Building the screens', build);
+const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
+const standIns = demo ? await standInsAt(port) : null;
 if (demo)
   await step('Making sure of the demo harbour', () =>
     node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], {
       DATABASE_URL: store,
       DEMO_SERVER: postgres?.url() ?? store,
+      ...standIns,
       ...owning,
     }),
   );
 
-const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
 const environment = { DATABASE_URL: store, PORT: String(port), NODE_ENV: 'production', ...(demo && { PAWL_DEMO: '1' }) };
+if (standIns) {
+  keepRunning('stand-ins', ['--import', 'tsx', 'demo/standIns.ts'], standIns);
+  process.env.PAWL_SMTP_URL ??= `smtp://127.0.0.1:${standIns.PAWL_HEARD_SMTP_PORT}`;
+  process.env.PAWL_SMTP_FROM ??= 'Pawl <pawl@harbour.example>';
+}
 const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
 keepRunning('worker', ['--enable-source-maps', frugalHeap, await program('worker')], {
   ...environment,
@@ -54,13 +61,24 @@ keepRunning('web', ['src/app/server/main.mjs'], environment);
 await answering(`http://127.0.0.1:${port}/healthz`);
 const origin = process.env.PAWL_PUBLIC_URL ? new URL(process.env.PAWL_PUBLIC_URL).origin : `http://127.0.0.1:${port}`;
 writeFileSync(join(home, 'web.url'), origin);
-process.stdout.write(`\n  Open ${origin}\n  Ctrl-C stops it.\n`);
+process.stdout.write(`\n  Open ${origin}\n`);
+if (standIns) process.stdout.write(`  What it sends arrives at http://127.0.0.1:${standIns.PAWL_HEARD_PORT}\n`);
+process.stdout.write('  Ctrl-C stops it.\n');
 const first = (await node(['bin/pawl.js', 'person', 'first'], { DATABASE_URL: store, PAWL_ORIGIN: origin })).trim();
 if (first !== '')
   process.stdout.write(
     `\n  Nobody is here yet. This makes you the administrator; it can be used once, within three days:\n  ${first}\n`,
   );
 if (postgres) watchPostgres();
+
+/** Where the demo's stand-ins listen, and what messages to them are signed with. */
+async function standInsAt(port) {
+  return {
+    PAWL_HEARD_PORT: String(await freePort(port + 10)),
+    PAWL_HEARD_SMTP_PORT: String(await freePort(port + 11)),
+    PAWL_HEARD_SECRET: secretIn('stand-ins.secret'),
+  };
+}
 
 /** One Pawl for each home folder: a second would take the first one's server away from it. */
 function refuseSecondStart() {
@@ -191,7 +209,7 @@ async function stop(code) {
   const patience = setTimeout(() => children.forEach((child) => child.kill('SIGKILL')), 8000);
   await Promise.all(ended);
   clearTimeout(patience);
-  for (const name of ['worker', 'web', 'start']) rmSync(join(home, `${name}.pid`), { force: true });
+  for (const name of ['worker', 'web', 'stand-ins', 'start']) rmSync(join(home, `${name}.pid`), { force: true });
   postgres?.stop();
   process.exit(code);
 }

@@ -4,7 +4,7 @@ import { hostname } from 'node:os';
 import { db, storeUrl } from '../store/db';
 import { noteWorker } from '../store/workers';
 import { deliver } from '../work/announcing';
-import { sendByHttp } from '../work/sendByHttp';
+import { send } from '../work/send/index';
 import { chores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
@@ -43,7 +43,7 @@ async function recoverAll(): Promise<void> {
   }
   await doChores(new Date()).catch(() => undefined);
   // Whoever is slow to answer holds nobody up.
-  delivering ??= deliver(context, () => new Date(), sendByHttp)
+  delivering ??= deliver(context, () => new Date(), send)
     .catch(() => undefined)
     .finally(() => (delivering = null));
 }

@@ -1,6 +1,7 @@
 // Who hears of a source: what people settle about it, what is written for them, and how it is sent.
 
-import { createHmac, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
+import { isEmail } from 'class-validator';
 import { type Announcement, isWorse } from '../core/report/announcement';
 import { type Db, inTransaction } from '../store/db';
 import { countFindings, listOpenedBy } from '../store/findings/findings';
@@ -21,24 +22,30 @@ import {
 } from '../store/sources/listeners';
 import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
+import { isByMail, mailAddress, mailboxOf, mailServer } from './send/byMail';
+import type { Send } from './send/index';
 import type { Room } from './enter';
 import type { Office } from './office';
 import { type Act, done, type Outcome, perform } from './perform';
 
 const most = 10;
 
-/** Allows an address to hear. The result is the secret that its messages are signed with, shown once. */
+/**
+ * Allows an address to hear: https://…, or that of a mailbox. The result is the secret that its messages are signed with, shown
+ * once; null of an e-mail, which is not signed.
+ */
 export function allowListener(
   room: Room,
-  { address, hears }: { readonly address: string; readonly hears: Hearing },
-): Promise<Outcome<string>> {
+  { address: given, hears }: { readonly address: string; readonly hears: Hearing },
+): Promise<Outcome<string | null>> {
+  const address = isEmail(given.trim()) ? mailAddress(given.trim()) : given.trim();
   const problem = addressProblem(address);
   if (problem !== null) return Promise.resolve({ problem });
-  return perform<string>(room.office, room.actor, actOn(room, 'listener.add', address), async (db) => {
+  return perform<string | null>(room.office, room.actor, actOn(room, 'listener.add', address), async (db) => {
     await lockSource(db, room.source.id);
     if ((await listListeners(db, room.source.id)).length >= most)
       return { problem: `A source is heard of at ${most} addresses at most.` };
-    const secret = randomBytes(32).toString('base64url');
+    const secret = isByMail(address) ? null : randomBytes(32).toString('base64url');
     await addListener(db, room.source.id, { address, hears, secret, keptBy: nameOf(room.actor) });
     return { problem: null, result: secret, after: { address, hears } };
   });
@@ -46,11 +53,12 @@ export function allowListener(
 
 /** Why nothing is sent to an address, in words; null when it can be. */
 export function addressProblem(address: string): string | null {
+  if (isByMail(address)) return mailProblem(mailboxOf(address));
   let url: URL;
   try {
     url = new URL(address);
   } catch {
-    return 'That is no address: it begins with https:// and names a server.';
+    return 'That is no address: it begins with https:// and names a server, or is that of a mailbox.';
   }
   if (url.username !== '' || url.password !== '') return 'No login goes into the address: what is sent is signed.';
   const isOwn = ['127.0.0.1', 'localhost', '[::1]'].includes(url.hostname);
@@ -59,6 +67,15 @@ export function addressProblem(address: string): string | null {
   return /^(169\.254\.|\[fe80:|\[fd00:ec2|0\.)/i.test(url.hostname)
     ? 'Nothing is sent to an address of the machine’s own wiring.'
     : null;
+}
+
+function mailProblem(mailbox: string): string | null {
+  if (!isEmail(mailbox)) return 'That is the address of no mailbox.';
+  try {
+    return mailServer() ? null : 'This installation sends no e-mail: whoever keeps it sets PAWL_SMTP_URL and PAWL_SMTP_FROM.';
+  } catch (error) {
+    return error instanceof Error ? error.message : 'This installation sends no e-mail.';
+  }
 }
 
 export function switchHearing(room: Room, id: ListenerId, isOn: boolean): Promise<Outcome<null>> {
@@ -117,9 +134,6 @@ export async function announce(db: Db, { source, survey, problem }: Ended, now: 
   for (const { id, hears } of listeners) if (hears === 'every' || isWorse(announcement)) await addDelivery(db, id, survey, body);
 }
 
-/** Sends a message; throws when it was not taken. The result is what came back, in words. */
-export type Send = (address: string, body: string, headers: Readonly<Record<string, string>>) => Promise<string>;
-
 const waitsMinutes = [1, 5, 30, 120, 360] as const;
 
 /** Sends what is due, one after the other; each by one worker alone. */
@@ -132,12 +146,9 @@ export async function deliver({ store }: Pick<Office, 'store'>, now: () => Date,
     }, store);
 }
 
-async function tried({ address, body, tries, secret }: DueDelivery, now: Date, send: Send): Promise<Delivered> {
+async function tried({ tries, ...message }: DueDelivery, now: Date, send: Send): Promise<Delivered> {
   try {
-    const answer = await send(address, body, {
-      'Content-Type': 'application/json',
-      'Pawl-Signature': signatureOf(secret, body, now),
-    });
+    const answer = await send(message, now);
     return { state: 'sent', answer, nextAt: now };
   } catch (error) {
     const wait = waitsMinutes[tries];
@@ -146,10 +157,4 @@ async function tried({ address, body, tries, secret }: DueDelivery, now: Date, s
       ? { state: 'failed', answer, nextAt: now }
       : { state: 'waiting', answer, nextAt: new Date(now.getTime() + wait * 60_000) };
   }
-}
-
-/** `t=1795780000,v1=…`: HMAC-SHA256 over the time, a dot and the body, in hex (RFC 2104, FIPS 180-4). */
-export function signatureOf(secret: string, body: string, now: Date): string {
-  const time = Math.floor(now.getTime() / 1000);
-  return `t=${time},v1=${createHmac('sha256', secret).update(`${time}.${body}`).digest('hex')}`;
 }

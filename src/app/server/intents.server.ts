@@ -25,16 +25,16 @@ export interface Intent<On> {
   /** `all`: the form as it came, for fields whose names no class knows (answers to the questions of remedies). */
   act(on: On, form: object, all: FormData): Promise<Outcome<unknown>>;
   /** Told once it is done. */
-  said?(result: unknown, form: object, on: On): Said;
+  said?(result: unknown, form: object, on: On): Said | null;
   /** Where it leads once it is done, where not back to its page. */
   then?(result: unknown, on: On): string | Way;
-  shown?(result: unknown, form: object): ShownOnce;
+  shown?(result: unknown, form: object): ShownOnce | null;
 }
 
 interface After<On, T, R> {
-  readonly said?: (result: R, form: T, on: On) => Said;
+  readonly said?: (result: R, form: T, on: On) => Said | null;
   readonly then?: (result: R, on: On) => string | Way;
-  readonly shown?: (result: R, form: T) => ShownOnce;
+  readonly shown?: (result: R, form: T) => ShownOnce | null;
 }
 
 /** What makes the intents of a page, all of them asked of the same. */

@@ -29,7 +29,8 @@ export function findListener(db: Db, source: SourceId, id: ListenerId): Promise<
 export interface NewListener {
   readonly address: string;
   readonly hears: Hearing;
-  readonly secret: string;
+  /** Null of a mailbox. */
+  readonly secret: string | null;
   readonly keptBy: string;
 }
 
@@ -40,9 +41,10 @@ export async function addListener(
 ): Promise<ListenerId> {
   const { id } = await getRow<{ id: ListenerId }>(
     db,
-    `insert into listeners (source_id, address, hears, sealed_secret, kept_by) values ($1, $2, $3, '', $4) returning id`,
+    `insert into listeners (source_id, address, hears, kept_by) values ($1, $2, $3, $4) returning id`,
     [source, address, hears, keptBy],
   );
+  if (secret === null) return id;
   await db.query('update listeners set sealed_secret = $2 where id = $1', [id, await seal(db, listenerBound(id), secret)]);
   return id;
 }
@@ -92,12 +94,12 @@ export interface DueDelivery {
   readonly address: string;
   readonly body: string;
   readonly tries: number;
-  readonly secret: string;
+  readonly secret: string | null;
 }
 
 /** One that is due, held until the transaction ends; null when none is that nobody else holds. */
 export async function takeDelivery(db: Db, now: Date): Promise<DueDelivery | null> {
-  const row = await findRow<Omit<DueDelivery, 'secret'> & { readonly sealed: Buffer }>(
+  const row = await findRow<Omit<DueDelivery, 'secret'> & { readonly sealed: Buffer | null }>(
     db,
     `select deliveries.id, listener_id as listener, address, body, tries, sealed_secret as sealed
      from deliveries join listeners on listeners.id = listener_id
@@ -109,7 +111,7 @@ export async function takeDelivery(db: Db, now: Date): Promise<DueDelivery | nul
   );
   if (!row) return null;
   const { sealed, ...due } = row;
-  return { ...due, secret: await unseal(db, listenerBound(due.listener), sealed) };
+  return { ...due, secret: sealed && (await unseal(db, listenerBound(due.listener), sealed)) };
 }
 
 export interface Delivered {

@@ -20,7 +20,9 @@ const intent = intentsOn<Room>();
 
 export const listenersIntents = {
   allow: intent(AllowForm, (room, form) => allowListener(room, form), {
-    shown: (secret) => ({ words: 'Its messages are signed with this. It is shown once, and kept sealed:', secret }),
+    said: (secret, { address }) => (secret === null ? { words: `${address} hears from now on.` } : null),
+    shown: (secret) =>
+      secret === null ? null : { words: 'Its messages are signed with this. It is shown once, and kept sealed:', secret },
   }),
   try: intent(KnownForm, (room, { listener }) => tryListener(room, listener), {
     said: () => ({ words: 'A test is on its way.' }),

@@ -53,8 +53,8 @@ export default function Listeners({ loaderData: { source, name, listeners, deliv
       <div className="narrow">
         <h1>Who hears of {name}</h1>
         <p className="mute">
-          After a survey a message is sent to these addresses: JSON, signed with HMAC-SHA256 over its time and body. What is not
-          taken is tried again for half a day. Names of tables and columns are in it, values never.
+          After a survey a message is sent to these addresses: JSON, signed with HMAC-SHA256 over its time and body; to a mailbox, a letter.
+          What is not taken is tried again for half a day. Names of tables and columns are in it, values never.
         </p>
         {actionData?.shown && (
           <Alert severity="info" role="status">
@@ -78,7 +78,7 @@ export default function Listeners({ loaderData: { source, name, listeners, deliv
                   name="address"
                   label="Address"
                   placeholder="https://"
-                  {...wrong('address', 'https:// alone, but on this machine')}
+                  {...wrong('address', 'https:// (http:// on this machine alone), or a mailbox')}
                 />
                 <TextField select name="hears" label="It hears" defaultValue="worse" {...wrong('hears')}>
                   {Object.entries(hears).map(([value, words]) => (
@@ -110,7 +110,7 @@ function Listener({
   return (
     <Paper variant="outlined" sx={{ p: 1.5, my: 1 }}>
       <div>
-        <b className="mono">{visible(address)}</b> hears {hears[what]}. {!isOn && <span className="brass">Switched off.</span>}
+        <b className="mono">{shown(address)}</b> hears {hears[what]}. {!isOn && <span className="brass">Switched off.</span>}
       </div>
       <div className="small mute">
         Allowed by {keptBy}, <Moment at={keptAt} />.
@@ -150,7 +150,7 @@ function Deliveries({ source, deliveries, listeners }: Pick<Loaded, 'source' | '
               <TableCell>
                 <Moment at={madeAt} />
               </TableCell>
-              <TableCell className="mono">{visible(addresses.get(listener) ?? '')}</TableCell>
+              <TableCell className="mono">{shown(addresses.get(listener) ?? '')}</TableCell>
               <TableCell>
                 {survey === null ? (
                   'a test'
@@ -173,6 +173,10 @@ function Deliveries({ source, deliveries, listeners }: Pick<Loaded, 'source' | '
       </Table>
     </>
   );
+}
+
+function shown(address: string): string {
+  return visible(address.replace(/^mailto:/, ''));
 }
 
 export { ProblemStation as ErrorBoundary };

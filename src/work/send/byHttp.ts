@@ -1,13 +1,18 @@
-import type { Send } from './announcing';
+import { signatureOf } from './signature';
+import type { Send } from './index';
 
 const longestMs = 10_000;
 
 /** By POST; leads nowhere else, and takes nothing that comes back but its status. */
-export const sendByHttp: Send = async (address, body, headers) => {
+export const sendByHttp: Send = async ({ address, body, secret }, now) => {
   const answer = await fetch(address, {
     method: 'POST',
     body,
-    headers: { ...headers, 'User-Agent': 'Pawl' },
+    headers: {
+      'Content-Type': 'application/json',
+      'User-Agent': 'Pawl',
+      ...(secret !== null && { 'Pawl-Signature': signatureOf(secret, body, now) }),
+    },
     redirect: 'manual',
     signal: AbortSignal.timeout(longestMs),
   }).catch((error: unknown) => {
@@ -15,9 +20,7 @@ export const sendByHttp: Send = async (address, body, headers) => {
     const slow = error instanceof Error && error.name === 'TimeoutError';
     throw new Error(
       slow ? `It did not answer within ${longestMs / 1000} s.` : `It could not be reached${cause === '' ? '' : ` (${cause})`}.`,
-      {
-        cause: error,
-      },
+      { cause: error },
     );
   });
   await answer.body?.cancel();

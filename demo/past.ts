@@ -37,6 +37,7 @@ import { nextTimes } from '../src/core/ratchet/schedule';
 import { careInWords } from '../src/work/caring';
 import { keepJudged } from '../src/work/judged';
 import { takeStanding } from '../src/work/standing';
+import { layOnDesk } from './desk';
 
 interface Ran {
   readonly name: string;
@@ -91,10 +92,11 @@ const slips = [
 
 const surveyDays = Array.from({ length: 27 }, (_, n) => 240 - n * 9);
 
-/** In one transaction; of a source that was never surveyed. */
+/** Of a source that was never surveyed. */
 export async function makePast(store: pg.Pool, source: SourceId, now: Date): Promise<void> {
   const today = await surveyed(store, source);
   await inTransaction((db) => new Past(db, source, today, now).write(), store);
+  await inTransaction((db) => layOnDesk(db, source, now), store);
 }
 
 interface Today {

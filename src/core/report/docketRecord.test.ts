@@ -17,6 +17,7 @@ const record: DocketRecord = {
     },
     ...{ authors: [hostile], signedBy: 'Bo Larsk', signedAt: '2026-11-02T09:00:00.000Z', digest: 'd1' },
   },
+  history: [{ at: '2026-11-01T10:00:00.000Z', what: 'made', by: hostile, note: hostile }],
   backups: [{ at: '2026-11-02T08:00:00.000Z', place: hostile, by: 'Ada' }],
   findings: [
     {

@@ -23,6 +23,13 @@ export interface DocketRecord {
     readonly digest: string;
   };
   readonly backups: readonly { readonly at: string; readonly place: string; readonly by: string }[];
+  /** The first first. */
+  readonly history: readonly {
+    readonly at: string;
+    readonly what: string;
+    readonly by: string | null;
+    readonly note: string | null;
+  }[];
   readonly findings: readonly {
     readonly id: string;
     readonly severity: Severity;
@@ -98,6 +105,11 @@ export function docketPage(record: DocketRecord): string {
       )}
       ${record.leftOut.map((problem) => html`<p class="harm">Left out: ${problem}</p>`)} ${rehearsed(record.rehearsal)}
       ${record.runs.map(ran)}
+      <h2>History</h2>
+      ${table(
+        ['At', 'What', 'By', 'Note'],
+        record.history.map(({ at, what, by, note }) => [momentOf(at), what, by ?? '', note ?? '']),
+      )}
       <h2>Scripts</h2>
       ${(['before', 'forward', 'after', 'back'] as const).map((name) => {
         const script = record.scripts[name];

@@ -2,9 +2,11 @@ import type { TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import { catalogueFrom, currentFormat, decisionFrom, type Stored, planFrom } from '../../core/formats/index';
 import type { Mode } from '../../core/plan/cost';
+import { type Gist, gistOf, type Risk } from '../../core/plan/gist';
 import type { Plan } from '../../core/plan/plan';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/question';
+import type { FindingId } from '../../core/rules/rule';
 import { stopRehearsal } from './rehearsals';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { DocketId, FindingRowId, PersonId, SourceId } from '../ids';
@@ -30,6 +32,9 @@ export interface DocketRow {
   readonly backupWhere: string | null;
   /** When what its repairs kept was dropped; from then on there is no way back. */
   readonly clearedAt: string | null;
+  /** Of the plan that is frozen, else null. */
+  readonly rowsChanged: number | null;
+  readonly risk: Risk | null;
 }
 
 export interface Author {
@@ -53,7 +58,7 @@ const shown = `id, name, state, mode, created_at as "createdAt", state_at as "st
   signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest", signed_format as "signedFormat",
   (select at from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupAt",
   (select place from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupWhere",
-  cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies`;
+  cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies, rows_changed as "rowsChanged", risk`;
 
 /** Held until the transaction ends: who else changes it waits. */
 export function lockDocket(db: Db, source: SourceId, id: DocketId): Promise<DocketRow | null> {
@@ -113,7 +118,7 @@ async function reopen(db: Db, id: DocketId): Promise<void> {
   await stopRehearsal(db, id);
   await db.query(
     `update dockets
-     set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
+     set state = 'Draft', state_at = now(), plan = null, catalogue = null, rows_changed = null, risk = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
      where id = $1 and state in ('Rehearsed', 'Signed')`,
     [id],
   );
@@ -145,7 +150,7 @@ export async function unsignDocket(db: Db, id: DocketId): Promise<void> {
   await db.query(
     `update dockets
      set state = case (select state from rehearsals where docket_id = $1 order by id desc limit 1) when 'held' then 'Rehearsed' else 'Draft' end,
-       state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
+       state_at = now(), plan = null, catalogue = null, rows_changed = null, risk = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null
      where id = $1 and state = 'Signed'`,
     [id],
   );
@@ -198,18 +203,31 @@ export async function findFrozen(db: Db, id: DocketId): Promise<FrozenDocket | n
 
 /** From here on the docket's plan does not change any more. */
 export async function freezeDocket(db: Db, id: DocketId, plan: Plan, catalogue: Catalogue): Promise<void> {
-  await db.query('update dockets set plan = $2, catalogue = $3, format = $4 where id = $1', [
+  const { rowsChanged, risk } = await gistOfDocket(db, id, plan, catalogue);
+  await db.query('update dockets set plan = $2, catalogue = $3, format = $4, rows_changed = $5, risk = $6 where id = $1', [
     id,
     JSON.stringify(plan),
     JSON.stringify(catalogue),
     currentFormat,
+    rowsChanged,
+    risk,
   ]);
+}
+
+/** What a plan of it comes to, by what its findings counted last. */
+export async function gistOfDocket(db: Db, id: DocketId, plan: Plan, catalogue: Catalogue): Promise<Gist> {
+  const counted = await rowsOf<{ identity: FindingId; amount: number | null }>(
+    db,
+    'select identity, amount from docket_items join findings on findings.id = finding_id where docket_id = $1',
+    [id],
+  );
+  return gistOf(plan, catalogue, new Map(counted.map(({ identity, amount }) => [identity, amount])));
 }
 
 /** Makes a docket of which nothing was carried out a draft again: its plan is made anew. */
 export async function thawDocket(db: Db, id: DocketId): Promise<void> {
   await db.query(
-    `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null where id = $1`,
+    `update dockets set state = 'Draft', state_at = now(), plan = null, catalogue = null, rows_changed = null, risk = null, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null where id = $1`,
     [id],
   );
 }

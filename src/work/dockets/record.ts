@@ -9,16 +9,18 @@ import { wordsOf } from '../../core/rules/audit';
 import { type DocketRow, listBackups, listItems } from '../../store/dockets/dockets';
 import { findLastRehearsal } from '../../store/dockets/rehearsals';
 import { listProofsOfRun, listRuns, listSteps } from '../../store/dockets/runs';
+import { listDocketEvents } from '../../store/ratchet/history';
 import type { Room } from '../enter';
 import { planDocket } from './planned';
 
 export async function recordOf({ store, source }: Room, docket: DocketRow): Promise<DocketRecord> {
-  const [{ rows, plan, write, catalogue, digest }, items, rehearsal, runs, backups] = await Promise.all([
+  const [{ rows, plan, write, catalogue, digest }, items, rehearsal, runs, backups, events] = await Promise.all([
     planDocket(store, source, docket),
     listItems(store, docket.id),
     findLastRehearsal(store, docket.id),
     listRuns(store, docket.id),
     listBackups(store, docket.id),
+    listDocketEvents(store, docket.id),
   ]);
   const decisions = new Map(items.map(({ findingId, decision }) => [findingId, decision]));
   const engine = catalogue ? `${engineOf(catalogue).title} ${catalogue.engine.version}` : 'not surveyed';
@@ -31,6 +33,7 @@ export async function recordOf({ store, source }: Room, docket: DocketRow): Prom
       ...{ signedBy: docket.signedBy, signedAt: docket.signedAt },
     },
     backups,
+    history: events.map(({ at, what, by, note }) => ({ at, what, by, note: note && visible(note) })),
     findings: rows.map((row) => {
       const { title, message, consequence, evidence } = wordsOf(row);
       const told = evidence.map(({ label, text }) => ({ label, text }));

@@ -1,10 +1,17 @@
 import { Moment } from '~/app/ui/Moment';
 import type { WholeField } from '~/app/ui/list/whole';
+import { type Risk, risks } from '~/core/plan/gist';
 import { docketStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 
 const places = new Map<string, number>(docketStates.map((state, n) => [state, n]));
 const colours: Readonly<Record<string, string>> = { Done: 'verd', Stopped: 'rust' };
+const riskColours: Readonly<Partial<Record<Risk, string>>> = {
+  'rows are changed': 'rust strong',
+  'readers and writers wait': 'rust',
+  'writers wait': 'brass',
+  'nobody waits': 'verd',
+};
 
 /** What the list of dockets tells of each. */
 export const docketFields: readonly WholeField<DocketRow>[] = [
@@ -34,6 +41,26 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 80,
     usual: true,
     of: ({ remedies }) => remedies,
+  },
+  {
+    name: 'changed',
+    title: 'Rows changed',
+    about: 'About how many rows its repairs change',
+    type: 'number',
+    width: 100,
+    usual: true,
+    of: ({ rowsChanged }) => rowsChanged,
+  },
+  {
+    name: 'risk',
+    title: 'Risk',
+    about: 'The gravest that a step of it does to others',
+    type: 'text',
+    width: 170,
+    usual: true,
+    of: ({ risk }) => risk,
+    rank: ({ risk }) => (risk === null ? -1 : risks.indexOf(risk)),
+    draw: ({ risk }) => risk && <span className={`small ${riskColours[risk] ?? ''}`}>{risk}</span>,
   },
   {
     name: 'author',
@@ -72,7 +99,6 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     title: 'In this state since',
     type: 'text',
     width: 130,
-    usual: true,
     of: ({ stateAt }) => stateAt,
     draw: ({ stateAt }) => (
       <span className="small">

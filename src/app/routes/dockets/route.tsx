@@ -2,11 +2,11 @@ import { pathTo } from '~/app/ui/pathTo';
 import { Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { listedDockets } from '~/work/dockets/listed';
 import { enter } from '~/app/server/door.server';
 import { NothingFits } from '~/app/ui/list/NothingFits';
 import { WholeList } from '~/app/ui/list/WholeList';
 import { counted } from '~/core/naming/words';
-import { listDockets } from '~/store/dockets/dockets';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { throughStates } from '~/core/ratchet/states';
@@ -14,8 +14,8 @@ import { docketFields } from './fields';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
-  const { source, store } = await enter({ params, context }, 'seeFindings');
-  return { source: source.id, dockets: await listDockets(store, source.id) };
+  const room = await enter({ params, context }, 'seeFindings');
+  return { source: room.source.id, dockets: await listedDockets(room) };
 }
 
 export function meta({ matches }: Route.MetaArgs) {
@@ -33,7 +33,7 @@ export default function Dockets({ loaderData: { source, dockets } }: Route.Compo
         label="Dockets"
         all={dockets}
         fields={docketFields}
-        groups={['state', 'author']}
+        groups={['state', 'author', 'signed', 'risk']}
         here={here}
         apart
         empty={<NothingFits what="docket" here={here} />}

@@ -53,8 +53,8 @@ export default function Listeners({ loaderData: { source, name, listeners, deliv
       <div className="narrow">
         <h1>Who hears of {name}</h1>
         <p className="mute">
-          After a survey a message is sent to these addresses: JSON, signed with HMAC-SHA256 over its time and body; to a mailbox, a letter.
-          What is not taken is tried again for half a day. Names of tables and columns are in it, values never.
+          After a survey a message is sent to these addresses: JSON, signed with HMAC-SHA256 over its time and body; to a mailbox,
+          a letter. What is not taken is tried again for half a day. Names of tables and columns are in it, values never.
         </p>
         {actionData?.shown && (
           <Alert severity="info" role="status">

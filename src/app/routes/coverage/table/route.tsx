@@ -19,12 +19,17 @@ import { counted, sizeInWords } from '~/core/naming/words';
 import { openStates } from '~/core/ratchet/states';
 import { wordsOf } from '~/core/rules/audit';
 import { listByTable } from '~/store/findings/findings';
+import { listTableEvents } from '~/store/ratchet/history';
 import { listTables } from '~/store/surveys/surveyedTables';
 import { Declaration } from '~/app/ui/Declaration';
 import { ProblemPart } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { decideIntents } from '../../decide/decideForms.server';
 import type { Route } from './+types/route';
+import { History } from './History';
+
+/** Of what happened to a table, as many are shown. */
+const mostEvents = 60;
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
@@ -32,7 +37,11 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const table = catalogue && findTable(catalogue, params.table as TableId);
   if (!catalogue || !table)
     throw notFound(`There is no table ${params.table}`, 'The last survey did not see it. It may have been renamed or dropped.');
-  const [findings, measured] = await Promise.all([listByTable(store, source.id, table.id), listTables(store, source.id)]);
+  const [findings, measured, events] = await Promise.all([
+    listByTable(store, source.id, table.id),
+    listTables(store, source.id),
+    listTableEvents(store, source.id, table.id, mostEvents),
+  ]);
   const seen = measured.find((t) => t.id === table.id);
   return {
     id: table.id,
@@ -41,6 +50,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     comment: table.comment && visible(table.comment),
     notMeasured: seen?.notMeasured ?? null,
     source: source.id,
+    events: events.map((event) => ({ ...event, about: visible(event.about), reason: event.reason && visible(event.reason) })),
     parents: foreignKeysOf(table).length,
     children: referencesTo(catalogue, table.id).length,
     findings: findings.map((finding) => ({
@@ -145,6 +155,7 @@ export default function TableDossier({ loaderData: t, actionData }: Route.Compon
       {[...t.constraints, ...t.indexes].map(({ name, words }) => (
         <Declaration key={`${t.id} ${name}`} source={t.source} table={t.id} name={name} words={words} />
       ))}
+      <History source={t.source} events={t.events} most={mostEvents} />
       {t.findings.length === 0 && (
         <p className="small mute">
           No rule has anything against this table.{' '}

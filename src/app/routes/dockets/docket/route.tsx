@@ -27,6 +27,7 @@ import { findDocket } from '~/store/dockets/dockets';
 import { listRefusals } from '~/store/dockets/refusals';
 import { listOwed } from '~/store/dockets/owedRemovals';
 import { listProofsOfRun, listRuns, listSteps } from '~/store/dockets/runs';
+import { listDocketEvents } from '~/store/ratchet/history';
 import { lastEntryId } from '~/store/journal/journal';
 import { findSpeed } from '~/store/surveys/surveys';
 import { findLastRehearsal } from '~/store/dockets/rehearsals';
@@ -41,6 +42,7 @@ import type { Route } from './+types/route';
 import { actOn } from '~/app/server/intents.server';
 import { docketIntents } from './docketForm.server';
 import { DocketScript } from './DocketScript';
+import { History } from './History';
 import { Refused } from './Refused';
 import { Rehearsing } from './Rehearsing';
 import { RunLog } from './RunLog';
@@ -56,7 +58,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const seen = await lastEntryId(store);
   const docket = await findDocket(store, source.id, await idIn(params.docket, 'docket'));
   if (!docket) throw notFound(`There is no docket ${params.docket}`, 'It may have been discarded.');
-  const [{ rows, plan, catalogue, digest }, runs, rehearsal, speed, where, owed, refusals] = await Promise.all([
+  const [{ rows, plan, catalogue, digest }, runs, rehearsal, speed, where, owed, refusals, events] = await Promise.all([
     planDocket(store, source, docket),
     listRuns(store, docket.id),
     findLastRehearsal(store, docket.id),
@@ -64,6 +66,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     rehearsalPlace(store, source),
     listOwed(store, docket.id),
     listRefusals(store, docket.id),
+    listDocketEvents(store, docket.id),
   ]);
   const others = async (right: Right): Promise<string | null> =>
     may(actor.bounds, right, source.id) ? null : whoMay(store, right, source.id);
@@ -135,7 +138,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + (table.bytes ?? 0), 0),
     },
     run: last ? { ...last, steps: await listSteps(store, last.id), proofs: await listProofsOfRun(store, last.id) } : null,
-    earlier: runs.slice(1),
+    events,
   };
 }
 
@@ -314,6 +317,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
             </VirtualList>
           </>
         )}
+        <History events={loaderData.events} />
       </main>
       <aside className="dossier" aria-label="Script and run">
         {loaderData.planned && (

@@ -1,4 +1,3 @@
-import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -14,6 +13,7 @@ import { Moment } from '~/app/ui/Moment';
 import { Fields } from '~/app/ui/parts';
 import { pathTo } from '~/app/ui/pathTo';
 import { useSaid } from '~/app/ui/Saying';
+import { Timeline } from '~/app/ui/Timeline';
 import type { Dossier } from './dossier.server';
 import type { action } from './route';
 
@@ -23,7 +23,7 @@ export function Life({ dossier }: { readonly dossier: Dossier }) {
   return (
     <>
       <h2>Its life</h2>
-      <Events>
+      <Timeline>
         {events.map((event, i) => (
           <li key={i} className={toneOf(event)}>
             <span className="mute" title={event.at}>
@@ -35,7 +35,7 @@ export function Life({ dossier }: { readonly dossier: Dossier }) {
             </div>
           </li>
         ))}
-      </Events>
+      </Timeline>
       {amounts.length > 1 && <Amounts amounts={amounts} what={dossier.words.measured} />}
       <h2>Who sees to it</h2>
       {care.by === null && care.due === null && care.reference === null ? (
@@ -198,36 +198,3 @@ function Problem({ problem }: { readonly problem: string | null | undefined }) {
     </Alert>
   );
 }
-
-const Events = styled('ol')({
-  listStyle: 'none',
-  margin: '4px 0 0',
-  padding: '0 0 0 6px',
-  fontSize: '13px',
-  '& > li': {
-    position: 'relative',
-    display: 'grid',
-    gridTemplateColumns: '92px 1fr',
-    gap: '0 10px',
-    padding: '0 0 9px 16px',
-    borderLeft: '2px solid var(--mui-palette-divider)',
-    overflowWrap: 'anywhere',
-  },
-  '& > li:last-child': { borderLeftColor: 'transparent' },
-  '& > li::before': {
-    content: "''",
-    position: 'absolute',
-    left: '-6px',
-    top: '5px',
-    width: '10px',
-    height: '10px',
-    borderRadius: '50%',
-    background: 'var(--mui-palette-text-secondary)',
-  },
-  '& > .rust::before': { background: 'var(--mui-palette-error-main)' },
-  '& > .brass::before': { background: 'var(--mui-palette-warning-main)' },
-  '& > .verd::before': { background: 'var(--mui-palette-primary-main)' },
-  '& > .rust b': { color: 'var(--mui-palette-error-main)' },
-  '& > .brass b': { color: 'var(--mui-palette-warning-main)' },
-  '& > .verd b': { color: 'var(--mui-palette-primary-main)' },
-});

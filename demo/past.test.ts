@@ -11,13 +11,16 @@ import type { SourceId } from '../src/store/ids';
 import { migrate } from '../src/store/migrate';
 import { listDrifts } from '../src/store/ratchet/drifts';
 import { listStandings } from '../src/store/ratchet/standings';
-import { addSource } from '../src/store/sources/sources';
+import { headOf } from '../src/input/sourceFile';
+import { addSource, findSource } from '../src/store/sources/sources';
+import { pawlItself } from '../src/work/actor';
+import { moveIn, moveOut } from '../src/work/moving';
 import { addDemoPeople } from '../src/work/people';
 import { auditor, createHarbour } from './harbour/create';
 import { makePast } from './past';
 
 const name = `harbour_p_${process.pid}`;
-const database = useDatabase();
+const [database, elsewhere] = [useDatabase(), useDatabase()];
 const now = new Date('2026-11-27T12:00:00Z');
 let store: pg.Pool;
 let source: SourceId;
@@ -68,3 +71,36 @@ test('every finding is in the state that its history says, and its history is in
     }
   }
 });
+
+test('all of it moves to another Pawl, and what comes out there is the same', async () => {
+  await migrate(elsewhere.url);
+  const other = openStore(elsewhere.url);
+  try {
+    const [lines, phrase] = [await fileOf(store, source), 'eight months of tides'];
+    const coming = {
+      // eslint-disable-next-line @typescript-eslint/require-await -- as a file is read
+      lines: async function* () {
+        yield* lines;
+      },
+      ...{ phrase, headOf, name: null },
+    };
+    const moved = await moveIn({ store: other, ...nobody }, pawlItself('terminal'), coming);
+    const own = (all: readonly string[]) => all.slice(1, -1).filter((line) => !line.startsWith('{"schedules"'));
+    if (moved.problem !== null) throw new Error(moved.problem);
+    expect(moved.result.rows).toBeGreaterThan(700);
+    expect(own(await fileOf(other, moved.result.source))).toEqual(own(lines));
+  } finally {
+    await other.end();
+  }
+}, 60_000);
+
+const nobody = { enqueue: () => Promise.resolve(), offerLogin: () => Promise.resolve(true) };
+
+async function fileOf(from: pg.Pool, id: SourceId): Promise<readonly string[]> {
+  let text = '';
+  const row = await findSource(from, id);
+  if (!row) throw new Error('The source is gone.');
+  const put = (more: string) => Promise.resolve(void (text += more));
+  expect(await moveOut({ store: from }, pawlItself('terminal'), row, { phrase: 'eight months of tides', put })).toBeNull();
+  return text.split('\n').slice(0, -1);
+}

@@ -30,7 +30,7 @@ export function openNamed({ kind, settings, secret }: Named): Promise<Source> {
   return kind.open(settings, secret, usualLimits);
 }
 
-const atTheTerminal: Asking = {
+export const atTheTerminal: Asking = {
   input: () => text(process.stdin),
   warn: (words) => void process.stderr.write(`${words}\n`),
   async secret(prompted) {

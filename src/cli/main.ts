@@ -16,6 +16,7 @@ import * as report from './commands/report';
 import * as script from './commands/script';
 import * as style from './commands/style';
 import * as secret from './commands/secret';
+import * as source from './commands/source';
 import * as survey from './commands/survey';
 
 interface Command {
@@ -35,6 +36,7 @@ const commands: Readonly<Record<string, Command>> = {
   script,
   rehearse,
   style,
+  source,
   person,
   journal,
   secret,
@@ -89,6 +91,6 @@ function isFileError(error: unknown): error is NodeJS.ErrnoException & { code: s
   return (
     error instanceof Error &&
     'code' in error &&
-    ['ENOENT', 'EACCES', 'EISDIR', 'ENOTDIR', 'ENOSPC', 'EROFS'].includes(String(error.code))
+    ['ENOENT', 'EACCES', 'EEXIST', 'EISDIR', 'ENOTDIR', 'ENOSPC', 'EROFS'].includes(String(error.code))
   );
 }

@@ -21,6 +21,7 @@ export async function grantApplication(owner: string, { user, password }: Applic
       grant connect, create on database ${database} to ${role};
       grant usage on schema pawl to ${role};
       grant select, insert, update, delete on all tables in schema pawl to ${role};
+      grant usage, select, update on all sequences in schema pawl to ${role};
       revoke insert, update, delete on pawl.migrations from ${role};
       revoke update, delete on pawl.journal from ${role}`);
     await giveQueue(client, role);

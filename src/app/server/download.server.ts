@@ -1,8 +1,10 @@
-/** A file to download, as JSON or CSV. */
-export function download(name: string, as: 'csv' | 'json', text: string): Response {
+import { type ListForm, listTypes } from '~/core/formats/lists';
+
+/** A file to download. */
+export function download(name: string, as: ListForm, text: string): Response {
   return new Response(text, {
     headers: {
-      'Content-Type': as === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8',
+      'Content-Type': `${listTypes[as]}; charset=utf-8`,
       'Content-Disposition': `attachment; filename="${name}.${as}"`,
     },
   });

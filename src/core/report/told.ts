@@ -1,5 +1,6 @@
 // What came of a survey against its baseline, for people: as plain text and as Markdown.
 
+import { inMarkdown } from '../formats/lists';
 import { counted } from '../naming/words';
 import type { Against, KnownFinding } from '../ratchet/against';
 import { objectInWords } from '../ratchet/mended';
@@ -93,9 +94,4 @@ function dayOf(moment: string): string {
 
 function rest(all: number): readonly string[] {
   return all > most ? ['', `… and ${counted(all - most, 'more finding')}.`] : [];
-}
-
-/** Names of the audited database are no Markdown and no HTML. */
-export function inMarkdown(text: string): string {
-  return text.replace(/\s+/g, ' ').replace(/[\\`*_{}[\]<>()#+!|~&$@:-]/g, (sign) => `\\${sign}`);
 }

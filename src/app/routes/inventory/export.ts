@@ -1,12 +1,12 @@
 import { download } from '~/app/server/download.server';
-import { csv } from '~/core/formats/csv';
+import { listAs, listForms } from '~/core/formats/lists';
 import { enter } from '~/app/server/door.server';
 import type { Route } from './+types/export';
 import { askedFor, linesFor } from './asked.server';
 
 const most = 500_000;
 
-/** A list of the inventory as a file, filtered, sorted and with the fields as it is shown: CSV or JSON. */
+/** A list of the inventory as a file, filtered, sorted and with the fields as it is shown: CSV, JSON or Markdown. */
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const asked = askedFor(room, request, params.kind);
@@ -19,7 +19,6 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     Object.fromEntries(columns.map((name) => [name, values[name]])),
   );
   const name = `${room.source.name.replaceAll(/[^\w-]+/g, '-')}-${asked.kind}`;
-  return searchParams.get('as') === 'json'
-    ? download(name, 'json', `${JSON.stringify(lines, null, 1)}\n`)
-    : download(name, 'csv', csv(columns, lines));
+  const as = listForms.find((form) => form === searchParams.get('as')) ?? 'csv';
+  return download(name, as, listAs(as, columns, lines));
 }

@@ -1,5 +1,5 @@
 import { download } from '~/app/server/download.server';
-import { csv } from '~/core/formats/csv';
+import { listAs, listForms } from '~/core/formats/lists';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { listEntries } from '~/store/journal/journal';
@@ -9,11 +9,11 @@ import { filterIn } from './journalFilter.server';
 const most = 100_000;
 const columns = ['id', 'at', 'person', 'via', 'address', 'act', 'outcome', 'source', 'object', 'before', 'after'] as const;
 
-/** The journal as a file, filtered as the page is: CSV or JSON. */
+/** The journal as a file, filtered as the page is: CSV, JSON or Markdown. */
 export async function loader({ request, context }: Route.LoaderArgs) {
   await enterAll({ context }, 'readJournal');
   const entries = await listEntries(office().store, await filterIn(request), most);
-  return new URL(request.url).searchParams.get('as') === 'json'
-    ? download('journal', 'json', `${JSON.stringify(entries, null, 1)}\n`)
-    : download('journal', 'csv', csv(columns, entries as unknown as readonly Readonly<Record<string, unknown>>[]));
+  const asked = new URL(request.url).searchParams.get('as');
+  const as = listForms.find((form) => form === asked) ?? 'csv';
+  return download('journal', as, listAs(as, columns, entries as unknown as readonly Readonly<Record<string, unknown>>[]));
 }

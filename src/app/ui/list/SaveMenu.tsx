@@ -2,12 +2,12 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
+import { type ListForm, listForms } from '~/core/formats/lists';
 
-const formats = ['csv', 'json'] as const;
-export type SavedAs = (typeof formats)[number];
+const words: Readonly<Record<ListForm, string>> = { csv: 'CSV', json: 'JSON', md: 'Markdown' };
 
 /** Saves a list as a file; `address` tells where the file is, `name` how it is called where the server does not say. */
-export function SaveMenu({ name, address }: { readonly name?: string; readonly address: (as: SavedAs) => string }) {
+export function SaveMenu({ name, address }: { readonly name?: string; readonly address: (as: ListForm) => string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => setAnchor(null);
   return (
@@ -17,9 +17,9 @@ export function SaveMenu({ name, address }: { readonly name?: string; readonly a
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {anchor !== null &&
-          formats.map((as) => (
+          listForms.map((as) => (
             <MenuItem key={as} component="a" href={address(as)} download={name ? `${name}.${as}` : true} onClick={close}>
-              As {as.toUpperCase()}
+              As {words[as]}
             </MenuItem>
           ))}
       </Menu>

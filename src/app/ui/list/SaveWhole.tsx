@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
-import { csv } from '~/core/formats/csv';
+import { listAs, type ListForm, listTypes } from '~/core/formats/lists';
 import type { Columns } from './columns';
-import { SaveMenu, type SavedAs } from './SaveMenu';
+import { SaveMenu } from './SaveMenu';
 import type { WholeField } from './whole';
 
 interface SaveWholeProps<Row> {
@@ -15,11 +15,10 @@ interface SaveWholeProps<Row> {
 export function SaveWhole<Row>({ name, rows, fields, columns: { shown } }: SaveWholeProps<Row>) {
   const made = useRef<string[]>([]);
   useEffect(() => () => made.current.splice(0).forEach((address) => URL.revokeObjectURL(address)), []);
-  const address = (as: SavedAs): string => {
+  const address = (as: ListForm): string => {
     const columns = shown.flatMap((name) => fields.find((field) => field.name === name) ?? []);
     const lines = rows.map((row) => Object.fromEntries(columns.map((field) => [field.name, field.of(row)])));
-    const text = as === 'csv' ? csv(shown, lines) : `${JSON.stringify(lines, null, 1)}\n`;
-    const url = URL.createObjectURL(new Blob([text], { type: as === 'csv' ? 'text/csv' : 'application/json' }));
+    const url = URL.createObjectURL(new Blob([listAs(as, shown, lines)], { type: listTypes[as] }));
     made.current.push(url);
     return url;
   };

@@ -5,18 +5,24 @@
 
 import { pawlItself } from '../src/work/actor';
 import { migrate } from '../src/store/migrate';
-import { openStore } from '../src/store/db';
+import { inTransaction, openStore } from '../src/store/db';
+import { thinSurveys } from '../src/store/surveys/retention';
+import { keepCatalogue, keepFacts } from '../src/store/surveys/surveys';
 import type { SourceId, SurveyId } from '../src/store/ids';
 import { findSource } from '../src/store/sources/sources';
 import { keepJudged } from '../src/work/judged';
 import { ratchetOf } from '../src/work/ratchet';
+import { recordSurvey } from '../src/work/recorded';
 import { takeStanding } from '../src/work/standing';
+import { evidenceOf } from '../src/core/evidence/evidence';
+import { profiled } from '../test/kit/measured';
 import { coreFinding, listStanding } from '../src/store/findings/findings';
 import type { Catalogue, Table } from '../src/core/catalogue/model';
 import { sketch } from '../test/kit/sketch';
 import { makeDatabase, startBenchServer, timed } from './database';
 
 const source = 1 as SourceId;
+const wide = `port.table_1: id key, name text not null, kind text, made_at date, seen_at date, remark text, area text, height text, width text, depth text`;
 const server = await startBenchServer();
 try {
   console.log('| what | p50 ms | p95 ms | goal |\n|---|---|---|---|');
@@ -66,9 +72,47 @@ try {
       `\nThe record of findings grew by ${(Math.max(0, ...sizes.slice(2)) / 1e6).toFixed(2)} MB by such a survey (without its catalogue and facts).`,
     );
   });
+  await withStore('whole', 10_000, 20_000, growth);
 } finally {
   server.stop();
   server.remove();
+}
+
+/** The whole store, survey after survey of 10,000 tables of ten columns with all their facts, none of them changed. */
+async function growth(store: ReturnType<typeof openStore>): Promise<void> {
+  const catalogue = many(10_000, wide);
+  const known = (await listStanding(store, source)).map(coreFinding);
+  const sizes: number[] = [];
+  for (let n = 0; n < 16; n++) {
+    const survey = await newSurvey(store);
+    const facts = catalogue.tables.flatMap((table) =>
+      profiled({ ...catalogue, tables: [table] }, table.id, 1_000, { name: { distinct: 900 } }),
+    );
+    await keepCatalogue(store, survey, catalogue);
+    await keepFacts(store, survey, facts);
+    await inTransaction(
+      (db) =>
+        recordSurvey(
+          db,
+          { id: survey, sourceId: source, docketId: null, depth: 'exact' },
+          {
+            ...{ catalogue, evidence: evidenceOf(facts), unmeasured: [], findings: known, waived: [], scope: null },
+            ...{ reused: new Set(), speed: { bytes: 1, ms: 1 }, policies: {} },
+          },
+        ),
+      store,
+    );
+    await thinSurveys(store, source);
+    await store.query('vacuum');
+    const { rows } = await store.query<{ bytes: number }>('select pg_database_size(current_database())::float8 as bytes');
+    sizes.push(rows[0]?.bytes ?? 0);
+  }
+  const grown = sizes.slice(1).map((bytes, n) => (bytes - (sizes[n] ?? 0)) / 1e6);
+  console.log(`\nThe whole store grew, survey after survey, by ${grown.map((mb) => mb.toFixed(1)).join(', ')} MB.`);
+  const { rows } = await store.query<{ mb: number }>(
+    `select avg(pg_column_size(catalogue)) / 1e6 as mb from surveys where catalogue is not null`,
+  );
+  console.log(`A catalogue takes ${Number(rows[0]?.mb).toFixed(1)} MB.`);
 }
 
 async function withStore(
@@ -135,8 +179,8 @@ async function size(store: ReturnType<typeof openStore>): Promise<number> {
   return rows[0]?.bytes ?? 0;
 }
 
-function many(tables: number): Catalogue {
-  const one = sketch('port.table_1: id key, name text');
+function many(tables: number, drawn = 'port.table_1: id key, name text'): Catalogue {
+  const one = sketch(drawn);
   const [first] = one.tables as readonly [Table];
   return {
     ...one,

@@ -61,6 +61,11 @@ class SourceShape {
   @IsString() database!: string;
 }
 
+class ScopeShape {
+  @IsString() @MinLength(1) schema!: string;
+  @IsString() @MinLength(1) table!: string;
+}
+
 class NotMeasuredShape {
   @IsString() @MinLength(1) schema!: string;
   @IsString() @MinLength(1) table!: string;
@@ -72,6 +77,7 @@ class SurveyDocumentShape {
   @ValidateNested() @Type(() => SourceShape) source!: SourceShape;
   @IsString() takenAt!: string;
   @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
+  @IsOptional() @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Type(() => ScopeShape) scope?: ScopeShape[];
   @IsArray() @ArrayMaxSize(most) findings!: unknown[];
   /** Of a baseline: what was mended once. */
   @IsArray() @ArrayMaxSize(most) held: unknown[] = [];
@@ -81,6 +87,8 @@ class SurveyDocumentShape {
 }
 
 export interface ReadSurvey extends Taken {
+  /** The tables that were looked at; null for all. */
+  readonly scope: ReadonlySet<TableId> | null;
   /** Why tables could not be measured. */
   readonly reasons: ReadonlyMap<string, string>;
   readonly source: { readonly engine: string; readonly version: string; readonly database: string };
@@ -94,13 +102,14 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
   const { plain, format } = upToDate(parsedJson(text));
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
-  const { source, takenAt, depth, findings, held, notMeasured } = parsed.value;
+  const { source, takenAt, depth, scope, findings, held, notMeasured } = parsed.value;
   refuseLists([parsed.value.catalogue, source, ...partsOf(parsed.value.catalogue)]);
   const catalogue = catalogueFrom(parsed.value.catalogue);
   return {
     source,
     takenAt,
     depth,
+    scope: scope ? new Set(scope.map(({ schema, table }) => tableId(schema, table))) : null,
     catalogue,
     findings: findings.map((plainFinding, at) => {
       const finding = findingFrom(parsedFinding(plainFinding, at), format);

@@ -1,6 +1,4 @@
 import { inTransaction } from '../store/db';
-import type { TableId } from '../core/catalogue/identifiers';
-import { tableId } from '../core/catalogue/identifiers';
 import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { risksInWords } from '../core/survey/login';
@@ -11,7 +9,6 @@ import { type SourceKind, usualLimits } from '../sources/kind';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey';
 import { type Connection, findSource, getConnection } from '../store/sources/sources';
-import { conventionsOf } from '../core/naming/infer';
 import { keepScript, listAnswers, listScripts } from '../store/surveys/answers';
 import { getSettings } from '../store/sources/settings';
 import { listWishes } from '../store/sources/wishes';
@@ -24,31 +21,19 @@ import {
   keepCatalogue,
   keepFacts,
   keepLogin,
-  keepNotMeasured,
   keepProgress,
-  keepConventions,
-  keepReused,
-  keepSpeed,
   listFacts,
   listStranded,
   requeueSurvey,
   startSurvey,
   type SurveyRow,
 } from '../store/surveys/surveys';
-import { inventory, stockKinds } from '../core/inventory/index';
-import { withEarlier } from '../core/inventory/take';
-import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';
-import { keepLines, listLinesOutside } from '../store/inventory/inventory';
 import { thinSurveys } from '../store/surveys/retention';
-import { keepTables } from '../store/surveys/surveyedTables';
 import { pawlItself } from '../work/actor';
-import { announce } from '../work/announcing';
-import { noteDrift } from '../work/drift';
-import { keepJudged } from '../work/judged';
 import { write } from '../work/perform';
+import { announceEnd, recordSurvey } from '../work/recorded';
 import { findRenames, followRenames } from '../work/renamed';
-import { takeStanding } from '../work/standing';
 import type { Job, JobContext } from './job';
 import { whileOwning } from './ownership';
 import type { SurveyId } from '../store/ids';
@@ -129,11 +114,6 @@ async function noteEnd(
   await write(store, pawlItself('worker'), act, { outcome, after: { depth, ...after } });
 }
 
-async function announceEnd(db: Db, { id, sourceId }: SurveyRow, problem: string | null): Promise<void> {
-  const source = await findSource(db, sourceId);
-  if (source) await announce(db, { source, survey: id, problem }, new Date());
-}
-
 interface Judged extends SurveyResult {
   readonly policies: Policies;
 }
@@ -209,52 +189,13 @@ async function measureByFiles(
   return null;
 }
 
-async function keepResult(
-  row: SurveyRow,
-  { catalogue, evidence, findings, waived, scope, reused, speed, policies }: Judged,
-  store: JobContext['store'],
-): Promise<void> {
+async function keepResult(row: SurveyRow, { catalogue, evidence, ...result }: Judged, store: JobContext['store']): Promise<void> {
   const unmeasured = notMeasured(catalogue, evidence);
   await inTransaction(async (db) => {
-    await keepJudged(db, {
-      source: row.sourceId,
-      survey: row.id,
-      docket: row.docketId,
-      findings,
-      waived,
-      seen: {
-        catalogue,
-        depth: row.depth,
-        scope,
-        notMeasured: new Set<TableId>(unmeasured.map((t) => tableId(t.schema, t.table))),
-        policies,
-      },
-    });
-    await keepTables(db, row.sourceId, { catalogue, evidence, unmeasured, scope });
-    // A survey of the catalogue alone measures no table.
-    const measured = row.depth === 'catalogue' ? new Set<TableId>() : scope;
-    await takeStock(db, row.sourceId, { catalogue, evidence, findings, scope: measured });
-    await keepNotMeasured(db, row.id, unmeasured);
-    await keepReused(db, row.id, reused.size);
-    await keepSpeed(db, row.id, speed);
-    await keepConventions(db, row.id, conventionsOf(catalogue));
-    await noteDrift(db, row.sourceId, row.id, catalogue);
-    await takeStanding(db, row.sourceId, row.id);
+    await recordSurvey(db, row, { catalogue, evidence, unmeasured, ...result });
     await announceEnd(db, row, null);
     await finishSurvey(db, row.id, 'done');
   }, store);
-}
-
-async function takeStock(
-  db: Db,
-  source: SourceId,
-  { scope, ...taken }: Pick<Judged, 'catalogue' | 'evidence' | 'findings' | 'scope'>,
-) {
-  for (const kind of stockKinds) {
-    const lines = inventory[kind].lines(taken);
-    const all = scope ? withEarlier(lines, await listLinesOutside(db, source, kind, scope), scope) : lines;
-    await keepLines(db, source, kind, all);
-  }
 }
 
 export function messageOf(error: unknown): string {

@@ -29,6 +29,8 @@ const ofFinding: Door = {
     takeBack: { right: 'plan', form: { intent: 'takeBack' } },
     care: { right: 'care', form: { intent: 'care', by: 'b' } },
     comment: { right: 'care', form: { intent: 'comment', words: 'w' } },
+    join: { right: 'care', form: { intent: 'join', older: '1' } },
+    part: { right: 'care', form: { intent: 'part' } },
   },
 };
 /** Where findings are put into a docket or waived together. */

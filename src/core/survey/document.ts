@@ -1,7 +1,7 @@
 // A survey as a file: `pawl-survey/2`, described in docs/formats.md. Complete enough that scripts can
 // be written from it without the database.
 
-import { tableNames } from '../catalogue/identifiers';
+import { type TableId, tableNames } from '../catalogue/identifiers';
 import { baseTables, declaredUniques, foreignKeysOf, getTable, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
 import { type Evidence, profileOf } from '../evidence/evidence';
@@ -21,6 +21,8 @@ export interface SurveyDocument {
   readonly takenAt: string;
   readonly depth: Depth;
   readonly tables: readonly DocumentTable[];
+  /** The tables that were looked at, where it was not all of them. */
+  readonly scope?: readonly { readonly schema: string; readonly table: string }[];
   /** Tables that could not be measured, with the reason. */
   readonly notMeasured: readonly { readonly schema: string; readonly table: string; readonly reason: string }[];
   readonly findings: readonly DocumentFinding[];
@@ -65,14 +67,17 @@ export interface SurveyContent {
   readonly findings: readonly Finding[];
   readonly takenAt: string;
   readonly depth: Depth;
+  /** Null, or left out, when all tables were looked at. */
+  readonly scope?: ReadonlySet<TableId> | null;
 }
 
-export function documentOf({ catalogue, evidence, findings, takenAt, depth }: SurveyContent): SurveyDocument {
+export function documentOf({ catalogue, evidence, findings, takenAt, depth, scope = null }: SurveyContent): SurveyDocument {
   return {
     format: surveyFormat,
     source: { engine: catalogue.engine.name, version: catalogue.engine.version, database: catalogue.database },
     takenAt,
     depth,
+    ...(scope && { scope: [...scope].map(tableNames) }),
     tables: baseTables(catalogue).map((table) => documentTable(table, evidence)),
     notMeasured: notMeasured(catalogue, evidence),
     findings: findings.map(documentFinding),

@@ -5,6 +5,7 @@ import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../c
 import { objectInWords } from '../../core/ratchet/mended';
 import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';
+import { wasOf } from './sameness';
 import type { DocketId, FindingRowId, SourceId, SurveyId } from '../ids';
 
 export interface FindingRow {
@@ -233,7 +234,9 @@ export interface Followed {
 export async function renameFindings(db: Db, source: SourceId, survey: SurveyId, followed: readonly Followed[]): Promise<void> {
   if (followed.length === 0) return;
   await db.query(
-    `with renamed as (
+    `with before as materialized (
+       select id, ${wasOf('findings')} as was from findings where id = any($3)
+     ), renamed as (
        update findings
        set identity = now.identity, formerly = array_remove(formerly, now.identity) || findings.identity, table_id = now.table_id,
          object = now.object::jsonb, facts = now.facts::jsonb, proposal = now.proposal::jsonb, format = $9, place = now.place
@@ -243,9 +246,9 @@ export async function renameFindings(db: Db, source: SourceId, survey: SurveyId,
          and not exists (select 1 from findings other where other.source_id = $1 and other.identity = now.identity and other.id <> now.id)
        returning findings.id, findings.state, now.reason
      )
-     insert into finding_events (kind, finding_id, from_state, to_state, reason, survey_id)
-     select 'renamed', id, state, state, reason, $2
-     from renamed`,
+     insert into finding_events (kind, finding_id, from_state, to_state, reason, survey_id, was)
+     select 'renamed', id, state, state, reason, $2, was
+     from renamed join before using (id)`,
     [
       source,
       survey,

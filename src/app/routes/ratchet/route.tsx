@@ -130,7 +130,11 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
             line.mendedBy === null ? (
               line.heldAt && <Moment at={line.heldAt} />
             ) : (
-              <Link key="c" to={pathTo('/s/:source/dockets/:docket', { source, docket: line.mendedBy })}>
+              <Link
+                key="c"
+                to={pathTo('/s/:source/dockets/:docket', { source, docket: line.mendedBy })}
+                style={{ whiteSpace: 'nowrap' }}
+              >
                 docket {line.mendedBy}
               </Link>
             ),

@@ -15,6 +15,7 @@ import { pathTo } from '~/app/ui/pathTo';
 import { useSaid } from '~/app/ui/Saying';
 import { Timeline } from '~/app/ui/Timeline';
 import type { Dossier } from './dossier.server';
+import { Sameness } from './Sameness';
 import type { action } from './route';
 
 /** What became of a finding, who said what of it, and how much of it there was. */
@@ -54,6 +55,7 @@ export function Life({ dossier }: { readonly dossier: Dossier }) {
       <Allowed right="care">
         <CareForm key={`care ${dossier.id} ${JSON.stringify(care)}`} dossier={dossier} />
         <CommentForm key={`comment ${dossier.id}`} />
+        <Sameness key={`sameness ${dossier.id}`} dossier={dossier} />
       </Allowed>
     </>
   );

@@ -25,7 +25,9 @@ import { findDocketOf } from '~/store/dockets/dockets';
 import { findRefusal } from '~/store/dockets/refusals';
 import { listProofsOfFinding } from '~/store/dockets/runs';
 import { coreFinding, findFinding, type FindingRow, listAmounts, listEvents } from '~/store/findings/findings';
+import { findTurn, listEarlierSelves } from '~/store/findings/sameness';
 import { latestCatalogue } from '~/work/catalogues';
+import { mostEarlier } from '~/work/sameness';
 import { findingsToMake } from '~/work/dockets/contents';
 import { usualMode } from '~/work/dockets/planned';
 import type { Room } from '~/work/enter';
@@ -36,13 +38,15 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
   const { source, store } = room;
   const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
-  const [catalogue, events, amounts, docket, proofs, refusal] = await Promise.all([
+  const [catalogue, events, amounts, docket, proofs, refusal, earlier, turn] = await Promise.all([
     latestCatalogue(store, source.id),
     listEvents(store, id),
     listAmounts(store, id),
     findDocketOf(store, id),
     listProofsOfFinding(store, id),
     findRefusal(store, id),
+    listEarlierSelves(store, id, mostEarlier),
+    findTurn(store, id),
   ]);
   const finding = coreFinding(row);
   const present = catalogue !== null && !isGone(finding, catalogue);
@@ -82,6 +86,9 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
     events: events.map((event) => ({ ...event, reason: event.reason && visible(event.reason) })),
     amounts,
     care: row.care,
+    // Which it may have been once, and what it was before it went on as this.
+    earlier: earlier.map((one) => ({ ...one, place: visible(one.place) })),
+    formerly: turn && visible(turn.place),
     proofs,
     // What the database said of its remedy when it was last tried.
     refusal: refusal && { ...refusal, step: visible(refusal.step), says: visible(refusal.says) },

@@ -1,12 +1,14 @@
 import 'reflect-metadata';
-import { Transform } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import { ArrayMaxSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
+import { pathTo } from '~/app/ui/pathTo';
 import { answersIn } from '~/core/remedies/index';
 import type { FindingRowId } from '~/store/ids';
 import { careFor, comment } from '~/work/caring';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
 import type { Room } from '~/work/enter';
+import { join, part } from '~/work/sameness';
 import { takeBack } from '~/work/wishes';
 
 /** One finding in a source. */
@@ -34,7 +36,21 @@ class CommentForm {
   @IsString() @MaxLength(4_000, { message: 'Write 4,000 signs at most' }) words = '';
 }
 
+class PartForm {
+  @IsString() @MaxLength(1_000, { message: 'Write 1,000 signs at most' }) why = '';
+}
+
+class JoinForm extends PartForm {
+  @Type(() => Number)
+  @IsInt({ message: 'Choose which one it was' })
+  @Min(1, { message: 'Choose which one it was' })
+  older!: FindingRowId;
+}
+
 const intent = intentsOn<OnFinding>();
+
+const toLife = (finding: FindingRowId, { room }: OnFinding) =>
+  pathTo('/s/:source/ratchet/:finding', { source: room.source.id, finding });
 
 export const findingIntents = {
   add: intent(
@@ -54,6 +70,8 @@ export const findingIntents = {
   comment: intent(CommentForm, ({ room, finding }, { words }) => comment(room, finding, words), {
     said: () => ({ words: 'Said: it stands in its life.' }),
   }),
+  join: intent(JoinForm, ({ room, finding }, form) => join(room, finding, form), { then: toLife }),
+  part: intent(PartForm, ({ room, finding }, { why }) => part(room, finding, why), { then: toLife }),
   takeBack: intent(FindingForm, ({ room, finding }) => takeBack(room, finding), {
     said: () => ({ words: 'It is not asked for any more.' }),
   }),

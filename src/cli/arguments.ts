@@ -39,7 +39,13 @@ export class BaselineArguments {
 
 export class ReportArguments {
   @IsString() @MinLength(1) file!: string;
+  @IsString({ each: true }) @ArrayMaxSize(1000) earlier: string[] = [];
   @IsOptional() @IsString() @MinLength(1) against?: string;
+  @IsString() @MinLength(1) out!: string;
+}
+
+export class DocsArguments {
+  @IsString() @MinLength(1) file!: string;
   @IsString() @MinLength(1) out!: string;
 }
 

@@ -9,6 +9,7 @@ import * as answer from './commands/answer';
 import * as ask from './commands/ask';
 import * as baseline from './commands/baseline';
 import * as compare from './commands/compare';
+import * as docs from './commands/docs';
 import * as journal from './commands/journal';
 import * as person from './commands/person';
 import * as rehearse from './commands/rehearse';
@@ -31,6 +32,7 @@ const commands: Readonly<Record<string, Command>> = {
   baseline,
   compare,
   report,
+  docs,
   ask,
   answer,
   script,

@@ -11,6 +11,7 @@ import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
 import { junitOf } from './junit';
 import { sarifOf } from './sarif';
+import { schemaPage } from './schemaPage';
 import { surveyPage } from './surveyReport';
 import { markdownOf, plainOf } from './told';
 
@@ -91,9 +92,33 @@ test('a page of a survey tells its soundness, what was found and what was not me
   const page = surveyPage({
     ...{ database: '<i>harbour</i>', engine: 'Engine 15', taken: now, before: taken(named) },
     ...{ reasons: new Map([['port.berth', '<u>no right</u>']]), against: heldAgainst(taken(named.slice(1)), now) },
+    trend: [
+      { at: '2026-09-01T00:00:00Z', share: 0.25 },
+      { at: '2026-10-01T00:00:00Z', share: null },
+    ],
+    record: {
+      slipped: named.slice(0, 1).map((finding) => ({ finding, reason: hostile })),
+      held: named.slice(0, 1),
+      waived: named.slice(0, 1).map((finding) => ({ finding, reason: '<s>on purpose</s>' })),
+    },
   });
-  for (const markup of ['<i>', '<b>', '<u>']) expect(page).not.toContain(markup);
-  expect(page).toContain('What was not measured');
+  for (const markup of ['<i>', '<b>', '<u>', '<s>']) expect(page).not.toContain(markup);
+  for (const heading of ['What was not measured', 'Slipped', 'Held', 'Waived, and why', 'Soundness over time'])
+    expect(page).toContain(heading);
+  expect(page).toMatch(/25 % on 2026-09-01, \d+ % on 2026-11-01/);
   expect(page).toMatch(/Soundness \d+ %, \d+ % before: \d+ of 6 places/);
   expect(page).not.toMatch(/https?:|src=|url\(/);
+});
+
+test('a schema as a page: each table with its columns and neighbours in words, and names are no markup', () => {
+  const odd = sketch(
+    'port.vessel: vessel_id key, imo_no text not null\n port.call: call_no key, vessel_id -> port.vessel.vessel_id',
+  );
+  const [vessel] = odd.tables;
+  const catalogue = { ...odd, tables: odd.tables.map((one) => (one === vessel ? { ...one, comment: `<b>${hostile}` } : one)) };
+  const page = schemaPage({ database: '<i>', engine: 'Engine 15', takenAt: '2026-11-01T00:00:00Z', catalogue, findings: [] });
+  expect(page).toContain('A vessel has many calls.');
+  expect(page).toContain('imo_no');
+  expect(page).toContain('href="#t-port.2e.call"');
+  for (const markup of ['<i>', '<b>', '\u0008']) expect(page).not.toContain(markup);
 });

@@ -22,11 +22,33 @@ export interface ReportedSurvey {
   readonly against: Against | null;
   /** Of the survey that it is held against. */
   readonly before: Taken | null;
+  /** Soundness of surveys before it, the first first. */
+  readonly trend: readonly TrendPoint[];
+  /** What a source's record knows beyond its last survey; null of a file. */
+  readonly record: SurveyRecord | null;
+}
+
+export interface TrendPoint {
+  /** ISO 8601. */
+  readonly at: string;
+  /** From 0 to 1; null where nothing was measured. */
+  readonly share: number | null;
+}
+
+export interface SurveyRecord {
+  readonly slipped: readonly { readonly finding: KnownFinding; readonly reason: string | null }[];
+  readonly held: readonly KnownFinding[];
+  readonly waived: readonly { readonly finding: KnownFinding; readonly reason: string | null }[];
+}
+
+/** Where a survey that was taken stood. */
+export function trendPoint(taken: Taken): TrendPoint {
+  return { at: taken.takenAt, share: soundnessOf(boardOf(taken)).share };
 }
 
 const mostTold = 100;
 
-export function surveyPage({ database, engine, taken, reasons, against, before }: ReportedSurvey): string {
+export function surveyPage({ database, engine, taken, reasons, against, before, trend, record }: ReportedSurvey): string {
   const tables = baseTables(taken.catalogue);
   const bytes = tables.reduce((sum, table) => sum + (table.bytes ?? 0), 0);
   const sound = soundnessOf(boardOf(taken));
@@ -44,7 +66,8 @@ export function surveyPage({ database, engine, taken, reasons, against, before }
         ${taken.findings.length === 0 ? 'Nothing was found.' : `${counted(taken.findings.length, 'finding')}: ${bySeverity(taken.findings)}.`}
         ${soundnessInWords(sound, before && soundnessOf(boardOf(before)))}
       </p>
-      ${against && html`<p>${summaryOf({ against })}</p>`}
+      ${against && html`<p>${summaryOf({ against })}</p>`} ${trendOf([...trend, trendPoint(taken)])}
+      ${record && told('Slipped: mended once, and found again', record.slipped)}
       ${against && ending('Slipped: mended once, and found again', against.slipped)} ${against && ending('New', against.fresh)}
       ${against && ending('Mended', against.mended)}
       <h2>By concern</h2>
@@ -59,7 +82,8 @@ export function surveyPage({ database, engine, taken, reasons, against, before }
         }),
       )}
       <h2>What was found, worst first</h2>
-      ${found(taken.findings)}
+      ${found(taken.findings)} ${record && ending('Held: mended, and still so', record.held)}
+      ${record && told('Waived, and why', record.waived)}
       ${
         taken.notMeasured.length > 0 &&
         html`<h2>What was not measured</h2>
@@ -68,6 +92,44 @@ export function surveyPage({ database, engine, taken, reasons, against, before }
             taken.notMeasured.map((id) => [id, reasons.get(id) ?? '']),
           )}`
       }`,
+  );
+}
+
+/** A line from survey to survey, and the same in words. */
+function trendOf(points: readonly TrendPoint[]): Html | false {
+  const known = points.flatMap(({ at, share }) =>
+    share === null ? [] : [{ at: Date.parse(at), day: at.slice(0, dayLength), share }],
+  );
+  const [first, last] = [known[0], known.at(-1)];
+  if (!first || !last || known.length < 2) return false;
+  const [low, high] = [Math.min(...known.map(({ share }) => share)), Math.max(...known.map(({ share }) => share))];
+  const span = Math.max(last.at - first.at, 1);
+  const line = known.map(({ at, share }) => {
+    const [x, y] = [(at - first.at) / span, high === low ? 0.5 : (high - share) / (high - low)];
+    return `${(2 + x * 516).toFixed(1)},${(4 + y * 52).toFixed(1)}`;
+  });
+  return html`<h2>Soundness over time</h2>
+    <svg viewBox="0 0 520 60" preserveAspectRatio="none" width="100%" height="60" role="img" aria-label="Soundness over time">
+      <polyline points="${line.join(' ')}" fill="none" stroke="#1d6d63" stroke-width="2" vector-effect="non-scaling-stroke" />
+    </svg>
+    <p class="mute">
+      ${percent(first.share)} on ${first.day}, ${percent(last.share)} on ${last.day}; between ${percent(low)} and ${percent(high)}
+      in ${known.length} surveys.
+    </p>`;
+}
+
+const dayLength = 'yyyy-mm-dd'.length;
+
+function told(title: string, lines: SurveyRecord['waived']): Html | false {
+  return (
+    lines.length > 0 &&
+    html`<h2>${title}</h2>
+      ${table(
+        ['What', 'Where', 'Why'],
+        lines
+          .slice(0, mostTold)
+          .map(({ finding, reason }) => [reportedWords(finding).title, objectInWords(finding.object), reason ?? '']),
+      )}`
   );
 }
 

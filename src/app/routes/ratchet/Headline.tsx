@@ -2,19 +2,22 @@ import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import { Fragment } from 'react';
 import { dayOf, inFull, percent } from '~/app/ui/format';
+import { pathTo } from '~/app/ui/pathTo';
 import { counted } from '~/core/naming/words';
 import type { Turned } from '~/core/ratchet/standing';
+import { concerns } from '~/core/rules/rule';
 import type { SinceLook } from '~/work/ratchet';
 import type { StandingRow } from '~/store/ratchet/standings';
 import { causeWords } from './causes';
 
 interface HeadlineProps {
+  readonly source: string | number;
   readonly standings: readonly StandingRow[];
   readonly since: SinceLook;
 }
 
 /** The one number that can be quoted, and what made it another one. */
-export function Headline({ standings, since }: HeadlineProps) {
+export function Headline({ source, standings, since }: HeadlineProps) {
   const last = standings.at(-1);
   const soundness = last?.soundness;
   const [turned, when] =
@@ -34,7 +37,8 @@ export function Headline({ standings, since }: HeadlineProps) {
         ) : (
           <p>
             {inFull(soundness.places - soundness.broken)} of {inFull(soundness.places)} places (
-            {counted(soundness.places / 6, 'table')} × 6 concerns) have nothing open of Moderate or worse
+            {counted(soundness.places / concerns.length, 'table')} × {concerns.length} concerns) have nothing open of Moderate or
+            worse
             {soundness.byRows !== null && <>; {percent(soundness.byRows)} where tables count by their rows</>}.
             {soundness.notMeasured > 0 && <> {counted(soundness.notMeasured, 'table')} not measured, and not counted.</>}
           </p>
@@ -46,6 +50,12 @@ export function Headline({ standings, since }: HeadlineProps) {
             <TurnedTold turned={turned} />, <span suppressHydrationWarning>{when}</span>.
           </p>
         )}
+        <p className="small">
+          <a href={pathTo('/s/:source/report', { source })} download>
+            A page of the last survey
+          </a>{' '}
+          <span className="mute">for people who do not use Pawl, to read or print</span>
+        </p>
       </div>
     </Head>
   );

@@ -51,7 +51,7 @@ export default function Ratchet({ loaderData }: Route.ComponentProps) {
   return (
     <Desk>
       <Board id="content">
-        <Headline standings={standings} since={loaderData.since} />
+        <Headline source={source} standings={standings} since={loaderData.since} />
         <Record standings={standings} />
         <Slipped source={source} lines={loaderData.slipped} />
         <Drifted source={source} drifts={loaderData.drifts} />

@@ -67,6 +67,7 @@ export default [
     route('dockets/:docket/evidence', 'routes/dockets/evidence.ts'),
     route('dockets/:docket/record', 'routes/dockets/record.ts'),
     route('dockets/:docket/:script', 'routes/dockets/script.ts'),
+    route('surveys/bring', 'routes/surveys/bring.ts'),
     route('surveys/:survey/questions/:round', 'routes/surveys/survey/questions.ts'),
     route('surveys/:survey/answers', 'routes/surveys/survey/answers.ts'),
     route('report', 'routes/surveys/report.ts'),

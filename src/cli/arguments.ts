@@ -44,6 +44,11 @@ export class ReportArguments {
   @IsString() @MinLength(1) out!: string;
 }
 
+export class PushArguments {
+  @IsString() @MinLength(1) url!: string;
+  @IsString() @MinLength(1) file!: string;
+}
+
 export class DocsArguments {
   @IsString() @MinLength(1) file!: string;
   @IsString() @MinLength(1) out!: string;

@@ -12,6 +12,7 @@ import * as compare from './commands/compare';
 import * as docs from './commands/docs';
 import * as journal from './commands/journal';
 import * as person from './commands/person';
+import * as push from './commands/push';
 import * as rehearse from './commands/rehearse';
 import * as report from './commands/report';
 import * as script from './commands/script';
@@ -33,6 +34,7 @@ const commands: Readonly<Record<string, Command>> = {
   compare,
   report,
   docs,
+  push,
   ask,
   answer,
   script,

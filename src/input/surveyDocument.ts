@@ -51,6 +51,7 @@ class FindingShape {
   @IsNumber() @Min(0) @Max(1) confidence!: number;
   @ValidateNested() @Type(() => FoundObjectShape) object!: FoundObjectShape;
   @IsObject() evidence!: Record<string, unknown>;
+  @IsOptional() @IsString() title?: string;
   @IsOptional() @IsString() message?: string;
   @IsObject() proposal!: Record<string, unknown>;
 }
@@ -196,7 +197,7 @@ function refuseDepth(text: string): void {
 
 // Its facts serve words only, which are read off the message; a decision depends on the proposal alone, which is checked.
 function findingFrom(shape: FindingShape, format: number): KnownFinding {
-  const { id, rule, concern, severity, confidence, object, evidence, message, proposal } = shape;
+  const { id, rule, concern, severity, confidence, object, evidence, title, message, proposal } = shape;
   return {
     id: id as Finding['id'],
     rule,
@@ -205,6 +206,7 @@ function findingFrom(shape: FindingShape, format: number): KnownFinding {
     confidence,
     object,
     facts: null,
+    ...(title !== undefined && { title: visible(title) }),
     ...(message !== undefined && { message: visible(message) }),
     proposal: proposalFrom(id, upgradeProposal(proposal, format, evidence)),
   };

@@ -233,6 +233,7 @@ export const doors: Readonly<Record<string, Door>> = {
   'dockets/evidence.ts': { acts: { bring: { right: 'vouch', form: {} } } },
   'surveys/survey/questions.ts': { load: 'survey' },
   'surveys/survey/answers.ts': { acts: { bring: { right: 'survey', form: {} } } },
+  'surveys/bring.ts': { acts: { bring: { right: 'survey', form: {} } } },
   'jump/route.ts': { load: 'seeFindings' },
   'inventory/sample/children.ts': { load: 'seeRows' },
   'source/changes.ts': { load: 'seeFindings' },

@@ -20,7 +20,7 @@ export interface GateShape {
 export const largestBody = 1_000_000;
 /** Files of answers, from who is signed in. */
 export const largestAnswers = 64_000_000;
-const answersPath = /^\/s\/\d+\/(surveys\/\d+\/answers|dockets\/\d+\/evidence)(\.data)?$/;
+const answersPath = /^\/s\/\d+\/(surveys\/\d+\/answers|surveys\/bring|dockets\/\d+\/evidence)(\.data)?$/;
 const served = { places: 16, waiting: 300, waitMs: 10_000 } as const;
 /** Who listens for changes keeps a place for minutes: apart from those at work, and nobody waits for one. */
 const listening = { places: 400, waiting: 0, waitMs: 0 } as const;

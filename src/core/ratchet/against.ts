@@ -11,6 +11,7 @@ import { followed, Names, type Renames, renamesBetween } from './renamed';
 
 /** Of a finding that a file tells of, its rule can say nothing any more: it comes with its words. */
 export interface KnownFinding extends Finding {
+  readonly title?: string;
   readonly message?: string;
 }
 

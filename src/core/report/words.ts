@@ -6,5 +6,7 @@ type Reported = Pick<Words, 'title' | 'message' | 'evidence'>;
 
 /** What a rule says of its finding; of one from a file, what the file says. */
 export function reportedWords(finding: KnownFinding): Reported {
-  return finding.message === undefined ? wordsOf(finding) : { title: finding.rule, message: finding.message, evidence: [] };
+  return finding.message === undefined
+    ? wordsOf(finding)
+    : { title: finding.title ?? finding.rule, message: finding.message, evidence: [] };
 }

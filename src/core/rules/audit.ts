@@ -140,15 +140,31 @@ function namesOf({ table, columns, name }: Pick<Found<unknown>, 'table' | 'colum
   return [table, columnsId(table, columns), ...(name === undefined ? [] : [name])];
 }
 
+/** Of a finding that came with a file: what it was told to be, in place of what its rule measured. */
+export interface BroughtFacts {
+  readonly brought: { readonly title: string; readonly message: string };
+}
+
+// Facts of rules have no such member: only what Pawl itself wrote for a file has.
+function broughtIn(facts: unknown): BroughtFacts['brought'] | null {
+  return typeof facts === 'object' && facts !== null && 'brought' in facts ? (facts as BroughtFacts).brought : null;
+}
+
+function broughtWords(words: BroughtFacts['brought']): Words {
+  return { ...words, consequence: '', measured: 'brought', evidence: [], reasons: [] };
+}
+
 /** Says a finding in words. Throws when its rule no longer exists. */
 export function wordsOf(finding: Pick<Finding, 'rule' | 'facts' | 'object'>): Words {
+  const brought = broughtIn(finding.facts);
+  if (brought !== null) return seen(broughtWords(brought));
   return seen(getRule(finding.rule).words(finding.facts, finding.object));
 }
 
 /** The rows that speak for a finding; null for those that no row can speak for, such as a name. */
 export function rowsOf(finding: Pick<Finding, 'rule' | 'facts' | 'object' | 'proposal'>): RowsQuestion | null {
   if (finding.proposal.kind === 'rename') return null;
-  const asked = getRule(finding.rule).rows?.(finding.facts, finding.object);
+  const asked = broughtIn(finding.facts) === null ? getRule(finding.rule).rows?.(finding.facts, finding.object) : null;
   return asked ?? { kind: 'rows', table: tableOf(finding.object), columns: finding.object.columns };
 }
 

@@ -57,6 +57,8 @@ export interface DocumentFinding {
   readonly confidence: number;
   readonly object: FoundObject;
   readonly evidence: unknown;
+  /** A few words for a list. */
+  readonly title?: string;
   readonly message: string;
   readonly proposal: Proposal;
 }
@@ -86,6 +88,7 @@ export function documentOf({ catalogue, evidence, findings, takenAt, depth, scop
 }
 
 export function documentFinding(finding: KnownFinding): DocumentFinding {
+  const { title, message } = reportedWords(finding);
   return {
     id: finding.id,
     rule: finding.rule,
@@ -94,7 +97,8 @@ export function documentFinding(finding: KnownFinding): DocumentFinding {
     confidence: finding.confidence,
     object: finding.object,
     evidence: finding.facts ?? {},
-    message: reportedWords(finding).message,
+    title,
+    message,
     proposal: finding.proposal,
   };
 }

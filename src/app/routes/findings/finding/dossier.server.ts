@@ -102,7 +102,8 @@ function needsRemedy(row: FindingRow): boolean {
 /** The candidate keys of a table without one, to be compared. */
 function candidatesOf(finding: Finding) {
   if (finding.rule !== 'keys/missing') return [];
-  const { candidates } = finding.facts as { readonly candidates: readonly KeyCandidate[] };
+  // One that was brought tells of none.
+  const { candidates = [] } = finding.facts as { readonly candidates?: readonly KeyCandidate[] };
   return candidates.map((key) => ({
     columns: key.columns.join(', '),
     unique: { exact: 'exactly', sample: 'in a sample', statistics: 'by statistics' }[key.how.kind],

@@ -1,0 +1,116 @@
+// Surveys that were taken elsewhere: judged by the rules, the waivers and the state machine of the source that they come into.
+
+import type pg from 'pg';
+import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest';
+import { useDatabase } from '../../test/kit/database';
+import { evidence, profiled } from '../../test/kit/measured';
+import { sketch } from '../../test/kit/sketch';
+import { sourceAt } from '../../test/kit/source';
+import { there } from '../../test/kit/there';
+import { wordsOf } from '../core/rules/audit';
+import { audit } from '../core/rules/audit';
+import { usualPolicy } from '../core/rules/policy';
+import { documentOf } from '../core/survey/document';
+import type { TableId } from '../core/catalogue/identifiers';
+import { readSurveyDocument } from '../input/surveyDocument';
+import { openStore } from '../store/db';
+import { coreFinding, listStanding } from '../store/findings/findings';
+import { migrate } from '../store/migrate';
+import { keepPolicies } from '../store/sources/settings';
+import { addSource, findSource } from '../store/sources/sources';
+import { askForSurvey } from '../store/surveys/surveys';
+import { pawlItself } from './actor';
+import { bringSurvey } from './brought';
+import type { Room } from './enter';
+import { reportOf } from './report';
+
+const database = useDatabase();
+let store: pg.Pool;
+let room: Room;
+beforeAll(async () => {
+  await migrate(database.url);
+  store = openStore(database.url);
+});
+afterAll(() => store.end());
+
+let made = 0;
+beforeEach(async () => {
+  const id = await addSource(store, {
+    ...{ name: `behind a wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
+    settings: { engine: 'postgresql', database: 'harbour', rows: false },
+  });
+  const office = { store, enqueue: () => Promise.resolve(), offerLogin: () => Promise.resolve(true) };
+  room = { source: there(await findSource(store, id)), store, office, actor: pawlItself('browser') };
+});
+
+/** A file of these tables, as the terminal writes it. */
+async function file(drawn: string, scope: readonly string[] | null = null) {
+  const catalogue = sketch(drawn);
+  const measured = catalogue.tables.map((table) =>
+    profiled(catalogue, table.id, 60, Object.fromEntries(table.columns.map(({ name }) => [name, { distinct: 60 }]))),
+  );
+  const known = evidence(...measured);
+  const tables = scope && new Set(scope as readonly TableId[]);
+  const findings = audit(catalogue, known, { scope: tables });
+  const document = documentOf({
+    ...{ catalogue, evidence: known, findings, takenAt: '2026-11-01T00:00:00Z', depth: 'exact', scope: tables },
+  });
+  return readSurveyDocument(JSON.stringify(document));
+}
+
+const bare = 'port.lamp: lamp_no text not null\n port.buoy: buoy_no text not null';
+const mended = 'port.lamp: lamp_no text key\n port.buoy: buoy_no text not null';
+
+async function states() {
+  const rows = (await listStanding(store, room.source.id)).filter(({ rule }) => rule === 'keys/missing');
+  return Object.fromEntries(rows.map(({ tableId, state }) => [tableId, state]));
+}
+
+test('what a file found is found, what it mended is held, and what came back has slipped', async () => {
+  expect(await bringSurvey(room, await file(bare))).toMatchObject({ problem: null, result: { slipped: 0 } });
+  expect(await states()).toEqual({ 'port.lamp': 'Open', 'port.buoy': 'Open' });
+  await bringSurvey(room, await file(mended));
+  expect(await states()).toEqual({ 'port.lamp': 'Held', 'port.buoy': 'Open' });
+  const again = await bringSurvey(room, await file(bare));
+  expect(again).toMatchObject({ problem: null, result: { slipped: 1, fresh: 0 } });
+  expect(await states()).toEqual({ 'port.lamp': 'Slipped', 'port.buoy': 'Open' });
+});
+
+test('it is told in the words that the file has, and reported', async () => {
+  const taken = await file(bare);
+  await bringSurvey(room, taken);
+  const row = there((await listStanding(store, room.source.id)).find(({ tableId }) => tableId === 'port.lamp'));
+  expect(wordsOf(coreFinding(row))).toMatchObject({
+    title: 'No primary key',
+    message: there(taken.findings.find(({ id }) => id === row.identity)).message,
+  });
+  expect(await reportOf(room)).toContain('port.lamp');
+});
+
+test('rules that are off and waivers of here hold for what comes from elsewhere', async () => {
+  const waived = { ...usualPolicy, waivers: [{ object: 'port.lamp', reason: 'a log' }] };
+  await keepPolicies(store, room.source.id, { 'keys/missing': waived, 'uniqueness/absent': { ...usualPolicy, on: false } });
+  await bringSurvey(room, await file(bare));
+  expect(await states()).toEqual({ 'port.lamp': 'Waived', 'port.buoy': 'Open' });
+  expect((await listStanding(store, room.source.id)).filter(({ rule }) => rule === 'uniqueness/absent')).toEqual([]);
+});
+
+test('a file of some tables says nothing of the others', async () => {
+  await bringSurvey(room, await file(bare));
+  await bringSurvey(room, await file(mended, ['port.buoy']));
+  expect(await states()).toEqual({ 'port.lamp': 'Open', 'port.buoy': 'Open' });
+});
+
+test('refused with words: where Pawl surveys itself, another engine, while a survey waits', async () => {
+  const taken = await file(bare);
+  const login = { host: '127.0.0.1', port: 5432, database: 'd', user: 'u', password: 'p', tls: 'off' } as const;
+  const live = await addSource(store, sourceAt({ name: `live ${made++}`, environment: 'test', ...login }));
+  expect((await bringSurvey({ ...room, source: there(await findSource(store, live)) }, taken)).problem).toMatch(
+    /surveys .* itself/,
+  );
+  const other = { ...taken.catalogue, engine: { ...taken.catalogue.engine, name: 'other' } } as unknown as typeof taken.catalogue;
+  expect((await bringSurvey(room, { ...taken, catalogue: other })).problem).toMatch(/The file is of other/);
+  await askForSurvey(store, { source: room.source.id, depth: 'exact' });
+  expect((await bringSurvey(room, taken)).problem).toMatch(/Let that end/);
+  expect(await states()).toEqual({});
+});

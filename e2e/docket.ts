@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import pg from 'pg';
 import type { Page } from '@playwright/test';
 import { databasePort } from './pawl';
@@ -48,6 +50,20 @@ export async function asOwner(): Promise<pg.Client> {
     database: 'harbour',
     user: 'harbour_owner',
     password: 'mend-with-care',
+  });
+  await client.connect();
+  return client;
+}
+
+/** The store of the Pawl that journeys are made with: only to let time pass. */
+export async function asStore(): Promise<pg.Client> {
+  const client = new pg.Client({
+    host: '127.0.0.1',
+    port: databasePort(),
+    database: 'postgres',
+    user: 'pawl',
+    password: readFileSync(join(process.env['PAWL_E2E_HOME'] ?? '', 'postgres.password'), 'utf8').trim(),
+    options: '-c search_path=pawl',
   });
   await client.connect();
   return client;

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { asOwner } from './docket';
+import { join } from 'node:path';
+import { asOwner, asStore } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
 
@@ -89,6 +90,13 @@ test('what was held and slips is heard with its cause; the two surveys are compa
     expect(first).toContain('mast');
     expect(first).toContain('It was not rehearsed.');
     expect(await record()).toBe(first);
+    const paper = await page.context().newPage();
+    await paper.setContent(first);
+    const pdf = await paper.pdf({ preferCSSPageSize: true });
+    await paper.close();
+    expect(pdf.subarray(0, 5).toString('latin1')).toBe('%PDF-');
+    // A4, in points.
+    expect(pdf.toString('latin1')).toMatch(/MediaBox \[0 0 59[45]\.?\d* 84[12]\.?\d*\]/);
     await page.getByRole('button', { name: 'Discard' }).click();
     await expect(page).toHaveURL(/\/dockets$/);
 
@@ -144,6 +152,71 @@ test('a waiver is listed with its reason and its end, and leads to what it cover
   await expect(page.getByRole('button', { name: 'Ask again' })).toHaveCount(0);
   await open(page, '/s/1/waivers');
   await expect(page.getByRole('row', { name: /cargo\.customs_release/ })).toHaveCount(0);
+});
+
+test('a waiver ends with its last day: what it covered is open again, and says why', async ({ page }) => {
+  await open(page, '/s/1/findings?q=keys/missing');
+  await page.getByRole('row', { name: /berth_booking/ }).click();
+  await page.getByRole('button', { name: /meant to be so/ }).click();
+  await page.getByLabel('Why it is meant to be so').fill('until the new booking desk opens');
+  await page.getByRole('button', { name: 'Waive', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Ask again' })).toBeVisible();
+  const life = page.url();
+  // The day is over: nobody waits for that here. Waivers are looked through by whatever worker is the first on a day.
+  const store = await asStore();
+  await store.query(
+    `update sources set policies = jsonb_set(policies, '{keys/missing,waivers}',
+       (select jsonb_agg(waiver || '{"until": "2026-01-31"}') from jsonb_array_elements(policies -> 'keys/missing' -> 'waivers') waiver))
+     where id = 1`,
+  );
+  await store.end();
+  process.kill(Number(readFileSync(join(process.env['PAWL_E2E_HOME'] ?? '', 'worker.pid'), 'utf8')), 'SIGKILL');
+  await expect(async () => {
+    await open(page, life);
+    await expect(page.getByRole('button', { name: /meant to be so/ })).toBeVisible({ timeout: 1_000 });
+  }).toPass({ timeout: 60_000 });
+  await expect(page.getByRole('complementary', { name: 'Dossier' })).toContainText('2026-01-31');
+  const again = await asStore();
+  await again.query(`update sources set policies = policies - 'keys/missing' where id = 1`);
+  await again.end();
+});
+
+test('a survey by the clock runs when its time has come, and who is allowed hears what it found', async ({ page }) => {
+  const heard: string[] = [];
+  const standIn = createServer((request, response) => {
+    request.setEncoding('utf8').on('data', (text: string) => heard.push(text));
+    request.on('end', () => response.writeHead(204).end());
+  });
+  await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
+  const store = await asStore();
+  try {
+    await open(page, '/s/1/listeners');
+    await page.getByRole('textbox', { name: 'Address' }).fill(`http://127.0.0.1:${(standIn.address() as AddressInfo).port}/`);
+    await page.getByLabel('It hears').click();
+    await page.getByRole('option', { name: 'of every survey' }).click();
+    await page.getByRole('button', { name: 'Allow it to hear' }).click();
+    await expect(page.getByText('It is shown once')).toBeVisible();
+    await open(page, '/s/1/schedules');
+    await page.getByRole('button', { name: 'Add a schedule' }).click();
+    await page.getByLabel('When, as crontab has it').fill('15 3 1 1 *');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('15 3 1 1 *')).toBeVisible();
+    await store.query('update schedules set next_at = now()');
+    await expect(() => expect(heard.join('')).toContain('survey.done')).toPass({ timeout: 90_000 });
+    const told = JSON.parse(heard.join('')) as { survey: number; source: string };
+    expect(told.source).toBe('harbour');
+    await open(page, `/s/1/surveys/${told.survey}`);
+    await expect(page.getByText('done', { exact: true })).toBeVisible();
+    await open(page, '/s/1/listeners');
+    await expect(page.getByRole('table', { name: 'What was sent' }).getByText('It answered 204.')).toBeVisible();
+    await page.getByRole('button', { name: 'Remove' }).click();
+    await open(page, '/s/1/schedules');
+    await page.getByRole('button', { name: 'Remove' }).click();
+    await expect(page.getByText('Nothing by the clock yet')).toBeVisible();
+  } finally {
+    await store.end();
+    standIn.close();
+  }
 });
 
 test('an address that is allowed hears a test, and what was sent is listed', async ({ page }) => {

@@ -16,7 +16,16 @@ import { findSoundness } from '../store/ratchet/standings';
 import { countFindings, listOpenedBy } from '../store/findings/findings';
 import { getSettings } from '../store/sources/settings';
 import { lockSource } from '../store/sources/sources';
-import { askForSurvey, findUnfinished, finishSurvey, keepCatalogue, startSurvey } from '../store/surveys/surveys';
+import { listAnswers } from '../store/surveys/answers';
+import {
+  askForSurvey,
+  cancelSurvey,
+  findUnfinished,
+  finishSurvey,
+  keepCatalogue,
+  startSurvey,
+  type SurveyRow,
+} from '../store/surveys/surveys';
 import { nameOf } from './actor';
 import type { Room } from './enter';
 import { type Outcome, perform } from './perform';
@@ -47,11 +56,14 @@ export function bringSurvey(room: Room, brought: BroughtSurvey): Promise<Outcome
     if (!(await lockSource(db, source.id))) return { problem: 'The source was removed.' };
     if (sourceKind(source.kind).open)
       return { problem: `Pawl surveys ${source.name} itself. Bring files into a source that is asked by files.` };
-    const { engine } = source.settings as FilesSettings;
-    if (brought.catalogue.engine.name !== engine)
-      return { problem: `The file is of ${brought.catalogue.engine.name}, the source of ${engine}.` };
-    if (await findUnfinished(db, source.id))
+    const { engine }: { readonly engine: string } = source.settings as FilesSettings;
+    const { name }: { readonly name: string } = brought.catalogue.engine;
+    if (name !== engine) return { problem: `The file is of ${name}, the source of ${engine}.` };
+    const unfinished = await findUnfinished(db, source.id);
+    if (unfinished && !(await isUntouched(db, unfinished)))
       return { problem: 'A survey of it waits for answers, or runs. Let that end, or cancel it, first.' };
+    // Nobody has answered anything of it: the file is the answer.
+    if (unfinished) await cancelSurvey(db, unfinished.id);
     const survey = await askForSurvey(db, {
       ...{ source: source.id, depth: brought.depth, by: nameOf(actor) },
       scope: brought.scope && [...brought.scope],
@@ -67,6 +79,10 @@ export function bringSurvey(room: Room, brought: BroughtSurvey): Promise<Outcome
     };
     return { problem: null, result, object: `survey ${survey}`, after: { ...result, takenAt: brought.takenAt } };
   });
+}
+
+async function isUntouched(db: Db, { id, state }: SurveyRow): Promise<boolean> {
+  return state === 'waiting' && (await listAnswers(db, id)).size === 0;
 }
 
 async function take(db: Db, { source }: Room, survey: SurveyId, brought: BroughtSurvey): Promise<void> {

@@ -2,7 +2,7 @@
 // taken back to what it was. Without pg_dump, which reads no newer servers.
 
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -94,6 +94,27 @@ test('a pipeline fails when the schema got worse than its baseline, and says by 
   await expect(pawl(['survey', url])).rejects.toMatchObject({ code: 2 });
   await expect(pawl(['survey', url, '--json', later ?? '', '--fail-on', 'new'])).rejects.toMatchObject({ code: 2 });
 }, 240_000);
+
+test('the example for a pipeline lets a migration pass that makes nothing worse, and stops one that does', async () => {
+  const { hostname, port, username, password } = new URL(inject('server'));
+  const lint = (migration: string) => {
+    const [schema, file] = ['schema.sql', 'migration.sql'].map((one) => join(out, one)) as [string, string];
+    writeFileSync(schema, 'create table berth (berth_no text primary key, area text);');
+    writeFileSync(file, migration);
+    const login = { PGHOST: hostname, PGPORT: port, PGUSER: username, PGPASSWORD: decodeURIComponent(password) };
+    return promisify(execFile)('sh', [join(root, 'docs/examples/lint-migration.sh'), schema, file], {
+      cwd: out,
+      env: { ...process.env, ...login, PAWL: `${process.execPath} ${join(root, 'bin/pawl.js')}` },
+    });
+  };
+  const booking = 'create table booking (booking_no text primary key, berth_no text references berth)';
+  await lint(`${booking}; create index ix_booking_berth_no on booking (berth_no);`);
+  const worse = await lint('create table booking (booking_no text, berth_no text);').catch((error: unknown) => error);
+  expect(worse).toMatchObject({ code: 1 });
+  expect(readFileSync(join(out, 'lint.md'), 'utf8')).toMatch(/keys\/missing/);
+  const left = await client.query("select 1 from pg_database where datname like 'lint\\_%'");
+  expect(left.rowCount).toBe(0);
+}, 120_000);
 
 test('what its names follow is learned, and what does not is found once that is its style', async () => {
   const { hostname, port } = new URL(inject('server'));

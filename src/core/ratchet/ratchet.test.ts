@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { apply, applyAll } from '../operations/index';
 import { tableId, type TableId } from '../catalogue/identifiers';
@@ -6,7 +7,7 @@ import { evidence, profiled } from '../../../test/kit/measured';
 import { audit } from '../rules/audit';
 import { noPolicies, usualPolicy } from '../rules/policy';
 import { transitionsAfter } from './afterSurvey';
-import { findingStates, nextState } from './states';
+import { type FindingEvent, type FindingState, findingStates, nextState } from './states';
 
 const port = sketch('port.vessel: id key, imo_no text not null');
 const [finding] = audit(port, evidence(profiled(port, 'port.vessel', 300, { imo_no: { distinct: 300 } })));
@@ -94,4 +95,59 @@ test('repaired values are held by not being found again, and slip when they are'
   expect(moved('Applied', new Set())).toBe('Held');
   expect(moved('Held', new Set())).toBeNull();
   expect(moved('Held', new Set([finding.id]))).toBe('Slipped');
+});
+
+// What surveys see, and what people and runs do between them.
+const survey = fc.record({
+  what: fc.constant('survey' as const),
+  sees: fc.constantFrom('found', 'mended', 'waived', 'nothing'),
+  depth: fc.constantFrom('catalogue', 'sampled', 'exact'),
+  out: fc.boolean(),
+  off: fc.boolean(),
+});
+const acts = ['docketed', 'undocketed', 'applied', 'waived', 'waiverEnded', 'backedOut'] as const;
+const act = fc.record({ what: fc.constantFrom(...acts) });
+
+test('any sequence of surveys and acts leaves one state, and its history replayed gives the same', () => {
+  fc.assert(
+    fc.property(fc.array(fc.oneof(survey, act), { maxLength: 30 }), (steps) => {
+      let state: FindingState = 'Open';
+      const history: { readonly from: FindingState | null; readonly to: FindingState }[] = [{ from: null, to: 'Open' }];
+      for (const step of steps) {
+        if (step.what === 'survey') {
+          const moves = transitionsAfter([{ finding, state }], {
+            ...seen,
+            ...{ depth: step.depth, catalogue: step.sees === 'mended' ? mended : port },
+            found: new Set(step.sees === 'found' ? [finding.id] : []),
+            waived: new Map(step.sees === 'waived' ? [[finding.id, 'on purpose']] : []),
+            scope: step.out ? new Set<TableId>() : null,
+            policies: step.off ? { [finding.rule]: { ...usualPolicy, on: false } } : noPolicies,
+          });
+          expect(moves.length).toBeLessThanOrEqual(1);
+          for (const { from, to } of moves) {
+            // A move is one of what it was in, to what it was not; and where nobody looked there is none.
+            expect(from).toBe(state);
+            expect(to).not.toBe(from);
+            expect(step.out).toBe(false);
+            if (to === 'Slipped') expect(from).toBe('Held');
+            if (to === 'Held') expect(step.sees).toBe('mended');
+            history.push({ from, to });
+            state = to;
+          }
+        } else {
+          const to = nextState(state, step.what satisfies FindingEvent);
+          if (to !== state) history.push({ from: state, to });
+          state = to;
+        }
+        expect(findingStates).toContain(state);
+      }
+      let replayed: FindingState | null = null;
+      for (const { from, to } of history) {
+        expect(from).toBe(replayed);
+        replayed = to;
+      }
+      expect(replayed).toBe(state);
+    }),
+    { numRuns: 500 },
+  );
 });

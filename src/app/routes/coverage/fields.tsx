@@ -99,7 +99,12 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
       <span className="count">
         <Teeth severity={cell.worst} />
         <span className="n">{cell.open}</span>
-        {cell.slipped > 0 && <span className="slipped">slipped</span>}
+        {cell.slipped > 0 && (
+          <span className="slipped" title={`${cell.slipped} slipped`}>
+            <span aria-hidden>◣</span>
+            <span className="visually-hidden">slipped</span>
+          </span>
+        )}
       </span>
     );
   if (notMeasured !== null && needsData)

@@ -7,8 +7,8 @@ import { evidence, profiled } from '../../test/kit/measured';
 import { sketch } from '../../test/kit/sketch';
 import { sourceAt } from '../../test/kit/source';
 import { there } from '../../test/kit/there';
-import { wordsOf } from '../core/rules/audit';
-import { audit } from '../core/rules/audit';
+import { engineNames } from '../core/engines/index';
+import { audit, wordsOf } from '../core/rules/audit';
 import { usualPolicy } from '../core/rules/policy';
 import { documentOf } from '../core/survey/document';
 import type { TableId } from '../core/catalogue/identifiers';
@@ -37,7 +37,7 @@ let made = 0;
 beforeEach(async () => {
   const id = await addSource(store, {
     ...{ name: `behind a wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
-    settings: { engine: 'postgresql', database: 'harbour', rows: false },
+    settings: { engine: engineNames[0], database: 'harbour', rows: false },
   });
   const office = { store, enqueue: () => Promise.resolve(), offerLogin: () => Promise.resolve(true) };
   room = { source: there(await findSource(store, id)), store, office, actor: pawlItself('browser') };

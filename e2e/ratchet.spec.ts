@@ -8,6 +8,17 @@ import type { Page } from '@playwright/test';
 
 test.setTimeout(240_000);
 
+/** Somebody who takes all that is sent there. */
+async function listening() {
+  const heard: string[] = [];
+  const standIn = createServer((request, response) => {
+    request.setEncoding('utf8').on('data', (text: string) => heard.push(text));
+    request.on('end', () => response.writeHead(204).end());
+  });
+  await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
+  return { heard, standIn, address: `http://127.0.0.1:${(standIn.address() as AddressInfo).port}/` };
+}
+
 async function surveyed(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Survey', exact: true }).click();
   await page.getByRole('menuitem', { name: /^exact, all afresh/ }).click();
@@ -182,16 +193,11 @@ test('a waiver ends with its last day: what it covered is open again, and says w
 });
 
 test('a survey by the clock runs when its time has come, and who is allowed hears what it found', async ({ page }) => {
-  const heard: string[] = [];
-  const standIn = createServer((request, response) => {
-    request.setEncoding('utf8').on('data', (text: string) => heard.push(text));
-    request.on('end', () => response.writeHead(204).end());
-  });
-  await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
+  const { heard, address, standIn } = await listening();
   const store = await asStore();
   try {
     await open(page, '/s/1/listeners');
-    await page.getByRole('textbox', { name: 'Address' }).fill(`http://127.0.0.1:${(standIn.address() as AddressInfo).port}/`);
+    await page.getByRole('textbox', { name: 'Address' }).fill(address);
     await page.getByLabel('It hears').click();
     await page.getByRole('option', { name: 'of every survey' }).click();
     await page.getByRole('button', { name: 'Allow it to hear' }).click();
@@ -220,18 +226,13 @@ test('a survey by the clock runs when its time has come, and who is allowed hear
 });
 
 test('an address that is allowed hears a test, and what was sent is listed', async ({ page }) => {
-  const heard: string[] = [];
-  const standIn = createServer((request, response) => {
-    request.setEncoding('utf8').on('data', (text: string) => heard.push(text));
-    request.on('end', () => response.writeHead(204).end());
-  });
-  await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
+  const { heard, address, standIn } = await listening();
   try {
     await open(page, '/s/1/listeners');
     await page.getByRole('textbox', { name: 'Address' }).fill('http://hear.example/');
     await page.getByRole('button', { name: 'Allow it to hear' }).click();
     await expect(page.getByRole('alert')).toContainText('Only https://');
-    await page.getByRole('textbox', { name: 'Address' }).fill(`http://127.0.0.1:${(standIn.address() as AddressInfo).port}/`);
+    await page.getByRole('textbox', { name: 'Address' }).fill(address);
     await page.getByRole('button', { name: 'Allow it to hear' }).click();
     await expect(page.getByText('It is shown once')).toBeVisible();
     await page.getByRole('button', { name: 'Send a test' }).click();

@@ -71,6 +71,7 @@ export default [
     route('surveys/:survey/questions/:round', 'routes/surveys/survey/questions.ts'),
     route('surveys/:survey/answers', 'routes/surveys/survey/answers.ts'),
     route('report', 'routes/surveys/report.ts'),
+    route('history', 'routes/ratchet/export.ts'),
     route('style/export', 'routes/style/export.ts'),
     route('style/bring', 'routes/style/bring.ts'),
     route('jump', 'routes/jump/route.ts'),

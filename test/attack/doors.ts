@@ -208,6 +208,7 @@ export const doors: Readonly<Record<string, Door>> = {
   'dockets/script.ts': { load: 'seeFindings' },
   'dockets/record.ts': { load: 'seeFindings' },
   'surveys/report.ts': { load: 'seeFindings' },
+  'ratchet/export.ts': { load: 'seeFindings' },
   'rules/route.tsx': { load: 'seeFindings' },
   'rules/rule/route.tsx': {
     load: 'seeFindings',

@@ -162,6 +162,13 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
   );
 }
 
+const told = ['severity', 'confidence', 'object', 'facts', 'proposal', 'format', 'title', 'measured', 'place', 'amount'] as const;
+/** What a survey may tell otherwise of a finding that is known, as rows to compare and to set. */
+const changing = {
+  names: `(${told.join(', ')})`,
+  of: (row: string) => `row(${told.map((column) => `${row}.${column}`).join(', ')})`,
+};
+
 /** Keeps what a survey found: new findings start Open, or Waived; known ones get the newest facts and keep their state. */
 export async function keepFindings(
   db: Db,
@@ -174,20 +181,21 @@ export async function keepFindings(
 ): Promise<void> {
   const words = findings.map(wordsOf);
   await db.query(
-    `with before as materialized (
+    `with found as materialized (
+       select identity, rule, concern, severity, confidence, table_id, object::jsonb, facts::jsonb, proposal::jsonb, $15::smallint as format, title, measured, place, amount
+       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[], $16::float8[])
+         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place, amount)
+     ), before as materialized (
        select id, amount from findings where source_id = $1 and identity = any($3)
      ), kept as (
        insert into findings (source_id, identity, rule, concern, severity, confidence, table_id, object, facts, proposal, format, state, first_survey_id, title, measured, place, amount)
-       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object::jsonb, f.facts::jsonb, f.proposal::jsonb, $15, $17, $2, f.title, f.measured, f.place, f.amount
-       from unnest($3::text[], $4::text[], $5::text[], $6::text[], $7::float8[], $8::text[], $9::text[], $10::text[], $11::text[], $12::text[], $13::text[], $14::text[], $16::float8[])
-         as f (identity, rule, concern, severity, confidence, table_id, object, facts, proposal, title, measured, place, amount)
-       on conflict (source_id, identity) do update
-         set severity = excluded.severity, confidence = excluded.confidence, object = excluded.object, facts = excluded.facts,
-           proposal = excluded.proposal, format = excluded.format, title = excluded.title, measured = excluded.measured,
-           place = excluded.place, amount = excluded.amount
-         -- What is as it was is not written again.
-         where (findings.severity, findings.confidence, findings.object, findings.facts, findings.proposal, findings.format, findings.title, findings.measured, findings.place, findings.amount)
-           is distinct from (excluded.severity, excluded.confidence, excluded.object, excluded.facts, excluded.proposal, excluded.format, excluded.title, excluded.measured, excluded.place, excluded.amount)
+       select $1, f.identity, f.rule, f.concern, f.severity, f.confidence, f.table_id, f.object, f.facts, f.proposal, f.format, $17, $2, f.title, f.measured, f.place, f.amount
+       from found f
+       left join findings known on known.source_id = $1 and known.identity = f.identity
+       -- What is as it was is not written again, nor locked.
+       where known.id is null
+         or ${changing.of('known')} is distinct from ${changing.of('f')}
+       on conflict (source_id, identity) do update set ${changing.names} = ${changing.of('excluded')}
        returning id, amount, (xmax = 0) as is_new
      ), counted as (
        insert into finding_amounts (finding_id, survey_id, amount)

@@ -48,6 +48,38 @@ export function listDocketEvents(db: Db, docket: DocketId): Promise<readonly Doc
   );
 }
 
+export interface FindingEvent {
+  readonly at: string;
+  readonly finding: string;
+  readonly rule: string;
+  readonly place: string;
+  readonly kind: string;
+  readonly from: string | null;
+  readonly to: string;
+  readonly by: string | null;
+  readonly reason: string | null;
+  readonly survey: SurveyId | null;
+  readonly docket: DocketId | null;
+}
+
+export const findingEventColumns = [
+  ...['at', 'finding', 'rule', 'place', 'kind', 'from', 'to', 'by', 'reason', 'survey', 'docket'],
+] as const;
+
+/** All that happened to the findings of a source, the first first. */
+export function listHistory(db: Db, source: SourceId, limit: number): Promise<readonly FindingEvent[]> {
+  return rowsOf(
+    db,
+    `select finding_events.at, identity as finding, rule, place, kind, from_state as "from", to_state as "to", person as by,
+       finding_events.reason, survey_id as survey, docket_id as docket
+     from findings join finding_events on finding_id = findings.id
+     where source_id = $1
+     order by finding_events.id
+     limit $2`,
+    [source, limit],
+  );
+}
+
 export interface TableEvent {
   readonly at: string;
   /** A state, or `changed` of what is declared. */

@@ -13,6 +13,7 @@ import { Desk } from '~/app/ui/list/Desk';
 import { dayOf, inFull } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
 import { Empty } from '~/app/ui/parts';
+import { SaveMenu } from '~/app/ui/list/SaveMenu';
 import { pathTo } from '~/app/ui/pathTo';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { Teeth } from '~/app/ui/Teeth';
@@ -52,7 +53,7 @@ export default function Ratchet({ loaderData }: Route.ComponentProps) {
     <Desk>
       <Board id="content">
         <Headline source={source} standings={standings} since={loaderData.since} />
-        <Record standings={standings} />
+        <Record source={source} standings={standings} />
         <Slipped source={source} lines={loaderData.slipped} />
         <Drifted source={source} drifts={loaderData.drifts} />
         <DueAndWaiting source={source} due={loaderData.due} />
@@ -71,7 +72,7 @@ export default function Ratchet({ loaderData }: Route.ComponentProps) {
 type Loaded = Route.ComponentProps['loaderData'];
 
 /** What was open and held over time, as a chart and as numbers. */
-function Record({ standings }: Pick<Loaded, 'standings'>) {
+function Record({ source, standings }: Pick<Loaded, 'standings'> & { readonly source: string }) {
   const [params] = useSearchParams();
   const [asTable, setAsTable] = useState(false);
   const [concern, severity] = [params.get('concern') ?? '', params.get('severity') ?? ''];
@@ -90,6 +91,7 @@ function Record({ standings }: Pick<Loaded, 'standings'>) {
         <Button variant="text" aria-expanded={asTable} onClick={() => setAsTable(!asTable)}>
           {asTable ? 'As a chart' : 'The same as a table'}
         </Button>
+        <SaveMenu words="Export the history" address={(as) => `${pathTo('/s/:source/history', { source })}?as=${as}`} />
       </Asked>
       {asTable ? (
         <BySurvey points={points} standings={standings} />

@@ -33,8 +33,11 @@ import { usualMode } from '~/work/dockets/planned';
 import type { Room } from '~/work/enter';
 import type { FindingRowId } from '~/store/ids';
 
-/** Throws a 404 page when there is no such finding. `answers` are those chosen in the address. */
-export async function dossierOf(room: Room, id: FindingRowId, answers: Decision) {
+/**
+ * Throws a 404 page when there is no such finding. `answers` are those chosen in the address; null where nobody decides, and its
+ * remedy is not planned.
+ */
+export async function dossierOf(room: Room, id: FindingRowId, answers: Decision | null) {
   const { source, store } = room;
   const row = await findFinding(store, source.id, id);
   if (!row) throw notFound(`There is no finding ${id}`, 'It may belong to another source.');
@@ -50,6 +53,7 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
   ]);
   const finding = coreFinding(row);
   const present = catalogue !== null && !isGone(finding, catalogue);
+  const mendable = present && needsRemedy(row);
   return {
     id: row.id,
     rule: row.rule,
@@ -73,8 +77,9 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision)
     hasRows: present && rowsOf(finding) !== null,
     candidates: candidatesOf(finding),
     byHand: finding.proposal.kind === 'byHand',
+    mendable,
     remedy:
-      present && needsRemedy(row)
+      mendable && answers !== null
         ? await remedy(
             room,
             { finding, decision: { ...(docket?.decision ?? {}), ...answers } },

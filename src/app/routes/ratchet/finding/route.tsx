@@ -4,7 +4,6 @@ import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
 import { actOn } from '~/app/server/intents.server';
-import { answersIn } from '~/core/remedies/index';
 import { State } from '~/app/ui/FindingEntry';
 import { Grade, Headline } from '~/app/ui/parts';
 import { pathTo } from '~/app/ui/pathTo';
@@ -18,7 +17,7 @@ import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  return dossierOf(room, await idIn(params.finding, 'finding'), answersIn(new URLSearchParams()));
+  return dossierOf(room, await idIn(params.finding, 'finding'), null);
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -59,7 +58,7 @@ export default function FindingLife({ loaderData: dossier }: Route.ComponentProp
           component={Link}
           to={`${pathTo('/s/:source/findings/:finding', { source, finding: id })}?show=all`}
         >
-          {dossier.remedy ? 'Mend it' : 'Its dossier'}
+          {dossier.mendable ? 'Mend it' : 'Its dossier'}
         </Button>
       </div>
     </aside>

@@ -76,6 +76,8 @@ test('all of it moves to another Pawl, and what comes out there is the same', as
   await migrate(elsewhere.url);
   const other = openStore(elsewhere.url);
   try {
+    // The same people are there, and have the same numbers.
+    await addDemoPeople({ store: other });
     const [lines, phrase] = [await fileOf(store, source), 'eight months of tides'];
     const coming = {
       // eslint-disable-next-line @typescript-eslint/require-await -- as a file is read
@@ -88,7 +90,10 @@ test('all of it moves to another Pawl, and what comes out there is the same', as
     const own = (all: readonly string[]) => all.slice(1, -1).filter((line) => !line.startsWith('{"schedules"'));
     if (moved.problem !== null) throw new Error(moved.problem);
     expect(moved.result.rows).toBeGreaterThan(700);
-    expect(own(await fileOf(other, moved.result.source))).toEqual(own(lines));
+    const [was, is] = [own(lines), own(await fileOf(other, moved.result.source))];
+    // Lines are long: that one differs is enough to know.
+    expect(is.length).toBe(was.length);
+    expect(is.flatMap((line, n) => (line === was[n] ? [] : [line.slice(0, 60)]))).toEqual([]);
   } finally {
     await other.end();
   }

@@ -7,12 +7,14 @@ interface FoldedProps {
   readonly title: ReactNode;
   /** Whether it is open at first, and whenever this turns true. */
   readonly open?: boolean;
+  /** Whether it is drawn only once somebody wants it: what is long, and holds nothing that was typed. */
+  readonly lazy?: boolean;
   readonly className?: string;
   readonly children: ReactNode;
 }
 
 /** A part of a page that is folded away until somebody wants it. */
-export function Folded({ title, open = false, className, children }: FoldedProps) {
+export function Folded({ title, open = false, lazy = false, className, children }: FoldedProps) {
   const [shown, setShown] = useState(open);
   const [asked, setAsked] = useState(open);
   if (asked !== open) {
@@ -20,7 +22,12 @@ export function Folded({ title, open = false, className, children }: FoldedProps
     setShown(open);
   }
   return (
-    <Accordion expanded={shown} onChange={(_, next) => setShown(next)} className={className ?? ''}>
+    <Accordion
+      expanded={shown}
+      onChange={(_, next) => setShown(next)}
+      className={className ?? ''}
+      slotProps={{ transition: { unmountOnExit: lazy } }}
+    >
       <AccordionSummary>{title}</AccordionSummary>
       <AccordionDetails>{children}</AccordionDetails>
     </Accordion>

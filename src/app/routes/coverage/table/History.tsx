@@ -26,7 +26,7 @@ export function History({ source, events, most }: HistoryProps) {
   if (events.length === 0) return null;
   const count = events.length === most ? `the last ${most}` : String(events.length);
   return (
-    <Folded title={`History (${count})`}>
+    <Folded lazy title={`History (${count})`}>
       <Timeline aria-label="History">
         {events.map((event, n) => (
           <li key={n} className={tones[event.what] ?? 'quiet'}>

@@ -10,7 +10,7 @@ const tones = { well: 'verd', wrong: 'rust' } as const;
 /** What happened to a docket, the first first. */
 export function History({ events }: { readonly events: readonly DocketEvent[] }) {
   return (
-    <Folded title={`History (${events.length})`}>
+    <Folded lazy title={`History (${events.length})`}>
       <Timeline aria-label="History">
         {events.map(({ at, what, by, note, went }, n) => (
           <li key={n} className={went ? tones[went] : 'quiet'}>

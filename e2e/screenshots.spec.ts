@@ -63,10 +63,10 @@ test('pictures of the main views @screenshots', async ({ page }) => {
   await expect(page.getByRole('cell', { name: 'MF-19-9002' })).toBeVisible();
   await shoot('finding');
   await page.getByRole('button', { name: 'Add to docket' }).click();
-  await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Open Names that nobody/ })).toBeVisible();
   await page.getByRole('row', { name: /port\.pilotage_job/ }).click();
   await page.getByRole('button', { name: 'Add to docket' }).click();
-  await page.getByRole('link', { name: /^Open Docket/ }).click();
+  await page.getByRole('link', { name: /^Open Names that nobody/ }).click();
   await expect(page.getByLabel('Script: Forward')).toBeVisible();
   await shoot('docket');
   await rehearse(page);

@@ -49,7 +49,7 @@ export interface CameIn {
 const mostTold = 10_000;
 
 /** Only into a source that Pawl does not reach itself: what another database says must not end what this one's surveys found. */
-export function bringSurvey(room: Room, brought: BroughtSurvey): Promise<Outcome<CameIn>> {
+export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()): Promise<Outcome<CameIn>> {
   const { office, actor, source } = room;
   const act = { act: 'survey.bring', right: 'survey', source, object: 'survey' } as const;
   return perform<CameIn>(office, actor, act, async (db) => {
@@ -68,7 +68,7 @@ export function bringSurvey(room: Room, brought: BroughtSurvey): Promise<Outcome
       ...{ source: source.id, depth: brought.depth, by: nameOf(actor) },
       scope: brought.scope && [...brought.scope],
     });
-    await take(db, room, survey, brought);
+    await take(db, room, brought, { survey, now });
     const opened = await listOpenedBy(db, survey, mostTold);
     const result: CameIn = {
       survey,
@@ -85,7 +85,12 @@ async function isUntouched(db: Db, { id, state }: SurveyRow): Promise<boolean> {
   return state === 'waiting' && (await listAnswers(db, id)).size === 0;
 }
 
-async function take(db: Db, { source }: Room, survey: SurveyId, brought: BroughtSurvey): Promise<void> {
+async function take(
+  db: Db,
+  { source }: Room,
+  brought: BroughtSurvey,
+  { survey, now }: { readonly survey: SurveyId; readonly now: Date },
+): Promise<void> {
   const { catalogue, scope, depth } = brought;
   await startSurvey(db, survey);
   await keepCatalogue(db, survey, catalogue);
@@ -95,7 +100,7 @@ async function take(db: Db, { source }: Room, survey: SurveyId, brought: Brought
   const { policies } = await getSettings(db, source.id);
   const row = { id: survey, sourceId: source.id, docketId: null, depth };
   await recordSurvey(db, row, {
-    ...judgedHere(brought.findings, policies),
+    ...judgedHere(brought.findings, policies, now),
     ...{ catalogue, scope, policies, evidence: {}, reused: new Set(), speed: { bytes: 0, ms: 0 } },
     unmeasured: brought.notMeasured.map((id) => ({ ...tableNames(id), reason: brought.reasons.get(id) ?? 'not measured' })),
   });
@@ -107,13 +112,13 @@ async function take(db: Db, { source }: Room, survey: SurveyId, brought: Brought
 function judgedHere(
   findings: readonly KnownFinding[],
   policies: Policies,
+  now: Date,
 ): { readonly findings: readonly Finding[]; readonly waived: readonly WaivedFinding[] } {
-  const now = new Date().toISOString();
   const judged = findings.flatMap((finding) => {
     const policy = policyOf(policies, finding.rule);
     // What people asked for was asked there.
     if (!policy.on || finding.rule.endsWith('/asked') || !rules.some(({ id }) => id === finding.rule)) return [];
-    return [{ finding: known(finding, policy.severity), waiver: waiverOf(policy, waiverNames(finding), now) }];
+    return [{ finding: known(finding, policy.severity), waiver: waiverOf(policy, waiverNames(finding), now.toISOString()) }];
   });
   return {
     findings: judged.flatMap(({ finding, waiver }) => (waiver === null ? [finding] : [])),

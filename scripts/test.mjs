@@ -1,7 +1,7 @@
 // `npm test`: on a machine with nothing but Node, everything that says whether Pawl works. With
 // --screenshots it takes the pictures of docs/screenshots and nothing else.
 
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { findPostgresBinaries, installNodeModules, installPackages, root, step } from './packages.mjs';
@@ -14,29 +14,39 @@ await installNodeModules();
 
 // Pictures show the demo with its past; journeys begin on its first day.
 const pictures = process.argv.includes('--screenshots');
+// Those of a line run at once: they take one core each, and wait for nothing.
 const suites = pictures
-  ? [['Screenshots', bin('playwright'), ['test', 'screenshots']]]
+  ? [[['Screenshots', bin('playwright'), ['test', 'screenshots']]]]
   : [
-      ['Types of routes', bin('react-router'), ['typegen']],
-      ['Types', bin('tsc'), []],
-      ['Types of the core alone', bin('tsc'), ['-p', 'src/core']],
-      ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
-      ['Unit and integration tests', bin('vitest'), ['run']],
-      ['PostgreSQL 18', process.execPath, ['scripts/versions.mjs', '18']],
-      ['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']],
+      [['Types of routes', bin('react-router'), ['typegen']]],
+      [
+        ['Types', bin('tsc'), []],
+        ['Types of the core alone', bin('tsc'), ['-p', 'src/core']],
+        ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+      ],
+      [['Unit and integration tests', bin('vitest'), ['run']]],
+      [['PostgreSQL 18', process.execPath, ['scripts/versions.mjs', '18']]],
+      [['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']]],
     ];
 
 const failed = [];
-for (const [title, command, args] of suites) {
+for (const together of suites) await Promise.all(together.map((suite) => run(suite, together.length > 1)));
+if (failed.length > 0) process.stdout.write(`\nFailed: ${failed.join(', ')}\n`);
+process.exit(failed.length === 0 ? 0 : 1);
+
+/** What several say at once is told one after the other. */
+async function run([title, command, args], quiet) {
   const started = Date.now();
-  process.stdout.write(`\n── ${title}\n`);
-  const { status } = spawnSync(command, args, {
+  const said = [];
+  if (!quiet) process.stdout.write(`\n── ${title}\n`);
+  const child = spawn(command, args, {
     cwd: root,
-    stdio: 'inherit',
+    stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
     env: { ...process.env, NODE_ENV: '', ...(pictures && { PAWL_DEMO_FRESH: '0' }) },
   });
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => said.push(part));
+  const status = await new Promise((resolve) => child.on('close', resolve).on('error', () => resolve(1)));
+  if (quiet) process.stdout.write(`\n── ${title}\n${Buffer.concat(said).toString()}`);
   process.stdout.write(`── ${title}: ${status === 0 ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s\n`);
   if (status !== 0) failed.push(title);
 }
-if (failed.length > 0) process.stdout.write(`\nFailed: ${failed.join(', ')}\n`);
-process.exit(failed.length === 0 ? 0 : 1);

@@ -52,5 +52,8 @@ test('what a pipeline surveyed comes into the record of a source, by a token tha
   await open(page, `/sources/${source}/edit`);
   await page.getByRole('button', { name: 'Take out of use' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Take out of use' }).click();
-  await expect(page).toHaveURL(/\/sources$/);
+  const unused = page.getByRole('region', { name: 'Out of use' });
+  await unused.getByRole('button', { name: 'Purge' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Purge' }).click();
+  await expect(unused).toHaveCount(0);
 });

@@ -6,16 +6,7 @@ import { currentFormat } from '../src/core/formats/index';
 import type { Rehearsal } from '../src/core/plan/rehearsal';
 import { plannedSteps } from '../src/sources/run/carryOut';
 import { type Db, noteWhose } from '../src/store/db';
-import {
-  addAuthor,
-  addBackup,
-  addDocket,
-  findDocket,
-  freezeDocket,
-  moveDocket,
-  putItem,
-  signDocket,
-} from '../src/store/dockets/dockets';
+import { addAuthor, addBackup, addDocket, findDocket, moveDocket, putItem, signDocket } from '../src/store/dockets/dockets';
 import { askForRun } from '../src/store/dockets/runs';
 import { type FindingRow, listStanding, moveFindings } from '../src/store/findings/findings';
 import type { DocketId, SourceId } from '../src/store/ids';
@@ -80,7 +71,7 @@ class OnDesk {
     if (state === 'Rehearsed') return void (await moveDocket(this.db, this.id, ['Draft'], 'Rehearsed'));
     await this.sign(planned);
     if (state === 'Stopped') return this.stop(planned);
-    if (state === 'Backed out') return this.backOut(planned, findings);
+    if (state === 'Backed out') return this.backOut(findings);
   }
 
   private async planned(): Promise<PlannedDocket> {
@@ -139,9 +130,7 @@ class OnDesk {
     await moveDocket(db, id, ['Signed'], 'Stopped');
   }
 
-  private async backOut({ plan, catalogue }: PlannedDocket, findings: readonly FindingRow[]): Promise<void> {
-    if (!plan || !catalogue) return;
-    await freezeDocket(this.db, this.id, plan, catalogue);
+  private async backOut(findings: readonly FindingRow[]): Promise<void> {
     for (const direction of ['forward', 'back'] as const)
       await askForRun(this.db, { docket: this.id, direction, user: null, by: 'Jon Averi', steps: [] });
     await this.move(findings, 'Docketed', 'Applied');

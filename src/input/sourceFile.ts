@@ -1,8 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsIn, IsInt, IsObject, IsString, Matches, MaxLength, MinLength, ValidateNested } from 'class-validator';
+import { sourceFormat } from '../core/formats/index';
 import { errorsInWords, parse } from './parse';
-
-const sourceFormat = 'pawl-source/1';
 
 /** What is no file of a source, in words. */
 export class SourceFileError extends Error {
@@ -21,7 +20,7 @@ class MoverShape {
 }
 
 export class HeadShape {
-  @IsIn([sourceFormat], { message: `It is no file of a source (${sourceFormat})` }) format!: 'pawl-source/1';
+  @IsIn([sourceFormat], { message: `It is no file of a source (${sourceFormat})` }) format!: typeof sourceFormat;
   @IsString() @MinLength(1) @MaxLength(200) source!: string;
   @IsString() @MaxLength(40) at!: string;
   @Matches(/^[0-9a-f]{32}$/) salt!: string;

@@ -24,6 +24,7 @@ import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
 import { isByMail, mailAddress, mailboxOf, mailServer } from './send/byMail';
 import type { Send } from './send/index';
+import { isOwnMachine } from './ownMachine';
 import type { Room } from './enter';
 import type { Office } from './office';
 import { type Act, done, type Outcome, perform } from './perform';
@@ -61,8 +62,7 @@ export function addressProblem(address: string): string | null {
     return 'That is no address: it begins with https:// and names a server, or is that of a mailbox.';
   }
   if (url.username !== '' || url.password !== '') return 'No login goes into the address: what is sent is signed.';
-  const isOwn = ['127.0.0.1', 'localhost', '[::1]'].includes(url.hostname);
-  if (url.protocol !== 'https:' && !(url.protocol === 'http:' && isOwn))
+  if (url.protocol !== 'https:' && !(url.protocol === 'http:' && isOwnMachine(url)))
     return 'Only https:// is sent to; http:// on this machine alone.';
   return /^(169\.254\.|\[fe80:|\[fd00:ec2|0\.)/i.test(url.hostname)
     ? 'Nothing is sent to an address of the machine’s own wiring.'

@@ -7,6 +7,7 @@ import { type Role, roleNames } from '../core/rights/rights';
 import { inTransaction } from '../store/db';
 import { findOrAddSubject, keepGroupGrants } from '../store/people/people';
 import { keepSignInElsewhere, takeSignInElsewhere } from '../store/people/sessions';
+import { isOwnMachine } from './ownMachine';
 import type { Office } from './office';
 import { type Comer, letIn, refusedEntry } from './people';
 
@@ -42,7 +43,7 @@ function configuration({ issuer, client, secret }: Settings): Promise<oidc.Confi
   if (discovered?.key !== key) {
     const url = new URL(issuer);
     // Without TLS only on this machine, for trying it.
-    const plain = url.protocol === 'http:' && ['127.0.0.1', 'localhost', '[::1]'].includes(url.hostname);
+    const plain = url.protocol === 'http:' && isOwnMachine(url);
     const config = oidc.discovery(url, client, secret, undefined, plain ? { execute: [oidc.allowInsecureRequests] } : undefined);
     // The next try asks again.
     config.catch(() => (discovered = null));

@@ -6,10 +6,11 @@ import { createHmac, type Hmac, randomBytes, scryptSync, timingSafeEqual } from 
 import { DatabaseError } from 'pg';
 import { type Db, inTransaction } from '../store/db';
 import { isRunning } from '../store/dockets/dockets';
+import { sourceFormat } from '../core/formats/index';
 import type { SourceId } from '../store/ids';
 import { Arrival, ArrivalError } from '../store/moving/in';
 import { type Contents, contentsOf, rowsOfPart, storeVersion } from '../store/moving/out';
-import { parts, sourceFormat } from '../store/moving/parts';
+import { parts } from '../store/moving/parts';
 import { findSourceNamed, type SourceRow } from '../store/sources/sources';
 import { findUnfinished } from '../store/surveys/surveys';
 import { type Actor, permit } from './actor';

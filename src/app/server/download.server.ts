@@ -1,4 +1,9 @@
-import { type ListForm, listTypes } from '~/core/formats/lists';
+import { listAs, type ListForm, listForms, listTypes } from '~/core/formats/lists';
+
+/** What a source is called, as part of the name of a file. */
+export function inFileName(name: string): string {
+  return name.replaceAll(/[^\w-]+/g, '-');
+}
 
 /** A file to download. */
 export function download(name: string, as: ListForm, text: string): Response {
@@ -8,4 +13,17 @@ export function download(name: string, as: ListForm, text: string): Response {
       'Content-Disposition': `attachment; filename="${name}.${as}"`,
     },
   });
+}
+
+interface DownloadedList {
+  readonly name: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly Readonly<Record<string, unknown>>[];
+}
+
+/** A list to download, in the form that the address asks for by `as`: CSV unless it says otherwise. */
+export function downloadList(request: Request, { name, columns, rows }: DownloadedList): Response {
+  const asked = new URL(request.url).searchParams.get('as');
+  const as = listForms.find((form) => form === asked) ?? 'csv';
+  return download(name, as, listAs(as, columns, rows));
 }

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { isObject } from 'class-validator';
+import { isOwnMachine } from '../../work/ownMachine';
 import { PushArguments, readArguments, UsageError } from '../arguments';
 
 export const usage = 'pawl push URL FILE';
@@ -32,8 +33,7 @@ export async function run(args: readonly string[]): Promise<number> {
 /** The token goes by TLS, or stays on this machine. Throws UsageError. */
 function placeOf(url: string): string {
   const at = URL.canParse(url) ? new URL(url) : null;
-  const isOwn = at !== null && ['127.0.0.1', 'localhost', '[::1]'].includes(at.hostname);
-  if (!at || !(at.protocol === 'https:' || (at.protocol === 'http:' && isOwn)) || !/^\/s\/\d+\/?$/.test(at.pathname))
+  if (!at || !(at.protocol === 'https:' || (at.protocol === 'http:' && isOwnMachine(at))) || !/^\/s\/\d+\/?$/.test(at.pathname))
     throw new UsageError(`${url} is no address of a source: https://pawl.example/s/3`);
   return `${at.origin}${at.pathname.replace(/\/$/, '')}/surveys/bring`;
 }

@@ -30,3 +30,6 @@ export function proposalFrom(stored: Stored, format: number, facts: unknown): Pr
 export function decisionFrom(stored: Stored, format: number, table: TableId): Decision {
   return upgradeDecision(stored, format, table) as Decision;
 }
+
+/** Of a file in which a source moves. */
+export const sourceFormat = 'pawl-source/1';

@@ -5,7 +5,7 @@ import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../c
 import { objectInWords } from '../../core/ratchet/mended';
 import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';
-import { wasOf } from './sameness';
+import { toldColumns, wasOf } from './sameness';
 import type { DocketId, FindingRowId, SourceId, SurveyId } from '../ids';
 
 export interface FindingRow {
@@ -162,11 +162,10 @@ export async function moveFindings(db: Db, moves: readonly Move[], { survey = nu
   );
 }
 
-const told = ['severity', 'confidence', 'object', 'facts', 'proposal', 'format', 'title', 'measured', 'place', 'amount'] as const;
 /** What a survey may tell otherwise of a finding that is known, as rows to compare and to set. */
 const changing = {
-  names: `(${told.join(', ')})`,
-  of: (row: string) => `row(${told.map((column) => `${row}.${column}`).join(', ')})`,
+  names: `(${toldColumns.join(', ')})`,
+  of: (row: string) => `row(${toldColumns.map((column) => `${row}.${column}`).join(', ')})`,
 };
 
 /** Keeps what a survey found: new findings start Open, or Waived; known ones get the newest facts and keep their state. */

@@ -3,11 +3,13 @@
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { FindingRowId, SourceId } from '../ids';
 
-/** What a finding is about: what changes when it goes on as another. */
-export const aboutColumns = [
-  ...['identity', 'rule', 'concern', 'severity', 'confidence', 'table_id', 'object', 'facts', 'proposal', 'format'],
-  ...['title', 'measured', 'place', 'amount'],
+/** What a survey may tell otherwise of a finding that is known. */
+export const toldColumns = [
+  ...['severity', 'confidence', 'object', 'facts', 'proposal', 'format', 'title', 'measured', 'place', 'amount'],
 ] as const;
+
+/** What a finding is about: what changes when it goes on as another. */
+const aboutColumns = ['identity', 'rule', 'concern', 'table_id', ...toldColumns] as const;
 
 const about = aboutColumns.join(', ');
 

@@ -1,7 +1,5 @@
 // What belongs to a source, table by table, in the order in which it comes in: what it goes with from one installation to another.
 
-export const sourceFormat = 'pawl-source/1';
-
 export interface Part {
   readonly table: string;
   /** Which of its rows are the source's: $1 is its number. */

@@ -3,6 +3,7 @@
 import { createTransport } from 'nodemailer';
 import { type Announcement, mailOf } from '../../core/report/announcement';
 import type { Send } from './index';
+import { isOwnMachine } from '../ownMachine';
 
 const scheme = 'mailto:';
 const longestMs = 10_000;
@@ -62,7 +63,7 @@ export const sendByMail: Send = async ({ id, address, body }) => {
 
 function optionsOf({ url }: MailServer) {
   const secure = url.protocol === 'smtps:';
-  const isOwn = ['127.0.0.1', 'localhost', '[::1]'].includes(url.hostname);
+  const isOwn = isOwnMachine(url);
   return {
     host: url.hostname.replace(/^\[|\]$/g, ''),
     port: Number(url.port || (secure ? 465 : 587)),

@@ -1,5 +1,4 @@
-import { download } from '~/app/server/download.server';
-import { listAs, listForms } from '~/core/formats/lists';
+import { downloadList, inFileName } from '~/app/server/download.server';
 import { enter } from '~/app/server/door.server';
 import type { Route } from './+types/export';
 import { askedFor, linesFor } from './asked.server';
@@ -15,10 +14,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const known = asked.fields.map(({ name }) => name);
   const chosen = shown.filter((name) => known.includes(name));
   const columns = chosen.length > 0 ? chosen : known;
-  const lines = (await linesFor(room, asked, { offset: 0, limit: most })).map(({ values }) =>
+  const rows = (await linesFor(room, asked, { offset: 0, limit: most })).map(({ values }) =>
     Object.fromEntries(columns.map((name) => [name, values[name]])),
   );
-  const name = `${room.source.name.replaceAll(/[^\w-]+/g, '-')}-${asked.kind}`;
-  const as = listForms.find((form) => form === searchParams.get('as')) ?? 'csv';
-  return download(name, as, listAs(as, columns, lines));
+  return downloadList(request, { name: `${inFileName(room.source.name)}-${asked.kind}`, columns, rows });
 }

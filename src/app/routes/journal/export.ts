@@ -1,5 +1,4 @@
-import { download } from '~/app/server/download.server';
-import { listAs, listForms } from '~/core/formats/lists';
+import { downloadList } from '~/app/server/download.server';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { listEntries } from '~/store/journal/journal';
@@ -13,7 +12,5 @@ const columns = ['id', 'at', 'person', 'via', 'address', 'act', 'outcome', 'sour
 export async function loader({ request, context }: Route.LoaderArgs) {
   await enterAll({ context }, 'readJournal');
   const entries = await listEntries(office().store, await filterIn(request), most);
-  const asked = new URL(request.url).searchParams.get('as');
-  const as = listForms.find((form) => form === asked) ?? 'csv';
-  return download('journal', as, listAs(as, columns, entries as unknown as readonly Readonly<Record<string, unknown>>[]));
+  return downloadList(request, { name: 'journal', columns, rows: entries.map((entry) => ({ ...entry })) });
 }

@@ -1,3 +1,4 @@
+import { inFileName } from '~/app/server/download.server';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { reportOf } from '~/work/report';
@@ -8,11 +9,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const page = await reportOf(room);
   if (page === null) throw notFound('There is nothing to report', 'Survey the source first.');
-  const name = room.source.name.replaceAll(/[^\w-]+/g, '-');
   return new Response(page, {
     headers: {
       'Content-Type': 'text/html; charset=utf-8',
-      'Content-Disposition': `attachment; filename="${name}-survey.html"`,
+      'Content-Disposition': `attachment; filename="${inFileName(room.source.name)}-survey.html"`,
     },
   });
 }

@@ -31,8 +31,8 @@ export async function startPostgres({ folder, port, durable = true, server = nul
     server?.bin ??
     findPostgresBinaries() ??
     fail('postgresql is installed, but its server programs are not under /usr/lib/postgresql.');
-  const owner = ownerOfServer();
-  const data = placeFor(folder, owner);
+  const owner = ownerOf('postgres');
+  const data = placeFor(folder, owner, 'postgres');
   const passwordFile = `${folder}.password`;
   const run = (program, args) =>
     spawnSync(join(bin, program), args, {
@@ -123,22 +123,25 @@ async function makeCluster({ run, data, passwordFile, owner, durable }) {
   });
 }
 
-function ownerOfServer() {
+/** Whom a server belongs to that may not run as root; nobody else than ourselves when we are not. */
+export function ownerOf(user) {
   if (process.getuid?.() !== 0) return {};
-  const id = (flag) => Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout);
+  const id = (flag) => Number(spawnSync('id', [flag, user], { encoding: 'utf8' }).stdout);
   return { uid: id('-u'), gid: id('-g') };
 }
 
-// Every folder above the data must let the server's user through; where one does not (a checkout below
-// /root), the data lives in /var/lib instead, in a place of its own for each checkout.
-function placeFor(folder, owner) {
+/**
+ * Every folder above the data must let the server's user through; where one does not (a checkout below /root), the data
+ * lives in /var/lib instead, in a place of its own for each checkout.
+ */
+export function placeFor(folder, owner, name) {
   if (owner.uid === undefined) return folder;
   for (let above = dirname(folder); above !== '/'; above = dirname(above)) {
     if (existsSync(above) && (statSync(above).mode & constants.S_IXOTH) === 0) {
       const elsewhere = join('/var/lib/pawl', createHash('sha256').update(folder).digest('hex').slice(0, 12));
       mkdirSync(elsewhere, { recursive: true });
       accessSync(elsewhere);
-      return join(elsewhere, 'postgres');
+      return join(elsewhere, name);
     }
   }
   return folder;

@@ -3,7 +3,7 @@ import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from 'class-transformer';
 import { type ScriptForm, scriptForms } from '../core/engines/dialect';
-import { type EngineName, engineNames } from '../core/engines/index';
+import { type EngineName, engineNamesPrinted } from '../core/engines/index';
 import { type Mode, modes } from '../core/plan/cost';
 import { type Failure, failures } from '../core/ratchet/against';
 import { rules } from '../core/rules/index';
@@ -61,7 +61,7 @@ export class CompareArguments {
 }
 
 export class AskArguments {
-  @IsIn(engineNames) engine!: EngineName;
+  @IsIn(engineNamesPrinted) engine!: EngineName;
   @IsBoolean() rows = false;
   @IsString() @MinLength(1) out!: string;
 }

@@ -6,7 +6,7 @@ import { basename, dirname, join, resolve } from 'node:path';
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches, ValidateNested } from 'class-validator';
-import { type EngineName, engineNames } from '../core/engines/index';
+import { type EngineName, engineNamesPrinted } from '../core/engines/index';
 import { notJudgedBy } from '../core/rules/index';
 import { documentOf } from '../core/survey/document';
 import { parse } from '../input/parse';
@@ -25,7 +25,7 @@ class AskedScriptLine {
 
 class AskedFolder {
   @Equals('pawl-asked/1') format!: 'pawl-asked/1';
-  @IsIn(engineNames) engine!: EngineName;
+  @IsIn(engineNamesPrinted) engine!: EngineName;
   @IsBoolean() rows!: boolean;
   /** The scripts so far, the open one last. */
   @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Type(() => AskedScriptLine) scripts!: AskedScriptLine[];

@@ -2,9 +2,10 @@
 
 import { files } from './files/kind';
 import type { SourceKind } from './kind';
+import { mariadb } from './mariadb/kind';
 import { postgresql } from './postgresql/kind';
 
-export const sourceKinds = { postgresql, files };
+export const sourceKinds = { postgresql, mariadb, files };
 
 export type SourceKindId = keyof typeof sourceKinds;
 

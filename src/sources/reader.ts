@@ -14,6 +14,8 @@ import { SourceError } from './SourceError';
 
 export interface Reader {
   readonly engine: EngineName;
+  /** The schemas that are meant, where a server has them of several databases side by side. */
+  readonly schemas?: readonly string[];
   /** Set where answers are brought by somebody: more is asked at once. `values`: whether they may hold values of the tables. */
   readonly byFiles?: { readonly values: boolean };
   /** Asks in a transaction of its own that can only read. Throws NotAnswered. */
@@ -77,6 +79,8 @@ export async function answer<T>(asking: Asking<T>, ask: Ask): Promise<T> {
 /** The questions of the reader's engine, put to it. */
 export function sourceOver(reader: Reader): Source {
   const { questions } = engineNamed(reader.engine);
+  const { schemas } = reader;
+  const within = schemas ? { schemas } : {};
   const byFiles = reader.byFiles ? { atOnce: true, values: reader.byFiles.values } : {};
   let cancelled = false;
   const inSnapshot = <T>(asking: Asking<T>, doing: string): Promise<T> =>
@@ -86,7 +90,7 @@ export function sourceOver(reader: Reader): Source {
     async readCatalogue({ statistics = false, joins = true } = {}) {
       const doing = 'Cannot read the catalogue';
       if (reader.byFiles) return catalogueByFiles(reader, doing);
-      const read = (sizes: 'exact' | 'estimated') => inSnapshot(questions.catalogue({ statistics, sizes }), doing);
+      const read = (sizes: 'exact' | 'estimated') => inSnapshot(questions.catalogue({ statistics, sizes, ...within }), doing);
       const catalogue = await read('exact').catch((error: unknown) => {
         // A table locked by somebody else keeps exact sizes from us, not the catalogue.
         if (error instanceof SourceError && error.reason === 'locked') return read('estimated');
@@ -94,10 +98,10 @@ export function sourceOver(reader: Reader): Source {
       });
       if (!joins) return catalogue;
       // Read after all else: what views and functions say is anybody's who may make one.
-      const texts = await answer(questions.definitions({ statements: true }), (query) => reader.ask(query, { doing }));
+      const texts = await answer(questions.definitions({ statements: true, ...within }), (query) => reader.ask(query, { doing }));
       return { ...catalogue, joins: await joinsIn(texts, catalogue, () => cancelled) };
     },
-    login: () => inSnapshot(questions.login(), 'Looking at what this login may do'),
+    login: () => inSnapshot(questions.login(schemas), 'Looking at what this login may do'),
     measure: (requests, catalogue, { timeoutMs = null, workers = 0, rest = noRest, ...options }) => {
       const bounds = { doing: `Measuring ${requests[0]?.table}`, statementMs: timeoutMs, workers };
       return factsOf(requests, catalogue, () =>

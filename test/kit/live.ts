@@ -1,11 +1,15 @@
 // The engines that a server is at hand for, a line each: what the contract suites are run on.
 
 import type { EngineName } from '../../src/core/engines/index';
+import { quote as quoteAsMariadb } from '../../src/core/engines/mariadb/quote';
 import { quote } from '../../src/core/engines/postgresql/quote';
+import { openSource as openMariadb } from '../../src/sources/mariadb/reader';
+import { openSession as openMariadbSession } from '../../src/sources/mariadb/session';
 import { openSession } from '../../src/sources/postgresql/session';
 import type { Session } from '../../src/sources/run/session';
 import type { Source } from '../../src/sources/source';
 import { useDatabase } from './database';
+import { useMariadb } from './mariadb';
 
 export interface Live {
   open(): Promise<Source>;
@@ -14,10 +18,17 @@ export interface Live {
   run(this: void, text: string): Promise<unknown>;
   /** A name as its SQL spells it. */
   quoted(this: void, name: string): string;
+  /** Ways of comparing texts: how a column is declared with one, and a text such that those that count as equal are equal. */
+  readonly collations: Readonly<Record<string, Collation>>;
   /** A statement that takes half a minute. */
   readonly slow: string;
   /** Ends every other session in the database. */
   endOthers(): Promise<unknown>;
+}
+
+export interface Collation {
+  readonly clause: string;
+  readonly fold: (text: string) => string;
 }
 
 interface LiveEngine {
@@ -30,6 +41,7 @@ export const liveEngines: Readonly<Record<EngineName, LiveEngine>> = {
     use: (setup = smallPort) => {
       const database = useDatabase(setup);
       return {
+        collations: { usual: { clause: '', fold: (text) => text } },
         slow: 'select pg_sleep(30)',
         endOthers: () =>
           database.run(
@@ -42,7 +54,49 @@ export const liveEngines: Readonly<Record<EngineName, LiveEngine>> = {
       };
     },
   },
+  mariadb: {
+    use: (setup = smallPortOfMariadb) => {
+      const server = useMariadb(`create database home;\nuse home;\n${setup}`);
+      return {
+        collations: collationsOfMariadb,
+        slow: 'do sleep(30)',
+        endOthers: async () => {
+          const others = await server.run('select id from information_schema.processlist where id <> connection_id()');
+          for (const [id] of others) await server.run(`kill ${id}`);
+        },
+        open: () => openMariadb(server.details()),
+        session: () => openMariadbSession(server.details()),
+        run: server.run,
+        quoted: quoteAsMariadb,
+      };
+    },
+  },
 };
+
+// Trailing spaces count only where nothing is padded (manual, "Pad Attributes").
+const padded = (text: string): string => text.replace(/ +$/, '');
+const insensitive = (text: string): string => padded(text.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase());
+const collationsOfMariadb: Readonly<Record<string, Collation>> = {
+  general: { clause: 'character set utf8mb4 collate utf8mb4_general_ci', fold: insensitive },
+  unicode: { clause: 'character set utf8mb4 collate utf8mb4_unicode_ci', fold: insensitive },
+  binary: { clause: 'character set utf8mb4 collate utf8mb4_bin', fold: padded },
+  'not padded': { clause: 'character set utf8mb4 collate utf8mb4_nopad_bin', fold: (text) => text },
+  latin: { clause: 'character set latin1 collate latin1_swedish_ci', fold: insensitive },
+};
+
+const smallPortOfMariadb = `
+  create schema port;
+  create table port.berth (berth_no varchar(20) not null, area varchar(20), depth int);
+  insert into port.berth select concat('B', seq), concat('area ', seq % 3), seq from seq_1_to_40;
+  create table port.vessel (vessel_id int primary key, name varchar(40), imo_no varchar(20) not null, berth_no varchar(20), tons int);
+  insert into port.vessel select seq, case when seq % 9 = 0 then null else concat('v', seq) end, concat('I', seq), case when seq % 10 = 0 then concat('X', seq) else concat('B', 1 + seq % 40) end, seq from seq_1_to_90;
+  alter table port.vessel add constraint ck_tons check (tons > 0);
+  create table port.\`call\` (call_id int primary key, vessel_id int not null, call_no varchar(20) not null, constraint uq_call_no unique (call_no));
+  insert into port.\`call\` select seq, 1 + seq % 90, concat('C', seq) from seq_1_to_200;
+  create trigger port.noted before update on port.\`call\` for each row set new.vessel_id = new.vessel_id;
+  create table port.ticket (ticket_no int auto_increment primary key, text varchar(10));
+  create table port.note (text varchar(80));
+  insert into port.note select concat('n', seq) from seq_1_to_30;`;
 
 // Standard SQL as far as it goes: what another engine spells otherwise it says itself.
 const smallPort = `

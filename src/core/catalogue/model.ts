@@ -28,8 +28,19 @@ export interface Catalogue {
 export const catalogueSources = ['live', 'queries', 'ddl', 'csv'] as const;
 export type CatalogueSource = (typeof catalogueSources)[number];
 
-/** `states`: whether constraints are checked and switched on. */
-export const unknownParts = ['rows', 'sizes', 'activity', 'owners', 'privileges', 'indexes', 'states', 'triggers'] as const;
+/** `states`: whether constraints are checked and switched on; `definitions`: what views say. */
+export const unknownParts = [
+  'rows',
+  'sizes',
+  'activity',
+  'owners',
+  'privileges',
+  'indexes',
+  'states',
+  'triggers',
+  'definitions',
+  'routines',
+] as const;
 export type UnknownPart = (typeof unknownParts)[number];
 
 export interface Routine {
@@ -115,6 +126,12 @@ export interface Table {
   readonly unidentified?: boolean;
   /** True when rules of its own turn what is written to it into something else. */
   readonly rewritten?: boolean;
+  /** How its rows are kept, on servers that keep tables in different ways; left out elsewhere. */
+  readonly storage?: Storage;
+  /** True when the server keeps its former rows as well. */
+  readonly versioned?: true;
+  /** How its texts are compared unless a column says otherwise; left out where that is no matter of the table. */
+  readonly collation?: string;
   /** Of a view, the tables that it reads from. */
   readonly readsFrom?: readonly TableId[];
   /** In the table's own order. */
@@ -123,6 +140,17 @@ export interface Table {
   readonly indexes: readonly Index[];
   readonly triggers: readonly Trigger[];
   readonly privileges: readonly Privilege[];
+}
+
+export interface Storage {
+  /** As the server calls it: `InnoDB`. */
+  readonly engine: string;
+  /** False when a change stays though its transaction is rolled back, and readers hold up writers. */
+  readonly transactional: boolean;
+  /** False when references are taken without a word and not kept. */
+  readonly keepsReferences: boolean;
+  /** True when rows lie in the order of the primary key, and every index leads to them by it. */
+  readonly clustered: boolean;
 }
 
 /** A column as its source declares it. */
@@ -160,6 +188,18 @@ export interface Column {
   readonly generated: string | null;
   readonly comment: string | null;
   readonly statistics: ColumnStatistics | null;
+  /** All that its table's definition says behind its name, where changing one thing of it takes saying all again. */
+  readonly definition?: string;
+  /** How its text is encoded, where that is said of each column. */
+  readonly characterSet?: string;
+  /** What it is set to at each change of its row. */
+  readonly onUpdate?: string;
+  /** True when a query for all columns leaves it out. */
+  readonly invisible?: true;
+  /** The only values that its type has. */
+  readonly values?: readonly string[];
+  /** The next number that the server gives, where it is kept with the table and not in a sequence. */
+  readonly next?: string;
 }
 
 export interface NamedNotNull {
@@ -248,6 +288,8 @@ export interface Check extends ConstraintBase {
   readonly expression: string;
   /** True when tables that inherit from its own do not have it. */
   readonly ownRowsOnly?: true;
+  /** True when it is declared within a column, and goes where that is declared without it. */
+  readonly withinColumn?: true;
 }
 
 export interface Exclusion extends ConstraintBase {
@@ -287,6 +329,10 @@ export interface Index {
   readonly clustered?: boolean;
   /** Of texts, the characters or bytes that it takes, by column; left out when it takes whole values. */
   readonly prefix?: Readonly<Record<string, number>>;
+  /** True when queries leave it aside. */
+  readonly ignored?: true;
+  /** Its own line in the table's definition, where the server tells it so. */
+  readonly definition?: string;
 }
 
 export interface Sequence {
@@ -313,6 +359,8 @@ export interface Trigger {
   readonly fires?: 'only on replicas' | 'everywhere';
   /** True when it does something else in place of the change; left out when not. */
   readonly insteadOf?: boolean;
+  /** When it fires, where it is a matter of one event: `before insert`. */
+  readonly event?: string;
 }
 
 export interface Privilege {

@@ -4,7 +4,8 @@
 import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
 import type { Operation } from '../operations/index';
-import type { ActionProof, BreakingProof } from '../operations/proof';
+import type { ActionProof, BreakingProof, Proof } from '../operations/proof';
+import { DialectError } from './DialectError';
 import type { Query } from './questions';
 import type { Cost, Mode } from '../plan/cost';
 import type { Plan } from '../plan/plan';
@@ -22,12 +23,14 @@ export interface Dialect {
   readonly proof: (proof: BreakingProof, catalogue: Catalogue) => string;
   /** What has constraints that are put off speak at once, within a transaction; null where there are none. */
   readonly allAtOnce: string | null;
+  /** Why a rule is not tried on purpose, in words, where what was tried could stay; left out where nothing ever does. */
+  readonly whyNotTried?: (proof: Proof, catalogue: Catalogue) => string | null;
   /** How to see what a reference does when a parent goes or changes. */
   readonly actionProof: (proof: ActionProof, catalogue: Catalogue) => ActionTry;
   /** To be run: each step looks whether it is done already, and what stands in the way is told before anything is changed. */
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
-  /** Open questions as one read-only script for the engine's own client, which writes the answers to a file. */
-  readonly questions: (printed: PrintedQuestions) => string;
+  /** Open questions as one read-only script for the engine's own client, which writes the answers to a file; null where there is none yet. */
+  readonly questions: ((printed: PrintedQuestions) => string) | null;
   /** To be read, or put into a ticket or a migration: the bare statements in order, each under a line that says what it does. */
   readonly statementScripts: (plan: Plan, heading: Heading) => StatementScripts;
 }
@@ -40,8 +43,23 @@ export interface Stage {
   readonly cost: Cost;
   /** True for a single statement that the server takes outside of a transaction only. */
   readonly alone: boolean;
+  /** How it waits for a lock, where that is not as the mode has it. */
+  readonly patience?: Patience;
   /** Left out of what does the work. `cleans up`: there is something to do only after an interruption. */
   readonly role?: 'cleans up';
+}
+
+/** How a stage waits for a lock: how long at a time, how often, and how long it lets others pass between. */
+export interface Patience {
+  readonly lockMs: number;
+  readonly tries: number;
+  readonly pauseMs: number;
+}
+
+/** Queries printed for somebody to run. Throws DialectError where the engine's client cannot be told to. */
+export function printedBy({ questions }: Dialect, printed: PrintedQuestions): string {
+  if (!questions) throw new DialectError('The questions of this engine cannot be printed yet: ask it over the network.');
+  return questions(printed);
 }
 
 /** The statements of an operation as they run when nothing was interrupted before: to be read, not to be run. */

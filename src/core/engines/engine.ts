@@ -17,6 +17,8 @@ export interface Engine {
   readonly traits: (version: string) => Traits;
   readonly names: NameRules;
   readonly types: TypeRules;
+  /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
+  readonly withNullability?: (definition: string, nullable: boolean) => string;
   readonly dialect: Dialect;
   readonly questions: Questions;
 }
@@ -33,6 +35,20 @@ export interface Traits {
   readonly viewsActForCallers: boolean;
   /** True where a reference can be declared and not hold. */
   readonly switchesReferences: boolean;
+  /** True where a trigger can be switched off and on, or get another name. */
+  readonly changesTriggers: boolean;
+  /** True where a constraint gets another name as such; else it is dropped and made again. */
+  readonly renamesConstraints: boolean;
+  /** True where a column that numbers rows has to be a key, and is made with it. */
+  readonly numbersByKey: boolean;
+  /** True where what refers to a key stays while another takes its place. */
+  readonly keepsReferencesToKeys: boolean;
+  /** True where a reference joins columns of the very same type and collation only. */
+  readonly refersAlike: boolean;
+  /** True where a reference makes an index over its columns when none begins with them. */
+  readonly indexesReferences: boolean;
+  /** True where an index made again stands behind all others, unless those are made again too. */
+  readonly ordersIndexes: boolean;
 }
 
 export interface NameRules {
@@ -46,6 +62,8 @@ export interface NameRules {
   readonly reserved: ReadonlySet<string>;
   /** What the server calls things by itself: templates with {table}, {columns} and {parent}. */
   readonly templates: Readonly<Record<NamedKind, string>>;
+  /** What bears a name that nobody chooses. */
+  readonly fixed?: Readonly<Partial<Record<NamedKind, string>>>;
   /** The template of a check that speaks of several columns. */
   readonly checkOfSeveral: string;
 }

@@ -4,13 +4,17 @@ import type { Catalogue } from '../catalogue/model';
 import type { Plan } from '../plan/plan';
 import type { Heading, ScriptForm, Scripts } from './dialect';
 import type { Engine, Traits } from './engine';
+import { mariadb } from './mariadb/index';
 import { postgresql } from './postgresql/index';
 
-export const engines = { postgresql } satisfies Readonly<Record<string, Engine>>;
+export const engines = { postgresql, mariadb } satisfies Readonly<Record<string, Engine>>;
 
 export type EngineName = keyof typeof engines;
 
 export const engineNames = Object.keys(engines) as readonly EngineName[];
+
+/** Those whose questions can be printed for somebody to run. */
+export const engineNamesPrinted = engineNames.filter((name) => engineNamed(name).dialect.questions !== null);
 
 /** The engine of all that was kept before there were several. */
 export const firstEngine: EngineName = engineNames[0] ?? 'postgresql';

@@ -51,7 +51,7 @@ export interface Questions {
   /** `waits`: whether sizes may be asked for that wait for a lock which somebody else holds. All of it sees one snapshot. */
   catalogue(options: CatalogueOptions): Asking<Catalogue>;
   /** What views and functions say, for the joins in it to be found; so much and no more. */
-  definitions(options: { readonly statements: boolean }): Asking<readonly string[]>;
+  definitions(options: DefinitionsOptions): Asking<readonly string[]>;
   /**
    * Answers requests of one kind about one table or, if they are probes, about many; in one pass where it can: a fact for
    * each, in order. What is refused of it is thrown in and comes out again.
@@ -65,8 +65,8 @@ export interface Questions {
   dependents(table: TableId, part: NamedPart): Asking<readonly Dependent[]>;
   /** What deleting one row would do, counted exactly, in one snapshot. */
   reach(question: ReachQuestion): Asking<Reach>;
-  /** What a login may do beyond reading, and what would make a fitting one. */
-  login(): Asking<LoginReport>;
+  /** What a login may do beyond reading, what is hidden from it, and what would make a fitting one. */
+  login(schemas?: readonly string[]): Asking<LoginReport>;
 }
 
 /** A fact before it is known when it was measured. */
@@ -76,6 +76,12 @@ export interface CatalogueOptions {
   /** With what the server believes of each column, which costs. */
   readonly statistics: boolean;
   readonly sizes: 'exact' | 'estimated';
+  /** Those that are meant, where a server has them of several databases side by side; all that the login sees when left out. */
+  readonly schemas?: readonly string[];
+}
+
+export interface DefinitionsOptions extends Pick<CatalogueOptions, 'schemas'> {
+  readonly statements: boolean;
 }
 
 export interface MeasureOptions {

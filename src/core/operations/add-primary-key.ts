@@ -2,6 +2,7 @@ import { newConstraint, withKey, withNullability, withoutIndex } from '../catalo
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
 import type { Kind } from './operation';
+import { redefinition } from './set-not-null';
 import { Refusal } from './refusal';
 
 export interface AddPrimaryKey extends AddedKey {
@@ -9,6 +10,8 @@ export interface AddPrimaryKey extends AddedKey {
   /** Those of the columns that are nullable now: the key makes them NOT NULL, going back must undo it. */
   readonly nullableBefore: readonly string[];
   readonly handedDown?: readonly HandedDown[];
+  /** Of those, their definitions as they are, where all of it has to be said to go back. */
+  readonly definitions?: readonly { readonly column: string; readonly before: string }[];
 }
 
 export const addPrimaryKey: Kind<AddPrimaryKey> = {
@@ -20,7 +23,14 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
     ...withoutKey(key),
     ...key.nullableBefore.map((column) => {
       const handedDown = key.handedDown?.find((down) => down.column === column);
-      return { kind: 'dropNotNull', table: key.table, column, ...(handedDown && { handedDown }) } as const;
+      const definition = key.definitions?.find((one) => one.column === column)?.before;
+      return {
+        kind: 'dropNotNull',
+        table: key.table,
+        column,
+        ...(handedDown && { handedDown }),
+        ...(definition !== undefined && { definition }),
+      } as const;
     }),
   ],
 
@@ -55,7 +65,17 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
     // Another operation may have made it NOT NULL meanwhile, and will undo that.
     const nullableBefore = key.nullableBefore.filter((name) => table.columns.some((c) => c.name === name && c.nullable));
     const handedDown = nullableBefore.flatMap((column) => handingDown(table, column, on) ?? []);
-    return { ...key, nullableBefore, ...keyRows(table, on.current), ...(handedDown.length > 0 && { handedDown }) };
+    const definitions = nullableBefore.flatMap((column) => {
+      const redefined = redefinition(table, column, on);
+      return redefined ? [{ column, before: redefined.before }] : [];
+    });
+    return {
+      ...key,
+      nullableBefore,
+      ...keyRows(table, on.current),
+      ...(handedDown.length > 0 && { handedDown }),
+      ...(definitions.length > 0 && { definitions }),
+    };
   },
 
   refuse(key, current) {

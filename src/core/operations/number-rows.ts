@@ -1,5 +1,7 @@
 import { columnId, type TableId } from '../catalogue/identifiers';
-import type { Column } from '../catalogue/model';
+import { newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
+import { findConstraint } from '../catalogue/lookups';
+import type { Column, Table } from '../catalogue/model';
 import { type Kind, type Owner, ownerOf } from './operation';
 import { Refusal } from './refusal';
 
@@ -11,28 +13,34 @@ export interface NumberRows {
   /** True when rows can be numbered a few at a time: of a table that holds its rows itself, and whose updates fire nothing. */
   readonly batches: boolean;
   readonly owner?: Owner;
+  /** The key that it has to be from its first moment on, by its name; left out where it can be a mere column. */
+  readonly key?: string;
 }
 
 export interface DropColumn {
   readonly kind: 'dropColumn';
   readonly table: TableId;
   readonly column: string;
+  /** The key that goes with it. */
+  readonly key?: string;
 }
 
 export const numberRows: Kind<NumberRows> = {
   rank: 1,
   makes: true,
   words: ({ table, column }) => `a surrogate column ${column} on ${table} that numbers every row`,
-  inverse: ({ table, column }) => [{ kind: 'dropColumn', table, column }],
+  inverse: ({ table, column, key }) => [{ kind: 'dropColumn', table, column, ...(key !== undefined && { key }) }],
 
-  apply({ table: id, column }, draft) {
+  apply({ table: id, column, key }, draft) {
     const table = draft.get(id);
-    draft.put({ ...table, columns: [...table.columns, numberedColumn(id, column)] });
+    const numbered = { ...table, columns: [...table.columns, numberedColumn(id, column)] };
+    draft.put(key === undefined ? numbered : withNumberingKey(numbered, column, key));
   },
 
   todo: ({ table, column }) => ({ kind: 'identityMissing', table, column }),
   before: ({ table, column }) => [{ kind: 'columnTaken', table, column }],
   after: ({ table, column }) => [{ kind: 'identityMissing', table, column }],
+  proofs: ({ table, column, key }) => (key === 'PRIMARY' ? [{ kind: 'repeat', table, columns: [column], constraint: key }] : []),
 
   fit(operation, { current }) {
     const table = current.get(operation.table);
@@ -55,13 +63,19 @@ export const dropColumn: Kind<DropColumn> = {
   words: ({ table, column }) => `drop the column ${column} of ${table}`,
   inverse: () => null,
 
-  apply({ table: id, column }, draft) {
-    const table = draft.get(id);
+  apply({ table: id, column, key }, draft) {
+    const whole = draft.get(id);
+    const table = key !== undefined && findConstraint(whole, key) ? withoutConstraint(whole, key) : whole;
     draft.put({ ...table, columns: table.columns.filter(({ name }) => name !== column) });
   },
 
   todo: ({ table, column }) => ({ kind: 'columnPresent', table, column }),
 };
+
+function withNumberingKey(table: Table, column: string, key: string): Table {
+  const base = { ...newConstraint(table, key), columns: [column], index: key };
+  return withKey(table, key === 'PRIMARY' ? { ...base, kind: 'primary key' } : { ...base, kind: 'unique', nulls: 'distinct' });
+}
 
 function numberedColumn(table: TableId, name: string): Column {
   return {

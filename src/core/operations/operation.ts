@@ -4,6 +4,7 @@
 
 import type { Draft } from '../catalogue/draft';
 import type { TableId } from '../catalogue/identifiers';
+import type { Traits } from '../engines/engine';
 import type { Catalogue, ForeignKey, Table } from '../catalogue/model';
 import type { Check } from './check';
 import type { Beside, Candidate } from './beside';
@@ -80,6 +81,9 @@ export interface Ground {
   readonly shorten: (name: string) => string;
   /** A name as the server writes it in expressions. */
   readonly spelt: (name: string) => string;
+  readonly traits: Traits;
+  /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
+  readonly withNullability: ((definition: string, nullable: boolean) => string) | null;
 }
 
 export interface Bound {

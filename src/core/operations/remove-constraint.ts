@@ -5,6 +5,7 @@ import type { Index } from '../catalogue/model';
 import type { Removable } from './again';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
+import { laterThan } from './remove-index';
 
 interface Declared {
   readonly table: TableId;
@@ -15,6 +16,8 @@ interface Declared {
   /** The index that stands behind it and goes with it, and where that stands. */
   readonly index?: Index;
   readonly indexPlace?: number;
+  /** Indexes of its kind that stand behind it, where one made again would stand behind all of them. */
+  readonly later?: readonly Index[];
 }
 
 /** Takes away what was declared before. */
@@ -40,6 +43,10 @@ export const removeConstraint: Kind<RemoveConstraint> = {
   apply: ({ table, constraint }, draft) => draft.put(withoutConstraint(draft.get(table), constraint.name)),
   todo: present,
   after: (operation) => [present(operation)],
+  fit: (operation, { current, traits }) =>
+    traits.ordersIndexes && operation.index
+      ? { ...operation, later: laterThan(current.get(operation.table), operation.index.name) }
+      : operation,
   refuse: ({ table, constraint: { name } }, current) =>
     findConstraint(current.get(table), name) ? null : new Refusal(`${table} has no constraint ${name} any more. Survey again.`),
 };

@@ -1,6 +1,6 @@
 import { withoutIndex } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
-import type { Index } from '../catalogue/model';
+import type { Index, Table } from '../catalogue/model';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
 
@@ -10,6 +10,17 @@ interface Stored {
   readonly index: Index;
   /** Where it stands among the indexes of its table. */
   readonly place: number;
+  /** Those of its kind that stand behind it, where one made again would stand behind all of them. */
+  readonly later?: readonly Index[];
+}
+
+/** The indexes of its kind that stand behind one of a table: unique ones stand before others. */
+export function laterThan({ indexes }: Table, name: string): readonly Index[] {
+  const at = indexes.findIndex((index) => index.name === name);
+  const of = indexes[at];
+  if (!of) return [];
+  const kind = ({ unique, method }: Index): string => `${unique} ${method === 'fulltext' || method === 'spatial' ? method : ''}`;
+  return indexes.slice(at + 1).filter((index) => kind(index) === kind(of));
 }
 
 /** Takes away an index that was there before. */
@@ -31,6 +42,8 @@ export const removeIndex: Kind<RemoveIndex> = {
   apply: ({ table, index }, draft) => draft.put(withoutIndex(draft.get(table), index.name)),
   todo: present,
   after: (operation) => [present(operation)],
+  fit: (operation, { current, traits }) =>
+    traits.ordersIndexes ? { ...operation, later: laterThan(current.get(operation.table), operation.index.name) } : operation,
   refuse({ table, index: { name } }, current) {
     const index = current.get(table).indexes.find((one) => one.name === name);
     if (!index) return new Refusal(`${table} has no index ${name} any more. Survey again.`);

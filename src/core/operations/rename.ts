@@ -3,6 +3,7 @@ import { mapConstraint } from '../catalogue/edit';
 import { constraintId, type TableId } from '../catalogue/identifiers';
 import { findConstraint, findNotNull } from '../catalogue/lookups';
 import type { Constraint, Table } from '../catalogue/model';
+import { type AddForeignKey, asItIs } from './add-foreign-key';
 import { changeConstraintDown } from './hand-down';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
@@ -15,7 +16,14 @@ export interface Rename {
   readonly to: string;
   /** Its columns, where another constraint of its table takes its name. */
   readonly over?: readonly string[];
+  /** What it is, where that is dropped and made again to get another name. */
+  readonly as?: Named;
 }
+
+type Named =
+  | { readonly kind: 'unique' | 'primary key' | 'exclusion' }
+  | { readonly kind: 'foreign key'; readonly reference: AddForeignKey }
+  | { readonly kind: 'check'; readonly expression: string };
 
 export const rename: Kind<Rename> = {
   rank: 7,
@@ -36,6 +44,9 @@ export const rename: Kind<Rename> = {
   ],
   after: ({ table, to }) => [{ kind: 'constraintMissing', table, name: to, validated: false }],
 
+  fit: (operation, { current, traits }) =>
+    traits.renamesConstraints ? operation : told(operation, current.get(operation.table)),
+
   refuse({ table: id, from, to }, current) {
     const table = current.get(id);
     if (!findConstraint(table, from) && !findNotNull(table, from))
@@ -49,6 +60,22 @@ export const rename: Kind<Rename> = {
       : null;
   },
 };
+
+// Where there is no other way, it is dropped and made again in the same moment.
+function told(operation: Rename, table: Table): Rename | Refusal {
+  const constraint = findConstraint(table, operation.from);
+  if (!constraint) return operation;
+  if (constraint.kind === 'primary key') return new Refusal(`The primary key of ${table.id} has no name that could be changed.`);
+  if (constraint.kind === 'check') {
+    if (constraint.withinColumn)
+      return new Refusal(
+        `${operation.from} is declared within its column of ${table.id} and bears its name: it has none of its own.`,
+      );
+    return { ...operation, as: { kind: 'check', expression: constraint.expression } };
+  }
+  const reference = constraint.kind === 'foreign key' ? asItIs(table, operation.from) : null;
+  return { ...operation, as: reference ? { kind: 'foreign key', reference } : { kind: 'unique' } };
+}
 
 // Those below have it under the same name, and give it up together.
 function renameNotNull({ table, from, to }: Rename, draft: Draft): void {

@@ -27,6 +27,8 @@ export interface ReplaceKey {
   readonly references: readonly Remade[];
   /** What people said of the former key. */
   readonly comment?: string;
+  /** The key that the numbered column had until it became the primary one. */
+  readonly helper?: string;
 }
 
 /** The former primary key put back, with what refers to it. */
@@ -71,8 +73,9 @@ export const replaceKey: Kind<ReplaceKey> = {
   inverse: (key) => [{ ...key, kind: 'restoreKey' }, ...checksOfRemade(key)],
 
   apply(key, draft) {
-    const { table: id, name, unique, columns, former } = key;
-    const table = mapConstraint(draft.get(id), name, ({ comment: _, ...constraint }) => ({ ...constraint, columns }));
+    const { table: id, name, unique, columns, former, helper } = key;
+    const whole = helper === undefined ? draft.get(id) : withoutConstraint(draft.get(id), helper);
+    const table = mapConstraint(whole, name, ({ comment: _, ...constraint }) => ({ ...constraint, columns }));
     const indexes = table.indexes.map((index) => (index.name === name ? { ...index, columns } : index));
     draft.put(
       withKey(
@@ -126,14 +129,22 @@ export const restoreKey: Kind<RestoreKey> = {
   inverse: () => null,
 
   apply(key, draft) {
-    const { table: id, name, unique, former, comment } = key;
+    const { table: id, name, unique, columns, former, comment, helper } = key;
     const table = mapConstraint(draft.get(id), name, ({ comment: _, ...constraint }) => ({
       ...constraint,
       columns: former,
       ...(comment !== undefined && { comment }),
     }));
     const indexes = table.indexes.map((index) => (index.name === name ? { ...index, columns: former } : index));
-    draft.put(withoutConstraint({ ...table, indexes }, unique));
+    const restored = withoutConstraint({ ...table, indexes }, unique);
+    const numbered = {
+      kind: 'unique',
+      ...newConstraint(table, helper ?? ''),
+      columns,
+      index: helper ?? '',
+      nulls: 'distinct',
+    } as const;
+    draft.put(helper === undefined ? restored : withKey(restored, numbered));
     restReferences(key, name, draft);
   },
 

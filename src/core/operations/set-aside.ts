@@ -3,7 +3,7 @@
 import type { Draft } from '../catalogue/draft';
 import type { TableId } from '../catalogue/identifiers';
 import { declaredUniques, getTable } from '../catalogue/lookups';
-import type { Catalogue } from '../catalogue/model';
+import type { Catalogue, Table } from '../catalogue/model';
 import { type Claim, claimInWords, keyOfClaim } from '../evidence/claims';
 import { counted } from '../naming/words';
 import type { Beside, Candidate } from './beside';
@@ -75,6 +75,8 @@ export interface SetAside extends Keeping {
   readonly rowKey: readonly string[];
   /** Every column that can be written, in order. */
   readonly columns: readonly string[];
+  /** Columns that the server sets by itself at each change of a row: they stay as they are. */
+  readonly still?: readonly string[];
 }
 
 /** Puts the set-aside rows or values back and drops the side table. */
@@ -113,7 +115,9 @@ export const setAside: Kind<SetAside> = {
           `${table.id} is published to subscribers and has no key to tell its rows by, so the server refuses to change any. Add a remedy for its missing key to a docket and run that first.`,
         )
       : null;
-    return refuseWriting(table, current) ?? untold ?? { ...operation, ...ownerOf(table), rows: fittedRows(operation, current) };
+    const still = stillOf(operation, table);
+    const fitting = { ...operation, ...ownerOf(table), ...(still.length > 0 && { still }), rows: fittedRows(operation, current) };
+    return refuseWriting(table, current) ?? untold ?? fitting;
   },
 
   refuseBeside: (candidate, beside, catalogue) =>
@@ -183,6 +187,11 @@ function fillable(repair: SetAside): readonly Check[] {
 /** The row that has to be there for a constant that refers to it. */
 export function parentOf({ text, keyOf }: Constant): readonly Check[] {
   return keyOf === null ? [] : [{ kind: 'rowMissing', table: keyOf.table, columns: [keyOf.column], values: [text] }];
+}
+
+function stillOf({ change }: SetAside, { columns }: Table): readonly string[] {
+  const filled = change.kind === 'fill' ? change.columns.map(({ column }) => column) : [];
+  return columns.filter(({ name, onUpdate }) => onUpdate !== undefined && !filled.includes(name)).map(({ name }) => name);
 }
 
 function fittedRows({ table, rows }: SetAside, current: Draft): WrongRows {

@@ -1,5 +1,6 @@
 import { withNullability } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
+import type { Table } from '../catalogue/model';
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import type { Ground, Kind } from './operation';
 import { Refusal } from './refusal';
@@ -13,6 +14,13 @@ export interface SetNotNull {
   readonly named?: string;
   /** True when that is there already, and holds for new rows only. */
   readonly loose?: boolean;
+  /** The column's definition as it is and as it will be, where all of it has to be said. */
+  readonly definition?: Redefined;
+}
+
+export interface Redefined {
+  readonly before: string;
+  readonly after: string;
 }
 
 export interface DropNotNull {
@@ -22,24 +30,27 @@ export interface DropNotNull {
   readonly handedDown?: HandedDown;
   /** The constraint that holds for new rows only afterwards, as it did before. */
   readonly loose?: string;
+  /** The column's definition as it was, where all of it has to be said. */
+  readonly definition?: string;
 }
 
 export const setNotNull: Kind<SetNotNull> = {
   rank: 6,
   words: ({ table, column }) => `${column} of ${table} never empty`,
 
-  inverse: ({ table, column, handedDown, loose, named }) => [
+  inverse: ({ table, column, handedDown, loose, named, definition }) => [
     {
       kind: 'dropNotNull',
       table,
       column,
       ...(handedDown && { handedDown }),
       ...(loose && named !== undefined && { loose: named }),
+      ...(definition && { definition: definition.before }),
     },
   ],
 
-  apply({ table: id, column }, draft) {
-    const fill = (table: Parameters<typeof withNullability>[0]) => withNullability(table, [column], false);
+  apply({ table: id, column, definition }, draft) {
+    const fill = (table: Table) => redefined(withNullability(table, [column], false), column, definition?.after);
     changeDown(draft, id, fill, fill);
   },
 
@@ -49,8 +60,10 @@ export const setNotNull: Kind<SetNotNull> = {
   proofs: ({ table, column }) => [{ kind: 'null', table, column }],
 
   fit(operation, on) {
-    const handedDown = handingDown(on.current.get(operation.table), operation.column, on);
-    return { ...operation, ...(handedDown && { handedDown }), ...nameOf(operation, on) };
+    const table = on.current.get(operation.table);
+    const handedDown = handingDown(table, operation.column, on);
+    const definition = redefinition(table, operation.column, on);
+    return { ...operation, ...(handedDown && { handedDown }), ...nameOf(operation, on), ...(definition && { definition }) };
   },
 
   refuse: ({ table: id, column }, current) =>
@@ -71,16 +84,27 @@ function nameOf(
   return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };
 }
 
+/** What is said of the column when it is never empty; null where only that has to be said. */
+export function redefinition(table: Table, column: string, { withNullability: write }: Ground): Redefined | null {
+  const before = table.columns.find(({ name }) => name === column)?.definition;
+  return write && before !== undefined ? { before, after: write(before, false) } : null;
+}
+
+function redefined(table: Table, column: string, definition: string | undefined): Table {
+  if (definition === undefined) return table;
+  return { ...table, columns: table.columns.map((one) => (one.name === column ? { ...one, definition } : one)) };
+}
+
 export const dropNotNull: Kind<DropNotNull> = {
   rank: -1,
   words: ({ table, column }) => `${column} of ${table} may be empty`,
   inverse: ({ table, column }) => [{ kind: 'setNotNull', table, column }],
 
-  apply({ table: id, column, handedDown }, draft) {
+  apply({ table: id, column, handedDown, definition }, draft) {
     changeDown(
       draft,
       id,
-      (table) => withNullability(table, [column], true),
+      (table) => redefined(withNullability(table, [column], true), column, definition),
       (heir) => (handedDown?.made.includes(heir.id) ? withNullability(heir, [column], true) : heir),
     );
   },

@@ -43,9 +43,13 @@ export function clearKept({ table, sideTable }: Keeping): readonly [DropKept] {
 }
 
 /** Of a table whose rows are to be changed: what is written to it must be written to it alone, as it is. */
-export function refuseWriting({ id, kind, rewritten }: Table, current: Draft): Refusal | null {
+export function refuseWriting({ id, kind, rewritten, storage }: Table, current: Draft): Refusal | null {
   if (keepsOwnRows({ id, kind } as Table, current))
     return new Refusal(`Other tables inherit from ${id}, whose rows would be changed too. Mend its rows by hand.`);
+  if (storage?.transactional === false)
+    return new Refusal(
+      `${id} is kept by ${storage.engine}, where a change stays though its transaction is rolled back: a repair that was interrupted could not be told from one that is done. Mend its rows by hand, or bring it to an engine with transactions first.`,
+    );
   if (rewritten)
     return new Refusal(
       `Rules of ${id} turn what is written to it into something else, and so would a repair. Mend its rows by hand.`,

@@ -9,9 +9,10 @@ import type { Ground } from '../operations/operation';
 import type { Refusal } from '../operations/refusal';
 
 export function groundOf(catalogue: Catalogue, current: Draft): Ground {
-  const { namedNotNull } = traitsOf(catalogue);
-  const { shorten, spelt } = engineOf(catalogue).names;
-  return { current, namedNotNull, shorten, spelt };
+  const traits = traitsOf(catalogue);
+  const { names, withNullability = null } = engineOf(catalogue);
+  const { shorten, spelt } = names;
+  return { current, namedNotNull: traits.namedNotNull, shorten, spelt, traits, withNullability };
 }
 
 export function fitted(operation: Operation, on: Ground): Operation | Refusal {

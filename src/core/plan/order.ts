@@ -2,7 +2,8 @@
 
 import { getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { traitsOf } from '../engines/index';
+import { engineOf, traitsOf } from '../engines/index';
+import type { AddForeignKey } from '../operations/add-foreign-key';
 import type { Candidate } from '../operations/beside';
 import { kindOf, type Operation } from '../operations/index';
 import { referenceIn } from '../operations/reference';
@@ -10,7 +11,7 @@ import { isRenaming, renamesInTurn } from './renames';
 
 /** By rank; what one remedy does keeps its order. */
 export function inTurn(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
-  const split = candidates.flatMap(({ finding, operation }) =>
+  const split = asItIsDone(candidates, catalogue).flatMap(({ finding, operation }) =>
     inTwo(operation, catalogue).map((part) => ({ finding, operation: part })),
   );
   const sorted = split.sort((a, b) => kindOf(a.operation).rank - kindOf(b.operation).rank);
@@ -18,6 +19,61 @@ export function inTurn(candidates: readonly Candidate[], catalogue: Catalogue): 
   if (first < 0) return sorted;
   const others = sorted.filter((candidate) => !isRenaming(candidate));
   return [...others.slice(0, first), ...renamesInTurn(sorted.filter(isRenaming), catalogue), ...others.slice(first)];
+}
+
+// Where a column that numbers rows is made with its key, that key is no step of its own; where another key takes the place of one
+// while what refers to it stays, nothing of that has to be looked at again.
+function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
+  const { numbersByKey, keepsReferencesToKeys, indexesReferences } = traitsOf(catalogue);
+  if (!numbersByKey && !keepsReferencesToKeys && !indexesReferences) return candidates;
+  const numbered = new Map(
+    candidates.flatMap(({ operation: o }) => (o.kind === 'numberRows' ? [[`${o.table} ${o.column}`, o] as const] : [])),
+  );
+  const keyOf = (o: Operation) =>
+    (o.kind === 'addPrimaryKey' || o.kind === 'replaceKey') && o.columns.length === 1
+      ? numbered.get(`${o.table} ${o.columns[0]}`)
+      : undefined;
+  const helpers = new Map(
+    candidates.flatMap(({ operation: o }) => {
+      const column = keyOf(o);
+      if (!column) return [];
+      return [
+        [column, o.kind === 'addPrimaryKey' ? o.name : engineOf(catalogue).names.shorten(`pawl_${column.column}`)] as const,
+      ];
+    }),
+  );
+  return candidates.flatMap((candidate): readonly Candidate[] => {
+    const { operation: o } = candidate;
+    if (o.kind === 'checkRows' && keepsReferencesToKeys && o.before === null) return [];
+    if (o.kind === 'addPrimaryKey' && keyOf(o)) return [];
+    if (o.kind === 'addForeignKey' && indexesReferences && !isIndexed(o, candidates, catalogue))
+      return [
+        { ...candidate, operation: { kind: 'createIndex', table: o.table, name: o.name, columns: o.columns, unique: false } },
+        candidate,
+      ];
+    if (o.kind === 'numberRows') {
+      const key = helpers.get(o);
+      return key === undefined ? [candidate] : [{ ...candidate, operation: { ...o, key } }];
+    }
+    if (o.kind !== 'replaceKey' || !keepsReferencesToKeys) return [candidate];
+    const column = keyOf(o);
+    const helper = column && helpers.get(column);
+    return [{ ...candidate, operation: { ...o, references: [], ...(helper !== undefined && { helper }) } }];
+  });
+}
+
+// Its index would come by itself, and stay on the way back: so it is a step of its own.
+function isIndexed({ table, columns }: AddForeignKey, candidates: readonly Candidate[], catalogue: Catalogue): boolean {
+  const begins = (own: readonly (string | null)[]): boolean => columns.every((column, i) => own[i] === column);
+  const made = candidates.some(
+    ({ operation: o }) =>
+      o.table === table &&
+      (o.kind === 'createIndex' || o.kind === 'addUnique' || o.kind === 'addPrimaryKey') &&
+      begins(o.columns),
+  );
+  return (
+    made || getTable(catalogue, table).indexes.some((index) => index.method === 'btree' && !index.prefix && begins(index.columns))
+  );
 }
 
 // Where a constraint can be added without a look at the rows, they are looked at last, while everybody works.

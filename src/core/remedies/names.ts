@@ -2,6 +2,7 @@
 
 import { sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
+import { engineOf } from '../engines/index';
 import { type Making, named } from '../naming/named';
 import { freeName, type HouseStyle } from '../naming/style';
 import { TakenBySchema } from '../naming/taken';
@@ -22,6 +23,8 @@ export function startNaming(catalogue: Catalogue, style: HouseStyle, label: stri
 }
 
 export function give(naming: Naming, table: Table, made: Making): string {
+  const fixed = engineOf(naming.catalogue).names.fixed?.[made.kind];
+  if (fixed !== undefined) return fixed;
   const taken = naming.taken.in(table.schema);
   const name = freeName(naming.style, named(naming.catalogue, table, made), taken);
   taken.add(name);

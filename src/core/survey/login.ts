@@ -10,6 +10,8 @@ export type LoginRisk =
 export interface LoginReport {
   readonly user: string;
   readonly risks: readonly LoginRisk[];
+  /** What the server leaves out of its catalogue for this login, without a word; left out where it says what it refuses. */
+  readonly hidden?: readonly string[];
   /** Statements that make a login for this database that can read and nothing else; a person reads and runs them. */
   readonly fitting: string;
 }
@@ -18,6 +20,11 @@ export interface LoginReport {
 export function risksInWords({ user, risks }: Pick<LoginReport, 'user' | 'risks'>): string | null {
   if (risks.length === 0) return null;
   return `${user} ${inSeries(risks.map(riskInWords))}. Whoever may make a table in this database can have that done for them when Pawl reads it: audit with a login that can only read.`;
+}
+
+/** What it cannot see in one sentence; null when that is nothing. */
+export function hiddenInWords({ user, hidden = [] }: Pick<LoginReport, 'user' | 'hidden'>): string | null {
+  return hidden.length === 0 ? null : `${user} cannot see ${inSeries(hidden)}: these count as not visible, never as not there.`;
 }
 
 function riskInWords(risk: LoginRisk): string {

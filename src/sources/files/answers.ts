@@ -2,7 +2,7 @@
 // are passed over. Whatever is in one is checked before anything of it is kept: it comes from people.
 
 import { createHash } from 'node:crypto';
-import { engineNames, type EngineName } from '../../core/engines/index';
+import { engineNamesPrinted, type EngineName } from '../../core/engines/index';
 import type { Query, Row } from '../../core/engines/questions';
 
 /** A file of answers that cannot be taken; the message says why and what to do. */
@@ -102,7 +102,7 @@ class Reading {
     engine: string,
     [version = '', letter = '', other = '', database = '']: readonly string[],
   ): void {
-    const known = engineNames.find((name) => name === engine);
+    const known = engineNamesPrinted.find((name) => name === engine);
     if (!known) throw new AnswersError(`The file is of an engine that is not known here: ${engine.slice(0, 40)}.`);
     if (letter !== 'é' || other !== 'Ø')
       throw new AnswersError('Letters of the file were lost on its way. Run the script again with a client that writes UTF-8.');

@@ -1,6 +1,7 @@
 // Open questions as a script, and what is brought as its answers.
 
 import { counted } from '../../core/naming/words';
+import { printedBy } from '../../core/engines/dialect';
 import { engineNamed, type EngineName } from '../../core/engines/index';
 import type { Query } from '../../core/engines/questions';
 import { type Answers, AnswersError, type KeptAnswer, queryId, scriptId } from './answers';
@@ -18,7 +19,7 @@ export function scriptFor(engine: EngineName, round: number, open: readonly Quer
   const byId = new Map(open.map((query) => [queryId(query), query]));
   const queries = [...byId.keys()];
   const id = scriptId(queries);
-  const text = engineNamed(engine).dialect.questions({
+  const text = printedBy(engineNamed(engine).dialect, {
     script: id,
     title: `open questions, round ${round}`,
     queries: [...byId].map(([query, asked]) => ({ id: query, query: asked })),

@@ -1,5 +1,6 @@
 // The checks after a docket, asked where the docket was run: a script that writes what it finds, and what is made of that.
 
+import { printedBy } from '../../core/engines/dialect';
 import { engineNamed, type EngineName } from '../../core/engines/index';
 import type { Query } from '../../core/engines/questions';
 import { type Check, describeCheck } from '../../core/operations/check';
@@ -8,7 +9,7 @@ import { type Answers, AnswersError, queryId, scriptId } from './answers';
 /** The checks as a script. `title` is the docket. */
 export function checksScript(engine: EngineName, checks: readonly Check[], title: string): string {
   const asked = asking(engine, checks);
-  return engineNamed(engine).dialect.questions({
+  return printedBy(engineNamed(engine).dialect, {
     script: scriptOf(asked),
     title: `checks after the docket ${title}`,
     queries: [...asked].map(([id, { query }]) => ({ id, query })),

@@ -1,12 +1,12 @@
 import 'reflect-metadata';
 import { Transform } from 'class-transformer';
 import { IsBoolean, IsIn, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
-import { engineNamed, type EngineName, engineNames } from '../../core/engines/index';
+import { engineNamed, type EngineName, engineNamesPrinted } from '../../core/engines/index';
 import type { Field } from '../kind';
 
 /** A database that cannot be reached from here: somebody runs scripts there and brings what they wrote. */
 export class FilesSettings {
-  @IsIn(engineNames) engine!: EngineName;
+  @IsIn(engineNamesPrinted) engine!: EngineName;
   @IsString()
   @IsNotEmpty({ message: 'A database is needed' })
   @MaxLength(63)
@@ -20,8 +20,8 @@ export const fields: readonly Field[] = [
   {
     name: 'engine',
     label: 'Engine',
-    input: engineNames.map((name) => ({ value: name, words: engineNamed(name).title })),
-    usual: engineNames[0] ?? '',
+    input: engineNamesPrinted.map((name) => ({ value: name, words: engineNamed(name).title })),
+    usual: engineNamesPrinted[0] ?? '',
   },
   { name: 'database', label: 'Database', input: 'text', usual: '' },
   {

@@ -17,7 +17,8 @@ import type { ServerSettings } from './settings';
  */
 export const commandLine: CommandLine<ServerSettings> = {
   usage: 'postgresql://USER@HOST:PORT/DATABASE|service=NAME|-',
-  reads: () => true,
+  // An address of another kind of server says so by its scheme.
+  reads: (given) => !/^[a-z]+:\/\//i.test(given) || /^postgres(ql)?:/i.test(given),
   async connection(given, asking) {
     const found = given.startsWith('service=')
       ? serviceNamed(given.slice('service='.length))

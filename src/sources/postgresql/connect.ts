@@ -4,7 +4,8 @@
 
 import type { EventEmitter } from 'node:events';
 import pg from 'pg';
-import type { ConnectionDetails, TlsMode } from './details';
+import type { TlsMode } from '../tls';
+import type { ConnectionDetails } from './details';
 import { connectionError, weakPasswordError } from './errors';
 
 export interface SessionLimits {

@@ -1,5 +1,6 @@
 import { SourceError } from '../SourceError';
-import type { ConnectionDetails, TlsMode } from './details';
+import type { TlsMode } from '../tls';
+import type { ConnectionDetails } from './details';
 
 const modes: Readonly<Record<string, TlsMode>> = {
   disable: 'off',

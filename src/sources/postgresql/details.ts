@@ -1,3 +1,5 @@
+import type { TlsMode } from '../tls';
+
 /** How to reach a database: what a person types, and the password. */
 export interface ConnectionDetails {
   readonly host: string;
@@ -9,7 +11,3 @@ export interface ConnectionDetails {
   /** True where a person allowed it to be sent in clear text or as md5 though the server's certificate is not checked. */
   readonly weakPassword?: boolean;
 }
-
-/** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */
-export const tlsModes = ['off', 'prefer', 'require', 'verify'] as const;
-export type TlsMode = (typeof tlsModes)[number];

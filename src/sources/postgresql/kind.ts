@@ -1,4 +1,5 @@
 import type { SourceKind } from '../kind';
+import { tlsWords } from '../tls';
 import { commandLine } from './commandLine';
 import { parseConnectionString } from './connectionString';
 import type { ConnectionDetails } from './details';
@@ -8,13 +9,6 @@ import { openSession } from './session';
 import { fields, ServerSettings } from './settings';
 
 const nearby = ['127.0.0.1', '::1', 'localhost'];
-
-const ways: Readonly<Record<ServerSettings['tls'], string>> = {
-  off: 'not encrypted',
-  prefer: 'encrypted if the server offers it',
-  require: 'encrypted',
-  verify: 'encrypted, its certificate checked',
-};
 
 export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
   title: 'PostgreSQL, over the network',
@@ -27,7 +21,7 @@ export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
     JSON.stringify([host, port, database, user, tls, weakPassword]),
   open: (settings, password, limits) => openSource({ ...settings, password }, limits),
   change: {
-    wayOf: ({ host, port, database, tls }) => ({ to: `${host}:${port}/${database}`, how: ways[tls] }),
+    wayOf: ({ host, port, database, tls }) => ({ to: `${host}:${port}/${database}`, how: tlsWords[tls] }),
     open: (settings, _, login) => openSession({ ...settings, ...login }),
   },
   scratch: {

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { Transform, Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
-import { type TlsMode, tlsModes } from './details';
+import { tlsChoices, type TlsMode, tlsModes } from '../tls';
 
 const plain = /^\P{C}*$/u;
 const Ticked = () => Transform(({ value }: { value: unknown }) => value === true || value === 'on');
@@ -41,12 +41,7 @@ export const fields: readonly Field[] = [
   {
     name: 'tls',
     label: 'TLS',
-    input: [
-      { value: 'prefer', words: 'encrypt when the server offers it' },
-      { value: 'require', words: 'encrypt, whatever its certificate' },
-      { value: 'verify', words: 'encrypt, and check its certificate' },
-      { value: 'off', words: 'do not encrypt' },
-    ],
+    input: tlsChoices,
     usual: 'prefer',
   },
   { name: 'user', label: 'User', input: 'text', usual: '' },

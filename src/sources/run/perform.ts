@@ -1,7 +1,7 @@
 // Carrying the stages of one operation out: what is in force already is left out, a lock that others hold is asked for
 // again, and what failed is rolled back.
 
-import type { Stage } from '../../core/engines/dialect';
+import type { Patience, Stage } from '../../core/engines/dialect';
 import { engineNamed } from '../../core/engines/index';
 import type { Check } from '../../core/operations/check';
 import { counted } from '../../core/naming/words';
@@ -19,15 +19,9 @@ export interface Outcome {
   readonly locks: readonly string[];
 }
 
-/** How a stage waits for a lock: how long at a time, how often, and how long it lets others pass between. */
-interface Patience {
-  readonly lockMs: number;
-  readonly tries: number;
-  readonly pauseMs: number;
-}
-
 // Whoever waits for a strong lock has everybody else wait behind it: on a server at work it gives up soon and comes again.
-function patienceFor({ cost }: Stage, mode: Mode): Patience {
+function patienceFor({ cost, patience }: Stage, mode: Mode): Patience {
+  if (patience) return patience;
   if (mode === 'plain') return { lockMs: 5_000, tries: 3, pauseMs: 0 };
   return blocksOthers(cost) ? { lockMs: 100, tries: 120, pauseMs: 500 } : { lockMs: 600_000, tries: 3, pauseMs: 1_000 };
 }

@@ -28,7 +28,10 @@ export async function* provePlan(session: Session, plan: Plan): AsyncGenerator<P
     for (const proof of proofs) {
       const fired = triggersFired(proof, catalogue);
       const title = `${describeProof(proof)}${fired.length > 0 ? `, firing ${fired.join(', ')}` : ''}`;
-      if (proof.kind === 'action') {
+      const why = dialect.whyNotTried?.(proof, catalogue) ?? null;
+      if (why !== null) {
+        yield { finding, title, statement: '', outcome: 'not provable', answer: why };
+      } else if (proof.kind === 'action') {
         yield { finding, title, ...(await tryAction(session, dialect, proof, dialect.actionProof(proof, catalogue))) };
       } else {
         const statement = dialect.proof(proof, catalogue);

@@ -13,5 +13,12 @@ export function traits(version: string): Traits {
     viewsActForCallers: major >= 15,
     // Manual of PostgreSQL 18, "ALTER TABLE".
     switchesReferences: major >= 18,
+    changesTriggers: true,
+    renamesConstraints: true,
+    numbersByKey: false,
+    keepsReferencesToKeys: false,
+    refersAlike: false,
+    indexesReferences: false,
+    ordersIndexes: false,
   };
 }

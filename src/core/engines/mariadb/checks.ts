@@ -1,0 +1,154 @@
+import { tableNames, type TableId } from '../../catalogue/identifiers';
+import type { Check } from '../../operations/check';
+import { brokenCondition } from './claims';
+import { orphanCondition } from './conditions';
+import { countUnfilled } from './operations/repairs';
+import { isTable, literal, quote, quoteList, quoteTable } from './quote';
+
+export function writeCheck(check: Check): string {
+  const write = written[check.kind] as (check: Check) => string;
+  return write(check);
+}
+
+const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { readonly kind: Kind }>) => string } = {
+  nulls: (check) =>
+    lines(
+      'select count(*)',
+      `from ${quoteTable(check.table)}`,
+      `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
+    ),
+  // Groups of many values are sorted, not kept: the other way takes twenty times as long.
+  repeats: (check) =>
+    lines(
+      'select count(*)',
+      'from (',
+      '  select sql_big_result 1',
+      `  from ${quoteTable(check.table)}`,
+      `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
+      `  group by ${quoteList(check.columns)}`,
+      '  having count(*) > 1',
+      ') as repeated',
+    ),
+  orphans: (check) =>
+    lines(
+      'select count(*)',
+      `from ${quoteTable(check.table)} as child`,
+      `where ${orphanCondition(check.reference, check.values)}`,
+    ),
+  breaking: (check) => lines('select count(*)', `from ${quoteTable(check.table)}`, `where ${brokenCondition(check.claim)}`),
+  // Every check that is declared was looked at when it was made.
+  breakingDeclared: () => 'select 0',
+  unfilled: (check) => countUnfilled(check.repair),
+  rowMissing: (check) =>
+    unless(
+      `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
+    ),
+  notAllowed: (check) => notAllowed(check),
+  keyMissing: (check) =>
+    lines(
+      'select count(*)',
+      'from (',
+      "  select group_concat(column_name order by seq_in_index separator '`') as columns",
+      `  from information_schema.statistics where ${isTable(check.table)} and index_name = 'PRIMARY'`,
+      ') as present',
+      `where columns is null or ${sameName('columns', check.columns.join('`'))} = 0`,
+    ),
+  keyIndexMissing: () => 'select 0',
+  constraintMissing: (check) => unless(constraint(check.table, check.name)),
+  // There is no constraint here whose rows nobody looked at.
+  constraintValidated: () => 'select 0',
+  constraintPresent: (check) => `select count(*) from (${constraint(check.table, check.name)} limit 1) as present`,
+  indexMissing: (check) => unless(index(check.table, check.name)),
+  indexPresent: (check) => `select count(*) from (${index(check.table, check.name)} limit 1) as present`,
+  // A build that is interrupted leaves nothing.
+  indexBroken: () => 'select 0',
+  defaultIs: (check) => `${column(check.table, check.column)} and ${defaultIs(check.expression)}`,
+  defaultIsNot: (check) => `${column(check.table, check.column)} and not (${defaultIs(check.expression)})`,
+  triggerMissing: (check) => {
+    const { schema } = tableNames(check.table);
+    return unless(
+      `select 1 from information_schema.triggers where trigger_schema = ${literal(schema)} and ${sameName('trigger_name', check.trigger)}`,
+    );
+  },
+  sequenceMissing: (check) => unless(`select 1 from information_schema.tables where ${isTable(check.sequence)}`),
+  triggerIs: () => 'select 0',
+  nullable: (check) => `${column(check.table, check.column)} and is_nullable = 'YES'`,
+  notNullable: (check) => `${column(check.table, check.column)} and is_nullable = 'NO'`,
+  tableMissing: (check) => unless(`select 1 from information_schema.tables where ${isTable(check.table)}`),
+  tablePresent: (check) => `select count(*) from information_schema.tables where ${isTable(check.table)}`,
+  columnMissing: (check) => unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')}`),
+  identityMissing: (check) =>
+    unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')} and extra like '%auto_increment%'`),
+  columnTaken: (check) => column(check.table, check.column),
+  columnPresent: (check) => column(check.table, check.column),
+};
+
+/** What a login needs on a table to do what a docket does, by what is asked. */
+const needed = {
+  own: ['SELECT', 'INSERT', 'UPDATE', 'DELETE', 'ALTER', 'INDEX'],
+  refer: ['REFERENCES'],
+  create: ['CREATE', 'DROP'],
+} as const;
+
+// The rights of a role are told to nobody: whoever has one switched on is let try.
+function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): string {
+  const mine = lines(
+    "(grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')",
+    `    and privilege_type in (${needed[right].map((privilege) => literal(privilege)).join(', ')}))`,
+  );
+  const named = tables.map((id) => {
+    const { schema, table } = tableNames(id);
+    return `select ${literal(schema)} as s, ${literal(table)} as t`;
+  });
+  return lines(
+    'select count(*)',
+    `from (${named.join(' union all ')}) as wanted`,
+    'where current_role() is null and (',
+    '  select count(distinct privilege_type) from (',
+    `    select privilege_type, null as s, null as t from information_schema.user_privileges where ${mine}`,
+    `    union all select privilege_type, table_schema, null from information_schema.schema_privileges where ${mine}`,
+    `    union all select privilege_type, table_schema, table_name from information_schema.table_privileges where ${mine}`,
+    '  ) as granted',
+    '  where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)',
+    `) < ${needed[right].length}`,
+  );
+}
+
+// A unique key is its index; a check within a column is no constraint of the table.
+function constraint(table: TableId, name: string): string {
+  const { schema, table: relation } = tableNames(table);
+  return lines(
+    `select 1 from information_schema.statistics where ${isTable(table)} and non_unique = 0 and ${sameName('index_name', name)}`,
+    `union all select 1 from information_schema.key_column_usage where ${isTable(table)} and referenced_table_name is not null and ${sameName('constraint_name', name)}`,
+    `union all select 1 from information_schema.check_constraints where constraint_schema = ${literal(schema)} and table_name = ${literal(relation)} and level = 'Table' and ${sameName('constraint_name', name)}`,
+  );
+}
+
+function index(table: TableId, name: string): string {
+  return `select 1 from information_schema.statistics where ${isTable(table)} and ${sameName('index_name', name)}`;
+}
+
+function column(table: TableId, name: string): string {
+  return `select count(*) from information_schema.columns where ${isTable(table)} and ${sameName('column_name', name)}`;
+}
+
+/** Names in the catalogue are compared without regard to case, ours with it. */
+function sameName(column: string, name: string): string {
+  return `binary ${column} = ${literal(name)}`;
+}
+
+// Nothing, and the word for it, are both no default.
+function defaultIs(expression: string | null): string {
+  return expression === null
+    ? "(column_default is null or column_default = 'NULL')"
+    : `binary coalesce(column_default, 'NULL') = ${literal(expression)}`;
+}
+
+/** Counts one when a query finds nothing. */
+function unless(query: string): string {
+  return lines('select count(*)', 'from (select 1) as wanted', `where not exists (${query})`);
+}
+
+function lines(...text: readonly string[]): string {
+  return text.join('\n');
+}

@@ -1,0 +1,42 @@
+// A column's definition with one thing of it changed: the server takes a definition whole or not at all, and whatever is left
+// out of it is gone (manual, "ALTER TABLE ... MODIFY COLUMN").
+
+import { type Token, tokensOf } from './shown';
+
+/** NOT NULL, or that it may be empty, said in the definition of a column. */
+export function withNullability(definition: string, nullable: boolean): string {
+  const tokens = tokensOf(definition);
+  const at = endOfType(tokens);
+  const kept = without(definition, tokens, at);
+  const type = definition.slice(0, tokens[at - 1]?.to ?? 0);
+  return [type, nullable ? 'NULL' : 'NOT NULL', kept.trim()].filter((part) => part !== '').join(' ');
+}
+
+// What is said of nulls is taken out, and a default that is one.
+function without(definition: string, tokens: readonly Token[], from: number): string {
+  let text = '';
+  let at = tokens[from - 1]?.to ?? 0;
+  for (let i = from; i < tokens.length; i++) {
+    const [word, next] = [upper(tokens[i]), upper(tokens[i + 1])];
+    const long = (word === 'NOT' || word === 'DEFAULT') && next === 'NULL' ? 2 : word === 'NULL' ? 1 : 0;
+    if (long === 0) continue;
+    text += definition.slice(at, tokens[i]?.from);
+    at = tokens[i + long - 1]?.to ?? at;
+    i += long - 1;
+  }
+  return (text + definition.slice(at)).replaceAll(/ {2,}(?=\S)/g, ' ');
+}
+
+/** Where the type ends, with its signs, its encoding and its collation. */
+function endOfType(tokens: readonly Token[]): number {
+  let at = 1;
+  if (tokens[at]?.kind === 'group') at++;
+  while (['UNSIGNED', 'ZEROFILL'].includes(upper(tokens[at]))) at++;
+  if (upper(tokens[at]) === 'CHARACTER' && upper(tokens[at + 1]) === 'SET') at += 3;
+  if (upper(tokens[at]) === 'COLLATE') at += 2;
+  return at;
+}
+
+function upper(token: Token | undefined): string {
+  return token?.kind === 'word' ? token.value.toUpperCase() : '';
+}

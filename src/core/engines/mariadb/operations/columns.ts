@@ -1,0 +1,59 @@
+import type { DefaultValue } from '../../../operations/default-value';
+import type { DropColumn, NumberRows } from '../../../operations/number-rows';
+import type { RenameColumn } from '../../../operations/rename-column';
+import type { SetDefault } from '../../../operations/set-default';
+import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
+import { DialectError } from '../../DialectError';
+import { literal, quote } from '../quote';
+import { asOne, instant, numbering, rebuilding } from './writing';
+
+/** The whole definition is said again, with one thing changed: what is left out would be gone. */
+export const setNotNull = asOne<SetNotNull>(rebuilding, ({ column, definition }) => [
+  `modify column ${quote(column)} ${known(column, definition?.after)}`,
+]);
+
+export const dropNotNull = asOne<DropNotNull>(rebuilding, ({ column, definition }) => [
+  `modify column ${quote(column)} ${known(column, definition)}`,
+]);
+
+function known(column: string, definition: string | undefined): string {
+  if (definition === undefined) throw new DialectError(`The definition of ${column} is not known. Survey again.`);
+  return definition;
+}
+
+/** A column that numbers rows has to be a key from its first moment on. */
+export const numberRows = asOne<NumberRows>(numbering, ({ column, key }) => [
+  `add column ${quote(column)} bigint not null auto_increment`,
+  key === undefined || key === 'PRIMARY'
+    ? `add primary key (${quote(column)})`
+    : `add unique key ${quote(key)} (${quote(column)})`,
+]);
+
+export const dropColumn = asOne<DropColumn>(instantUnlessKey, ({ column }) => [`drop column ${quote(column)}`]);
+
+// With its key the rows are put in another order.
+function instantUnlessKey({ key }: DropColumn) {
+  return key === undefined ? instant : numbering;
+}
+
+export const renameColumn = asOne<RenameColumn>(instant, ({ from, to }) => [`rename column ${quote(from)} to ${quote(to)}`]);
+
+export const setDefault = asOne<SetDefault>(instant, ({ column, value }) => [
+  `alter column ${quote(column)} ${value.kind === 'none' ? 'drop default' : `set default ${expression(value)}`}`,
+]);
+
+function expression(value: Exclude<DefaultValue, { kind: 'none' }>): string {
+  switch (value.kind) {
+    case 'constant':
+      return literal(value.text);
+    // As the server spelt it: `refuseDefault` lets nothing else come here.
+    case 'expression':
+      return /^'|^-?[\d.]+$|^NULL$/i.test(value.text) ? value.text : `(${value.text})`;
+    case 'now':
+      return 'current_timestamp()';
+    case 'today':
+      return '(curdate())';
+    case 'newId':
+      return '(uuid())';
+  }
+}

@@ -1,0 +1,335 @@
+// Repairs of rows. A table that keeps what is changed is made first, under a name of the moment: CREATE TABLE commits. Then rows are
+// kept and changed in one transaction, which does nothing when it is run again; only then the table gets its name, by which
+// everybody sees that all of it is done.
+
+import { besideTable, type TableId } from '../../../catalogue/identifiers';
+import type { AddParents, RemoveParents } from '../../../operations/add-parents';
+import { todoOf } from '../../../operations/index';
+import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
+import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
+import { DialectError } from '../../DialectError';
+import type { Stage } from '../../dialect';
+import { brokenCondition } from '../claims';
+import { orphanCondition } from '../conditions';
+import { literal, quote, quoteList, quoteTable } from '../quote';
+import { alone, changesRows, changing, type Writing } from './writing';
+
+const cost = () => changesRows;
+const ofCatalogue = { lock: 'EXCLUSIVE', blocks: 'nobody', work: 'catalogue only' } as const;
+
+export const setAside: Writing<SetAside> = {
+  stages(operation) {
+    const { change, rowKey, columns } = operation;
+    const kept = change.kind === 'remove' ? columns : [...rowKey, ...change.columns.map(({ column }) => column)];
+    const statements = change.kind === 'remove' ? removing(operation) : filling(operation, change.columns, kept);
+    return keeping(operation, operation.table, kept, statements);
+  },
+  cost,
+};
+
+export const bringBack: Writing<BringBack> = {
+  stages(operation) {
+    const { table, change, rowKey, columns } = operation;
+    const side = quoteTable(sideTableOf(operation));
+    const restore =
+      change.kind === 'remove'
+        ? `insert into ${quoteTable(table)} (${quoteList(columns)})\nselect ${quoteList(columns)}\nfrom ${side}`
+        : [
+            `update ${quoteTable(table)} as child`,
+            `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`,
+            `set ${[...change.columns.map(({ column }) => `child.${quote(column)} = kept.${quote(column)}`), ...stillSet(operation)].join(', ')}`,
+          ].join('\n');
+    return puttingBack(operation, restore);
+  },
+  cost,
+};
+
+export const addParents: Writing<AddParents> = {
+  stages(operation) {
+    const { table, child, reference, beside } = operation;
+    const keys = reference.parentColumns;
+    const side = interimOf(operation);
+    return keeping(operation, table, keys, [
+      [
+        `insert into ${side} (${quoteList(keys)})`,
+        `select distinct ${reference.columns.map((c) => `child.${quote(c)}`).join(', ')}`,
+        `from ${quoteTable(child)} as child`,
+        `where ${orphanCondition(reference)}`,
+      ].join('\n'),
+      [
+        `insert into ${quoteTable(table)} (${quoteList([...keys, ...beside.map(({ column }) => column)])})`,
+        `select ${[...keys.map((c) => `missing.${quote(c)}`), ...beside.map(({ text }) => literal(text))].join(', ')}`,
+        `from ${side} as missing`,
+        `where not exists (select 1 from ${quoteTable(table)} as parent where ${matching(keys, 'parent', 'missing')})`,
+      ].join('\n'),
+    ]);
+  },
+  cost,
+};
+
+export const removeParents: Writing<RemoveParents> = {
+  stages: (operation) =>
+    puttingBack(
+      operation,
+      [
+        `delete parent from ${quoteTable(operation.table)} as parent`,
+        `join ${quoteTable(sideTableOf(operation))} as kept on ${matching(operation.reference.parentColumns, 'parent', 'kept')}`,
+      ].join('\n'),
+    ),
+  cost,
+};
+
+export const dropKept: Writing<DropKept> = {
+  stages: (operation) => [alone(`drop table ${quoteTable(sideTableOf(operation))}`, todoOf(operation), ofCatalogue)],
+  cost: () => ofCatalogue,
+};
+
+/** Keeps and changes; `kept`: the columns that are kept of `table`. */
+function keeping(
+  operation: SetAside | AddParents,
+  table: TableId,
+  kept: readonly string[],
+  statements: readonly string[],
+): readonly Stage[] {
+  const side = interimOf(operation);
+  const todo = todoOf(operation);
+  const note = literal(`Kept by Pawl of ${table}: its script back puts this back as it was, and drops this table.`);
+  return [
+    alone(
+      [
+        `create table if not exists ${side}`,
+        `  engine = InnoDB comment = ${note}`,
+        `as select ${listed(kept.map(quote))}`,
+        `from ${quoteTable(table)}`,
+        'limit 0',
+      ].join('\n'),
+      todo,
+      ofCatalogue,
+    ),
+    changing(statements, todo),
+    alone(`rename table ${side} to ${quoteTable(sideTableOf(operation))}`, todo, ofCatalogue),
+  ];
+}
+
+/** Puts back in one transaction with the clearing of what was kept: run again, there is nothing left to put back. */
+function puttingBack(operation: BringBack | RemoveParents, restore: string): readonly Stage[] {
+  const side = quoteTable(sideTableOf(operation));
+  const todo = todoOf(operation);
+  return [changing([restore, `delete from ${side}`], todo), alone(`drop table ${side}`, todo, ofCatalogue)];
+}
+
+function interimOf(operation: Keeping): string {
+  return quoteTable(besideTable(operation.table, `${operation.sideTable}_now`));
+}
+
+function removing(operation: SetAside): readonly string[] {
+  const { table, rows, columns, rowKey } = operation;
+  const side = interimOf(operation);
+  const target = quoteTable(table);
+  const own = columns.map((c) => `child.${quote(c)}`);
+  if (rows.kind === 'repeats' && rowKey.length === 0) return removingAlike(operation, rows);
+  const from =
+    rows.kind === 'repeats'
+      ? [
+          `from ${target} as child`,
+          'join (',
+          `  select ${quoteList(rowKey)}, row_number() over alike as place`,
+          ...alike(table, rows.columns, rows.keep, rowKey),
+          `) as ranked on ${matching(rowKey, 'child', 'ranked')} and ranked.place > 1`,
+        ]
+      : [`from ${target} as child`, `where ${conditionOf(rows)}`];
+  const keep = [`insert into ${side} (${listed(columns.map(quote))})`, `select ${listed(own)}`, ...from, 'for update'].join('\n');
+  if (rowKey.length > 0)
+    return [
+      keep,
+      [`delete child from ${target} as child`, `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`].join('\n'),
+    ];
+  // Nothing tells its rows: as many have to go as were kept, or none does.
+  return [counted([keep], [`delete child ${from.join('\n')}`])];
+}
+
+/** Of rows that nothing tells apart all are taken, and the one to be kept of each is put back. */
+function removingAlike(operation: SetAside, rows: Extract<WrongRows, { kind: 'repeats' }>): readonly string[] {
+  const { table, columns } = operation;
+  const ranked = quoteTable(besideTable(table, `${operation.sideTable}_ranked`));
+  const list = listed(columns.map(quote));
+  return [
+    [
+      `create temporary table ${ranked}`,
+      `as select ${list}, row_number() over alike as pawl_place`,
+      ...alike(table, rows.columns, rows.keep, columns, `${quoteList(rows.columns)} in (${repeated(table, rows.columns)})`),
+    ].join('\n'),
+    counted(
+      [`insert into ${interimOf(operation)} (${list})\nselect ${list} from ${ranked} where pawl_place > 1`],
+      [
+        [
+          `delete child from ${quoteTable(table)} as child`,
+          `join (select distinct ${quoteList(rows.columns)} from ${ranked}) as wrong on ${matching(rows.columns, 'child', 'wrong')}`,
+        ].join('\n'),
+        `insert into ${quoteTable(table)} (${list})\nselect ${list} from ${ranked} where pawl_place = 1`,
+      ],
+      `(select count(*) from ${ranked})`,
+    ),
+    `drop temporary table ${ranked}`,
+  ];
+}
+
+function repeated(table: TableId, columns: readonly string[]): string {
+  return `select ${quoteList(columns)} from ${quoteTable(table)} group by ${quoteList(columns)} having count(*) > 1`;
+}
+
+// What was kept and what is removed have to be as many: a row that came meanwhile would be gone and not kept.
+function counted(keep: readonly string[], change: readonly string[], expected = 'kept_rows'): string {
+  const [first = '', ...more] = change;
+  return [
+    'begin not atomic',
+    '  declare kept_rows bigint;',
+    ...keep.map((statement) => `${indented(statement)};`),
+    `  set kept_rows = row_count();`,
+    `${indented(first)};`,
+    `  if row_count() <> ${expected} then`,
+    "    signal sqlstate '40001' set mysql_errno = 1213, message_text = 'Rows came in between: nothing was changed';",
+    '  end if;',
+    ...more.map((statement) => `${indented(statement)};`),
+    'end',
+  ].join('\n');
+}
+
+function indented(text: string): string {
+  return text
+    .split('\n')
+    .map((line) => `  ${line}`)
+    .join('\n');
+}
+
+function filling(operation: SetAside, filled: readonly Filled[], kept: readonly string[]): readonly string[] {
+  const { table, rows, rowKey } = operation;
+  const side = interimOf(operation);
+  const own = kept.map((c) => `child.${quote(c)}`);
+  const pointed = rows.kind === 'childrenOfRepeats' ? childrenOf(rows) : [];
+  const where = rows.kind === 'childrenOfRepeats' ? [] : [`where ${conditionOf(rows)}`];
+  const keep = [
+    `insert into ${side} (${listed(kept.map(quote))})`,
+    `select ${listed(own)}`,
+    `from ${quoteTable(table)} as child`,
+    ...pointed,
+    ...where,
+    'for update',
+  ].join('\n');
+  const sets = [...filled.map((f) => `child.${quote(f.column)} = ${valueOf(f, rows)}`), ...stillSet(operation)];
+  const change = [
+    `update ${quoteTable(table)} as child`,
+    `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`,
+    ...pointed,
+    `set ${sets.join(', ')}`,
+  ].join('\n');
+  return [keep, change];
+}
+
+/** What would be set by itself at each change of a row stays as it is. */
+function stillSet({ still = [] }: Pick<SetAside, 'still'>): readonly string[] {
+  return still.map((column) => `child.${quote(column)} = child.${quote(column)}`);
+}
+
+type ChildrenOfRepeats = Extract<WrongRows, { kind: 'childrenOfRepeats' }>;
+
+// Each of the alike rows with what is referred to in it, and in the one that is kept.
+function childrenOf({ reference, columns, keep }: ChildrenOfRepeats): readonly string[] {
+  const pairs = reference.parentColumns.flatMap((c, i) => [
+    `${quote(c)} as from_${i}`,
+    `first_value(${quote(c)}) over alike as to_${i}`,
+  ]);
+  const match = reference.columns.map((c, i) => `child.${quote(c)} = ranked.from_${i}`).join(' and ');
+  return [
+    'join (',
+    `  select ${pairs.join(', ')},`,
+    '    row_number() over alike as place',
+    ...alike(reference.parent, columns, keep, reference.parentColumns),
+    `) as ranked on ${match} and ranked.place > 1`,
+  ];
+}
+
+function valueOf({ with: filling, column }: Filled, rows: WrongRows): string {
+  switch (filling.kind) {
+    case 'null':
+      return 'null';
+    case 'default':
+      return `default(child.${quote(column)})`;
+    case 'constant':
+      return literal(filling.text);
+    case 'column':
+      return `child.${quote(filling.column)}`;
+    case 'parent':
+      return parentValue(filling);
+    case 'kept': {
+      const at = rows.kind === 'childrenOfRepeats' ? rows.reference.parentColumns.indexOf(filling.column) : -1;
+      if (at < 0)
+        throw new DialectError(`Only children of repeated rows are pointed to the one that is kept, by ${filling.column}.`);
+      return `ranked.to_${at}`;
+    }
+  }
+}
+
+function parentValue({ reference, column }: Extract<Filled['with'], { kind: 'parent' }>): string {
+  const match = reference.columns.map((c, i) => `parent.${quote(reference.parentColumns[i] ?? '')} = child.${quote(c)}`);
+  return `(select parent.${quote(column)} from ${quoteTable(reference.parent)} as parent where ${match.join(' and ')})`;
+}
+
+/** Counts the rows that a repair leaves as they are, because what they are filled from is empty. */
+export function countUnfilled({ table, rows, change }: SetAside): string {
+  const from = [`select count(*)`, `from ${quoteTable(table)} as child`];
+  if (rows.kind === 'childrenOfRepeats')
+    return [
+      ...from,
+      ...childrenOf(rows),
+      `where ${rows.reference.parentColumns.map((_, i) => `ranked.to_${i} is null`).join(' or ')}`,
+    ].join('\n');
+  const empty = (change.kind === 'fill' ? change.columns : []).flatMap(({ with: filling }) => {
+    if (filling.kind === 'column') return [`child.${quote(filling.column)} is null`];
+    return filling.kind === 'parent' ? [`${parentValue(filling)} is null`] : [];
+  });
+  return [...from, `where (${conditionOf(rows)})`, `  and (${empty.join(' or ')})`].join('\n');
+}
+
+/** True of the wrong rows of `child`. */
+function conditionOf(rows: WrongRows): string {
+  switch (rows.kind) {
+    case 'orphans':
+      return orphanCondition(rows.reference, rows.values);
+    case 'nulls':
+      return `child.${quote(rows.column)} is null`;
+    case 'breaking':
+      return brokenCondition(rows.claim);
+    case 'repeats':
+    case 'childrenOfRepeats':
+      throw new DialectError('Repeats are found by their rank, not by a condition.');
+  }
+}
+
+// Alike rows, the one to be kept first. Ties go by what tells the rows, so that there is always one.
+function alike(table: TableId, columns: readonly string[], keep: Keep, tie: readonly string[], only?: string): readonly string[] {
+  const direction = keep.which === 'last' ? ' desc' : '';
+  const fullness = keep.of.map((c) => `(${quote(c)} is not null)`).join(' + ');
+  // Nothing sorts before everything here: those that have a value come first either way.
+  const order = [
+    ...(keep.which === 'complete' && keep.of.length > 0 ? [`${fullness} desc`] : []),
+    ...keep.by.flatMap((c) => [`${quote(c)} is null`, `${quote(c)}${direction}`]),
+    ...[...keep.thenBy, ...tie].map(quote),
+  ];
+  const filled = columns.map((c) => `${quote(c)} is not null`).join(' and ');
+  return [
+    `  from ${quoteTable(table)}`,
+    `  where ${filled}${only === undefined ? '' : ` and (${only})`}`,
+    `  window alike as (partition by ${quoteList(columns)} order by ${[...new Set(order)].join(', ')})`,
+  ];
+}
+
+function matching(columns: readonly string[], left: string, right: string): string {
+  return columns.map((c) => `${left}.${quote(c)} = ${right}.${quote(c)}`).join(' and ');
+}
+
+/** A list on one line while it is short, else an item a line. */
+function listed(items: readonly string[]): string {
+  const line = items.join(', ');
+  return line.length <= 60 ? line : `\n${items.map((item) => `  ${item}`).join(',\n')}`;
+}

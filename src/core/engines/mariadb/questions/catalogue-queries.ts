@@ -1,0 +1,83 @@
+// The queries over information_schema that a catalogue is made of, schema by schema: `table_schema = '…'` is a look-up, where
+// anything else lists every schema's files first. What SHOW CREATE TABLE says is asked of each table: it shows constraints
+// to whoever may read a table, where TABLE_CONSTRAINTS and others stay empty without a word, and costs less.
+
+import { literal, quote } from '../quote';
+
+/** What is read before all else. */
+export const server = 'select version(), @@innodb_page_size, @@lower_case_table_names, current_user()';
+
+const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
+
+export const schemas = `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${own} order by schema_name`;
+
+export function tables(schema: string): string {
+  return `select table_name, table_type, engine, table_rows, data_length + index_length, table_comment, table_collation, create_options, auto_increment
+    from information_schema.tables where table_schema = ${literal(schema)} order by table_name`;
+}
+
+/** Needs no table to be opened. */
+export function columns(schema: string): string {
+  return `select table_name, column_name, ordinal_position, column_default, is_nullable, data_type, column_type, character_maximum_length,
+      numeric_precision, numeric_scale, character_set_name, collation_name, extra, column_comment, generation_expression
+    from information_schema.columns where table_schema = ${literal(schema)} order by table_name, ordinal_position`;
+}
+
+export function triggers(schema: string): string {
+  return `select event_object_table, trigger_name, lower(concat(action_timing, ' ', event_manipulation)), definer
+    from information_schema.triggers where trigger_schema = ${literal(schema)} order by event_object_table, trigger_name`;
+}
+
+/** Definitions are empty for whoever has no SHOW VIEW. */
+export function views(schema: string): string {
+  return `select table_name, view_definition, security_type from information_schema.views where table_schema = ${literal(schema)}`;
+}
+
+export function routines(schema: string): string {
+  return `select r.routine_name, r.routine_type, r.dtd_identifier, r.is_deterministic, r.sql_data_access, r.security_type, r.definer, r.routine_comment,
+      (select group_concat(concat_ws(' ', p.parameter_mode, p.parameter_name, p.dtd_identifier) order by p.ordinal_position separator ', ')
+       from information_schema.parameters p where p.specific_schema = r.routine_schema and p.specific_name = r.specific_name and p.ordinal_position > 0)
+    from information_schema.routines r where r.routine_schema = ${literal(schema)} order by r.routine_name`;
+}
+
+/** What the engine believes of its tables: cheap, where the login may look. */
+export function statistics(schema: string): string {
+  return `select table_name, n_rows, (clustered_index_size + sum_of_other_index_sizes) * @@innodb_page_size
+    from mysql.innodb_table_stats where database_name = ${literal(schema)}`;
+}
+
+/** Distinct values, where an index counts them; -- a hint. */
+export function indexSizes(schema: string): string {
+  return `select table_name, index_name, stat_value * @@innodb_page_size
+    from mysql.innodb_index_stats where database_name = ${literal(schema)} and stat_name = 'size'`;
+}
+
+export function privileges(schema: string): string {
+  return `select table_name, grantee, group_concat(privilege_type order by privilege_type separator ', ')
+    from information_schema.table_privileges where table_schema = ${literal(schema)} group by table_name, grantee`;
+}
+
+export function shown(schema: string, table: string): string {
+  return `show create table ${quote(schema)}.${quote(table)}`;
+}
+
+export function sequence(schema: string, name: string): string {
+  return `select start_value, increment, minimum_value, maximum_value, next_not_cached_value, cycle_option from ${quote(schema)}.${quote(name)}`;
+}
+
+/** The rights of whoever asks, and of the roles that are switched on: information_schema tells those of roles to nobody. */
+export const grants = 'show grants';
+
+/** What views, programs and triggers say; `most` characters of each. */
+export function definitions(schema: string, most: number): string {
+  const named = literal(schema);
+  return `select left(view_definition, ${most}) from information_schema.views where table_schema = ${named}
+    union all select left(routine_definition, ${most}) from information_schema.routines where routine_schema = ${named}
+    union all select left(action_statement, ${most}) from information_schema.triggers where trigger_schema = ${named}`;
+}
+
+/** The statements called most often, where the server counts them. */
+export function statements(schema: string): string {
+  return `select left(digest_text, 100000) from performance_schema.events_statements_summary_by_digest
+    where schema_name = ${literal(schema)} and digest_text rlike '(^|[^a-z])(join|from|update)([^a-z]|$)' order by count_star desc limit 2000`;
+}

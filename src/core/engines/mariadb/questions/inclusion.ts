@@ -1,0 +1,55 @@
+// Orphans, by anti-join: the server keeps the parent's keys in memory and looks every child up there, which takes memory that
+// it has to be given for it.
+
+import { getColumn, getTable } from '../../../catalogue/lookups';
+import type { Catalogue } from '../../../catalogue/model';
+import type { How, Inclusion, Profile } from '../../../evidence/evidence';
+import type { InclusionRequest } from '../../../evidence/requests';
+import { type Asking, type MeasureOptions, oneOf } from '../../questions';
+import { orphanCondition } from '../conditions';
+import { quote } from '../quote';
+import { extentOf, how } from './extent';
+import { withMemory } from './memory';
+
+/** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
+export function* inclusion(
+  request: InclusionRequest,
+  catalogue: Catalogue,
+  { depth, known }: MeasureOptions,
+): Asking<{ how: How; result: Inclusion }> {
+  const table = getTable(catalogue, request.table);
+  const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
+  const keys = request.parentColumns.map((name) => getColumn(catalogue, request.parent, name));
+  const { from, sampled } = yield* extentOf(table, depth, { columns });
+  const child = sampled ? `(select * from ${from}) as child` : `${from} as child`;
+  // Texts that are compared in two ways cannot be compared at all unless one of them is told.
+  const comparedAs = (name: string): string | null => {
+    const at = request.columns.indexOf(name);
+    const collation = keys[at]?.collation ?? null;
+    return collation !== null && collation !== columns[at]?.collation ? collation : null;
+  };
+  const orphans = withMemory(
+    `select count(*), count(distinct ${columns.map((column) => `child.${quote(column.name)}`).join(', ')}) from ${child} where ${orphanCondition(request, null, comparedAs)}`,
+  );
+  const [orphanRows, orphanValues] = (yield* oneOf({ text: orphans, columns: 2 })).map(Number);
+  const counted = sampled ? null : countedBefore(request, known);
+  const [rows = 0, filled = 0] = counted
+    ? [counted.rows, counted.rows - counted.nullRows]
+    : (yield* oneOf({
+        text: `select count(*), count(case when ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')} then 1 end) from ${from}`,
+        columns: 2,
+      })).map(Number);
+  return {
+    how: how(sampled, rows),
+    result: { rows, nullRows: rows - filled, orphanRows: orphanRows ?? 0, orphanValues: orphanValues ?? 0 },
+  };
+}
+
+/** Rows, and those without a value, when an exact profile has counted them already. */
+function countedBefore({ table, columns }: InclusionRequest, known: MeasureOptions['known']) {
+  const profile = known?.({ kind: 'profile', table });
+  if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
+  const { rows, columns: seen } = profile.result as Profile;
+  const [only] = columns;
+  return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
+}

@@ -1,0 +1,42 @@
+// Turning names and values into SQL text that means exactly them, whatever the session's sql_mode says of backslashes.
+
+import { tableNames, type TableId } from '../../catalogue/identifiers';
+import { unseen, visible } from '../../naming/visible';
+import { DialectError } from '../DialectError';
+
+/** An identifier in backticks, as the server itself writes it. */
+export function quote(identifier: string): string {
+  if (identifier === '' || identifier.includes('\0'))
+    throw new DialectError('An identifier has at least one character and no zero byte.');
+  return `\`${identifier.replaceAll('`', '``')}\``;
+}
+
+export function quoteTable(id: TableId): string {
+  const { schema, table } = tableNames(id);
+  return `${quote(schema)}.${quote(table)}`;
+}
+
+export function quoteList(identifiers: readonly string[]): string {
+  return identifiers.map(quote).join(', ');
+}
+
+/** A string constant. What backslashes could change, or nobody could see, is written as its bytes (manual, "Hexadecimal Literals"). */
+export function literal(text: string): string {
+  if (!text.includes('\\') && !unseen.test(text)) return `'${text.replaceAll("'", "''")}'`;
+  return `_utf8mb4 x'${bytesOf(text)}'`;
+}
+
+/** Names of tables and their parts as conditions on the catalogue tell them. */
+export function isTable(id: TableId): string {
+  const { schema, table } = tableNames(id);
+  return `table_schema = ${literal(schema)} and table_name = ${literal(table)}`;
+}
+
+/** Text for a line comment: nothing in it can end the line, or hide. */
+export function comment(text: string): string {
+  return `-- ${visible(text)}`;
+}
+
+function bytesOf(text: string): string {
+  return Array.from(new TextEncoder().encode(text), (byte) => byte.toString(16).padStart(2, '0')).join('');
+}

@@ -1,0 +1,253 @@
+// What SHOW CREATE TABLE says, read word by word: the only source that has all of a table as it was declared, for whoever
+// may read it at all, and the exact text that a column or an index is made again by.
+
+import { DialectError } from '../DialectError';
+
+export interface ShownTable {
+  /** By name, what follows the name in its own line: `int(11) NOT NULL DEFAULT 0`. */
+  readonly columns: ReadonlyMap<string, string>;
+  readonly keys: readonly ShownKey[];
+  readonly references: readonly ShownReference[];
+  readonly checks: readonly ShownCheck[];
+  readonly versioned: boolean;
+  readonly partitioned: boolean;
+  /** Columns that it is partitioned by, as far as they are told plainly. */
+  readonly partitionedBy: readonly string[] | null;
+}
+
+export interface ShownKey {
+  readonly kind: 'primary' | 'unique' | 'plain' | 'fulltext' | 'spatial';
+  readonly name: string;
+  readonly parts: readonly ShownPart[];
+  /** Its own line, as an ALTER TABLE takes it behind ADD. */
+  readonly line: string;
+  /** What follows its columns: USING, COMMENT, IGNORED. */
+  readonly options: string;
+}
+
+export interface ShownPart {
+  /** Null of an expression. */
+  readonly column: string | null;
+  /** Characters or bytes of a value that it takes; null for all. */
+  readonly prefix: number | null;
+  readonly descending: boolean;
+}
+
+export interface ShownReference {
+  readonly name: string;
+  readonly columns: readonly string[];
+  /** Null for the table's own schema. */
+  readonly schema: string | null;
+  readonly parent: string;
+  readonly parentColumns: readonly string[];
+  readonly onDelete: string | null;
+  readonly onUpdate: string | null;
+}
+
+export interface ShownCheck {
+  readonly name: string;
+  readonly expression: string;
+  /** The column that it is declared with; null of one of the table. */
+  readonly column: string | null;
+  /** False where the server was told not to look (MySQL, NOT ENFORCED). */
+  readonly enforced: boolean;
+}
+
+/** A word of a statement, with where it ends: a name or text in quotes, a group in brackets, a plain word, or a sign. */
+export interface Token {
+  readonly kind: 'name' | 'text' | 'group' | 'word' | 'sign';
+  /** Without its quotes or brackets. */
+  readonly value: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Throws DialectError when it is no CREATE TABLE. */
+export function readShown(statement: string): ShownTable {
+  const tokens = tokensOf(statement);
+  const body = tokens.find(({ kind }) => kind === 'group');
+  if (!body) throw new DialectError('SHOW CREATE TABLE did not say what the table is made of.');
+  const lines = splitAt(body.value, ',').map((text) => ({ text: text.trim(), tokens: tokensOf(text.trim()) }));
+  const columns = new Map<string, string>();
+  const keys: ShownKey[] = [];
+  const references: ShownReference[] = [];
+  const checks: ShownCheck[] = [];
+  for (const line of lines) {
+    const [first] = line.tokens;
+    if (first?.kind === 'name') {
+      const definition = line.text.slice(first.to).trim();
+      columns.set(first.value, definition);
+      const check = checkIn(line.tokens);
+      if (check) checks.push({ name: first.value, column: first.value, ...check });
+    } else if (upper(first) === 'CONSTRAINT') {
+      const reference = referenceOf(line.tokens);
+      if (reference) references.push(reference);
+      const check = reference ? null : checkIn(line.tokens);
+      if (check) checks.push({ name: line.tokens[1]?.value ?? '', column: null, ...check });
+    } else {
+      const key = keyOf(line);
+      if (key) keys.push(key);
+    }
+  }
+  const rest = statement.slice(body.to);
+  const [split] = /\bPARTITION BY\b/.exec(rest) ?? [];
+  return {
+    columns,
+    keys,
+    references,
+    checks,
+    versioned: /\bWITH SYSTEM VERSIONING\b/.test(rest),
+    partitioned: split !== undefined,
+    partitionedBy: split === undefined ? null : partitionedBy(rest),
+  };
+}
+
+function upper(token: Token | undefined): string {
+  return token?.kind === 'word' ? token.value.toUpperCase() : '';
+}
+
+function checkIn(tokens: readonly Token[]): Pick<ShownCheck, 'expression' | 'enforced'> | null {
+  const at = tokens.findLastIndex((token, i) => upper(token) === 'CHECK' && tokens[i + 1]?.kind === 'group');
+  if (at < 0) return null;
+  const enforced = !tokens.slice(at).some((token, i, rest) => upper(token) === 'NOT' && upper(rest[i + 1]) === 'ENFORCED');
+  return { expression: tokens[at + 1]?.value.trim() ?? '', enforced };
+}
+
+function referenceOf(tokens: readonly Token[]): ShownReference | null {
+  const at = tokens.findIndex((token) => upper(token) === 'FOREIGN');
+  if (at < 0) return null;
+  const [name, , , columns] = [tokens[1], tokens[at], tokens[at + 1], tokens[at + 2]];
+  const to = tokens.findIndex((token) => upper(token) === 'REFERENCES');
+  const qualified = tokens[to + 2]?.value === '.';
+  const parent = tokens[qualified ? to + 3 : to + 1];
+  const keys = tokens[qualified ? to + 4 : to + 2];
+  const action = (event: string): string | null => {
+    const on = tokens.findIndex((token, i) => upper(token) === 'ON' && upper(tokens[i + 1]) === event);
+    if (on < 0) return null;
+    const [first, second] = [upper(tokens[on + 2]), upper(tokens[on + 3])];
+    return (first === 'SET' || first === 'NO' ? `${first} ${second}` : first).toLowerCase();
+  };
+  return {
+    name: name?.value ?? '',
+    columns: namesIn(columns?.value ?? ''),
+    schema: qualified ? (tokens[to + 1]?.value ?? null) : null,
+    parent: parent?.value ?? '',
+    parentColumns: namesIn(keys?.value ?? ''),
+    onDelete: action('DELETE'),
+    onUpdate: action('UPDATE'),
+  };
+}
+
+const keyKinds: Readonly<Record<string, ShownKey['kind']>> = {
+  PRIMARY: 'primary',
+  UNIQUE: 'unique',
+  KEY: 'plain',
+  FULLTEXT: 'fulltext',
+  SPATIAL: 'spatial',
+};
+
+// Periods of application time stand here too, and are passed over.
+function keyOf({ text, tokens }: { readonly text: string; readonly tokens: readonly Token[] }): ShownKey | null {
+  const kind = keyKinds[upper(tokens[0])];
+  const group = tokens.find((token) => token.kind === 'group');
+  if (!kind || !group) return null;
+  const name = kind === 'primary' ? 'PRIMARY' : (tokens.find((token) => token.kind === 'name')?.value ?? '');
+  return { kind, name, parts: splitAt(group.value, ',').map(partOf), line: text, options: text.slice(group.to).trim() };
+}
+
+function partOf(text: string): ShownPart {
+  const tokens = tokensOf(text);
+  const [first] = tokens;
+  const prefix = tokens.find(({ kind }) => kind === 'group')?.value;
+  return first?.kind === 'name'
+    ? {
+        column: first.value,
+        prefix: prefix === undefined ? null : Number(prefix),
+        descending: tokens.some((token) => upper(token) === 'DESC'),
+      }
+    : { column: null, prefix: null, descending: false };
+}
+
+function partitionedBy(rest: string): readonly string[] | null {
+  const tokens = tokensOf(rest.slice(rest.indexOf('PARTITION BY')));
+  const group = tokens.find(({ kind }) => kind === 'group');
+  const inside = tokensOf(group?.value ?? '');
+  return inside.length > 0 && inside.every(({ kind, value }) => kind === 'name' || value === ',')
+    ? inside.filter(({ kind }) => kind === 'name').map(({ value }) => value)
+    : null;
+}
+
+function namesIn(list: string): readonly string[] {
+  return tokensOf(list)
+    .filter(({ kind }) => kind === 'name')
+    .map(({ value }) => value);
+}
+
+/** The parts of a text between signs that stand outside of quotes and brackets. */
+function splitAt(text: string, sign: string): readonly string[] {
+  const parts: string[] = [];
+  let from = 0;
+  for (const token of tokensOf(text)) {
+    if (token.kind !== 'sign' || token.value !== sign) continue;
+    parts.push(text.slice(from, token.from));
+    from = token.to;
+  }
+  return [...parts, text.slice(from)];
+}
+
+export function tokensOf(text: string): readonly Token[] {
+  const tokens: Token[] = [];
+  let at = 0;
+  const push = (kind: Token['kind'], value: string, to: number): void => {
+    tokens.push({ kind, value, from: at, to });
+    at = to;
+  };
+  while (at < text.length) {
+    const sign = text.charAt(at);
+    if (/\s/.test(sign)) at++;
+    else if (sign === '`') {
+      const to = closing(text, at);
+      push('name', text.slice(at + 1, to - 1).replaceAll('``', '`'), to);
+    } else if (sign === "'" || sign === '"') {
+      const to = closing(text, at);
+      push('text', text.slice(at + 1, to - 1), to);
+    } else if (sign === '(') {
+      const to = bracketed(text, at);
+      push('group', text.slice(at + 1, to - 1), to);
+    } else if (text.startsWith('/*!', at)) {
+      // Comments that the server reads: what is in them counts as if it stood there.
+      at += /^\/\*!\d*/.exec(text.slice(at))?.[0].length ?? 3;
+    } else if (text.startsWith('*/', at)) at += 2;
+    else {
+      const word = /^[\p{L}\p{N}_$]+/u.exec(text.slice(at, at + 200))?.[0];
+      if (word) push('word', word, at + word.length);
+      else push('sign', sign, at + 1);
+    }
+  }
+  return tokens;
+}
+
+/** Where what opens at a quote ends. A quote is doubled within; in texts a backslash takes the sign behind it. */
+function closing(text: string, from: number): number {
+  const quoted = text.charAt(from);
+  for (let at = from + 1; at < text.length; at++) {
+    const sign = text.charAt(at);
+    if (sign === '\\' && quoted !== '`') at++;
+    else if (sign === quoted) {
+      if (text.charAt(at + 1) !== quoted) return at + 1;
+      at++;
+    }
+  }
+  return text.length;
+}
+
+function bracketed(text: string, from: number): number {
+  let depth = 0;
+  for (let at = from; at < text.length; at++) {
+    const sign = text.charAt(at);
+    if (sign === '`' || sign === "'" || sign === '"') at = closing(text, at) - 1;
+    else if (sign === '(') depth++;
+    else if (sign === ')' && --depth === 0) return at + 1;
+  }
+  return text.length;
+}

@@ -1,0 +1,20 @@
+import type { Traits } from '../engine';
+
+/** What each DDL statement commits, and what has no counterpart here (manual, "SQL statements That Cause an Implicit Commit"). */
+export function traits(): Traits {
+  return {
+    transactionalDdl: false,
+    // A reference is added without a look, but nothing remembers that: it is counted in the same step.
+    addedUnchecked: () => false,
+    namedNotNull: false,
+    viewsActForCallers: true,
+    switchesReferences: false,
+    changesTriggers: false,
+    renamesConstraints: false,
+    numbersByKey: true,
+    keepsReferencesToKeys: true,
+    refersAlike: true,
+    indexesReferences: true,
+    ordersIndexes: true,
+  };
+}

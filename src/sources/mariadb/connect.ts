@@ -1,0 +1,170 @@
+// Connections to an audited server. The first statement pins what the meaning of all others hangs on; every value comes as the
+// text that the server writes (binary values are asked for as hexadecimal).
+
+import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
+import type { ConnectionDetails } from './details';
+import { connectionError } from './errors';
+
+export interface SessionLimits {
+  readonly statementMs: number;
+  readonly lockMs: number;
+  /** What the session is for, by a lock of that name: others for the same are ended first. */
+  readonly purpose?: string | undefined;
+  readonly alongside?: string;
+}
+
+export const readingLimits: SessionLimits = { statementMs: 600_000, lockMs: 2_000 };
+
+/** Strict: without it a NOT NULL turns nulls into zeros; no option that changes how quotes are read. */
+const sqlMode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION';
+
+export interface Client {
+  readonly connection: Connection;
+  /** As the server numbers it, to stop what it does. */
+  readonly id: number;
+  readonly isMariadb: boolean;
+}
+
+/** A session that can only read. Throws SourceError. */
+export async function openReading(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<Client> {
+  return opened(details, async (client) => {
+    await run(client, settingsOf(client, limits));
+    await run(client, 'set session transaction isolation level repeatable read, read only');
+    if (limits.purpose !== undefined) await endOthers(client, limits.purpose);
+    else if (limits.alongside !== undefined)
+      await run(client, `do get_lock(${client.connection.escape(lockName(limits.alongside))}, 0)`);
+  });
+}
+
+/** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
+export async function openChanging(details: ConnectionDetails, limits: SessionLimits): Promise<Client> {
+  return opened(details, async (client) => {
+    await run(client, settingsOf(client, limits));
+    await run(client, 'set session transaction isolation level read committed, read write');
+    await run(client, changing(client));
+  });
+}
+
+async function opened(details: ConnectionDetails, prepare: (client: Client) => Promise<void>): Promise<Client> {
+  const connection = await connectTo(details);
+  try {
+    const [[id = '0', version = ''] = []] = await rowsOf(connection, 'select connection_id(), version()');
+    const client = { connection, id: Number(id), isMariadb: /mariadb/i.test(version ?? '') };
+    await prepare(client);
+    return client;
+  } catch (error) {
+    connection.destroy();
+    throw connectionError(error, details);
+  }
+}
+
+/** What the meaning of a session's statements hangs on, and how long they may take. */
+export function settingsOf(
+  { isMariadb }: Client,
+  { statementMs, lockMs }: Pick<SessionLimits, 'statementMs' | 'lockMs'>,
+  /** A row that is put back keeps its number, zero too. */
+  purpose: 'reading' | 'changing' = 'reading',
+): string {
+  const patience = Math.max(1, Math.round(lockMs / 1000));
+  const time = isMariadb
+    ? `max_statement_time = ${(statementMs / 1000).toFixed(3)}, idle_transaction_timeout = 60`
+    : `max_execution_time = ${Math.round(statementMs)}`;
+  return `set sql_mode = '${sqlMode}${purpose === 'changing' ? ',NO_AUTO_VALUE_ON_ZERO' : ''}', time_zone = '+00:00', lc_messages = 'en_US', group_concat_max_len = 1048576,
+    lock_wait_timeout = ${patience}, innodb_lock_wait_timeout = ${patience}, ${time}`;
+}
+
+/** Every rule holds for what we change ourselves, and the server says what it would copy rather than do it. */
+function changing({ isMariadb }: Client): string {
+  return `set foreign_key_checks = 1, unique_checks = 1, sql_quote_show_create = 1${isMariadb ? ', check_constraint_checks = 1' : ''}`;
+}
+
+/** Interrupts what another session of the same login does. Throws SourceError. */
+export async function cancelOther(details: ConnectionDetails, id: number): Promise<void> {
+  const connection = await connectTo(details);
+  try {
+    // It may have ended meanwhile.
+    await rowsOf(connection, `kill query ${Math.trunc(id)}`).catch(() => undefined);
+  } finally {
+    connection.destroy();
+  }
+}
+
+// Whoever holds the lock of that name was left behind by a process that died: a login may end its own other sessions.
+async function endOthers(client: Client, purpose: string): Promise<void> {
+  const name = client.connection.escape(lockName(purpose));
+  const [[holder = null] = []] = await rowsOf(client.connection, `select is_used_lock(${name})`);
+  if (holder !== null) await rowsOf(client.connection, `kill ${Number(holder)}`).catch(() => undefined);
+  await run(client, `do get_lock(${name}, 2)`);
+}
+
+function lockName(purpose: string): string {
+  return `pawl ${purpose}`.slice(0, 64);
+}
+
+async function connectTo(details: ConnectionDetails): Promise<Connection> {
+  try {
+    return await connect(details, details.tls === 'prefer' ? 'require' : details.tls);
+  } catch (error) {
+    const unoffered = (error as { code?: string }).code === 'HANDSHAKE_NO_SSL_SUPPORT';
+    if (details.tls !== 'prefer' || !unoffered) throw connectionError(error, details);
+    return connect(details, 'off').catch((again: unknown) => {
+      throw connectionError(again, details);
+    });
+  }
+}
+
+function connect(
+  { host, port, user, password, databases }: ConnectionDetails,
+  tls: 'off' | 'require' | 'verify',
+): Promise<Connection> {
+  const options: ConnectionOptions = {
+    host,
+    port,
+    user,
+    password,
+    ...(databases.length === 1 && databases[0] !== undefined && { database: databases[0] }),
+    rowsAsArray: true,
+    // Every value as text or null, as the server spells it; of bytes that are none the hexadecimal is asked for.
+    typeCast: (field: { string(): string | null }) => field.string(),
+    charset: 'utf8mb4',
+    flags: ['-LOCAL_FILES', '-FOUND_ROWS', '-IGNORE_SPACE'],
+    connectTimeout: 8_000,
+    enableKeepAlive: true,
+    connectAttributes: { program_name: 'pawl' },
+    ...(tls !== 'off' && {
+      ssl: { rejectUnauthorized: tls === 'verify', ...(tls === 'verify' && { verifyIdentity: true }) },
+    }),
+  };
+  return new Promise((resolve, reject) => {
+    const connection = createConnection(options);
+    // Without a listener an idle connection that dies would end the process; the next query reports it.
+    connection.on('error', () => undefined);
+    connection.connect((error) => {
+      if (!error) return resolve(connection);
+      connection.destroy();
+      reject(error);
+    });
+  });
+}
+
+export type TextRow = readonly (string | null)[];
+
+/** The rows of one statement; of a block that gives several results, those of all. */
+export function rowsOf(connection: Connection, text: string): Promise<readonly TextRow[]> {
+  return new Promise((resolve, reject) => {
+    connection.query({ sql: text, rowsAsArray: true }, (error, rows: unknown) => {
+      if (error) reject(error);
+      else resolve(Array.isArray(rows) ? (rows as TextRow[]) : []);
+    });
+  });
+}
+
+/** Rows that a statement changed. */
+export function run({ connection }: Pick<Client, 'connection'>, text: string): Promise<number> {
+  return new Promise((resolve, reject) => {
+    connection.query({ sql: text, rowsAsArray: true }, (error, result: unknown) => {
+      if (error) reject(error);
+      else resolve(result !== null && typeof result === 'object' && 'affectedRows' in result ? Number(result.affectedRows) : 0);
+    });
+  });
+}

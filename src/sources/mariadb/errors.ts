@@ -1,0 +1,124 @@
+import { SourceError, type SourceProblem } from '../SourceError';
+
+interface Place {
+  readonly host: string;
+  readonly port: number;
+  readonly user: string;
+  readonly databases: readonly string[];
+}
+
+/** Translates what the driver or the server threw while connecting; `place` says where. Numbers: manual, "Error Codes". */
+export function connectionError(cause: unknown, { host, port, user, databases }: Place): SourceError {
+  if (cause instanceof SourceError) return cause;
+  const { number, code, text } = partsOf(cause);
+  const at = `${host}:${port}`;
+  const say = (message: string, reason: SourceProblem): SourceError => new SourceError(message, reason, { cause });
+  switch (number) {
+    case 1045:
+      return say(
+        `The server at ${at} refused ${user}: the password is wrong, or this login may not come from here, or only with TLS. Check user, password and TLS mode.`,
+        'wrongPassword',
+      );
+    case 1044:
+      return say(
+        `${user} has no right in ${databases.join(', ')} at ${at}, or it is not there. Check the name, or grant SELECT and SHOW VIEW on it.`,
+        'notAllowed',
+      );
+    case 1049:
+      return say(
+        `The server at ${at} has no database ${databases.join(', ')}. Check the name; upper and lower case matter.`,
+        'noDatabase',
+      );
+    case 1130:
+      return say(`The server at ${at} lets nobody in from here. Ask for a login whose host is this machine.`, 'notAllowed');
+    case 1040:
+    case 1203:
+    case 1226:
+      return say(`The server at ${at} has no connection left for ${user}. Try again later, or raise its limit.`, 'unreachable');
+    case 1129:
+      return say(`The server at ${at} has shut us out after errors. Ask for FLUSH HOSTS, then try again.`, 'notAllowed');
+    case 1275:
+    case 1524:
+    case 2059:
+      return say(
+        `The login ${user} at ${at} signs in by a way that is not spoken here: ${text}. Give it a password that the server checks itself.`,
+        'notAllowed',
+      );
+  }
+  if (/^HANDSHAKE_(NO_)?SSL|certificate|self.signed|ERR_TLS|DEPTH_ZERO|UNABLE_TO_VERIFY|Hostname\/IP/i.test(`${code} ${text}`))
+    return say(
+      code === 'HANDSHAKE_NO_SSL_SUPPORT'
+        ? `The server at ${at} offers no TLS. Choose another TLS mode, or have it offer one.`
+        : `The server at ${at} and we could not agree on TLS: ${text}. Choose another TLS mode, or mend its certificate.`,
+      'tlsRefused',
+    );
+  if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return say(`There is no host ${host}. Check its name.`, 'unreachable');
+  if (code === 'ECONNREFUSED')
+    return say(`Nothing answers at ${at}. Check host and port, and that the server runs.`, 'unreachable');
+  if (/timeout|ETIMEDOUT|EHOSTUNREACH|ENETUNREACH/i.test(`${text} ${code}`))
+    return say(`${at} did not answer in time. Check host, port and firewalls.`, 'unreachable');
+  return say(`Cannot connect to ${at}: ${text}.`, 'other');
+}
+
+/** Translates what happened while we were `doing` something on an open connection. */
+export function statementError(cause: unknown, doing: string): SourceError {
+  if (cause instanceof SourceError) return cause;
+  const { number, text } = partsOf(cause);
+  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause });
+  switch (number) {
+    case 1044:
+    case 1142:
+    case 1143:
+    case 1227:
+    case 1370:
+      return say(`${text}. Grant the right and try again.`, 'notAllowed');
+    case 1969:
+    case 3024:
+      return say('it took longer than allowed and was stopped.', 'timeout');
+    case 1317:
+      return say('it was cancelled.', 'cancelled');
+    case 1205:
+      return say('somebody else holds a lock on the table. Try again when it is free.', 'locked');
+    case 1062:
+    case 1048:
+    case 1265:
+    case 1364:
+    case 1451:
+    case 1452:
+    case 4025:
+    case 3819:
+      return say(`the database refused: ${text}.`, 'refused');
+  }
+  if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
+  return say(`${text}.`, 'other');
+}
+
+/** The server's number of an error; 0 of one that is not the server's. */
+export function numberOf(error: unknown): number {
+  return partsOf(error).number;
+}
+
+export function partsOf(error: unknown): { readonly number: number; readonly code: string; readonly text: string } {
+  const first: unknown = error instanceof AggregateError && error.errors.length > 0 ? error.errors[0] : error;
+  const { errno, code, sqlMessage, message } = (first ?? {}) as {
+    readonly errno?: unknown;
+    readonly code?: unknown;
+    readonly sqlMessage?: unknown;
+    readonly message?: unknown;
+  };
+  const text = typeof sqlMessage === 'string' ? sqlMessage : typeof message === 'string' ? message : 'unknown error';
+  return {
+    number: typeof errno === 'number' && errno > 0 ? errno : 0,
+    code: typeof code === 'string' ? code : '',
+    text: text.replace(/\.$/, ''),
+  };
+}
+
+export function isLost(error: unknown): boolean {
+  const { number, code, text } = partsOf(error);
+  return (
+    [1053, 1077, 1080, 1158, 1159, 1160, 1161, 1184, 1927, 2006, 2013, 3169].includes(number) ||
+    ['PROTOCOL_CONNECTION_LOST', 'ECONNRESET', 'EPIPE', 'ECONNREFUSED', 'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR'].includes(code) ||
+    /closed state|connection is closed|Connection lost/i.test(text)
+  );
+}

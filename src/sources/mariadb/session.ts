@@ -1,0 +1,134 @@
+// The driver of a session that runs a docket: statements, transactions, and what refusals mean. The server does not tell which locks
+// a session holds; how each ALTER works, and with what lock, is spelt in it.
+
+import type { Bounds, Ran, Refused, Session } from '../run/session';
+import { sourceOver } from '../reader';
+import { SourceError } from '../SourceError';
+import { cancelOther, type Client, openChanging, rowsOf, run, settingsOf } from './connect';
+import type { ConnectionDetails } from './details';
+import { isLost, numberOf, partsOf, statementError } from './errors';
+import { readerOver } from './reader';
+
+const usual: Bounds = { statementMs: 0, lockMs: 5_000 };
+
+/** Opens the session that runs a docket. Throws SourceError. */
+export async function openSession(details: ConnectionDetails): Promise<Session> {
+  const client = await openChanging(details, usual);
+  await waitForFormer(client, details);
+  let cancelled = false;
+  const remarks: string[] = [];
+  const limits = { statementMs: 600_000, lockMs: 2_000 };
+  const source = sourceOver(readerOver(client, details, limits));
+  const read = (query: string) => rowsOf(client.connection, query);
+  const doing = async (statement: string, bounds: Bounds): Promise<Ran> => {
+    await run(client, settingsOf(client, bounds, 'changing'));
+    const changed = await run(client, statement);
+    return { changed: /^\s*(insert|update|delete|begin)\b/i.test(statement) ? changed : 0 };
+  };
+  return {
+    readCatalogue: () => source.readCatalogue(),
+    async read(query) {
+      await run(client, settingsOf(client, usual, 'changing'));
+      await run(client, 'start transaction read only');
+      try {
+        return await read(query);
+      } finally {
+        await run(client, 'commit').catch(() => undefined);
+      }
+    },
+    readWithin: read,
+    run: doing,
+    async runAlone(statement, bounds, locks) {
+      const ran = await doing(statement, bounds);
+      for (const lock of locksAskedFor(statement)) locks.add(lock);
+      return ran;
+    },
+    transaction: {
+      begin: async () => void (await run(client, 'start transaction read write')),
+      locksHeld: () => Promise.resolve([]),
+      commit: async () => void (await run(client, 'commit')),
+      rollback: async () => void (await run(client, 'rollback').catch(() => undefined)),
+    },
+    remarks: () => remarks.splice(0),
+    refusalOf,
+    problemOf: statementError,
+    async cancel() {
+      cancelled = true;
+      await cancelOther(details, client.id);
+    },
+    get cancelled() {
+      return cancelled;
+    },
+    close: () => new Promise((resolve) => client.connection.end(() => resolve())),
+  };
+}
+
+const patienceMs = 600_000;
+const stillMs = 500;
+
+// A client that dies does not stop its ALTER: it goes on and takes effect. So one session of a login changes a server at a time, by
+// a lock with a name; one that does nothing any more is ended, one that works is waited for.
+async function waitForFormer(client: Client, { user, host, port }: ConnectionDetails): Promise<void> {
+  const name = client.connection.escape(`pawl changes as ${user}`.slice(0, 64));
+  const until = Date.now() + patienceMs;
+  for (;;) {
+    const [[got] = []] = await rowsOf(client.connection, `select get_lock(${name}, 1)`);
+    if (got === '1') return;
+    const [[holder = null] = []] = await rowsOf(client.connection, `select is_used_lock(${name})`);
+    if (holder !== null) {
+      const [[command, seconds] = []] = await rowsOf(
+        client.connection,
+        `select command, time from information_schema.processlist where id = ${Number(holder)}`,
+      );
+      if (command === 'Sleep' && Number(seconds) > 120)
+        await rowsOf(client.connection, `kill ${Number(holder)}`).catch(() => undefined);
+    }
+    if (Date.now() > until)
+      throw new SourceError(
+        `${user} changes something at ${host}:${port} already, by another run: connection ${holder}. Wait until that is done, or end it.`,
+        'locked',
+      );
+    await new Promise((resolve) => setTimeout(resolve, stillMs));
+  }
+}
+
+/** `port.call: ALGORITHM=INPLACE, LOCK=NONE`, as an ALTER spells it. */
+function locksAskedFor(statement: string): readonly string[] {
+  const found = /alter table (\S+)[\s\S]*algorithm=(\w+), lock=(\w+)/i.exec(statement);
+  if (!found) return [];
+  const [, table = '', algorithm = '', lock = ''] = found;
+  return [`${table.replaceAll('`', '')}: ALGORITHM=${algorithm.toUpperCase()}, LOCK=${lock.toUpperCase()}`];
+}
+
+// Manual, "MariaDB Error Codes": lock wait timeout and deadlock, and what rules refuse.
+const refusals: Readonly<Record<number, Refused['kind']>> = {
+  1205: 'busy',
+  1213: 'busy',
+  1048: 'null',
+  1265: 'null',
+  1062: 'repeat',
+  1451: 'orphan',
+  1452: 'orphan',
+  4025: 'check',
+  3819: 'check',
+};
+
+// Errors carry no fields: each number has one form of words, in the language that the session was given.
+function refusalOf(error: unknown): Refused {
+  const { text } = partsOf(error);
+  const kind = isLost(error) ? 'other' : (refusals[numberOf(error)] ?? 'other');
+  const named = {
+    null: null,
+    busy: null,
+    other: null,
+    repeat: / for key '(?:[^']*\.)?([^']+)'$/.exec(text)?.[1] ?? null,
+    orphan: /CONSTRAINT `((?:[^`]|``)+)`/.exec(text)?.[1]?.replaceAll('``', '`') ?? null,
+    check: /CONSTRAINT `(?:[^`]*`\.`)?((?:[^`]|``)+)` failed/.exec(text)?.[1]?.replaceAll('``', '`') ?? null,
+  }[kind];
+  return {
+    kind,
+    constraint: named,
+    column: kind === 'null' ? (/[Cc]olumn '([^']+)'/.exec(text)?.[1] ?? null) : null,
+    says: text,
+  };
+}

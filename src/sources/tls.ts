@@ -1,0 +1,17 @@
+/** `prefer` encrypts when the server offers it; `verify` also checks its certificate. */
+export const tlsModes = ['off', 'prefer', 'require', 'verify'] as const;
+export type TlsMode = (typeof tlsModes)[number];
+
+export const tlsWords: Readonly<Record<TlsMode, string>> = {
+  off: 'not encrypted',
+  prefer: 'encrypted if the server offers it',
+  require: 'encrypted',
+  verify: 'encrypted, its certificate checked',
+};
+
+export const tlsChoices = [
+  { value: 'prefer', words: 'encrypt when the server offers it' },
+  { value: 'require', words: 'encrypt, whatever its certificate' },
+  { value: 'verify', words: 'encrypt, and check its certificate' },
+  { value: 'off', words: 'do not encrypt' },
+] as const;

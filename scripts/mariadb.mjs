@@ -48,6 +48,8 @@ export async function startMariadb({ folder, port, durable = true, settings = []
         '--bind-address=127.0.0.1',
         `--port=${at}`,
         `--socket=${socket}`,
+        // Servers that share one take each other's files away.
+        `--tmpdir=${data}`,
         `--pid-file=${join(data, 'pid')}`,
         `--init-file=${join(data, 'init.sql')}`,
         '--skip-log-bin',

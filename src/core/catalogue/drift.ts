@@ -29,11 +29,12 @@ function differencesOf(was: Table, is: Table): readonly string[] {
 
 // What the server believes of a column's values, and what people say of it, comes and goes; what follows from the rest
 // was not read by older versions.
-function declared({ comparedAs: _, notNull: __, number: ___, ...column }: Column): Column {
-  return { ...column, statistics: null, comment: null };
+function declared(column: Column): Column {
+  const { comparedAs: _, notNull: __, number: ___, definition: ____, next: _____, ...rest } = column;
+  return { ...rest, statistics: null, comment: null };
 }
 
-function stored({ plain: _, bare: __, ...index }: Index): Index {
+function stored({ plain: _, bare: __, definition: ___, ...index }: Index): Index {
   return { ...index, predicate: index.predicate === null ? null : spelledAlike(index.predicate) };
 }
 

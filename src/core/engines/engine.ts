@@ -75,6 +75,8 @@ export interface TypeRules {
   readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
   /** Whether a moment tells its zone; null for what is no moment. */
   readonly zoneOf: (column: Pick<Column, 'declaredType'>) => 'with' | 'without' | null;
+  /** Of a column that numbers rows, as the server spells it. */
+  readonly numbering: string;
   /** The type as people spell it: the shortest that the engine takes. */
   readonly short: (declaredType: string) => string;
   /** Bytes that an index entry takes at most. */

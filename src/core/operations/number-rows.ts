@@ -15,6 +15,8 @@ export interface NumberRows {
   readonly owner?: Owner;
   /** The key that it has to be from its first moment on, by its name; left out where it can be a mere column. */
   readonly key?: string;
+  /** Its type as the server spells it, where that is not `bigint`. */
+  readonly type?: string;
 }
 
 export interface DropColumn {
@@ -31,9 +33,9 @@ export const numberRows: Kind<NumberRows> = {
   words: ({ table, column }) => `a surrogate column ${column} on ${table} that numbers every row`,
   inverse: ({ table, column, key }) => [{ kind: 'dropColumn', table, column, ...(key !== undefined && { key }) }],
 
-  apply({ table: id, column, key }, draft) {
+  apply({ table: id, column, key, type }, draft) {
     const table = draft.get(id);
-    const numbered = { ...table, columns: [...table.columns, numberedColumn(id, column)] };
+    const numbered = { ...table, columns: [...table.columns, numberedColumn(id, column, type)] };
     draft.put(key === undefined ? numbered : withNumberingKey(numbered, column, key));
   },
 
@@ -77,11 +79,11 @@ function withNumberingKey(table: Table, column: string, key: string): Table {
   return withKey(table, key === 'PRIMARY' ? { ...base, kind: 'primary key' } : { ...base, kind: 'unique', nulls: 'distinct' });
 }
 
-function numberedColumn(table: TableId, name: string): Column {
+function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {
   return {
     id: columnId(table, name),
     name,
-    declaredType: 'bigint',
+    declaredType: type,
     family: 'integer',
     comparedAs: 'bigint',
     comparable: true,

@@ -1,11 +1,12 @@
 // The order in which operations are carried out, and what becomes two steps on an engine that can do better in two.
 
-import { getTable } from '../catalogue/lookups';
+import { getTable, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { engineOf, traitsOf } from '../engines/index';
 import type { AddForeignKey } from '../operations/add-foreign-key';
 import type { Candidate } from '../operations/beside';
 import { kindOf, type Operation } from '../operations/index';
+import type { NumberRows } from '../operations/number-rows';
 import { referenceIn } from '../operations/reference';
 import { isRenaming, renamesInTurn } from './renames';
 
@@ -21,9 +22,9 @@ export function inTurn(candidates: readonly Candidate[], catalogue: Catalogue): 
   return [...others.slice(0, first), ...renamesInTurn(sorted.filter(isRenaming), catalogue), ...others.slice(first)];
 }
 
-// Where a column that numbers rows is made with its key, that key is no step of its own; where another key takes the place of one
-// while what refers to it stays, nothing of that has to be looked at again.
-function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
+/** Operations as the engine does them: where a column that numbers rows is made with its key, that key is no step of its own; where another key takes the place of one
+ * while what refers to it stays, nothing of that has to be looked at again; an index that would come by itself is a step of its own. */
+export function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogue): readonly Candidate[] {
   const { numbersByKey, keepsReferencesToKeys, indexesReferences } = traitsOf(catalogue);
   if (!numbersByKey && !keepsReferencesToKeys && !indexesReferences) return candidates;
   const numbered = new Map(
@@ -52,14 +53,23 @@ function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogue): rea
         candidate,
       ];
     if (o.kind === 'numberRows') {
-      const key = helpers.get(o);
-      return key === undefined ? [candidate] : [{ ...candidate, operation: { ...o, key } }];
+      return [
+        {
+          ...candidate,
+          operation: { ...o, key: helpers.get(o) ?? keyOfItsOwn(o, catalogue), type: engineOf(catalogue).types.numbering },
+        },
+      ];
     }
     if (o.kind !== 'replaceKey' || !keepsReferencesToKeys) return [candidate];
     const column = keyOf(o);
     const helper = column && helpers.get(column);
     return [{ ...candidate, operation: { ...o, references: [], ...(helper !== undefined && { helper }) } }];
   });
+}
+
+function keyOfItsOwn({ table, column }: NumberRows, catalogue: Catalogue): string {
+  const { fixed = {}, shorten } = engineOf(catalogue).names;
+  return primaryKeyOf(getTable(catalogue, table)) ? shorten(`pawl_${column}`) : (fixed['primary key'] ?? shorten(`pk_${column}`));
 }
 
 // Its index would come by itself, and stay on the way back: so it is a step of its own.

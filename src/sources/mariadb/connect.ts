@@ -42,6 +42,7 @@ export async function openChanging(details: ConnectionDetails, limits: SessionLi
     await run(client, settingsOf(client, limits));
     await run(client, 'set session transaction isolation level read committed, read write');
     await run(client, changing(client));
+    await useSome(client);
   });
 }
 
@@ -56,6 +57,15 @@ async function opened(details: ConnectionDetails, prepare: (client: Client) => P
     connection.destroy();
     throw connectionError(error, details);
   }
+}
+
+// A block of statements is taken within a database only, whatever it names.
+async function useSome(client: Client): Promise<void> {
+  const [[database = null, some = null] = []] = await rowsOf(
+    client.connection,
+    "select database(), min(schema_name) from information_schema.schemata where schema_name not in ('information_schema', 'mysql', 'performance_schema', 'sys')",
+  );
+  if (database === null && some !== null) await run(client, `use \`${some.replaceAll('`', '``')}\``);
 }
 
 /** What the meaning of a session's statements hangs on, and how long they may take. */

@@ -24,6 +24,7 @@ export const types: TypeRules = {
     const base = baseOf(declaredType);
     return base === 'timestamp' ? 'with' : base === 'datetime' ? 'without' : null;
   },
+  numbering: 'bigint(20)',
   short: (declaredType) => declaredType.replace(/^((?:tiny|small|medium|big)?int)\((?!1\))\d+\)/, '$1'),
   /** Manual, "InnoDB Limitations": 3,072 bytes with pages of 16 KB. */
   widestIndexed: 3_072,

@@ -19,6 +19,7 @@ export const types: TypeRules = {
   largest: ({ declaredType }) => largest[declaredType] ?? null,
   zoneOf: ({ declaredType }) =>
     (/^timestamp(?:\(\d\))? (with|without) time zone$/.exec(declaredType)?.[1] ?? null) as 'with' | 'without' | null,
+  numbering: 'bigint',
   // Manual, table 8.1: aliases.
   short: (declaredType) =>
     declaredType

@@ -5,7 +5,20 @@ import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
 import { literal, quote } from '../quote';
-import { asOne, instant, numbering, rebuilding } from './writing';
+import { todoOf } from '../../../operations/index';
+import {
+  alone,
+  altering,
+  asOne,
+  cleansUp,
+  copying,
+  costAs,
+  instant,
+  numbering,
+  opensAnew,
+  rebuilding,
+  type Writing,
+} from './writing';
 
 /** The whole definition is said again, with one thing changed: what is left out would be gone. */
 export const setNotNull = asOne<SetNotNull>(rebuilding, ({ column, definition }) => [
@@ -33,10 +46,25 @@ export const dropColumn = asOne<DropColumn>(instantUnlessKey, ({ column }) => [`
 
 // With its key the rows are put in another order.
 function instantUnlessKey({ key }: DropColumn) {
-  return key === undefined ? instant : numbering;
+  if (key === undefined) return instant;
+  return key === 'PRIMARY' ? copying : numbering;
 }
 
-export const renameColumn = asOne<RenameColumn>(instant, ({ from, to }) => [`rename column ${quote(from)} to ${quote(to)}`]);
+/**
+ * A table that was only read since it was opened does not know the columns of its own checks (10.11: 1054, "Unknown column in
+ * CHECK"; it is right the second time): so it is opened anew first.
+ */
+export const renameColumn: Writing<RenameColumn> = {
+  stages: (operation) => {
+    const { table, from, to } = operation;
+    const todo = todoOf(operation);
+    return [
+      cleansUp(alone(opensAnew(table), todo, costAs(instant))),
+      altering(table, instant, [`rename column ${quote(from)} to ${quote(to)}`], todo),
+    ];
+  },
+  cost: () => costAs(instant),
+};
 
 export const setDefault = asOne<SetDefault>(instant, ({ column, value }) => [
   `alter column ${quote(column)} ${value.kind === 'none' ? 'drop default' : `set default ${expression(value)}`}`,

@@ -9,7 +9,7 @@ import { keptCondition } from '../claims';
 import { names } from '../names';
 import { orphanCondition } from '../conditions';
 import { literal, quote, quoteList, quoteTable } from '../quote';
-import { alone, alter, altering, asOne, cleansUp, copying, costAs, instant, type Way, type Writing } from './writing';
+import { alone, alter, altering, asOne, building, cleansUp, copying, costAs, instant, opensAnew, type Way, type Writing } from './writing';
 
 /** One that the server is not to look at (manual, "foreign_key_checks"): whatever it lets through has to be counted. */
 export function unlooked(statement: string): string {
@@ -46,7 +46,8 @@ export const addForeignKey: Writing<AddForeignKey> = {
         ),
       ),
       alone(unlooked(alter(table, instant, referenceClause(key, moment))), todo, costAs(instant)),
-      alone(waitsForAll(parent), todo, costAs(instant)),
+      // Who deleted a parent before the reference was there may not have committed yet.
+      alone(opensAnew(parent), todo, costAs(instant)),
       alone(refuseOrphans(key, moment), todo, { lock: 'NONE', blocks: 'nobody', work: 'reads every row' }),
       alone(unlooked(alter(table, instant, `drop foreign key ${quote(moment)}`, referenceClause(key))), todo, costAs(instant)),
     ];
@@ -57,11 +58,6 @@ export const addForeignKey: Writing<AddForeignKey> = {
 /** The name that a reference has until its rows are counted. */
 export function interim(name: string): string {
   return `pawl_new_${names.shorten(name, 9)}`;
-}
-
-/** Changes nothing, and is done when every transaction has ended that touched the table before. */
-function waitsForAll(table: AddForeignKey['parent']): string {
-  return alter(table, null, `alter index if exists ${quote('pawl_none')} not ignored`);
 }
 
 // As one block, so that nothing comes between: what the server then refuses, it refuses with what stands in the way.
@@ -101,10 +97,10 @@ function clause({ name, isKey }: DropConstraint): string {
 }
 
 // Without its primary key the table is written anew.
-function wayOf({ name }: DropConstraint): Way {
-  return name === 'PRIMARY' ? copying : instantDrop;
+function wayOf({ name, isKey }: DropConstraint): Way {
+  if (name === 'PRIMARY') return copying;
+  return isKey ? building : instant;
 }
-const instantDrop: Way = instant;
 
 /** A key's name is its index's; a reference is made again in the same moment; a check is written anew with all rows. */
 export const rename: Writing<Rename> = {

@@ -6,7 +6,7 @@ import type { Catalogue } from '../../../catalogue/model';
 import { type Operation, todoOf } from '../../../operations/index';
 import type { Cost } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
-import { quoteTable } from '../quote';
+import { quote, quoteTable } from '../quote';
 
 export interface Writing<O> {
   stages(operation: O, mode: 'plain' | 'quiet'): readonly Stage[];
@@ -44,6 +44,11 @@ const forBuild = { lockMs: 5_000, tries: 6, pauseMs: 1_000 } as const;
 export function alter(table: TableId, way: Way | null, ...clauses: readonly string[]): string {
   const how = way === null ? [] : [`algorithm=${way.algorithm}, lock=${way.lock}`];
   return [`alter table ${quoteTable(table)}`, [...clauses, ...how].map((clause) => `  ${clause}`).join(',\n')].join('\n');
+}
+
+/** Changes nothing: it is done when every transaction has ended that touched the table before, and has it opened anew. */
+export function opensAnew(table: TableId): string {
+  return alter(table, null, `alter index if exists ${quote('pawl_none')} not ignored`);
 }
 
 /** One statement that commits by itself. */

@@ -91,13 +91,39 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
     unknown,
     database: schemas.map(({ name }) => name).join(', '),
     schemas: schemas.map(({ name }) => ({ name, readable: true })),
-    tables: reading.tables,
+    tables: restingOnKeys(reading.tables),
     sequences: reading.sequences,
     joins: [],
     routines: reading.routines,
     indexUse: reading.indexUse,
     comparisons: [],
   };
+}
+
+// The key that a reference rests on is not told: it is the one over the columns that it names, the primary one first.
+function restingOnKeys(tables: readonly Table[]): readonly Table[] {
+  const byId = new Map(tables.map((table) => [table.id, table]));
+  return tables.map((table) =>
+    table.constraints.some(({ kind }) => kind === 'foreign key')
+      ? {
+          ...table,
+          constraints: table.constraints.map((constraint) =>
+            constraint.kind === 'foreign key'
+              ? { ...constraint, index: keyOver(byId.get(constraint.parent), constraint.parentColumns) }
+              : constraint,
+          ),
+        }
+      : table,
+  );
+}
+
+function keyOver(parent: Table | undefined, columns: readonly string[]): string | null {
+  const over = (index: Index): boolean =>
+    index.unique &&
+    !index.prefix &&
+    index.columns.length === columns.length &&
+    index.columns.every((c) => c !== null && columns.includes(c));
+  return parent?.indexes.find(over)?.name ?? null;
 }
 
 class Reading {
@@ -151,7 +177,10 @@ class Reading {
       activity: null,
       readable: problem === null && !(isView && own.length === 0),
       owner: null,
-      columns: own.map((column) => this.columnOf(column, id, seen, next)),
+      columns: own
+        .map((column) => this.columnOf(column, id, seen, next))
+        // A view has types and nothing else of what its tables declare.
+        .map((column) => (isView ? { ...column, nullable: true, default: null, fillsItself: false } : column)),
       constraints: seen ? constraintsOf(id, schema, seen) : [],
       indexes: seen ? seen.keys.map((key) => indexOf(key, this.shared)) : [],
       triggers: parts.triggers.get(name ?? '') ?? [],
@@ -368,7 +397,6 @@ function indexOf(key: ShownKey, shared: (text: string) => string): Index {
     bare: key.options === '' || key.options === 'USING BTREE',
     ...(Object.keys(prefix).length > 0 && { prefix }),
     ...(/\bIGNORED\b|\bINVISIBLE\b/.test(key.options) && { ignored: true as const }),
-    ...(key.kind === 'primary' && { clustered: true }),
     definition: key.line,
   };
 }

@@ -12,6 +12,7 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  Matches,
   MinLength,
   ValidateNested,
 } from 'class-validator';
@@ -61,6 +62,19 @@ class ColumnShape {
   @IsOptional() @IsIn(['always', 'by default']) identity?: Column['identity'];
   @IsOptional() @IsString() generated?: string | null;
   @IsOptional() @IsString() comment?: string | null;
+  @IsOptional() @IsString() definition?: string;
+  @IsOptional() @IsString() characterSet?: string;
+  @IsOptional() @IsString() onUpdate?: string;
+  @IsOptional() @Equals(true) invisible?: true;
+  @IsOptional() @IsArray() @IsString({ each: true }) values?: string[];
+  @IsOptional() @Matches(/^\d{1,20}$/) next?: string;
+}
+
+class StorageShape {
+  @IsString() @MinLength(1) engine!: string;
+  @IsBoolean() transactional!: boolean;
+  @IsBoolean() keepsReferences!: boolean;
+  @IsBoolean() clustered!: boolean;
 }
 
 class ConstraintShape {
@@ -81,6 +95,7 @@ class ConstraintShape {
   @IsOptional() @IsIn(['simple', 'full', 'partial']) match?: 'simple' | 'full' | 'partial';
   @IsOptional() @IsString() expression?: string;
   @IsOptional() @Equals(true) ownRowsOnly?: true;
+  @IsOptional() @Equals(true) withinColumn?: true;
 }
 
 class IndexShape {
@@ -95,6 +110,9 @@ class IndexShape {
   @IsOptional() @IsString() constraint?: string | null;
   @IsOptional() @IsBoolean() plain?: boolean;
   @IsOptional() @IsBoolean() bare?: boolean;
+  @IsOptional() @IsObject() prefix?: Record<string, number>;
+  @IsOptional() @Equals(true) ignored?: true;
+  @IsOptional() @IsString() definition?: string;
 }
 
 class TriggerShape {
@@ -102,6 +120,7 @@ class TriggerShape {
   @IsString() function!: string;
   @IsBoolean() enabled!: boolean;
   @IsOptional() @IsIn(['only on replicas', 'everywhere']) fires?: NonNullable<Trigger['fires']>;
+  @IsOptional() @IsString() event?: string;
 }
 
 class TableShape {
@@ -122,6 +141,9 @@ class TableShape {
   @IsOptional() @IsBoolean() unidentified?: boolean;
   @IsOptional() @IsBoolean() rewritten?: boolean;
   @IsOptional() @Names() readsFrom?: TableId[];
+  @IsOptional() @ValidateNested() @IsObject() @Type(() => StorageShape) storage?: StorageShape;
+  @IsOptional() @Equals(true) versioned?: true;
+  @IsOptional() @IsString() collation?: string;
   @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
   @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
@@ -244,7 +266,7 @@ function tableFrom(shape: TableShape): Table {
     activity,
     owner,
     ...(extension !== undefined && { extension }),
-    ...(shape.kind === 'partitioned' && { splitBy: splitBy ?? null }),
+    ...((shape.kind === 'partitioned' || splitBy !== undefined) && { splitBy: splitBy ?? null }),
     ...(unidentified && { unidentified }),
     ...(rewritten && { rewritten }),
     ...(readsFrom !== undefined && { readsFrom }),
@@ -294,7 +316,13 @@ function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
     case 'unique':
       return { ...base, kind: 'unique', index: shape.index ?? name, nulls: shape.nulls ?? 'distinct' };
     case 'check':
-      return { ...base, kind: 'check', expression: shape.expression ?? '', ...(shape.ownRowsOnly && { ownRowsOnly: true }) };
+      return {
+        ...base,
+        kind: 'check',
+        expression: shape.expression ?? '',
+        ...(shape.ownRowsOnly && { ownRowsOnly: true }),
+        ...(shape.withinColumn && { withinColumn: true }),
+      };
     case 'foreign key': {
       const { parent, parentColumns = [], match = 'simple', onDelete = 'no action', onUpdate = 'no action' } = shape;
       if (parent === undefined || parentColumns.length !== columns.length || columns.length === 0)
@@ -308,6 +336,8 @@ function indexFrom(table: TableId, shape: IndexShape): Index {
   const { predicate = null, constraint = null, plain, bare, ...rest } = shape;
   if (!shape.columns.every((column) => column === null || (typeof column === 'string' && column !== '')))
     throw new SurveyFileError(`The index ${shape.name} of ${table} is over what is no column.`);
+  if (Object.values(shape.prefix ?? {}).some((length) => typeof length !== 'number'))
+    throw new SurveyFileError(`The index ${shape.name} of ${table} takes parts of no length.`);
   return { ...rest, predicate, constraint, ...(plain !== undefined && { plain }), ...(bare !== undefined && { bare }) };
 }
 

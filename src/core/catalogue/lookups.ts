@@ -3,7 +3,7 @@
 
 import { CatalogueError } from './CatalogueError';
 import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
-import type { Catalogue, Column, Constraint, ForeignKey, PrimaryKey, Sequence, Table } from './model';
+import type { Catalogue, Column, Constraint, ForeignKey, Index, PrimaryKey, Sequence, Table } from './model';
 import { once } from '../once';
 
 interface Lookups {
@@ -118,7 +118,7 @@ export function findNotNull(table: Table, name: string): Column | null {
 export function declaredUniques(table: Table): readonly (readonly string[])[] {
   const keys = table.constraints.flatMap((c) => (c.kind === 'primary key' || c.kind === 'unique' ? [c.columns] : []));
   const indexes = table.indexes
-    .filter((index) => index.unique && index.valid && index.predicate === null && !index.constraint)
+    .filter((index) => index.unique && index.valid && index.predicate === null && !index.constraint && !index.prefix)
     .flatMap((index) => (index.columns.every((c) => c !== null) ? [index.columns] : []));
   return [...keys, ...indexes];
 }
@@ -129,10 +129,15 @@ export function referableKeys(table: Table): readonly (readonly string[])[] {
   return declaredUniques(table).filter((columns) => !late.some((c) => c.columns === columns));
 }
 
+/** True of an index that finds rows by whole values, and of all rows. */
+function isOrdered({ valid, predicate, prefix, ignored, method }: Index): boolean {
+  return valid && predicate === null && !prefix && !ignored && method !== 'fulltext' && method !== 'spatial';
+}
+
 /** True when a usable index starts with these columns, so that a delete of the parent finds its children. */
 export function isIndexed(table: Table, columns: readonly string[]): boolean {
   return table.indexes.some(
-    (index) => index.valid && index.predicate === null && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
+    (index) => isOrdered(index) && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
   );
 }
 
@@ -148,6 +153,7 @@ export function uniqueIndexOver(table: Table, columns: readonly string[]): strin
       index.unique &&
       index.valid &&
       index.method === 'btree' &&
+      !index.prefix &&
       index.predicate === null &&
       index.constraint === null &&
       index.nulls === 'distinct' &&

@@ -81,6 +81,8 @@ export interface TypeRules {
   readonly short: (declaredType: string) => string;
   /** Bytes that an index entry takes at most. */
   readonly widestIndexed: number;
+  /** What a column takes of that by its declaration, whatever is in it; left out where its values decide. */
+  readonly indexedBytes?: (column: Pick<Column, 'declaredType' | 'length' | 'characterSet' | 'precision'>) => number;
   /** Casts in the text of views and functions, to be skipped when their joins are looked for. */
   readonly casts: RegExp;
 }

@@ -1,6 +1,7 @@
 // What is too long for an index: there no key, unique constraint or index under a reference can be.
 
 import type { TableId } from '../catalogue/identifiers';
+import { getColumn } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { engineOf } from '../engines/index';
 import { type Evidence, profileOf } from './evidence';
@@ -14,7 +15,12 @@ export function isTooWide(
   table: TableId,
   columns: readonly string[],
 ): boolean {
+  const { indexedBytes, widestIndexed } = engineOf(catalogue).types;
+  if (indexedBytes) {
+    const declared = columns.map((name) => getColumn(catalogue, table, name));
+    return declared.reduce((sum, column) => sum + indexedBytes(column), 0) > widestIndexed;
+  }
   const profile = profileOf(evidence, table)?.result;
   const bytes = columns.reduce((sum, column) => sum + (profile?.columns[column]?.widest ?? 0) + overhead, 0);
-  return bytes > engineOf(catalogue).types.widestIndexed;
+  return bytes > widestIndexed;
 }

@@ -2,6 +2,7 @@
 
 import { baseTables, findSequence, findTable, foreignKeysOf, isInherited } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
+import { engineOf } from '../engines/index';
 import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
@@ -65,9 +66,12 @@ export function namedAround(catalogue: Catalogue, table: Table): readonly NamedO
       ? [named(catalogue, table, { kind: 'not null', name: notNull.name, columns: [column] })]
       : [],
   );
-  const triggers = table.triggers.map(({ name, function: calls }) => {
+  const triggers = table.triggers.map(({ name, function: calls, event }) => {
     const object = named(catalogue, table, { kind: 'trigger', name, columns: [] });
-    return { ...object, of: { ...object.of, meaning: [calls.split('.').at(-1)?.replaceAll('"', '') ?? ''] } };
+    return {
+      ...object,
+      of: { ...object.of, meaning: event?.split(' ') ?? [calls.split('.').at(-1)?.replaceAll('"', '') ?? ''] },
+    };
   });
   return [...namedOf(catalogue, table), ...filled, ...sequences, ...triggers];
 }
@@ -83,7 +87,10 @@ export function namedOf(catalogue: Catalogue, table: Table): readonly NamedObjec
 }
 
 function readNamed(catalogue: Catalogue, table: Table): readonly NamedObject[] {
-  const constraints = table.constraints.map((constraint) => namedConstraint(catalogue, table, constraint));
+  const { fixed = {} } = engineOf(catalogue).names;
+  const constraints = table.constraints
+    .filter((constraint) => fixed[constraint.kind] === undefined && !(constraint.kind === 'check' && constraint.withinColumn))
+    .map((constraint) => namedConstraint(catalogue, table, constraint));
   const indexes = table.indexes.flatMap(({ constraint, name, columns }) =>
     constraint === null
       ? [named(catalogue, table, { kind: 'index', name, columns: columns.map((column) => column ?? expression) })]

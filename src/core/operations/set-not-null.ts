@@ -30,8 +30,10 @@ export interface DropNotNull {
   readonly handedDown?: HandedDown;
   /** The constraint that holds for new rows only afterwards, as it did before. */
   readonly loose?: string;
-  /** The column's definition as it was, where all of it has to be said. */
+  /** The column's definition as it will be, where all of it has to be said. */
   readonly definition?: string;
+  /** The same as it is, where that is not the way back of something. */
+  readonly former?: string;
 }
 
 export const setNotNull: Kind<SetNotNull> = {
@@ -98,7 +100,19 @@ function redefined(table: Table, column: string, definition: string | undefined)
 export const dropNotNull: Kind<DropNotNull> = {
   rank: -1,
   words: ({ table, column }) => `${column} of ${table} may be empty`,
-  inverse: ({ table, column }) => [{ kind: 'setNotNull', table, column }],
+  inverse: ({ table, column, definition, former }) => [
+    {
+      kind: 'setNotNull',
+      table,
+      column,
+      ...(definition !== undefined && former !== undefined && { definition: { before: definition, after: former } }),
+    },
+  ],
+
+  fit(operation, { current, withNullability: write }) {
+    const former = current.get(operation.table).columns.find(({ name }) => name === operation.column)?.definition;
+    return write && former !== undefined ? { ...operation, definition: write(former, true), former } : operation;
+  },
 
   apply({ table: id, column, handedDown, definition }, draft) {
     changeDown(

@@ -35,7 +35,7 @@ export const names: NameRules = {
   spelt: quote,
   // Manual, "CREATE TABLE": a key that nobody names is called as its first column, a reference as its table and a number.
   templates: {
-    'primary key': 'PRIMARY',
+    'primary key': '{table}_pkey',
     unique: '{columns}',
     'foreign key': '{table}_ibfk_{n}',
     check: 'CONSTRAINT_{n}',

@@ -251,3 +251,43 @@ function bracketed(text: string, from: number): number {
   }
   return text.length;
 }
+
+/**
+ * True of a text that is one part of a statement and nothing more, whoever wrote it: every quote and bracket in it is closed, and
+ * neither a comma, a semicolon nor a comment stands outside of them.
+ */
+export function isOnePart(text: string): boolean {
+  const tokens = tokensOf(text);
+  const isClosed = tokens.every(
+    ({ kind, from, to }) => kind === 'word' || kind === 'sign' || text.charAt(to - 1) === closings[text.charAt(from)],
+  );
+  const ends = tokens.some(({ kind, value }) => kind === 'sign' && [',', ';', '#', ')', '*'].includes(value));
+  const nested = tokens.every(({ kind, value }) => kind !== 'group' || isWhole(value));
+  return isClosed && !ends && nested && !isCommented(tokens) && !text.includes('/*');
+}
+
+/** The same of an expression or a list, where commas may stand. */
+export function isWhole(text: string): boolean {
+  return (
+    tokensOf(text).every(({ kind, value }) => kind !== 'sign' || ![';', '#', ')'].includes(value)) &&
+    isOnePart(text.replaceAll(/[,*]/g, ' '))
+  );
+}
+
+const closings: Readonly<Record<string, string>> = { '`': '`', "'": "'", '"': '"', '(': ')' };
+
+function isCommented(tokens: readonly Token[]): boolean {
+  return tokens.some((token, i) => token.value === '-' && tokens[i + 1]?.value === '-' && tokens[i + 1]?.from === token.to);
+}
+
+/** The text itself. Throws DialectError where it is more than one part. */
+export function onePart(text: string, of: string): string {
+  if (!isOnePart(text)) throw new DialectError(`What is known of ${of} was not read as one part of a statement. Survey again.`);
+  return text;
+}
+
+/** The same of an expression. */
+export function whole(text: string, of: string): string {
+  if (!isWhole(text)) throw new DialectError(`What ${of} says was not read as one expression. Survey again.`);
+  return text;
+}

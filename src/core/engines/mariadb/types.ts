@@ -9,7 +9,25 @@ export function baseOf(declaredType: string): string {
   return /^[a-z0-9]+/i.exec(declaredType)?.[0]?.toLowerCase() ?? '';
 }
 
+// Manual, "Supported Character Sets": bytes of a character at most.
+const characterBytes: Readonly<Record<string, number>> = {
+  utf8mb4: 4,
+  utf16: 4,
+  utf32: 4,
+  utf16le: 4,
+  utf8mb3: 3,
+  utf8: 3,
+  ucs2: 2,
+};
+
 export const types: TypeRules = {
+  // A text without a length, or a blob, is indexed by a part of it only.
+  indexedBytes: ({ declaredType, length, characterSet }) => {
+    const base = baseOf(declaredType);
+    if (/text$|blob$|^json$/.test(base)) return Infinity;
+    if (length !== null) return length * (characterBytes[characterSet ?? ''] ?? 1);
+    return Number(/^(?:var)?binary\((\d+)\)/.exec(declaredType)?.[1] ?? 16);
+  },
   fixedBytes: ({ declaredType }) => {
     const base = baseOf(declaredType);
     return integers[base] ?? others[base] ?? (/^(datetime|timestamp|time)$/.test(base) ? 8 : null);

@@ -16,7 +16,7 @@ export const indexOnlyUnique = defineRule<Facts>({
   *check({ tables }) {
     for (const table of tables) {
       for (const index of table.indexes) {
-        if (!index.unique || index.constraint !== null || !index.valid || index.predicate !== null) continue;
+        if (!index.unique || index.constraint !== null || !index.valid || index.predicate !== null || index.prefix) continue;
         const columns = index.columns.flatMap((column) => column ?? []);
         if (columns.length < index.columns.length) continue;
         const promotes = uniqueIndexOver(table, columns) === index.name;

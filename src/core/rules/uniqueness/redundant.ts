@@ -59,7 +59,7 @@ interface Pointless {
 
 function pointless(table: Table): readonly Pointless[] {
   const complete = table.indexes.filter(
-    (index) => index.valid && index.predicate === null && index.method === 'btree' && plain(index) !== null,
+    (index) => index.valid && index.predicate === null && index.method === 'btree' && !index.prefix && plain(index) !== null,
   );
   return complete.flatMap((index): Pointless[] => {
     const columns = plain(index) ?? [];

@@ -5,6 +5,7 @@ import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
 import { literal, quote } from '../quote';
+import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
 import {
   alone,
@@ -31,7 +32,7 @@ export const dropNotNull = asOne<DropNotNull>(rebuilding, ({ column, definition 
 
 function known(column: string, definition: string | undefined): string {
   if (definition === undefined) throw new DialectError(`The definition of ${column} is not known. Survey again.`);
-  return definition;
+  return onePart(definition, column);
 }
 
 /** A column that numbers rows has to be a key from its first moment on. */
@@ -76,7 +77,9 @@ function expression(value: Exclude<DefaultValue, { kind: 'none' }>): string {
       return literal(value.text);
     // As the server spelt it: `refuseDefault` lets nothing else come here.
     case 'expression':
-      return /^'|^-?[\d.]+$|^NULL$/i.test(value.text) ? value.text : `(${value.text})`;
+      return /^'|^-?[\d.]+$|^NULL$/i.test(value.text)
+        ? onePart(value.text, 'a default')
+        : `(${onePart(value.text, 'a default')})`;
     case 'now':
       return 'current_timestamp()';
     case 'today':

@@ -9,7 +9,21 @@ import { keptCondition } from '../claims';
 import { names } from '../names';
 import { orphanCondition } from '../conditions';
 import { literal, quote, quoteList, quoteTable } from '../quote';
-import { alone, alter, altering, asOne, building, cleansUp, copying, costAs, instant, opensAnew, type Way, type Writing } from './writing';
+import { whole } from '../shown';
+import {
+  alone,
+  alter,
+  altering,
+  asOne,
+  building,
+  cleansUp,
+  copying,
+  costAs,
+  instant,
+  opensAnew,
+  type Way,
+  type Writing,
+} from './writing';
 
 /** One that the server is not to look at (manual, "foreign_key_checks"): whatever it lets through has to be counted. */
 export function unlooked(statement: string): string {
@@ -124,7 +138,7 @@ function renamed(operation: Rename): Stage {
       return altering(
         table,
         copying,
-        [`drop constraint ${quote(from)}`, `add constraint ${quote(to)} check (${as.expression})`],
+        [`drop constraint ${quote(from)}`, `add constraint ${quote(to)} check (${whole(as.expression, from)})`],
         todo,
       );
     default:

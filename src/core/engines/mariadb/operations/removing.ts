@@ -3,6 +3,7 @@ import { todoOf } from '../../../operations/index';
 import type { DeclareAgain, RemoveConstraint } from '../../../operations/remove-constraint';
 import type { BuildAgain, RemoveIndex } from '../../../operations/remove-index';
 import { quote, quoteList } from '../quote';
+import { onePart, whole } from '../shown';
 import { referenceClause, unlooked } from './constraints';
 import { alone, alter, altering, asOne, building, copying, costAs, instant, type Way, type Writing } from './writing';
 
@@ -30,7 +31,14 @@ export const declareAgain: Writing<DeclareAgain> = {
       case 'foreign key':
         return [alone(unlooked(alter(table, instant, referenceClause(constraint))), todo, costAs(instant))];
       case 'check':
-        return [altering(table, copying, [`add constraint ${quote(constraint.name)} check (${constraint.expression})`], todo)];
+        return [
+          altering(
+            table,
+            copying,
+            [`add constraint ${quote(constraint.name)} check (${whole(constraint.expression, constraint.name)})`],
+            todo,
+          ),
+        ];
       case 'unique':
         return [
           altering(
@@ -56,5 +64,7 @@ function inPlace(line: string, later: readonly Index[]): readonly string[] {
 }
 
 function made({ definition, unique, name, columns }: Index): string {
-  return definition ?? `${unique ? 'unique key' : 'key'} ${quote(name)} (${quoteList(columns.flatMap((c) => c ?? []))})`;
+  return definition !== undefined
+    ? onePart(definition, name)
+    : `${unique ? 'unique key' : 'key'} ${quote(name)} (${quoteList(columns.flatMap((c) => c ?? []))})`;
 }

@@ -48,7 +48,7 @@ export function alter(table: TableId, way: Way | null, ...clauses: readonly stri
 
 /** Changes nothing: it is done when every transaction has ended that touched the table before, and has it opened anew. */
 export function opensAnew(table: TableId): string {
-  return alter(table, null, `alter index if exists ${quote('pawl_none')} not ignored`);
+  return `set statement sql_notes = 0 for ${alter(table, null, `alter index if exists ${quote('pawl_none')} not ignored`)}`;
 }
 
 /** One statement that commits by itself. */

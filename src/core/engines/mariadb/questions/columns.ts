@@ -70,7 +70,7 @@ export function columnOf(row: Row, { table, definition, holdsJson, next, shared 
     family,
     comparable: family !== 'json' && !shapes.test(type ?? '') && !/blob$/.test(type ?? ''),
     domain: null,
-    length: family === 'text' && length !== null && length !== undefined ? Number(length) : null,
+    length: /^(var)?char$/.test(type ?? '') ? numbered(length) : null,
     precision: family === 'decimal' ? numbered(precision) : null,
     scale: family === 'decimal' ? numbered(scale) : family === 'integer' ? 0 : null,
     collation: collation === null ? null : shared(collation),

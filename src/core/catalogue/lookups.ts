@@ -136,9 +136,7 @@ function isOrdered({ valid, predicate, prefix, ignored, method }: Index): boolea
 
 /** True when a usable index starts with these columns, so that a delete of the parent finds its children. */
 export function isIndexed(table: Table, columns: readonly string[]): boolean {
-  return table.indexes.some(
-    (index) => isOrdered(index) && columns.every((_, i) => columns.includes(index.columns[i] ?? '')),
-  );
+  return table.indexes.some((index) => isOrdered(index) && columns.every((_, i) => columns.includes(index.columns[i] ?? '')));
 }
 
 /** The key columns of a table: its primary key, else none. */

@@ -12,6 +12,17 @@ export function withNullability(definition: string, nullable: boolean): string {
   return [type, nullable ? 'NULL' : 'NOT NULL', kept.trim()].filter((part) => part !== '').join(' ');
 }
 
+/** True of a timestamp, and where new rows take what an expression gives: then NOT NULL is set by copying only (10.11: 1846). */
+export function isFilledByCopy(definition: string): boolean {
+  const tokens = tokensOf(definition);
+  if (upper(tokens[0]) === 'TIMESTAMP') return true;
+  const value = tokens[tokens.findIndex((token) => upper(token) === 'DEFAULT') + 1];
+  const isSaid = tokens.some((token) => upper(token) === 'DEFAULT');
+  return (
+    isSaid && value !== undefined && (value.kind === 'group' || (value.kind === 'word' && !/^(NULL|\d.*|b)$/i.test(value.value)))
+  );
+}
+
 // What is said of nulls is taken out, and a default that is one.
 function without(definition: string, tokens: readonly Token[], from: number): string {
   let text = '';

@@ -4,6 +4,7 @@ import type { RenameColumn } from '../../../operations/rename-column';
 import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
+import { isFilledByCopy } from '../column-text';
 import { literal, quote } from '../quote';
 import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
@@ -22,13 +23,18 @@ import {
 } from './writing';
 
 /** The whole definition is said again, with one thing changed: what is left out would be gone. */
-export const setNotNull = asOne<SetNotNull>(rebuilding, ({ column, definition }) => [
-  `modify column ${quote(column)} ${known(column, definition?.after)}`,
-]);
+export const setNotNull = asOne<SetNotNull>(
+  ({ definition }) => wayFor(definition?.before),
+  ({ column, definition }) => [`modify column ${quote(column)} ${known(column, definition?.after)}`],
+);
 
 export const dropNotNull = asOne<DropNotNull>(rebuilding, ({ column, definition }) => [
   `modify column ${quote(column)} ${known(column, definition)}`,
 ]);
+
+function wayFor(definition: string | undefined) {
+  return definition !== undefined && isFilledByCopy(definition) ? copying : rebuilding;
+}
 
 function known(column: string, definition: string | undefined): string {
   if (definition === undefined) throw new DialectError(`The definition of ${column} is not known. Survey again.`);

@@ -2,9 +2,13 @@ import type { AddPrimaryKey } from '../../../operations/add-primary-key';
 import type { AddUnique } from '../../../operations/add-unique';
 import type { ReplaceKey, RestoreKey } from '../../../operations/replace-key';
 import { quote, quoteList } from '../quote';
-import { asOne, building, rebuilding } from './writing';
+import { isFilledByCopy } from '../column-text';
+import { asOne, building, copying, rebuilding } from './writing';
 
-export const addPrimaryKey = asOne<AddPrimaryKey>(rebuilding, ({ columns }) => [`add primary key (${quoteList(columns)})`]);
+export const addPrimaryKey = asOne<AddPrimaryKey>(
+  ({ definitions = [] }) => (definitions.some(({ before }) => isFilledByCopy(before)) ? copying : rebuilding),
+  ({ columns }) => [`add primary key (${quoteList(columns)})`],
+);
 
 export const addUnique = asOne<AddUnique>(building, ({ name, columns }) => [
   `add unique key ${quote(name)} (${quoteList(columns)})`,

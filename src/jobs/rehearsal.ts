@@ -141,9 +141,12 @@ interface CopyPlace {
 async function copyPlace(store: JobContext['store'], source: SourceId): Promise<CopyPlace> {
   const { scratch } = sourceKind((await getConnection(store, source)).kind);
   if (!scratch) throw new SourceError('No copy can be made of it from here.', 'refused');
-  const server =
-    (await findRehearsalServer(store, source)) ?? scratch.serverFrom(process.env['PAWL_REHEARSAL_URL'] ?? storeUrl());
-  return { scratch, server };
+  const chosen = await findRehearsalServer(store, source);
+  if (chosen) return { scratch, server: chosen };
+  const usual = scratch.usual(process.env, storeUrl());
+  if (usual === null)
+    throw new SourceError('Pawl has no server of this kind to rehearse on. Name one on the page of the docket.', 'refused');
+  return { scratch, server: scratch.serverFrom(usual) };
 }
 
 function labelOf(id: RehearsalId): string {

@@ -62,6 +62,8 @@ export interface Copying<Settings extends object, Server extends object> {
   readonly example: string;
   /** Why a source of that version cannot be copied with what is at hand; null when it can. */
   whyNot(version: string): Promise<string | null>;
+  /** Where Pawl copies to when nobody names a server; null where it has none. `store`: the address of its own record. */
+  usual(env: Readonly<Record<string, string | undefined>>, store: string): string | null;
   /** The server that a person names. Throws SourceError. */
   serverFrom(text: string): Server;
   wordsFor(server: Server): string;

@@ -15,3 +15,8 @@ export const tlsChoices = [
   { value: 'verify', words: 'encrypt, and check its certificate' },
   { value: 'off', words: 'do not encrypt' },
 ] as const;
+
+/** Whether a host is this machine. */
+export function isNearby(host: string): boolean {
+  return ['127.0.0.1', '::1', 'localhost'].includes(host);
+}

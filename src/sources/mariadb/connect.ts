@@ -4,6 +4,7 @@
 import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
 import type { ConnectionDetails } from './details';
 import { connectionError } from './errors';
+import type { NamesOnCopy } from './naming';
 
 export interface SessionLimits {
   readonly statementMs: number;
@@ -23,6 +24,8 @@ export interface Client {
   /** As the server numbers it, to stop what it does. */
   readonly id: number;
   readonly isMariadb: boolean;
+  /** Of a session on a copy. */
+  readonly names?: NamesOnCopy;
 }
 
 /** A session that can only read. Throws SourceError. */
@@ -37,8 +40,8 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
 }
 
 /** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
-export async function openChanging(details: ConnectionDetails, limits: SessionLimits): Promise<Client> {
-  return opened(details, async (client) => {
+export async function openChanging(details: ConnectionDetails, limits: SessionLimits, names?: NamesOnCopy): Promise<Client> {
+  return opened({ ...details, ...(names && { names }) }, async (client) => {
     await run(client, settingsOf(client, limits));
     await run(client, 'set session transaction isolation level read committed, read write');
     await run(client, changing(client));
@@ -46,11 +49,15 @@ export async function openChanging(details: ConnectionDetails, limits: SessionLi
   });
 }
 
-async function opened(details: ConnectionDetails, prepare: (client: Client) => Promise<void>): Promise<Client> {
+async function opened(
+  details: ConnectionDetails & { readonly names?: NamesOnCopy },
+  prepare: (client: Client) => Promise<void>,
+): Promise<Client> {
   const connection = await connectTo(details);
   try {
     const [[id = '0', version = ''] = []] = await rowsOf(connection, 'select connection_id(), version()');
-    const client = { connection, id: Number(id), isMariadb: /mariadb/i.test(version ?? '') };
+    const { names } = details;
+    const client = { connection, id: Number(id), isMariadb: /mariadb/i.test(version ?? ''), ...(names && { names }) };
     await prepare(client);
     return client;
   } catch (error) {
@@ -170,9 +177,11 @@ export function rowsOf(connection: Connection, text: string): Promise<readonly T
 }
 
 /** Rows that a statement changed. */
-export function run({ connection }: Pick<Client, 'connection'>, text: string): Promise<number> {
+export function run({ connection, names }: Pick<Client, 'connection' | 'names'>, text: string): Promise<number> {
   return new Promise((resolve, reject) => {
-    connection.query({ sql: text, rowsAsArray: true }, (error, result: unknown) => {
+    connection.query({ sql: names?.outward(text) ?? text, rowsAsArray: true }, (error, result: unknown) => {
+      if (error && names) error.message = names.inward(error.message);
+      if (error && names && 'sqlMessage' in error) Object.assign(error, { sqlMessage: names.inward(String(error.sqlMessage)) });
       if (error) reject(error);
       else resolve(result !== null && typeof result === 'object' && 'affectedRows' in result ? Number(result.affectedRows) : 0);
     });

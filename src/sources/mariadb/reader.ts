@@ -34,7 +34,7 @@ export function readerOver(client: Client, details: ConnectionDetails, limits: S
   };
   return {
     engine: 'mariadb',
-    schemas: details.databases,
+    schemas: client.names ? details.databases.map(client.names.inward) : details.databases,
     ask: (query, bounds) => translated(bounds, () => answered(client, query)),
     async inOneSnapshot(bounds, work) {
       await translated(bounds, () => run(client, 'start transaction with consistent snapshot, read only'));
@@ -50,7 +50,7 @@ export function readerOver(client: Client, details: ConnectionDetails, limits: S
 }
 
 /** What a driver's result would keep twice is handed over row by row. */
-export function answered({ connection }: Client, { text, values, each }: Query): Promise<Answered> {
+export function answered({ connection, names: onCopy }: Client, { text, values, each }: Query): Promise<Answered> {
   if (values && values.length > 0) throw new TypeError('Values of a query are written into it by its dialect here.');
   return new Promise((resolve, reject) => {
     const kept: Row[] = [];
@@ -58,14 +58,14 @@ export function answered({ connection }: Client, { text, values, each }: Query):
     let names: readonly string[] = [];
     let problem: Error | null = null;
     connection
-      .query({ sql: text, rowsAsArray: true })
+      .query({ sql: onCopy?.outward(text) ?? text, rowsAsArray: true })
       .on('fields', (fields: FieldPacket[] | undefined) => {
         names = fields?.map(({ name }) => name) ?? [];
       })
       .on('result', (row: unknown) => {
         if (!Array.isArray(row)) return;
         try {
-          take(row as Row);
+          take(onCopy ? (row as Row).map((value) => (value === null ? null : onCopy.inward(value))) : (row as Row));
         } catch (error) {
           problem ??= error instanceof Error ? error : new Error('A row could not be taken.', { cause: error });
         }

@@ -4,21 +4,22 @@
 
 import type { Bounds, Ran, Refused, Session } from '../run/session';
 import { sourceOver } from '../reader';
-import { cancelOther, type Client, openChanging, rowsOf, run, settingsOf } from './connect';
+import { cancelOther, openChanging, run, settingsOf } from './connect';
 import type { ConnectionDetails } from './details';
 import { isLost, numberOf, partsOf, statementError } from './errors';
-import { readerOver } from './reader';
+import type { NamesOnCopy } from './naming';
+import { answered, readerOver } from './reader';
 
 const usual: Bounds = { statementMs: 0, lockMs: 5_000 };
 
 /** Opens the session that runs a docket. Throws SourceError. */
-export async function openSession(details: ConnectionDetails): Promise<Session> {
-  const client = await openChanging(details, usual);
+export async function openSession(details: ConnectionDetails, names?: NamesOnCopy): Promise<Session> {
+  const client = await openChanging(details, usual, names);
   let cancelled = false;
   const remarks: string[] = [];
   const limits = { statementMs: 600_000, lockMs: 2_000 };
   const source = sourceOver(readerOver(client, details, limits));
-  const read = (query: string) => rowsOf(client.connection, query);
+  const read = async (query: string) => (await answered(client, { text: query, columns: 0 })).rows;
   const doing = async (statement: string, bounds: Bounds): Promise<Ran> => {
     await run(client, settingsOf(client, bounds, 'changing'));
     const changed = await run(client, statement);

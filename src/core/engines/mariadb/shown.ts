@@ -195,7 +195,8 @@ function splitAt(text: string, sign: string): readonly string[] {
   return [...parts, text.slice(from)];
 }
 
-export function tokensOf(text: string): readonly Token[] {
+/** `flat`: what stands in brackets is told word by word, not as one. */
+export function tokensOf(text: string, within: 'grouped' | 'flat' = 'grouped'): readonly Token[] {
   const tokens: Token[] = [];
   let at = 0;
   const push = (kind: Token['kind'], value: string, to: number): void => {
@@ -211,7 +212,7 @@ export function tokensOf(text: string): readonly Token[] {
     } else if (sign === "'" || sign === '"') {
       const to = closing(text, at);
       push('text', text.slice(at + 1, to - 1), to);
-    } else if (sign === '(') {
+    } else if (sign === '(' && within === 'grouped') {
       const to = bracketed(text, at);
       push('group', text.slice(at + 1, to - 1), to);
     } else if (text.startsWith('/*!', at)) {

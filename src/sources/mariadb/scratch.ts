@@ -1,0 +1,375 @@
+// A scratch copy of databases, made by the server's own programs: structure and rows as they are, under names of its own, with a
+// login that has rights in the copies and nowhere else. Definers are cut off, events are not brought: on a copy nothing runs by
+// itself, and nothing runs with more rights than that login has.
+
+import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { once } from 'node:events';
+import { createInterface } from 'node:readline';
+import { literal, quote } from '../../core/engines/mariadb/quote';
+import { tokensOf } from '../../core/engines/mariadb/shown';
+import { type Fingerprint, leftBehind, type Scratch, type ScratchOptions } from '../run/scratch';
+import { SourceError } from '../SourceError';
+import { type Client, openChanging, openReading, rowsOf, run } from './connect';
+import type { ConnectionDetails } from './details';
+import { namesOnCopy, replaced } from './naming';
+import { openSession } from './session';
+
+const prefix = 'pawl_copy_';
+const staleMs = 24 * 3_600_000;
+const limits = { statementMs: 0, lockMs: 5_000 };
+const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
+
+/** Copies databases onto a server where some may be made. Throws SourceError, with nothing left there. */
+export async function makeScratch(
+  source: ConnectionDetails,
+  server: ConnectionDetails,
+  { mostBytes, signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
+): Promise<Scratch> {
+  const seen = await lookAt(source);
+  if (seen.bytes > mostBytes)
+    throw new SourceError(
+      `${seen.databases.join(', ')} holds more than may be copied (${Math.round(seen.bytes / 1e6).toLocaleString('en-GB')} MB, at most ${Math.round(mostBytes / 1e6).toLocaleString('en-GB')}), and of a database here no part can be copied that holds together. Rehearse on a restored copy of it.`,
+      'refused',
+    );
+  const base = `${prefix}${Date.now().toString(36)}_${label}`;
+  const names = new Map(seen.databases.map((name, i) => [name, `${base}_${i + 1}`]));
+  const details: ConnectionDetails = {
+    ...server,
+    databases: [...names.values()],
+    user: base.slice(0, 80),
+    password: randomBytes(24).toString('hex'),
+  };
+  const remove = () =>
+    onServer(server, (admin) => drop(admin, base)).catch((cause: unknown) => {
+      throw leftBehind(`${server.host}:${server.port}`, cause);
+    });
+  try {
+    await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
+    await onServer(server, async (admin) => {
+      await run(admin, `create user ${quote(details.user)}@'%' identified by ${literal(details.password)}`);
+      for (const [name, copy] of names) {
+        const [collation] = seen.collations.get(name) ?? ['utf8mb4_general_ci'];
+        await run(admin, `create database ${quote(copy)} collate ${collation}`);
+        await run(admin, `grant all on ${quote(copy)}.* to ${quote(details.user)}@'%'`);
+      }
+    });
+    for (const [name, copy] of names)
+      await copyDatabase({ source, target: details, name, copy, names, broken: seen.broken }, signal);
+    const translated = namesOnCopy(names);
+    return {
+      of: seen.databases.join(', '),
+      owner: details.user,
+      bytes: seen.bytes,
+      sampled: null,
+      leftOut: seen.leftOut,
+      open: () => openSession(details, translated),
+      fingerprint: () => fingerprintOf(details, translated.inward),
+      remove,
+    };
+  } catch (error) {
+    await remove();
+    if (error instanceof SourceError) throw error;
+    throw new SourceError(
+      `No scratch copy could be made at ${server.host}:${server.port}: ${error instanceof Error ? error.message : 'unknown error'}. The login needs CREATE, CREATE USER and what it grants.`,
+      'notAllowed',
+      { cause: error },
+    );
+  }
+}
+
+/** Why a server of that version cannot be copied with the programs at hand, in words; null when it can. */
+export async function whyNotCopied(version: string): Promise<string | null> {
+  const said = await collect('mariadb-dump', null, ['--version']).catch((error: unknown) => error);
+  if (said instanceof Error) return said.message;
+  const [own, needed] = [/from (\d+\.\d+)|Distrib (\d+\.\d+)/i.exec(String(said)), /^(\d+\.\d+)/.exec(version)];
+  const [at, least] = [Number(own?.[1] ?? own?.[2]), Number(needed?.[1])];
+  if (Number.isNaN(at) || Number.isNaN(least) || at >= least) return null;
+  return `The source is ${version}, and the mariadb-dump at hand is of ${at}. Install a newer mariadb-client where Pawl runs; then rehearse again.`;
+}
+
+/** Drops the scratch copies under a label: whoever made them died over it. */
+export async function removeScratchesOf(server: ConnectionDetails, label: string): Promise<void> {
+  await removeScratches(server, (name) => name.endsWith(`_${label}`));
+}
+
+async function removeScratches(server: ConnectionDetails, unwanted: (base: string) => boolean): Promise<void> {
+  await onServer(server, async (admin) => {
+    const rows = await rowsOf(
+      admin.connection,
+      `select schema_name from information_schema.schemata where schema_name like ${literal(`${prefix}%`)}`,
+    );
+    const users = await rowsOf(admin.connection, `select user from mysql.user where user like ${literal(`${prefix}%`)}`).catch(
+      () => [],
+    );
+    const bases = new Set([...rows.map(([name]) => (name ?? '').replace(/_\d+$/, '')), ...users.map(([name]) => name ?? '')]);
+    for (const base of bases) if (unwanted(base)) await drop(admin, base);
+  });
+}
+
+/** Its structure as SHOW CREATE tells it, and a sum over the rows of each table. */
+export async function fingerprintOf(
+  details: ConnectionDetails,
+  told: (text: string) => string = (text) => text,
+): Promise<Fingerprint> {
+  const structure: string[] = [];
+  for (const database of details.databases) {
+    const dump = await collect('mariadb-dump', details, [...plainly, '--no-data', '--routines', '--triggers', database]);
+    const lines = told(dump).split('\n');
+    structure.push(
+      ...lines.filter((line) => line !== '' && !line.startsWith('--')).map((line) => line.replace(/ AUTO_INCREMENT=\d+/, '')),
+    );
+  }
+  const client = await openReading(details, { ...limits, statementMs: 600_000 });
+  try {
+    const rows = new Map<string, string>();
+    for (const database of details.databases) {
+      const tables = await rowsOf(
+        client.connection,
+        `select table_name from information_schema.tables where table_schema = ${literal(database)} and table_type in ('BASE TABLE', 'SYSTEM VERSIONED') order by table_name`,
+      );
+      for (const [name] of tables) rows.set(told(`${database}.${name}`), await sumOf(client, database, name ?? ''));
+    }
+    return { structure, rows };
+  } finally {
+    client.connection.destroy();
+  }
+}
+
+// The server's own checksum depends on how a row is stored, which a column that came and went changes.
+async function sumOf(client: Client, database: string, table: string): Promise<string> {
+  const columns = await rowsOf(
+    client.connection,
+    `select column_name from information_schema.columns where table_schema = ${literal(database)} and table_name = ${literal(table)} order by ordinal_position`,
+  );
+  const row = columns.map(([name]) => `coalesce(hex(${quote(name ?? '')}), '-')`).join(', ');
+  const [[count, sum] = []] = await rowsOf(
+    client.connection,
+    `select count(*), coalesce(sum(cast(conv(left(md5(concat_ws('|', ${row})), 15), 16, 10) as unsigned)), 0) from ${quote(database)}.${quote(table)}`,
+  );
+  return `${count} rows, ${sum}`;
+}
+
+interface Seen {
+  readonly databases: readonly string[];
+  readonly collations: ReadonlyMap<string, readonly [string]>;
+  readonly bytes: number;
+  /** Views that no longer fit what they read from: one of them would end the whole dump. */
+  readonly broken: readonly string[];
+  readonly leftOut: readonly string[];
+}
+
+async function lookAt(source: ConnectionDetails): Promise<Seen> {
+  const client = await openReading(source);
+  try {
+    const schemas = await rowsOf(
+      client.connection,
+      `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${own} order by schema_name`,
+    );
+    const databases = schemas
+      .map(([name]) => name ?? '')
+      .filter((name) => source.databases.length === 0 || source.databases.includes(name));
+    const named = databases.map(literal).join(', ');
+    const ask = async (query: string) => (databases.length === 0 ? [] : rowsOf(client.connection, query));
+    const [[bytes] = []] = await ask(
+      `select coalesce(sum(data_length + index_length), 0) from information_schema.tables where table_schema in (${named})`,
+    );
+    const broken = await ask(
+      `select concat(table_schema, '.', table_name) from information_schema.tables where table_schema in (${named}) and table_type = 'VIEW' and table_comment like '%invalid%'`,
+    );
+    const versioned = await ask(
+      `select concat(table_schema, '.', table_name) from information_schema.tables where table_schema in (${named}) and table_type = 'SYSTEM VERSIONED'`,
+    );
+    const events = await ask(
+      `select concat(event_schema, '.', event_name) from information_schema.events where event_schema in (${named})`,
+    );
+    const grants = (await rowsOf(client.connection, 'show grants')).map(([grant]) => grant ?? '').join('\n');
+    return {
+      databases,
+      collations: new Map(schemas.map(([name, collation]) => [name ?? '', [collation ?? 'utf8mb4_general_ci'] as const])),
+      bytes: Number(bytes ?? 0),
+      broken: broken.map(([name]) => name ?? ''),
+      leftOut: [
+        ...broken.map(([name]) => `${name}: a view that no longer fits what it reads from`),
+        ...versioned.map(([name]) => `the former rows of ${name}`),
+        ...events.map(([name]) => `the event ${name}: on a copy nothing runs by itself`),
+        ...(/\b(ALL PRIVILEGES|TRIGGER)\b/.test(grants) ? [] : ['triggers: this login cannot see them']),
+      ],
+    };
+  } finally {
+    client.connection.destroy();
+  }
+}
+
+async function onServer<T>(server: ConnectionDetails, work: (admin: Client) => Promise<T>): Promise<T> {
+  const admin = await openChanging({ ...server, databases: [] }, limits);
+  try {
+    return await work(admin);
+  } finally {
+    admin.connection.destroy();
+  }
+}
+
+async function drop(admin: Client, base: string): Promise<void> {
+  const rows = await rowsOf(
+    admin.connection,
+    `select schema_name from information_schema.schemata where schema_name like ${literal(`${base.replaceAll('_', '\\_')}\\_%`)}`,
+  );
+  const sessions = await rowsOf(
+    admin.connection,
+    `select id from information_schema.processlist where user = ${literal(base.slice(0, 80))}`,
+  );
+  for (const [id] of sessions) await run(admin, `kill ${Number(id)}`).catch(() => 0);
+  for (const [name] of rows) await run(admin, `drop database if exists ${quote(name ?? '')}`);
+  await run(admin, `drop user if exists ${quote(base.slice(0, 80))}@'%'`);
+}
+
+function madeAt(name: string): number {
+  return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
+}
+
+/** As a snapshot, without locks, and with nothing that differs from one time to the next. */
+const plainly = [
+  '--single-transaction',
+  '--skip-lock-tables',
+  '--skip-comments',
+  '--skip-dump-date',
+  '--hex-blob',
+  '--skip-tz-utc',
+  '--default-character-set=utf8mb4',
+];
+
+interface Copied {
+  readonly source: ConnectionDetails;
+  readonly target: ConnectionDetails;
+  readonly name: string;
+  readonly copy: string;
+  readonly names: ReadonlyMap<string, string>;
+  readonly broken: readonly string[];
+}
+
+// Structure and rows apart: in the text of a structure definers can be cut off and names put over, rows go as they are.
+async function copyDatabase(copied: Copied, signal: AbortSignal | undefined): Promise<void> {
+  const { source, name, names, broken } = copied;
+  const ignored = broken.filter((view) => view.startsWith(`${name}.`)).map((view) => `--ignore-table=${view}`);
+  const structure = (text: string): string => replaced(withoutDefiners(text), names, true);
+  const dumpOf = (...args: readonly string[]) => ({ details: source, args: [...plainly, ...ignored, ...args, name] });
+  await pass(dumpOf('--no-data', '--skip-triggers'), copied, structure, signal);
+  await pass(dumpOf('--no-create-info', '--skip-triggers'), copied, null, signal);
+  const programs = await readable(source, name);
+  await pass(
+    dumpOf('--no-create-info', '--no-data', '--triggers', ...(programs ? ['--routines'] : [])),
+    copied,
+    structure,
+    signal,
+  );
+}
+
+// Whoever may not look at all of them is refused the whole dump.
+async function readable(source: ConnectionDetails, database: string): Promise<boolean> {
+  const client = await openReading(source);
+  try {
+    await rowsOf(client.connection, `select 1 from mysql.proc where db = ${literal(database)} limit 1`);
+    return true;
+  } catch {
+    return false;
+  } finally {
+    client.connection.destroy();
+  }
+}
+
+/** `DEFINER=…` of views, triggers and programs, in comments that the server reads as well. */
+function withoutDefiners(text: string): string {
+  let cut = '';
+  let at = 0;
+  const tokens = tokensOf(text, 'flat');
+  tokens.forEach((token, i) => {
+    if (token.kind !== 'word' || token.value.toUpperCase() !== 'DEFINER' || tokens[i + 1]?.value !== '=') return;
+    const user = tokens[i + 2];
+    const end = tokens[i + 3]?.value === '@' ? tokens[i + 4] : user;
+    if (!user || !end) return;
+    cut += text.slice(at, token.from);
+    at = end.to;
+  });
+  return cut + text.slice(at);
+}
+
+interface Dump {
+  readonly details: ConnectionDetails;
+  readonly args: readonly string[];
+}
+
+/** From a dump into the copy; `change`: the whole text is changed on the way. */
+async function pass(
+  { details, args }: Dump,
+  { target, copy, name }: Copied,
+  change: ((text: string) => string) | null,
+  signal: AbortSignal | undefined,
+): Promise<void> {
+  const dump = started('mariadb-dump', details, args);
+  const load = started('mariadb', target, ['--local-infile=0', '--batch', copy]);
+  const stop = () => [dump, load].forEach(({ child }) => child.kill('SIGTERM'));
+  signal?.addEventListener('abort', stop, { once: true });
+  try {
+    // The client runs programs and reads files where a dump says so, unless it is told at its start not to.
+    load.child.stdin.write('/*M!999999\\- enable the sandbox mode */\n');
+    if (change) load.child.stdin.write(change(await allOf(dump.child.stdout)));
+    else
+      for await (const part of dump.child.stdout as AsyncIterable<Buffer>)
+        if (!load.child.stdin.write(part)) await Promise.race([once(load.child.stdin, 'drain'), load.ended]);
+    load.child.stdin.end();
+    const [dumped, loaded] = await Promise.all([dump.ended, load.ended]);
+    if (signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
+    if (dumped !== 0) throw new SourceError(`${name} could not be copied: ${said(dump.errors())}`, 'refused');
+    if (loaded !== 0) throw new SourceError(`The copy of ${name} could not be made: ${said(load.errors())}`, 'refused');
+  } finally {
+    signal?.removeEventListener('abort', stop);
+  }
+}
+
+async function allOf(stream: NodeJS.ReadableStream): Promise<string> {
+  let text = '';
+  for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) text += `${line}\n`;
+  return text;
+}
+
+async function collect(program: string, details: ConnectionDetails | null, args: readonly string[]): Promise<string> {
+  const { child, ended, errors } = started(program, details, args);
+  child.stdin.end();
+  let text = '';
+  child.stdout.setEncoding('utf8').on('data', (part: string) => (text += part));
+  if ((await ended) !== 0) throw new SourceError(`${program} failed: ${said(errors())}`, 'other');
+  return text;
+}
+
+function started(program: string, details: ConnectionDetails | null, args: readonly string[]) {
+  const place = details
+    ? [
+        `--host=${details.host}`,
+        `--port=${details.port}`,
+        `--user=${details.user}`,
+        '--protocol=tcp',
+        ...{ off: ['--skip-ssl'], prefer: [], require: ['--ssl'], verify: ['--ssl', '--ssl-verify-server-cert'] }[details.tls],
+      ]
+    : [];
+  const child = spawn(program, ['--no-defaults', ...place, ...args], {
+    env: { PATH: process.env['PATH'], ...(details && { MYSQL_PWD: details.password }) },
+    stdio: ['pipe', 'pipe', 'pipe'],
+  });
+  let errors = '';
+  child.stderr.setEncoding('utf8').on('data', (part: string) => (errors = (errors + part).slice(0, 200_000)));
+  child.stdin.on('error', () => undefined);
+  const ended = new Promise<number>((resolve, reject) => {
+    child.on('error', (cause) =>
+      reject(new SourceError(`${program} is not installed here. Install Debian's mariadb-client.`, 'other', { cause })),
+    );
+    child.on('close', (code) => resolve(code ?? 1));
+  });
+  ended.catch(() => undefined);
+  return { child, ended, errors: () => errors };
+}
+
+function said(errors: string): string {
+  const line = errors.split('\n').find((text) => /error/i.test(text)) ?? errors.split('\n')[0] ?? '';
+  return line.replace(/^mariadb(-dump)?: /, '').trim() || 'no reason was given';
+}

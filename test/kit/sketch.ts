@@ -226,3 +226,13 @@ function split(text: string, mark: string): readonly [string, string] {
   const at = text.indexOf(mark);
   return [text.slice(0, at).trim(), text.slice(at + 1)];
 }
+
+/** A drawn catalogue with more said of its tables. */
+export function withTables(catalogue: Catalogue, more: (table: Table) => Partial<Table>): Catalogue {
+  return { ...catalogue, tables: catalogue.tables.map((table) => ({ ...table, ...more(table) })) };
+}
+
+/** The same of its columns. */
+export function withColumns(catalogue: Catalogue, more: (column: Column) => Partial<Column>): Catalogue {
+  return withTables(catalogue, ({ columns }) => ({ columns: columns.map((column) => ({ ...column, ...more(column) })) }));
+}

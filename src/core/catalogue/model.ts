@@ -12,6 +12,8 @@ export interface Catalogue {
   /** What the source could not tell: whatever rests on it is not measured. */
   readonly unknown: readonly UnknownPart[];
   readonly database: string;
+  /** False where the server fills what must be filled by itself, by whatever its settings are for others; left out where it never does. */
+  readonly strict?: boolean;
   readonly schemas: readonly Schema[];
   readonly tables: readonly Table[];
   readonly sequences: readonly Sequence[];

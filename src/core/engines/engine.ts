@@ -47,6 +47,8 @@ export interface Traits {
   readonly refersAlike: boolean;
   /** True where a reference makes an index over its columns when none begins with them. */
   readonly indexesReferences: boolean;
+  /** True where what is declared can have been let through once: it is counted under every reference. */
+  readonly trustsWriters: boolean;
   /** True where an index made again stands behind all others, unless those are made again too. */
   readonly ordersIndexes: boolean;
 }

@@ -45,7 +45,7 @@ export function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogu
   );
   return candidates.flatMap((candidate): readonly Candidate[] => {
     const { operation: o } = candidate;
-    if (o.kind === 'checkRows' && keepsReferencesToKeys && o.before === null) return [];
+    if (o.kind === 'checkRows' && keepsReferencesToKeys) return [];
     if (o.kind === 'addPrimaryKey' && keyOf(o)) return [];
     if (o.kind === 'addForeignKey' && indexesReferences && !isIndexed(o, candidates, catalogue))
       return [

@@ -24,6 +24,7 @@ import { allNull } from './nullability/all-null';
 import { blankForNull } from './nullability/blank-for-null';
 import { checkOnly } from './nullability/check-only';
 import { fewNulls } from './nullability/few-nulls';
+import { implicitDefault } from './nullability/implicit-default';
 import { referenceAlwaysSet } from './nullability/reference-always-set';
 import { threeValued } from './nullability/three-valued';
 import { askedReference } from './references/asked';
@@ -32,9 +33,11 @@ import { referenceCycle } from './references/cycle';
 import { duplicateReference } from './references/duplicate';
 import { isolatedTable } from './references/isolated';
 import { longCascade } from './references/long-cascade';
+import { nonTransactional } from './references/non-transactional';
 import { nullablePart } from './references/nullable-part';
 import { orphans } from './references/orphans';
 import { parentNotUnique } from './references/parent-not-unique';
+import { parentOnlyIndexed } from './references/parent-only-indexed';
 import { polymorphicReference } from './references/polymorphic';
 import { repeatedText } from './references/repeated-text';
 import { sentinelReference } from './references/sentinel';
@@ -52,10 +55,12 @@ import { liveOnlyUnique } from './uniqueness/live-only';
 import { nearlyUnique } from './uniqueness/nearly';
 import { uniqueNotEnforced } from './uniqueness/not-enforced';
 import { nullsRepeat } from './uniqueness/nulls-repeat';
+import { uniquePrefix } from './uniqueness/prefix';
 import { redundantUnique } from './uniqueness/redundant';
 import { askedValues } from './values/asked';
 import { closedSet } from './values/closed-set';
 import { moneyInFloat } from './values/money-in-float';
+import { narrowEncoding } from './values/narrow-encoding';
 import { range } from './values/range';
 import { textForType } from './values/text-for-type';
 import { timestampWithoutZone } from './values/timestamp-without-zone';
@@ -121,6 +126,11 @@ export const rules: readonly Rule[] = [
   duplicateName,
   inconsistentName,
   cutName,
+  narrowEncoding,
+  uniquePrefix,
+  nonTransactional,
+  parentOnlyIndexed,
+  implicitDefault,
 ] as readonly Rule[];
 
 /** What was not judged, each in a sentence, where answers hold counts alone; nothing where they hold values. */

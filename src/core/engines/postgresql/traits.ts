@@ -19,6 +19,7 @@ export function traits(version: string): Traits {
     keepsReferencesToKeys: false,
     refersAlike: false,
     indexesReferences: false,
+    trustsWriters: false,
     ordersIndexes: false,
   };
 }

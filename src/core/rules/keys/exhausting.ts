@@ -83,7 +83,8 @@ function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly
 function lastOf(catalogue: Catalogue, evidence: Evidence, table: Table, column: Column): number | null {
   const largestValue = profileOf(evidence, table.id)?.result.columns[column.name]?.max ?? null;
   const sequence = sequenceOf(catalogue, table, column)?.last ?? null;
-  const known = [largestValue, sequence].filter((value) => value !== null).map(Number);
+  const next = column.next === undefined ? null : String(Number(column.next) - 1);
+  const known = [largestValue, sequence, next].filter((value) => value !== null).map(Number);
   return known.length === 0 ? null : Math.max(...known);
 }
 

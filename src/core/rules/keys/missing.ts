@@ -15,6 +15,8 @@ interface Facts {
   readonly candidates: readonly KeyCandidate[];
   /** Why it cannot be given a surrogate; left out when it can. */
   readonly unnumbered?: string;
+  /** Whether its rows would lie in the order of the key. */
+  readonly clustered?: boolean;
 }
 
 const manyRows = 1000;
@@ -39,7 +41,13 @@ export const missingKey = defineRule<Facts>({
         columns: [],
         severity: severityOf(audit, table, rows),
         confidence: best ? Math.min(0.99, Math.max(0.5, shareOf(best, candidates)) * strengthOf(best.how)) : 0.95,
-        facts: { rows, how: profile?.how ?? null, candidates, ...(unnumbered !== null && { unnumbered }) },
+        facts: {
+          rows,
+          how: profile?.how ?? null,
+          candidates,
+          ...(unnumbered !== null && { unnumbered }),
+          ...(table.storage?.clustered && { clustered: true }),
+        },
         proposal: best
           ? { kind: 'primaryKey', columns: best.columns, ...offered }
           : unnumbered === null
@@ -49,7 +57,7 @@ export const missingKey = defineRule<Facts>({
     }
   },
 
-  words({ rows, how, candidates, unnumbered }, { table }) {
+  words({ rows, how, candidates, unnumbered, clustered }, { table }) {
     const thing = rowOf(table);
     const best = candidates.find(isProposable);
     const size = rows === null ? '' : ` of ${counted(rows, 'row')}`;
@@ -59,7 +67,7 @@ export const missingKey = defineRule<Facts>({
     return {
       title: 'No primary key',
       message: `${table}${size} has no primary key; ${found}.`,
-      consequence: `Nothing stops the same ${thing} from being stored twice, and no other table can refer to one ${thing} reliably.`,
+      consequence: `Nothing stops the same ${thing} from being stored twice, and no other table can refer to one ${thing} reliably.${clustered ? ' Rows lie in the order of a hidden number that nobody can address, and a replica finds each changed row by reading the whole table.' : ''}`,
       measured: rows === null ? 'not measured' : `${counted(rows, 'row')}${how && how.kind !== 'exact' ? ' (estimate)' : ''}`,
       evidence: [rowsLine(rows, how)],
       reasons: best ? best.reasons : ['no column set that names something identifying is unique'],

@@ -3,7 +3,8 @@ import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidence';
 import type { InclusionRequest } from '../../evidence/requests';
 import { capital, counted, plural, rowOf, withArticle } from '../../naming/words';
-import type { ForeignKey, Table } from '../../catalogue/model';
+import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';
+import { traitsOf } from '../../engines/index';
 import { byHand } from '../../remedies/by-hand';
 import type { Proposal } from '../../remedies/index';
 import { amountOf, defineRule } from '../rule';
@@ -17,17 +18,17 @@ interface Facts {
   readonly how: How;
 }
 
-/** Rows without a parent under a foreign key that was never checked, or is switched off. A validated and enforced one has none. */
+/** Rows without a parent under a foreign key that was never checked, or is switched off; where writers may go past one, under any. */
 export const orphans = defineRule<Facts>({
   id: 'references/orphans',
   concern: 'References',
-  about: 'Rows without a parent although a foreign key is declared: it was never validated, or is not enforced.',
-  *asks({ tables }) {
-    for (const table of tables) for (const key of doubtful(table)) yield inclusionOf(table, key);
+  about: 'Rows without a parent although a foreign key is declared: nobody looked at them.',
+  *asks({ catalogue, tables }) {
+    for (const table of tables) for (const key of mayHaveOrphans(catalogue, table)) yield inclusionOf(table, key);
   },
   *check({ catalogue, evidence, tables }) {
     for (const table of tables) {
-      for (const key of doubtful(table)) {
+      for (const key of mayHaveOrphans(catalogue, table)) {
         const fact = findFact(evidence, inclusionOf(table, key));
         if (!fact || fact.result.orphanRows === 0) continue;
         const parent = getTable(catalogue, key.parent);
@@ -76,15 +77,20 @@ export const orphans = defineRule<Facts>({
           harm: true,
         },
       ],
-      reasons: ['the foreign key was added without looking at existing rows, or its triggers are off'],
+      reasons: ['the foreign key was added, or rows were written, without a look at it'],
       because: 'The data is wrong already.',
-      advice: 'Mend or set aside the orphans, then validate the constraint.',
+      advice: 'Mend or set aside the orphans; then the reference holds for every row.',
     };
   },
 });
 
 export function doubtful(table: Table): readonly ForeignKey[] {
   return foreignKeysOf(table).filter((key) => !key.validated || !key.enforced);
+}
+
+/** Where anybody may have written past a reference, every one of them. */
+function mayHaveOrphans(catalogue: Catalogue, table: Table): readonly ForeignKey[] {
+  return traitsOf(catalogue).trustsWriters ? foreignKeysOf(table) : doubtful(table);
 }
 
 export function inclusionOf(table: Table, key: ForeignKey): InclusionRequest {

@@ -1,3 +1,4 @@
+import { engineOf } from '../../engines/index';
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { rowOf } from '../../naming/words';
@@ -26,6 +27,7 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
   about: 'A reference whose two sides differ in type, length or collation.',
   thresholds: { confidence: { value: 70, words: 'Least confidence in percent of an undeclared reference' } },
   *check({ catalogue, references, tables }, limits) {
+    const { short } = engineOf(catalogue).types;
     for (const table of tables) {
       const declared = foreignKeysOf(table).map((key) => ({ ...key, confidence: 1, declared: true }));
       const found = referencesFrom(references, table.id)
@@ -33,7 +35,9 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
         .map((r) => ({ ...r, declared: false }));
       for (const reference of [...declared, ...found]) {
         const parent = getTable(catalogue, reference.parent);
-        const pairs = reference.columns.flatMap((name, i) => mismatchOf(table, name, parent, reference.parentColumns[i] ?? ''));
+        const pairs = reference.columns.flatMap((name, i) =>
+          mismatchOf([table, name], [parent, reference.parentColumns[i] ?? ''], short),
+        );
         if (pairs.length === 0) continue;
         yield {
           table: table.id,
@@ -66,19 +70,24 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
   },
 });
 
-function mismatchOf(child: Table, name: string, parent: Table, parentName: string): readonly Mismatch[] {
+function mismatchOf(
+  [child, name]: readonly [Table, string],
+  [parent, parentName]: readonly [Table, string],
+  short: (type: string) => string,
+): readonly Mismatch[] {
   const own = child.columns.find((c) => c.name === name);
   const target = parent.columns.find((c) => c.name === parentName);
-  const what = own && target ? differenceOf(own, target) : null;
+  const what = own && target ? differenceOf(own, target, short) : null;
   if (!own || !target || what === null) return [];
   const spelled = (column: Column): string =>
     what === 'collation' ? `${column.declaredType} collate ${column.collation ?? 'default'}` : column.declaredType;
   return [{ child: own.name, childType: spelled(own), parent: target.name, parentType: spelled(target), what }];
 }
 
-function differenceOf(a: Column, b: Column): Mismatch['what'] | null {
+function differenceOf(a: Column, b: Column, short: (type: string) => string): Mismatch['what'] | null {
   if (a.collation !== b.collation) return 'collation';
-  if (a.declaredType === b.declaredType || (a.domain !== null && a.family === b.family && a.length === b.length)) return null;
+  if (short(a.declaredType) === short(b.declaredType) || (a.domain !== null && a.family === b.family && a.length === b.length))
+    return null;
   if (a.family === 'text' && b.family === 'text') return a.length === b.length ? null : 'length';
   return 'type';
 }

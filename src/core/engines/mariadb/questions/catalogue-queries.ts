@@ -5,7 +5,7 @@
 import { literal, quote } from '../quote';
 
 /** What is read before all else. */
-export const server = 'select version(), @@innodb_page_size, @@lower_case_table_names, current_user()';
+export const server = 'select version(), current_user(), @@global.sql_mode';
 
 const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
 

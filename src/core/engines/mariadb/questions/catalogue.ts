@@ -76,7 +76,7 @@ function* schemasOf(wanted: readonly string[] | undefined): Asking<readonly Sche
 }
 
 export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: EngineName): Asking<Catalogue> {
-  const [version = ''] = yield* oneOf({ text: queries.server, columns: 4 });
+  const [version = '', , mode = ''] = yield* oneOf({ text: queries.server, columns: 3 });
   const schemas = yield* schemasOf(wanted);
   const rights = yield* rightsOf();
   const reading = new Reading();
@@ -90,6 +90,7 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
     source: 'live',
     unknown,
     database: schemas.map(({ name }) => name).join(', '),
+    strict: /\bSTRICT_(TRANS|ALL)_TABLES\b/.test(mode ?? ''),
     schemas: schemas.map(({ name }) => ({ name, readable: true })),
     tables: restingOnKeys(reading.tables),
     sequences: reading.sequences,

@@ -9,7 +9,7 @@ const shown = 3;
 
 /** What the login of this session may do beyond reading, what is hidden from it, and what would make a fitting one. */
 export function* login(wanted: readonly string[] = []): Asking<LoginReport> {
-  const [, , , user] = yield* oneOf({ text: queries.server, columns: 4 });
+  const [, user] = yield* oneOf({ text: queries.server, columns: 3 });
   const rights = yield* rightsOf();
   const schemas = (yield* rowsOf({ text: queries.schemas, columns: 2 }))
     .map(([name]) => name ?? '')

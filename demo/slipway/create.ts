@@ -15,9 +15,12 @@ const limits = { statementMs: 0, lockMs: 10_000 };
 /** `admin` is the address of somebody who may do all. Databases of these names are replaced. */
 export async function createSlipway(admin: string): Promise<void> {
   await on(admin, async (client) => {
+    // Each may refer into the other.
+    await run(client, 'set foreign_key_checks = 0');
     for (const name of yardDatabases) {
       await run(client, `create or replace database \`${name}\` character set utf8mb4 collate utf8mb4_general_ci`);
     }
+    await run(client, 'set foreign_key_checks = 1');
     // As it was for years: nobody had asked for strictness.
     await run(client, "set sql_mode = 'NO_ENGINE_SUBSTITUTION'");
     await run(client, 'use slipway');

@@ -1,3 +1,4 @@
+import { traitsOf } from '../engines/index';
 // A check that keeps a claim, once somebody has said what becomes of the rows against it.
 
 import { sameColumnSet } from '../catalogue/lookups';
@@ -27,6 +28,11 @@ export const checkRemedy: Remedy<CheckProposal> = {
   operations(proposal, on) {
     const repairs = repairsOf(proposal, on);
     if (repairs instanceof Refusal) return repairs;
+    const leaves = proposal.rows > 0 && (on.chosen['broken'] ?? 'leave') === 'leave';
+    if (leaves && !traitsOf(on.catalogue).addedUnchecked('check', on.table))
+      return new Refusal(
+        `A check holds for every row or not at all here. Choose what becomes of the ${counted(proposal.rows, 'row')} against it.`,
+      );
     const rows = on.chosen['broken'] === 'leave' ? 'new only' : 'checked';
     return [...repairs, addCheck(proposal.claim, rows, on.table, on.naming)];
   },
@@ -71,6 +77,7 @@ function brokenQuestion({ claim, rows }: CheckProposal, { table, catalogue }: Gr
   const [first = ''] = columnsOfClaim(claim);
   const key = rowKeyOf(table);
   const many = counted(rows, 'row');
+  const holdsForNew = traitsOf(catalogue).addedUnchecked('check', table);
   const unkeyed = key.includes(first) ? `${first} is part of the key` : key.length === 0 ? noKey : null;
   const mandatory = table.columns.some((c) => c.name === first && c.nullable) ? null : `${first} may not be null`;
   const answer = (id: string, title: string, effect: string, more: Partial<Answer>): Answer => ({
@@ -90,7 +97,8 @@ function brokenQuestion({ claim, rows }: CheckProposal, { table, catalogue }: Gr
       answers: [
         answer('leave', 'Leave them', 'The check holds for new rows only; these stay to be mended by hand', {
           cost: 'stays unvalidated',
-          advised: true,
+          advised: holdsForNew,
+          refused: holdsForNew ? null : 'a check holds for every row or not at all here',
         }),
         answer('empty', 'Set aside and empty', `${many} kept in a side table, ${first} set to null`, {
           refused: mandatory ?? unkeyed,

@@ -220,6 +220,8 @@ async function drop(admin: Client, base: string): Promise<void> {
     `select id from information_schema.processlist where user = ${literal(base.slice(0, 80))}`,
   );
   for (const [id] of sessions) await run(admin, `kill ${Number(id)}`).catch(() => 0);
+  // One may refer into another.
+  await run(admin, 'set foreign_key_checks = 0');
   for (const [name] of rows) await run(admin, `drop database if exists ${quote(name ?? '')}`);
   await run(admin, `drop user if exists ${quote(base.slice(0, 80))}@'%'`);
 }

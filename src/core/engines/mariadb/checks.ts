@@ -3,7 +3,7 @@ import type { Check } from '../../operations/check';
 import { brokenCondition } from './claims';
 import { orphanCondition } from './conditions';
 import { countUnfilled } from './operations/repairs';
-import { isTable, literal, quote, quoteList, quoteTable } from './quote';
+import { isNull, isTable, literal, quote, quoteList, quoteTable } from './quote';
 
 export function writeCheck(check: Check): string {
   const write = written[check.kind] as (check: Check) => string;
@@ -15,7 +15,7 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     lines(
       'select count(*)',
       `from ${quoteTable(check.table)}`,
-      `where ${check.columns.map((c) => `${quote(c)} is null`).join(' or ')}`,
+      `where ${check.columns.map((c) => isNull(quote(c))).join(' or ')}`,
     ),
   // Groups of many values are sorted, not kept: the other way takes twenty times as long.
   repeats: (check) =>

@@ -12,10 +12,15 @@ export function withNullability(definition: string, nullable: boolean): string {
   return [type, nullable ? 'NULL' : 'NOT NULL', kept.trim()].filter((part) => part !== '').join(' ');
 }
 
-/** True of a timestamp, and where new rows take what an expression gives: then NOT NULL is set by copying only (10.11: 1846). */
+/** True of a column with a check of its own, which is changed by copying only. */
+export function hasCheck(definition: string): boolean {
+  return tokensOf(definition).some((token) => upper(token) === 'CHECK');
+}
+
+/** True of a timestamp, of what has a check of its own, and where new rows take what an expression gives: then NOT NULL is set by copying only (10.11: 1846). */
 export function isFilledByCopy(definition: string): boolean {
   const tokens = tokensOf(definition);
-  if (upper(tokens[0]) === 'TIMESTAMP') return true;
+  if (upper(tokens[0]) === 'TIMESTAMP' || hasCheck(definition)) return true;
   const value = tokens[tokens.findIndex((token) => upper(token) === 'DEFAULT') + 1];
   const isSaid = tokens.some((token) => upper(token) === 'DEFAULT');
   return (

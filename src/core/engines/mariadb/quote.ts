@@ -26,6 +26,11 @@ export function literal(text: string): string {
   return `_utf8mb4 x'${bytesOf(text)}'`;
 }
 
+/** True where there is no value. `is null` is true of the day 0000-00-00 too where a column must be filled (manual, "IS NULL"). */
+export function isNull(expression: string): string {
+  return `${expression} <=> null`;
+}
+
 /** Names of tables and their parts as conditions on the catalogue tell them. */
 export function isTable(id: TableId): string {
   const { schema, table } = tableNames(id);

@@ -77,9 +77,7 @@ function referring(proposal: ForeignKeyProposal, on: Making): readonly Operation
   const reference = referenceOf(proposal);
   const whole = chosen['orphans'] !== 'leave' && chosen['orphans'] !== 'standIns';
   if (!whole && !traitsOf(catalogue).addedUnchecked('foreign key', table))
-    return new Refusal(
-      `${table.id} is ${table.kind}: its reference is checked against every row when it is added. Choose what becomes of the orphans.`,
-    );
+    return new Refusal(`A reference of ${table.id} holds for every row or not at all. Choose what becomes of the orphans.`);
   const add: AddForeignKey = {
     kind: 'addForeignKey',
     table: table.id,

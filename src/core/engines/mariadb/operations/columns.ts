@@ -4,7 +4,7 @@ import type { RenameColumn } from '../../../operations/rename-column';
 import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
-import { isFilledByCopy } from '../column-text';
+import { hasCheck, isFilledByCopy } from '../column-text';
 import { literal, quote } from '../quote';
 import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
@@ -28,9 +28,10 @@ export const setNotNull = asOne<SetNotNull>(
   ({ column, definition }) => [`modify column ${quote(column)} ${known(column, definition?.after)}`],
 );
 
-export const dropNotNull = asOne<DropNotNull>(rebuilding, ({ column, definition }) => [
-  `modify column ${quote(column)} ${known(column, definition)}`,
-]);
+export const dropNotNull = asOne<DropNotNull>(
+  ({ definition }) => (hasCheck(definition ?? '') ? copying : rebuilding),
+  ({ column, definition }) => [`modify column ${quote(column)} ${known(column, definition)}`],
+);
 
 function wayFor(definition: string | undefined) {
   return definition !== undefined && isFilledByCopy(definition) ? copying : rebuilding;

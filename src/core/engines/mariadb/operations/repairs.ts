@@ -11,7 +11,8 @@ import { DialectError } from '../../DialectError';
 import type { Stage } from '../../dialect';
 import { brokenCondition } from '../claims';
 import { orphanCondition } from '../conditions';
-import { literal, quote, quoteList, quoteTable } from '../quote';
+import { isNull, literal, quote, quoteList, quoteTable } from '../quote';
+import { unlooked } from './constraints';
 import { alone, changesRows, changing, type Writing } from './writing';
 
 const cost = () => changesRows;
@@ -39,7 +40,8 @@ export const bringBack: Writing<BringBack> = {
             `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`,
             `set ${[...change.columns.map(({ column }) => `child.${quote(column)} = kept.${quote(column)}`), ...stillSet(operation)].join(', ')}`,
           ].join('\n');
-    return puttingBack(operation, restore);
+    // What had no parent had none before, whatever was declared: so it comes back past the reference.
+    return puttingBack(operation, operation.rows.kind === 'orphans' ? unlooked(restore) : restore);
   },
   cost,
 };
@@ -285,8 +287,8 @@ export function countUnfilled({ table, rows, change }: SetAside): string {
       `where ${rows.reference.parentColumns.map((_, i) => `ranked.to_${i} is null`).join(' or ')}`,
     ].join('\n');
   const empty = (change.kind === 'fill' ? change.columns : []).flatMap(({ with: filling }) => {
-    if (filling.kind === 'column') return [`child.${quote(filling.column)} is null`];
-    return filling.kind === 'parent' ? [`${parentValue(filling)} is null`] : [];
+    if (filling.kind === 'column') return [isNull(`child.${quote(filling.column)}`)];
+    return filling.kind === 'parent' ? [isNull(parentValue(filling))] : [];
   });
   return [...from, `where (${conditionOf(rows)})`, `  and (${empty.join(' or ')})`].join('\n');
 }
@@ -297,7 +299,7 @@ function conditionOf(rows: WrongRows): string {
     case 'orphans':
       return orphanCondition(rows.reference, rows.values);
     case 'nulls':
-      return `child.${quote(rows.column)} is null`;
+      return isNull(`child.${quote(rows.column)}`);
     case 'breaking':
       return brokenCondition(rows.claim);
     case 'repeats':

@@ -6,7 +6,7 @@ import type { Catalogue } from '../../../catalogue/model';
 import type { How, Inclusion, Profile } from '../../../evidence/evidence';
 import type { InclusionRequest } from '../../../evidence/requests';
 import { type Asking, type MeasureOptions, oneOf } from '../../questions';
-import { orphanCondition } from '../conditions';
+import { comparedWith, orphanCondition } from '../conditions';
 import { quote } from '../quote';
 import { extentOf, how } from './extent';
 import { withMemory } from './memory';
@@ -22,14 +22,13 @@ export function* inclusion(
   const keys = request.parentColumns.map((name) => getColumn(catalogue, request.parent, name));
   const { from, sampled } = yield* extentOf(table, depth, { columns });
   const child = sampled ? `(select * from ${from}) as child` : `${from} as child`;
-  // Texts that are compared in two ways cannot be compared at all unless one of them is told.
-  const comparedAs = (name: string): string | null => {
+  const asKey = (name: string): string => {
     const at = request.columns.indexOf(name);
-    const collation = keys[at]?.collation ?? null;
-    return collation !== null && collation !== columns[at]?.collation ? collation : null;
+    const [own, key] = [columns[at], keys[at]];
+    return own && key ? comparedWith(`child.${quote(name)}`, own, key) : `child.${quote(name)}`;
   };
   const orphans = withMemory(
-    `select count(*), count(distinct ${columns.map((column) => `child.${quote(column.name)}`).join(', ')}) from ${child} where ${orphanCondition(request, null, comparedAs)}`,
+    `select count(*), count(distinct ${columns.map((column) => `child.${quote(column.name)}`).join(', ')}) from ${child} where ${orphanCondition(request, null, asKey)}`,
   );
   const [orphanRows, orphanValues] = (yield* oneOf({ text: orphans, columns: 2 })).map(Number);
   const counted = sampled ? null : countedBefore(request, known);

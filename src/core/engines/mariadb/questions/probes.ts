@@ -8,6 +8,7 @@ import type { Probe } from '../../../evidence/evidence';
 import type { ProbedParent, ProbeRequest } from '../../../evidence/requests';
 import { groupBy } from '../../../grouping';
 import { type Asking, attempt, type Measured, rowsOf } from '../../questions';
+import { comparedWith } from '../conditions';
 import { literal, quote, quoteTable } from '../quote';
 import { extentOf } from './extent';
 import { withMemory } from './memory';
@@ -64,8 +65,8 @@ export function* probeAtOnce(requests: readonly ProbeRequest[], catalogue: Catal
     const looked = `(select distinct ${name} as value from (select ${name} from ${from} limit ${rowsLookedAt}) as some where ${name} is not null limit ${secondLook}) as looked`;
     const missing = request.parents.map(({ table: id, column: key }) => {
       const parent = getTable(catalogue, id);
-      const collated = comparedAs(column, getColumn(catalogue, id, key));
-      const found = `exists (select 1 from ${quoteTable(id)} as parent where parent.${quote(key)} = looked.value${collated})`;
+      const value = comparedWith('looked.value', column, getColumn(catalogue, id, key));
+      const found = `exists (select 1 from ${quoteTable(id)} as parent where parent.${quote(key)} = ${value})`;
       return `(select count(*) from ${looked}${parent.readable ? ` where not ${found}` : ''})`;
     });
     const text = withMemory(`select ${[`(select count(*) from ${looked})`, ...missing].join(', ')}`);
@@ -152,8 +153,4 @@ function* findIn(parent: TableId, key: Column, { of, values, found }: Sought): A
   );
   for (const [value] of yield* rowsOf({ text, columns: 1, givesData: true }))
     if (value !== null && value !== undefined) found.add(value);
-}
-
-function comparedAs(column: Column, key: Column): string {
-  return key.collation !== null && key.collation !== column.collation ? ` collate ${key.collation}` : '';
 }

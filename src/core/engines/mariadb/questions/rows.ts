@@ -5,7 +5,7 @@ import type { RowsQuestion } from '../../../evidence/rows';
 import { type Asking, type Page, type Row, type RowsPage, rowsOf } from '../../questions';
 import { blankCondition, brokenCondition } from '../claims';
 import { orphanCondition } from '../conditions';
-import { isTable, literal, quote, quoteTable } from '../quote';
+import { isNull, isTable, literal, quote, quoteTable } from '../quote';
 import { foldedValue, readableValue } from './values';
 
 const longestValue = 80;
@@ -68,7 +68,7 @@ function queryFor(question: RowsQuestion, columns: readonly Told[]): Looked {
     }
     case 'nulls':
       return {
-        text: `select ${all} from ${from} where ${quote(question.column)} is null`,
+        text: `select ${all} from ${from} where ${isNull(quote(question.column))}`,
         caption: `Rows without ${question.column}`,
       };
     case 'blanks':

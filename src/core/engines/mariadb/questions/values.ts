@@ -2,7 +2,7 @@
 
 import type { Column } from '../../../catalogue/model';
 import { baseOf } from '../types';
-import { quote } from '../quote';
+import { isNull, quote } from '../quote';
 
 const bytes = /^(binary|varbinary|tinyblob|blob|mediumblob|longblob|bit)$/;
 const shapes = /^(geometry|point|linestring|polygon|multi\w+|geom\w*collection)$/;
@@ -22,7 +22,7 @@ export function foldedValue(column: Pick<Column, 'name'>): string {
 
 /** True of rows that are not deleted softly, by a moment of deletion or a flag. */
 export function isLive(column: Column): string {
-  return column.family === 'boolean' ? `${quote(column.name)} is not true` : `${quote(column.name)} is null`;
+  return column.family === 'boolean' ? `${quote(column.name)} is not true` : isNull(quote(column.name));
 }
 
 /** Longer texts are shortened such that different ones stay different. */

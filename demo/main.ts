@@ -1,9 +1,11 @@
 // Makes the demo: the harbour database, its source in Pawl, and a first exact survey of it. What is
 // there already stays as it is, unless --fresh is given.
 
+import { createSlipway, isNewSlipwayNeeded, yardAuditor, yardDatabases } from './slipway/create';
 import { isNewDatabaseNeeded } from './harbour/exists';
 import { auditor, createHarbour } from './harbour/create';
 import { makePast } from './past';
+import { parseConnectionString } from '../src/sources/mariadb/connectionString';
 import { jobs } from '../src/jobs/index';
 import { openQueue } from '../src/jobs/queue';
 import { db, storeUrl } from '../src/store/db';
@@ -42,6 +44,29 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
     if (PAWL_HEARD_PORT) await addListener(db(), source, { ...heard, address, secret: PAWL_HEARD_SECRET });
     if (PAWL_HEARD_PORT) await addListener(db(), source, { ...heard, address: mailAddress('dba@harbour.example'), secret: null });
   }
+  await askedFor(source);
+}
+await addYard();
+await db().end();
+
+/** The boatyard, where there is a server for it. */
+async function addYard(): Promise<void> {
+  const yard = process.env['DEMO_YARD'];
+  if (!yard) return;
+  if (process.argv.includes('--fresh') || (await isNewSlipwayNeeded(yard))) await createSlipway(yard);
+  if (await findSourceNamed(db(), 'slipway')) return;
+  const { host, port } = parseConnectionString(yard);
+  const source = await addSource(db(), {
+    name: 'slipway',
+    environment: 'production',
+    kind: 'mariadb',
+    settings: { host, port, databases: yardDatabases.join(','), user: yardAuditor.user, tls: 'prefer' },
+    secret: yardAuditor.password,
+  });
+  await askedFor(source);
+}
+
+async function askedFor(source: Awaited<ReturnType<typeof addSource>>): Promise<void> {
   const queue = await openQueue(
     storeUrl(),
     jobs.map((job) => job.name),
@@ -50,4 +75,3 @@ if (!(await findSourceNamed(db(), 'harbour'))) {
   await queue.enqueue('survey', await askForSurvey(db(), { source, depth: 'exact' }));
   await queue.stop();
 }
-await db().end();

@@ -42,6 +42,14 @@ async function press(page: Page, name: string | RegExp): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** Every table is read again, and the page shows what was found. */
+export async function surveyed(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Survey', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^exact, all afresh/ }).click();
+  await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Survey', exact: true })).toBeVisible({ timeout: 90_000 });
+}
+
 /** Who owns the harbour, past Pawl. */
 export async function asOwner(): Promise<pg.Client> {
   const client = new pg.Client({

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { asOwner, asStore } from './docket';
+import { asOwner, asStore, surveyed } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
 
@@ -17,13 +17,6 @@ async function listening() {
   });
   await new Promise<void>((resolve) => standIn.listen(0, '127.0.0.1', resolve));
   return { heard, standIn, address: `http://127.0.0.1:${(standIn.address() as AddressInfo).port}/` };
-}
-
-async function surveyed(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Survey', exact: true }).click();
-  await page.getByRole('menuitem', { name: /^exact, all afresh/ }).click();
-  await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Survey', exact: true })).toBeVisible({ timeout: 90_000 });
 }
 
 test('what was held and slips is heard with its cause; the two surveys are compared, and aligned by a docket', async ({

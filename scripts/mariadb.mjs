@@ -86,6 +86,7 @@ export async function startMariadb({ folder, port, durable = true, settings = []
     start,
     stop: async () => {
       if (!isRunning()) return;
+      child.ref();
       const ended = new Promise((resolve) => child.once('exit', resolve));
       child.kill('SIGTERM');
       await ended;

@@ -6,6 +6,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fail, installNodeModules, root, step } from './packages.mjs';
+import { hasMariadb, installMariadb, startMariadb } from './mariadb.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
 import { frugalHeap, program, stateOf } from './programs.mjs';
 
@@ -18,6 +19,7 @@ if (unknown) fail(`There is no option ${unknown}. Known: ${known.join(', ')}.`);
 const home = process.env.PAWL_HOME ?? join(root, '.pawl');
 const children = new Set();
 let postgres = null;
+let mariadb = null;
 let stopping = false;
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
@@ -27,6 +29,8 @@ mkdirSync(home, { recursive: true });
 refuseSecondStart();
 process.env.PAWL_KEY_FILE ??= join(home, 'key');
 await installNodeModules();
+// The boatyard's server comes up beside the record's.
+const yard = demo ? openYardServer() : null;
 const { store, owning } = await openStoreServer();
 await step('Bringing the record up to date', async () => {
   await node(['--import', 'tsx', 'src/store/prepare.ts'], { DATABASE_URL: store, ...owning });
@@ -35,12 +39,14 @@ await step('Bringing the record up to date', async () => {
 writeFileSync(join(home, 'store.url'), store, { mode: 0o600 });
 if (newestSource() !== builtFrom()) await step('Building the screens', build);
 const port = await freePort(Number(process.env.PAWL_PORT ?? 4610));
+await yard;
 const standIns = demo ? await standInsAt(port) : null;
 if (demo)
   await step('Making sure of the demo harbour', () =>
     node(['--import', 'tsx', 'demo/main.ts', ...(flags.has('--fresh') ? ['--fresh'] : [])], {
       DATABASE_URL: store,
       DEMO_SERVER: postgres?.url() ?? store,
+      ...(mariadb && { DEMO_YARD: mariadb.url() }),
       ...standIns,
       ...owning,
     }),
@@ -56,6 +62,7 @@ const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
 keepRunning('worker', ['--enable-source-maps', frugalHeap, await program('worker')], {
   ...environment,
   ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
+  ...(mariadb && { PAWL_REHEARSAL_MARIADB_URL: mariadb.url() }),
 });
 keepRunning('web', ['src/app/server/main.mjs'], environment);
 await answering(`http://127.0.0.1:${port}/healthz`);
@@ -69,7 +76,11 @@ if (first !== '')
   process.stdout.write(
     `\n  Nobody is here yet. This makes you the administrator; it can be used once, within three days:\n  ${first}\n`,
   );
-if (postgres) watchPostgres();
+if (demo && !mariadb)
+  process.stdout.write(
+    '  Without the boatyard: MariaDB is not installed. sudo apt-get install -y mariadb-server, then start again.\n',
+  );
+if (postgres) watchServers();
 
 /** Where the demo's stand-ins listen, and what messages to them are signed with. */
 async function standInsAt(port) {
@@ -128,12 +139,38 @@ function secretIn(name) {
   return readFileSync(file, 'utf8').trim();
 }
 
-/** Starts the private server again when it dies: everything else waits for it. */
-function watchPostgres() {
+/** The demo's second server, where its programs are here or can be had; else the demo does without. */
+async function openYardServer() {
+  if (process.env.PAWL_DEMO_YARD === '0' || !(hasMariadb() || (await installMariadb()))) return false;
+  const options = {
+    folder: join(home, 'mariadb'),
+    port: Number(process.env.PAWL_MARIADB_PORT ?? 5910),
+    durable: process.env.PAWL_QUICK !== '1',
+    // As it was for years.
+    settings: ['--sql-mode=NO_ENGINE_SUBSTITUTION'],
+    quiet: true,
+  };
+  mariadb = await startMariadb(options);
+  if (flags.has('--fresh')) {
+    await mariadb.stop();
+    mariadb.remove();
+    mariadb = await startMariadb(options);
+  }
+  writeFileSync(join(home, 'mariadb.port'), String(mariadb.port));
+  return true;
+}
+
+/** Starts the private servers again when they die: everything else waits for them. */
+function watchServers() {
   setInterval(() => {
     if (stopping || postgres.isRunning()) return;
     process.stderr.write('The private PostgreSQL ended and is started again.\n');
     postgres.start();
+  }, 2000).unref();
+  setInterval(() => {
+    if (stopping || !mariadb || mariadb.isRunning()) return;
+    process.stderr.write('The private MariaDB ended and is started again.\n');
+    void mariadb.start();
   }, 2000).unref();
 }
 
@@ -210,6 +247,7 @@ async function stop(code) {
   await Promise.all(ended);
   clearTimeout(patience);
   for (const name of ['worker', 'web', 'stand-ins', 'start']) rmSync(join(home, `${name}.pid`), { force: true });
+  await mariadb?.stop();
   postgres?.stop();
   process.exit(code);
 }

@@ -4,11 +4,16 @@
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { hasMariadb } from './mariadb.mjs';
 import { findPostgresBinaries, installNodeModules, installPackages, root, step } from './packages.mjs';
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 
-const missing = [...(findPostgresBinaries() ? [] : ['postgresql']), ...(existsSync('/usr/bin/chromium') ? [] : ['chromium'])];
+const missing = [
+  ...(findPostgresBinaries() ? [] : ['postgresql']),
+  ...(hasMariadb() ? [] : ['mariadb-server']),
+  ...(existsSync('/usr/bin/chromium') ? [] : ['chromium']),
+];
 if (missing.length > 0) await step(`Installing ${missing.join(' and ')} from Debian`, () => installPackages(missing));
 await installNodeModules();
 

@@ -35,6 +35,8 @@ export interface Traits {
   readonly viewsActForCallers: boolean;
   /** True where a reference can be declared and not hold. */
   readonly switchesReferences: boolean;
+  /** True where a reference can be checked at the end of a transaction, and give its children their default. */
+  readonly defersReferences: boolean;
   /** True where a trigger can be switched off and on, or get another name. */
   readonly changesTriggers: boolean;
   /** True where a constraint gets another name as such; else it is dropped and made again. */

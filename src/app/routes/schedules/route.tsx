@@ -184,7 +184,7 @@ function ScheduleForm({ schedule, onClose }: FormProps) {
           </TextField>
           <TextField select name="depth" label="How deep" defaultValue={schedule?.depth ?? usual.depth} {...wrong('depth')}>
             <MenuItem value="exact">exact: every claim verified</MenuItem>
-            <MenuItem value="sampled">sampled: block samples</MenuItem>
+            <MenuItem value="sampled">sampled: a part of each large table</MenuItem>
             <MenuItem value="catalogue">catalogue: no table read</MenuItem>
           </TextField>
           <div aria-live="polite">{problem === null && <Preview cron={cron} zone={zone} />}</div>

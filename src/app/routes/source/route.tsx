@@ -192,7 +192,7 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
 const depths = [
   { depth: 'exact', forced: '', name: 'exact', words: 'every claim verified; tables that have not changed are not read again' },
   { depth: 'exact', forced: 'yes', name: 'exact, all afresh', words: 'every table read again, changed or not' },
-  { depth: 'sampled', forced: '', name: 'sampled', words: 'block samples of about 25,000 rows a table' },
+  { depth: 'sampled', forced: '', name: 'sampled', words: 'samples of about 25,000 rows a table' },
   { depth: 'catalogue', forced: '', name: 'catalogue', words: 'declarations and the server’s own statistics, no table read' },
 ] as const;
 

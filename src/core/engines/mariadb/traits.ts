@@ -9,6 +9,7 @@ export function traits(): Traits {
     namedNotNull: false,
     viewsActForCallers: true,
     switchesReferences: false,
+    defersReferences: false,
     changesTriggers: false,
     renamesConstraints: false,
     numbersByKey: true,

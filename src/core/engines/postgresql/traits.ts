@@ -13,6 +13,7 @@ export function traits(version: string): Traits {
     viewsActForCallers: major >= 15,
     // Manual of PostgreSQL 18, "ALTER TABLE".
     switchesReferences: major >= 18,
+    defersReferences: true,
     changesTriggers: true,
     renamesConstraints: true,
     numbersByKey: false,

@@ -3,6 +3,7 @@
 import { columnsId, type TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf, getTable, referencesTo } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, ReferentialAction, Table } from '../../catalogue/model';
+import { traitsOf } from '../../engines/index';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { Answer, Question } from '../question';
 import type { Ground } from '../remedy';
@@ -29,13 +30,13 @@ export function deleteQuestion({ columns, references }: Referring, { table, cata
         'set default',
         'Give the default',
         `${children} go over to the default ${parent}`,
-        whyNoDefault(table, columns),
+        whyNoDefault(table, columns, catalogue),
       ),
     ],
   };
 }
 
-export function updateQuestion({ columns, references }: Referring, { table }: Ground): Question<ReferentialAction> {
+export function updateQuestion({ columns, references }: Referring, { table, catalogue }: Ground): Question<ReferentialAction> {
   const key = references.columns.join(', ');
   const children = plural(rowOf(table.name));
   const rows = table.estimatedRows === null ? '' : `, up to ${counted(table.estimatedRows, 'row')}`;
@@ -48,12 +49,19 @@ export function updateQuestion({ columns, references }: Referring, { table }: Gr
       actionAnswer('restrict', 'Refuse at once', `before the statement is through`),
       actionAnswer('cascade', 'Follow', `its ${children} take the new value${rows}`),
       actionAnswer('set null', 'Empty the reference', `${children} stay without one${rows}`, whyNotNull(table, columns)),
-      actionAnswer('set default', 'Give the default', `${children} go over to the default`, whyNoDefault(table, columns)),
+      actionAnswer(
+        'set default',
+        'Give the default',
+        `${children} go over to the default`,
+        whyNoDefault(table, columns, catalogue),
+      ),
     ],
   };
 }
 
-export function deferrableQuestion(): Question<ForeignKey['deferrable']> {
+/** No question where every reference is checked at each statement. */
+export function deferrableQuestion({ catalogue }: Ground): readonly Question<ForeignKey['deferrable']>[] {
+  if (!traitsOf(catalogue).defersReferences) return [];
   const answer = (id: ForeignKey['deferrable'], title: string, effect: string): Answer<ForeignKey['deferrable']> => ({
     id,
     value: id,
@@ -63,20 +71,22 @@ export function deferrableQuestion(): Question<ForeignKey['deferrable']> {
     advised: id === 'no',
     refused: null,
   });
-  return {
-    id: 'deferrable',
-    shape: 'list',
-    title: 'When it is checked',
-    answers: [
-      answer('no', 'At each statement', 'a parent has to be there before its children'),
-      answer('initially immediate', 'At each statement, unless put off', 'a transaction can put it off by SET CONSTRAINTS'),
-      answer(
-        'initially deferred',
-        'At the end of the transaction',
-        'rows that refer to each other can be written in any order; a mistake is told late',
-      ),
-    ],
-  };
+  return [
+    {
+      id: 'deferrable',
+      shape: 'list',
+      title: 'When it is checked',
+      answers: [
+        answer('no', 'At each statement', 'a parent has to be there before its children'),
+        answer('initially immediate', 'At each statement, unless put off', 'a transaction can put it off by SET CONSTRAINTS'),
+        answer(
+          'initially deferred',
+          'At the end of the transaction',
+          'rows that refer to each other can be written in any order; a mistake is told late',
+        ),
+      ],
+    },
+  ];
 }
 
 function actionAnswer(
@@ -93,7 +103,8 @@ function whyNotNull(table: Table, columns: readonly string[]): string | null {
   return mandatory.length > 0 ? `${columnsId(table.id, mandatory)} may not be null` : null;
 }
 
-function whyNoDefault(table: Table, columns: readonly string[]): string | null {
+function whyNoDefault(table: Table, columns: readonly string[], catalogue: Catalogue): string | null {
+  if (!traitsOf(catalogue).defersReferences) return 'the server takes it without a word and does not do it';
   const without = table.columns.filter((c) => columns.includes(c.name) && c.default === null).map((c) => c.name);
   return without.length > 0 ? `${columnsId(table.id, without)} has no default` : null;
 }

@@ -41,7 +41,7 @@ export const foreignKeyRemedy: Remedy<ForeignKeyProposal> = {
       ...orphanQuestion(decided, on, 'may stay'),
       deleteQuestion(decided, on),
       updateQuestion(decided, on),
-      deferrableQuestion(),
+      ...deferrableQuestion(on),
     ];
   },
 
@@ -86,7 +86,7 @@ function referring(proposal: ForeignKeyProposal, on: Making): readonly Operation
     onDelete: chosenAnswer(deleteQuestion(proposal, on), chosen)?.value ?? 'no action',
     onUpdate: chosenAnswer(updateQuestion(proposal, on), chosen)?.value ?? 'no action',
     match: 'simple',
-    deferrable: chosenAnswer(deferrableQuestion(), chosen)?.value ?? 'no',
+    deferrable: deferrableQuestion(on).flatMap((question) => chosenAnswer(question, chosen)?.value ?? [])[0] ?? 'no',
     rows: whole ? 'checked' : 'new only',
   };
   const repairs = orphanRepairs(reference, on);

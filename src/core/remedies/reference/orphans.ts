@@ -1,5 +1,6 @@
 // What becomes of children without a parent.
 
+import { traitsOf } from '../../engines/index';
 import { tableId } from '../../catalogue/identifiers';
 import { declaredUniques, findTable, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
@@ -30,6 +31,7 @@ export function orphanQuestion(
   const many = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? thing : plural(thing)}`;
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
+  const wholeOnly = traitsOf(catalogue).trustsWriters ? 'the reference holds for every row or not at all here' : null;
   const notEmpty = mandatory.length > 0 ? `${mandatory.join(', ')} may not be null` : unkeyed;
   const cost = undoable(table);
   const answer = (id: string, title: string, effect: string, more: Partial<Answer>): Answer => ({
@@ -67,12 +69,13 @@ export function orphanQuestion(
           : [
               answer('standIns', 'Empty what says "none"', 'References of 0, -1, - or blank set to null; other orphans stay', {
                 cost: `${cost}; stays unvalidated`,
-                refused: notEmpty,
+                refused: notEmpty ?? wholeOnly,
               }),
             ]),
         answer('leave', 'Leave them', 'The reference holds for new rows only; the orphans stay to be mended by hand', {
           cost: 'stays unvalidated',
-          advised: notEmpty !== null,
+          advised: notEmpty !== null && wholeOnly === null,
+          refused: wholeOnly,
         }),
       ],
     },

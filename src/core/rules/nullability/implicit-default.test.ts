@@ -8,7 +8,7 @@ const port = sketch(`
 `);
 
 test('nullability/implicit-default finds mandatory columns of a lax server, and leaves a strict one alone', () => {
-  expect(foundBy('nullability/implicit-default', { ...port, strict: false })).toEqual(['port.berth: Moderate, 1 column']);
+  expect(foundBy('nullability/implicit-default', { ...port, strict: false })).toEqual(['port.berth: Minor, 1 column']);
   expect(foundBy('nullability/implicit-default', { ...port, strict: true })).toEqual([]);
   expect(foundBy('nullability/implicit-default', port)).toEqual([]);
 });

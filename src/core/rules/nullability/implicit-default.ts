@@ -20,7 +20,7 @@ export const implicitDefault = defineRule<Facts>({
       yield {
         table: table.id,
         columns: [],
-        severity: 'Moderate',
+        severity: 'Minor',
         confidence: 1,
         facts: { columns },
         proposal: byHand([]),

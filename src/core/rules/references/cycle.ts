@@ -1,3 +1,4 @@
+import { traitsOf } from '../../engines/index';
 import type { TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';
@@ -10,6 +11,8 @@ interface Facts {
   readonly constraints: readonly string[];
   /** True when no reference of the ring may be null: then no first row can be inserted. */
   readonly closed: boolean;
+  /** False where no reference can wait; left out where one can. */
+  readonly defers?: boolean;
 }
 
 /** Tables that refer to each other in a ring, none of whose references can wait until the end of a transaction. */
@@ -19,6 +22,7 @@ export const referenceCycle = defineRule<Facts>({
   about: 'Tables that refer to each other in a ring, with no reference that can be deferred.',
   *check({ catalogue, tables }) {
     const judged = new Set(tables.map((table) => table.id));
+    const defers = traitsOf(catalogue).defersReferences;
     for (const ring of ringsOf(catalogue)) {
       const [first] = ring;
       const members = new Set(ring.map((table) => table.id));
@@ -35,13 +39,18 @@ export const referenceCycle = defineRule<Facts>({
         apart: ring.map((table) => table.id).join(' '),
         severity: closed ? 'Serious' : 'Minor',
         confidence: 1,
-        facts: { ring: ring.map((table) => table.id as string), constraints: keys.map(({ key }) => key.name), closed },
+        facts: {
+          ring: ring.map((table) => table.id as string),
+          constraints: keys.map(({ key }) => key.name),
+          closed,
+          ...(!defers && { defers }),
+        },
         proposal: byHand([]),
       };
     }
   },
 
-  words({ ring, constraints, closed }) {
+  words({ ring, constraints, closed, defers = true }) {
     return {
       title: 'References in a ring',
       message: `${ring.join(', ')} refer to each other, and none of their ${counted(constraints.length, 'reference')} can wait for the end of a transaction.`,
@@ -54,7 +63,9 @@ export const referenceCycle = defineRule<Facts>({
         ...constraints.map((name) => ({ label: 'reference', text: name })),
       ],
       reasons: ['followed through the declared foreign keys'],
-      advice: 'Declare one of them DEFERRABLE INITIALLY DEFERRED.',
+      advice: defers
+        ? 'Declare one of them DEFERRABLE INITIALLY DEFERRED.'
+        : 'Keep one of them in a table of its own between the two, so that rows can be written one after the other.',
     };
   },
 });

@@ -4,7 +4,6 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { asOwner, asStore, surveyed } from './docket';
 import { expect, open, test } from './test';
-import type { Page } from '@playwright/test';
 
 test.setTimeout(240_000);
 

@@ -46,7 +46,7 @@ const tables: readonly (readonly [string, string, readonly string[]])[] = [
   ['core/wishes', 'index.ts', ['askedRule', 'wish']],
   ['core/rules', 'index.ts', ['audit', 'policy', 'rule', 'severity']],
   ['core/engines', 'index.ts', ['DialectError', 'dialect', 'engine', 'questions']],
-  ['sources', 'index.ts', ['SourceError', 'budget', 'kind', 'reader', 'source', 'survey', 'run']],
+  ['sources', 'index.ts', ['SourceError', 'budget', 'kind', 'reader', 'source', 'survey', 'run', 'tls']],
   ['jobs', 'index.ts', ['job', 'prepare', 'loginHandover', 'ownership', 'queue', 'worker']],
 ];
 test.each(tables)('what is in %s stands in its table', (folder, table, shared) => {

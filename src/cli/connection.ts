@@ -20,7 +20,8 @@ export const connectionUsage = sourceKindIds.flatMap((id) => sourceKind(id).comm
 /** Throws UsageError, SourceError `misspelt`. */
 export async function connectionFrom(given: string): Promise<Named> {
   const kind = kindFor(given);
-  if (!kind?.commandLine) throw new UsageError(`${given} names no source that can be reached from here.`);
+  if (!kind?.commandLine)
+    throw new UsageError(`That address names no kind of source that is known here. It is typed as ${connectionUsage}.`);
   return { kind, ...(await kind.commandLine.connection(given, atTheTerminal)) };
 }
 

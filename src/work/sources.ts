@@ -3,7 +3,7 @@
 import { baseTables } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
 import { engineOf } from '../core/engines/index';
-import { type LoginReport, risksInWords } from '../core/survey/login';
+import { hiddenInWords, type LoginReport, risksInWords } from '../core/survey/login';
 import { sourceKind } from '../sources/index';
 import type { Source } from '../sources/source';
 import { SourceError } from '../sources/SourceError';
@@ -150,7 +150,7 @@ async function lookAround(open: () => Promise<Source>): Promise<Tried> {
 }
 
 function seen(catalogue: Catalogue, login: LoginReport): Tried {
-  const warning = risksInWords(login);
+  const warning = [risksInWords(login), hiddenInWords(login)].filter((words) => words !== null).join(' ') || null;
   const said = { warning, fitting: warning === null ? null : login.fitting };
   const tables = baseTables(catalogue);
   const closed = tables.filter((table) => !table.readable);

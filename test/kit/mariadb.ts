@@ -18,7 +18,7 @@ export interface TestServer {
   details(databases?: readonly string[]): ConnectionDetails;
   url(database?: string): string;
   /** Runs statements as the superuser, one after the other; what they give as text. */
-  run(text: string): Promise<readonly (readonly (string | null)[])[]>;
+  run(this: void, text: string): Promise<readonly (readonly (string | null)[])[]>;
 }
 
 /** A server of a suite's own: its databases stand side by side, and suites would meet in them. */
@@ -71,8 +71,7 @@ function statementsIn(text: string): readonly string[] {
     .split(/;[ \t]*(?:\n|$)/)
     .reduce<readonly string[]>((parts, part) => {
       const last = parts.at(-1);
-      const open =
-        last !== undefined && /^\s*(create (trigger|function|procedure|event)|begin)\b/i.test(last) && !/\bend\s*$/i.test(last);
+      const open = last !== undefined && /\bbegin\b/i.test(last) && !/\bend\s*$/i.test(last);
       return open ? [...parts.slice(0, -1), `${last};\n${part}`] : [...parts, part];
     }, [])
     .map((statement) => statement.trim())

@@ -3,7 +3,7 @@ import { policiesUnder } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { documentOf } from '../../core/survey/document';
 import { noDictionary } from '../../core/naming/dictionary';
-import { risksInWords } from '../../core/survey/login';
+import { hiddenInWords, risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
 import { tableId } from '../../core/catalogue/identifiers';
 import type { Taken } from '../../core/ratchet/against';
@@ -43,6 +43,8 @@ export async function run(args: readonly string[]): Promise<number> {
     const login = await source.login();
     const warning = risksInWords(login);
     if (warning !== null) process.stderr.write(`${warning} This would make one:\n\n${login.fitting}\n`);
+    const hidden = hiddenInWords(login);
+    if (hidden !== null) process.stderr.write(`${hidden}\n`);
     const result = await survey(source, {
       depth,
       schemas: schema,

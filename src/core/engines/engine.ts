@@ -37,6 +37,8 @@ export interface Traits {
   readonly switchesReferences: boolean;
   /** True where a reference can be checked at the end of a transaction, and give its children their default. */
   readonly defersReferences: boolean;
+  /** True where a column that a reference empties cannot be NOT NULL. */
+  readonly emptiesNullableOnly: boolean;
   /** True where a trigger can be switched off and on, or get another name. */
   readonly changesTriggers: boolean;
   /** True where a constraint gets another name as such; else it is dropped and made again. */

@@ -3,6 +3,7 @@ import type { Stock } from './stock';
 
 export const privileges: Stock = {
   title: 'privileges',
+  part: 'privileges',
   fields: [
     { name: 'grantee', type: 'text', width: 110, usual: true },
     { name: 'schema', type: 'text', width: 70, usual: true },

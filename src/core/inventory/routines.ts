@@ -2,6 +2,7 @@ import type { Stock } from './stock';
 
 export const routines: Stock = {
   title: 'routines',
+  part: 'routines',
   fields: [
     { name: 'schema', type: 'text', width: 80, usual: true },
     { name: 'name', type: 'text', width: 170, usual: true },

@@ -1,7 +1,7 @@
 // The shape of a list of the inventory: what there is of one kind, a line each, in fields that can be shown, filtered and
 // sorted by.
 
-import type { Catalogue } from '../catalogue/model';
+import type { Catalogue, UnknownPart } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
 import type { Finding } from '../rules/rule';
 
@@ -34,6 +34,8 @@ export interface Line {
 }
 
 export interface Stock {
+  /** Of what may be hidden from a login: what that is called there. */
+  readonly part?: UnknownPart;
   /** `columns`. */
   readonly title: string;
   readonly fields: readonly Field[];

@@ -2,7 +2,7 @@ import { newConstraint, withKey, withNullability, withoutIndex } from '../catalo
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
 import type { Kind } from './operation';
-import { redefinition } from './set-not-null';
+import { redefinition, refuseEmptied } from './set-not-null';
 import { Refusal } from './refusal';
 
 export interface AddPrimaryKey extends AddedKey {
@@ -60,7 +60,8 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
 
   fit(key, on) {
     const table = on.current.get(key.table);
-    const split = refuseSplit(table, key.columns);
+    const emptied = on.traits.emptiesNullableOnly ? refuseEmptied(table, key.columns) : null;
+    const split = refuseSplit(table, key.columns) ?? emptied;
     if (split) return split;
     // Another operation may have made it NOT NULL meanwhile, and will undo that.
     const nullableBefore = key.nullableBefore.filter((name) => table.columns.some((c) => c.name === name && c.nullable));

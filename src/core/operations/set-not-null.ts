@@ -1,5 +1,6 @@
 import { withNullability } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
+import { foreignKeysOf } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import type { Ground, Kind } from './operation';
@@ -63,6 +64,8 @@ export const setNotNull: Kind<SetNotNull> = {
 
   fit(operation, on) {
     const table = on.current.get(operation.table);
+    const emptied = on.traits.emptiesNullableOnly ? refuseEmptied(table, [operation.column]) : null;
+    if (emptied) return emptied;
     const handedDown = handingDown(table, operation.column, on);
     const definition = redefinition(table, operation.column, on);
     return { ...operation, ...(handedDown && { handedDown }), ...nameOf(operation, on), ...(definition && { definition }) };
@@ -84,6 +87,19 @@ function nameOf(
   const table = current.get(id);
   const there = table.columns.find(({ name }) => name === column)?.notNull;
   return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };
+}
+
+/** Why columns have to stay nullable: a reference empties one of them when its parent goes or changes. */
+export function refuseEmptied(table: Table, columns: readonly string[]): Refusal | null {
+  const key = foreignKeysOf(table).find(
+    ({ columns: own, onDelete, onUpdate }) =>
+      (onDelete === 'set null' || onUpdate === 'set null') && own.some((column) => columns.includes(column)),
+  );
+  return key
+    ? new Refusal(
+        `${key.name} of ${table.id} empties ${key.columns.join(', ')}: it cannot be NOT NULL. Choose another action for it, or leave it nullable.`,
+      )
+    : null;
 }
 
 /** What is said of the column when it is never empty; null where only that has to be said. */

@@ -1,17 +1,24 @@
 // What a login for audits may do beyond reading. Whoever can make a table can have a reader run their code (index
 // expressions, row security, casts), with all the rights that the reader has: so a login that only reads is a safeguard.
 
+import type { UnknownPart } from '../catalogue/model';
 import { counted, inSeries } from '../naming/words';
 
 export type LoginRisk =
   | { readonly kind: 'superuser' | 'runs programs' | 'writes files' | 'reads files' | 'makes roles' }
   | { readonly kind: 'writes' | 'owns' | 'makes tables'; readonly count: number; readonly examples: readonly string[] };
 
+/** A part that counts as not visible, never as not there; with the grant that would show it, in words. */
+export interface Hidden {
+  readonly part: UnknownPart;
+  readonly words: string;
+}
+
 export interface LoginReport {
   readonly user: string;
   readonly risks: readonly LoginRisk[];
   /** What the server leaves out of its catalogue for this login, without a word; left out where it says what it refuses. */
-  readonly hidden?: readonly string[];
+  readonly hidden?: readonly Hidden[];
   /** Statements that make a login for this database that can read and nothing else; a person reads and runs them. */
   readonly fitting: string;
 }
@@ -24,7 +31,9 @@ export function risksInWords({ user, risks }: Pick<LoginReport, 'user' | 'risks'
 
 /** What it cannot see in one sentence; null when that is nothing. */
 export function hiddenInWords({ user, hidden = [] }: Pick<LoginReport, 'user' | 'hidden'>): string | null {
-  return hidden.length === 0 ? null : `${user} cannot see ${inSeries(hidden)}: these count as not visible, never as not there.`;
+  return hidden.length === 0
+    ? null
+    : `${user} cannot see ${inSeries(hidden.map(({ words }) => words))}: these count as not visible, never as not there.`;
 }
 
 function riskInWords(risk: LoginRisk): string {

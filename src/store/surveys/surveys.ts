@@ -7,7 +7,7 @@ import { type Depth, keyOf } from '../../core/evidence/requests';
 import { catalogueFrom, currentFormat, type Stored } from '../../core/formats/index';
 import type { Speed } from '../../core/plan/times';
 import type { SurveyDocument } from '../../core/survey/document';
-import type { LoginReport } from '../../core/survey/login';
+import type { Hidden, LoginReport } from '../../core/survey/login';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { DocketId, ScheduleId, SourceId, SurveyId } from '../ids';
 
@@ -175,6 +175,15 @@ export async function findLastExact(db: Db, source: SourceId, before: number): P
   );
   if (!row?.catalogue) return null;
   return { at: row.at, catalogue: catalogueFrom(row.catalogue, row.format), facts: await listFacts(db, row.id) };
+}
+
+/** What was hidden from the login of the last survey that has looked; empty where the server says what it refuses. */
+export async function findHidden(db: Db, source: SourceId): Promise<readonly Hidden[]> {
+  const { rows } = await db.query<{ hidden: readonly Hidden[] | null }>(
+    `select login -> 'hidden' as hidden from surveys where source_id = $1 and login is not null and state = 'done' order by id desc limit 1`,
+    [source],
+  );
+  return rows[0]?.hidden ?? [];
 }
 
 export async function keepLogin(db: Db, survey: SurveyId, login: LoginReport): Promise<void> {

@@ -20,6 +20,7 @@ import { titled } from '~/app/ui/title';
 import { useRowKeys } from '~/app/ui/useRowKeys';
 import type { Field, Line } from '~/core/inventory/stock';
 import { inventory, type StockKind, stockKinds } from '~/core/inventory/index';
+import { findHidden } from '~/store/surveys/surveys';
 import { countLines, countStock, findPosition } from '~/store/inventory/inventory';
 import { LineCell } from '~/app/ui/list/ValueCell';
 import { SaveMenu } from '~/app/ui/list/SaveMenu';
@@ -33,7 +34,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const asked = askedFor(room, request, params.kind);
   const { source, store } = room;
   const { kind, fields, filter, problem } = asked;
-  const [first, passing, counts, at] = await Promise.all([
+  const [hidden, first, passing, counts, at] = await Promise.all([
+    findHidden(store, source.id),
     linesFor(room, asked, { offset: 0, limit: linesAtOnce }),
     filter.terms.length === 0 ? null : countLines(store, source.id, kind, filter),
     countStock(store, source.id),
@@ -41,7 +43,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     params.line === undefined ? null : findPosition(store, source.id, kind, { ...asked, id: params.line }),
   ]);
   const count = problem ? 0 : (passing ?? counts[kind]);
-  return { source: source.id, kind, fields, problem, first, count, counts, linked: at === null ? null : { id: params.line, at } };
+  const unseen = stockKinds.filter((one) => counts[one] === 0 && hidden.some(({ part }) => part === inventory[one].part));
+  const linked = at === null ? null : { id: params.line, at };
+  return { source: source.id, kind, fields, problem, first, count, counts, unseen, linked };
 }
 
 /** Choosing another line, or other columns, does not read the list again. */
@@ -61,7 +65,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function Inventory({ loaderData }: Route.ComponentProps) {
-  const { source, kind, fields, problem, first, count, counts, linked } = loaderData;
+  const { source, kind, fields, problem, first, count, counts, unseen, linked } = loaderData;
   const [params] = useSearchParams();
   const { line: chosenId } = useParams();
   const columns = useColumns(`inventory.${kind}`, fields);
@@ -89,14 +93,14 @@ export default function Inventory({ loaderData }: Route.ComponentProps) {
   return (
     <Desk>
       <main className="list" id="content" aria-label="Inventory">
-        <Kinds source={source} kind={kind} counts={counts} />
+        <Kinds source={source} kind={kind} counts={counts} unseen={unseen} />
         <Bar>
           <FilterLine key={kind} fields={fields} problem={problem} />
           <ColumnChoice fields={fields} columns={columns} />
           <SaveMenu address={(as) => `${here}/export${search}${search === '' ? '?' : '&'}as=${as}`} />
         </Bar>
         {whole === 0 ? (
-          <Nothing kind={kind} surveyed={counts.tables > 0} />
+          <Nothing kind={kind} surveyed={counts.tables > 0} hidden={unseen.includes(kind)} />
         ) : count === 0 ? (
           <Empty>
             <h1>{problem ? 'The filter cannot be read' : `No ${inventory[kind].title} pass this filter`}</h1>
@@ -168,7 +172,12 @@ function cellOf({ values }: Line, field: Field) {
   return <LineCell values={values} field={field} />;
 }
 
-function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData'], 'source' | 'kind' | 'counts'>) {
+function Kinds({
+  source,
+  kind,
+  counts,
+  unseen,
+}: Pick<Route.ComponentProps['loaderData'], 'source' | 'kind' | 'counts' | 'unseen'>) {
   return (
     <Tabs value={kind} variant="scrollable" scrollButtons={false} aria-label="What is listed">
       {stockKinds.map((one) => (
@@ -179,7 +188,8 @@ function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData']
           to={pathTo('/s/:source/inventory/:kind', { source, kind: one })}
           label={
             <span>
-              {capital(inventory[one].title)} <span className="mute number">{shortCount(counts[one])}</span>
+              {capital(inventory[one].title)}{' '}
+              <span className="mute number">{unseen.includes(one) ? '?' : shortCount(counts[one])}</span>
             </span>
           }
         />
@@ -188,7 +198,21 @@ function Kinds({ source, kind, counts }: Pick<Route.ComponentProps['loaderData']
   );
 }
 
-function Nothing({ kind, surveyed }: { readonly kind: StockKind; readonly surveyed: boolean }) {
+interface NothingProps {
+  readonly kind: StockKind;
+  readonly surveyed: boolean;
+  /** True where the server keeps them from the login without a word. */
+  readonly hidden: boolean;
+}
+
+function Nothing({ kind, surveyed, hidden }: NothingProps) {
+  if (surveyed && hidden)
+    return (
+      <Empty>
+        <h1>{capital(inventory[kind].title)} are not visible</h1>
+        <p>The server shows none to the login of the survey, which does not mean that there are none.</p>
+      </Empty>
+    );
   return (
     <Empty>
       <h1>{surveyed ? `There are no ${inventory[kind].title}` : 'Nothing has been taken stock of'}</h1>

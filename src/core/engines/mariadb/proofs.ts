@@ -5,6 +5,7 @@ import { type Claim, columnsOfClaim } from '../../evidence/claims';
 import { type ActionProof, type BreakingProof, isRefusing, type Proof } from '../../operations/proof';
 import type { ActionTry } from '../dialect';
 import { literal, quote, quoteList, quoteTable } from './quote';
+import { baseOf } from './types';
 
 /** By changing rows only: a row that is added uses up a number, whether it is refused or not. */
 export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
@@ -36,6 +37,9 @@ export function writeProof(proof: BreakingProof, catalogue: Catalogue): string {
 
 /** What a trigger does cannot be known, nor what an engine without transactions would take back. */
 export function whyNotTried(proof: Proof, catalogue: Catalogue): string | null {
+  // Manual, "TIMESTAMP": what is given nothing takes the present moment, refused or not.
+  if (proof.kind === 'null' && baseOf(getColumn(catalogue, proof.table, proof.column).declaredType) === 'timestamp')
+    return `${proof.column} is a timestamp, which takes the present moment where it is given nothing: so it was not tried.`;
   const ids = proof.kind === 'action' ? [proof.reference.parent, proof.table] : [proof.table];
   for (const id of new Set(ids)) {
     const { storage, triggers, versioned } = getTable(catalogue, id);

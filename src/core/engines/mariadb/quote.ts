@@ -42,6 +42,10 @@ export function comment(text: string): string {
   return `-- ${visible(text)}`;
 }
 
+// In UTF-8, as hexadecimal.
 function bytesOf(text: string): string {
-  return Array.from(new TextEncoder().encode(text), (byte) => byte.toString(16).padStart(2, '0')).join('');
+  const whole = text.replaceAll(/\p{Cs}/gu, '\ufffd');
+  return encodeURIComponent(whole).replaceAll(/%([0-9A-F]{2})|(.)/g, (_, byte: string | undefined, sign: string) =>
+    (byte ?? sign.charCodeAt(0).toString(16).padStart(2, '0')).toLowerCase(),
+  );
 }

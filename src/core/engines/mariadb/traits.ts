@@ -10,6 +10,7 @@ export function traits(): Traits {
     viewsActForCallers: true,
     switchesReferences: false,
     defersReferences: false,
+    emptiesNullableOnly: true,
     changesTriggers: false,
     renamesConstraints: false,
     numbersByKey: true,

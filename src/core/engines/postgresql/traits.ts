@@ -14,6 +14,7 @@ export function traits(version: string): Traits {
     // Manual of PostgreSQL 18, "ALTER TABLE".
     switchesReferences: major >= 18,
     defersReferences: true,
+    emptiesNullableOnly: false,
     changesTriggers: true,
     renamesConstraints: true,
     numbersByKey: false,

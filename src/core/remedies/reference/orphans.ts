@@ -4,7 +4,7 @@ import { traitsOf } from '../../engines/index';
 import { tableId } from '../../catalogue/identifiers';
 import { declaredUniques, findTable, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
-import { plural, rowOf, withArticle } from '../../naming/words';
+import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { Operation } from '../../operations/index';
 import type { FittedReference } from '../../operations/reference';
 import { Refusal } from '../../operations/refusal';
@@ -28,7 +28,7 @@ export function orphanQuestion(
   if (!orphanRows) return [];
   const parent = findTable(catalogue, tableId(references.schema, references.table));
   const thing = rowOf(table.name);
-  const many = `${orphanRows.toLocaleString('en-GB')} ${orphanRows === 1 ? thing : plural(thing)}`;
+  const many = counted(orphanRows, thing);
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
   const wholeOnly = traitsOf(catalogue).trustsWriters ? 'the reference holds for every row or not at all here' : null;
@@ -42,8 +42,7 @@ export function orphanQuestion(
     {
       id: 'orphans',
       shape: 'cards',
-      title:
-        orphanRows === 1 ? 'What becomes of the orphan' : `What becomes of the ${orphanRows.toLocaleString('en-GB')} orphans`,
+      title: orphanRows === 1 ? 'What becomes of the orphan' : `What becomes of the ${counted(orphanRows, 'orphan')}`,
       answers: [
         answer('empty', 'Set aside and empty', `${many} kept in a side table, the reference set to null`, {
           advised: true,

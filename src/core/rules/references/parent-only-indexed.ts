@@ -9,7 +9,7 @@ interface Facts {
   readonly parentColumns: readonly string[];
 }
 
-/** A declared reference to columns that are indexed and not unique, which some servers take (manual of MariaDB, "Foreign Keys"). */
+/** A declared reference to columns that are indexed and not unique, which some servers take: an index is enough for them. */
 export const parentOnlyIndexed = defineRule<Facts>({
   id: 'references/parent-only-indexed',
   concern: 'References',

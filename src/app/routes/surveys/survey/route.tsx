@@ -8,7 +8,7 @@ import { data, Form, Link } from 'react-router';
 import { Script } from '~/app/ui/Script';
 import { groupBy } from '~/core/grouping';
 import { notJudgedBy } from '~/core/rules/index';
-import { risksInWords } from '~/core/survey/login';
+import { hiddenInWords, risksInWords } from '~/core/survey/login';
 import { useAllowed } from '~/app/ui/useAllowed';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
@@ -77,6 +77,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
   const tables = survey.notMeasured ?? [];
   const mayGoOn = useAllowed()('survey');
   const warning = survey.login && risksInWords(survey.login);
+  const hidden = survey.login && hiddenInWords(survey.login);
   return (
     <main className="page" id="content">
       <div className="narrow">
@@ -117,6 +118,11 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
           </section>
         )}
         {answers && <Answers key={answers.script.scriptId} {...{ source, survey: survey.id, ...answers }} />}
+        {hidden && (
+          <Alert severity="info" role="note">
+            {visible(hidden)}
+          </Alert>
+        )}
         {survey.problem && (
           <Alert severity={state === 'failed' ? 'error' : 'warning'} role="alert">
             {visible(survey.problem)}

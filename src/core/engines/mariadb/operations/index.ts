@@ -47,5 +47,5 @@ export function bytesPassed(operation: Operation, cost: Cost, catalogue: Catalog
 }
 
 function writingOf(operation: Operation): Writing<Operation> {
-  return writings[operation.kind] as Writing<Operation>;
+  return writings[operation.kind];
 }

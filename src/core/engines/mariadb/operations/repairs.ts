@@ -136,7 +136,7 @@ function removing(operation: SetAside): readonly string[] {
           `from ${target} as child`,
           'join (',
           `  select ${quoteList(rowKey)}, row_number() over alike as place`,
-          ...alike(table, rows.columns, rows.keep, rowKey),
+          ...alike(table, rows.columns, rows.keep, { tie: rowKey }),
           `) as ranked on ${matching(rowKey, 'child', 'ranked')} and ranked.place > 1`,
         ]
       : [`from ${target} as child`, `where ${conditionOf(rows)}`];
@@ -159,7 +159,10 @@ function removingAlike(operation: SetAside, rows: Extract<WrongRows, { kind: 're
     [
       `create temporary table ${ranked}`,
       `as select ${list}, row_number() over alike as pawl_place`,
-      ...alike(table, rows.columns, rows.keep, columns, `${quoteList(rows.columns)} in (${repeated(table, rows.columns)})`),
+      ...alike(table, rows.columns, rows.keep, {
+        tie: columns,
+        only: `${quoteList(rows.columns)} in (${repeated(table, rows.columns)})`,
+      }),
     ].join('\n'),
     counted(
       [`insert into ${interimOf(operation)} (${list})\nselect ${list} from ${ranked} where pawl_place > 1`],
@@ -246,7 +249,7 @@ function childrenOf({ reference, columns, keep }: ChildrenOfRepeats): readonly s
     'join (',
     `  select ${pairs.join(', ')},`,
     '    row_number() over alike as place',
-    ...alike(reference.parent, columns, keep, reference.parentColumns),
+    ...alike(reference.parent, columns, keep, { tie: reference.parentColumns }),
     `) as ranked on ${match} and ranked.place > 1`,
   ];
 }
@@ -308,8 +311,15 @@ function conditionOf(rows: WrongRows): string {
   }
 }
 
+interface Told {
+  /** What tells the rows. */
+  readonly tie: readonly string[];
+  /** True of those that are looked at; all that are filled when left out. */
+  readonly only?: string;
+}
+
 // Alike rows, the one to be kept first. Ties go by what tells the rows, so that there is always one.
-function alike(table: TableId, columns: readonly string[], keep: Keep, tie: readonly string[], only?: string): readonly string[] {
+function alike(table: TableId, columns: readonly string[], keep: Keep, { tie, only }: Told): readonly string[] {
   const direction = keep.which === 'last' ? ' desc' : '';
   const fullness = keep.of.map((c) => `(${quote(c)} is not null)`).join(' + ');
   // Nothing sorts before everything here: those that have a value come first either way.

@@ -1,4 +1,4 @@
-import type { LoginReport, LoginRisk } from '../../../survey/login';
+import type { Hidden, LoginReport, LoginRisk } from '../../../survey/login';
 import { type Asking, oneOf, rowsOf } from '../../questions';
 import { comment, literal, quote } from '../quote';
 import * as queries from './catalogue-queries';
@@ -43,20 +43,22 @@ function several(kind: 'writes' | 'makes tables', names: readonly string[]): rea
 }
 
 // What it may not see the server leaves out without a word: it is said here, with the grant that shows it.
-function hiddenFrom(rights: readonly Right[], schemas: readonly string[]): readonly string[] {
+function hiddenFrom(rights: readonly Right[], schemas: readonly string[]): readonly Hidden[] {
   const lacking = (...privileges: readonly string[]): readonly string[] =>
     schemas.filter((schema) => !privileges.some((privilege) => mayDo(rights, schema, privilege)));
-  const rows = lacking('SELECT');
-  const views = lacking('SHOW VIEW');
-  const triggers = lacking('TRIGGER', 'UPDATE');
+  const hidden = (part: Hidden['part'], of: readonly string[], words: string): readonly Hidden[] =>
+    of.length === 0 ? [] : [{ part, words: words.replace('{}', of.join(', ')) }];
+  const ofServer = mayDo(rights, 'mysql', 'SELECT') ? [] : ['mysql'];
   return [
-    ...(rows.length > 0 ? [`tables of ${rows.join(', ')} that it has no SELECT on`] : []),
-    ...(views.length > 0 ? [`what views say in ${views.join(', ')} (grant SHOW VIEW)`] : []),
-    ...(triggers.length > 0
-      ? [
-          `triggers in ${triggers.join(', ')} (they show to whoever may make them, with TRIGGER: no right for a login that only reads)`,
-        ]
-      : []),
+    ...hidden('rows', lacking('SELECT'), 'tables of {} that it has no SELECT on'),
+    ...hidden('definitions', lacking('SHOW VIEW'), 'what views say in {} (grant SHOW VIEW)'),
+    ...hidden(
+      'triggers',
+      lacking('TRIGGER', 'UPDATE'),
+      'triggers in {} (TRIGGER shows them, and lets one make them: no right for a login that only reads)',
+    ),
+    ...hidden('routines', ofServer, 'programs that it may not run (grant SELECT on mysql.proc)'),
+    ...hidden('privileges', ofServer, 'what others may do'),
   ];
 }
 

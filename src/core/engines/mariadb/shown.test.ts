@@ -1,0 +1,103 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { withNullability } from './column-text';
+import { isOnePart, isWhole, readShown } from './shown';
+
+const statement = `CREATE TABLE \`be\`\`rth, (x\` (
+  \`no\` varchar(20) CHARACTER SET latin1 COLLATE latin1_bin NOT NULL DEFAULT 'a,\\'b' COMMENT 'it''s, (so); --',
+  \`area, "x"\` int(10) unsigned DEFAULT NULL CHECK (\`area, "x"\` > 0),
+  \`kind\` enum('a','b''c',')') DEFAULT NULL,
+  PRIMARY KEY (\`no\`),
+  UNIQUE KEY \`u\` (\`kind\`,\`no\`(10) DESC) COMMENT 'x',
+  UNIQUE KEY \`h\` (\`no\`) USING HASH,
+  FULLTEXT KEY \`f\` (\`no\`),
+  CONSTRAINT \`fk\` FOREIGN KEY (\`area, "x"\`, \`no\`) REFERENCES \`other\`.\`p\` (\`a\`, \`b\`) ON DELETE SET NULL ON UPDATE NO ACTION,
+  CONSTRAINT \`ck\` CHECK (\`no\` <> ', CONSTRAINT \`x\` CHECK (1)')
+) ENGINE=InnoDB AUTO_INCREMENT=5 DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_general_ci
+ PARTITION BY RANGE  COLUMNS(\`no\`)
+(PARTITION \`p0\` VALUES LESS THAN ('m') ENGINE = InnoDB)`;
+
+test('a table is read as it was declared, whatever its names and texts want to be', () => {
+  const { columns, keys, references, checks, partitioned, partitionedBy } = readShown(statement);
+  expect([...columns.keys()]).toEqual(['no', 'area, "x"', 'kind']);
+  expect(columns.get('no')).toContain("COMMENT 'it''s, (so); --'");
+  expect(
+    keys.map(({ kind, name, parts }) => [kind, name, ...parts.map((p) => `${p.column} ${p.prefix} ${p.descending}`)]),
+  ).toEqual([
+    ['primary', 'PRIMARY', 'no null false'],
+    ['unique', 'u', 'kind null false', 'no 10 true'],
+    ['unique', 'h', 'no null false'],
+    ['fulltext', 'f', 'no null false'],
+  ]);
+  expect(references).toEqual([
+    {
+      name: 'fk',
+      columns: ['area, "x"', 'no'],
+      schema: 'other',
+      parent: 'p',
+      parentColumns: ['a', 'b'],
+      onDelete: 'set null',
+      onUpdate: 'no action',
+    },
+  ]);
+  expect(checks.map(({ name, column }) => [name, column])).toEqual([
+    ['area, "x"', 'area, "x"'],
+    ['ck', null],
+  ]);
+  expect([partitioned, partitionedBy]).toEqual([true, ['no']]);
+});
+
+test('a definition that would be more than a part of a statement is none', () => {
+  for (const whole of [
+    'int(11) NOT NULL',
+    "varchar(9) DEFAULT ';,' COMMENT 'a -- b'",
+    'decimal(9,2) DEFAULT (1 + 2)',
+    'int DEFAULT -1',
+  ])
+    expect(isOnePart(whole)).toBe(true);
+  for (const more of [
+    'int, drop column x',
+    'int; drop table x',
+    'int -- x',
+    'int # x',
+    'int /* x',
+    "varchar(9) DEFAULT 'x",
+    'int CHECK (1',
+    'int) , (y int',
+    'decimal(9; drop table x)',
+  ])
+    expect(isOnePart(more)).toBe(false);
+  expect([isWhole("`a` in ('x', 'y')"), isWhole('`a` > 0); drop table x'), isWhole('`a` > 0 -- x')]).toEqual([
+    true,
+    false,
+    false,
+  ]);
+});
+
+describe('what a definition says of nulls', () => {
+  test.each([
+    ['varchar(20) DEFAULT NULL', 'varchar(20) NOT NULL'],
+    [
+      "varchar(20) CHARACTER SET latin1 COLLATE latin1_bin DEFAULT NULL COMMENT 'NULL'",
+      "varchar(20) CHARACTER SET latin1 COLLATE latin1_bin NOT NULL COMMENT 'NULL'",
+    ],
+    ['timestamp NULL DEFAULT NULL ON UPDATE current_timestamp()', 'timestamp NOT NULL ON UPDATE current_timestamp()'],
+    ['int(10) unsigned zerofill DEFAULT 7', 'int(10) unsigned zerofill NOT NULL DEFAULT 7'],
+    ["varchar(9) DEFAULT 'NULL' CHECK (`a` is not null)", "varchar(9) NOT NULL DEFAULT 'NULL' CHECK (`a` is not null)"],
+  ])('%s', (before, after) => {
+    expect(withNullability(before, false)).toBe(after);
+  });
+
+  test('is said once, and all else stays', () =>
+    fc.assert(
+      fc.property(
+        fc.boolean(),
+        fc.boolean(),
+        fc.constantFrom('', " COMMENT 'NOT NULL'", ' DEFAULT 3', ' AUTO_INCREMENT'),
+        (first, second, rest) => {
+          const said = withNullability(withNullability(`int(11)${rest}`, first), second);
+          expect(said).toBe(`int(11) ${second ? 'NULL' : 'NOT NULL'}${rest}`);
+        },
+      ),
+    ));
+});

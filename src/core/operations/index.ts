@@ -50,7 +50,13 @@ export const kinds = {
   ...{ removeIndex, buildAgain },
 };
 
-export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']>;
+export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']> & Stored;
+
+/** What is known of the table that an operation is on, whatever it does. */
+export interface Stored {
+  /** True where the table's engine does nothing beside the work: each change of it is a copy. */
+  readonly copies?: true;
+}
 
 export function kindOf(operation: Operation): Kind<Operation> {
   return kinds[operation.kind];
@@ -65,7 +71,7 @@ export function inverseOf(operation: Operation): readonly Operation[] {
   const inverse = kindOf(operation).inverse(operation);
   if (inverse === null)
     throw new CatalogueError(`${operation.kind} on ${operation.table} is only ever a way back and has no inverse of its own.`);
-  return inverse;
+  return operation.copies ? inverse.map((back) => ({ ...back, copies: true })) : inverse;
 }
 
 /** Throws CatalogueError when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */

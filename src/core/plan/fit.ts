@@ -6,7 +6,7 @@ import type { Catalogue } from '../catalogue/model';
 import { engineOf, traitsOf } from '../engines/index';
 import { kindOf, type Operation } from '../operations/index';
 import type { Ground } from '../operations/operation';
-import type { Refusal } from '../operations/refusal';
+import { Refusal } from '../operations/refusal';
 
 export function groundOf(catalogue: Catalogue, current: Draft): Ground {
   const traits = traitsOf(catalogue);
@@ -16,5 +16,7 @@ export function groundOf(catalogue: Catalogue, current: Draft): Ground {
 }
 
 export function fitted(operation: Operation, on: Ground): Operation | Refusal {
-  return kindOf(operation).fit?.(operation, on) ?? operation;
+  const fitting = kindOf(operation).fit?.(operation, on) ?? operation;
+  const copies = on.current.find(operation.table)?.storage?.clustered === false;
+  return copies && !(fitting instanceof Refusal) ? { ...fitting, copies: true } : fitting;
 }

@@ -27,8 +27,7 @@ export function orphanQuestion(
   const { orphanRows, references, columns } = referring;
   if (!orphanRows) return [];
   const parent = findTable(catalogue, tableId(references.schema, references.table));
-  const thing = rowOf(table.name);
-  const many = counted(orphanRows, thing);
+  const many = counted(orphanRows, rowOf(table.name));
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
   const wholeOnly = traitsOf(catalogue).trustsWriters ? 'the reference holds for every row or not at all here' : null;

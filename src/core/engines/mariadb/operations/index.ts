@@ -11,7 +11,7 @@ import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { renameSequence, renameTable } from './renaming';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
-import { passes, type Writing } from './writing';
+import { copying, costAs, passes, type Writing } from './writing';
 
 type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
 
@@ -34,11 +34,21 @@ const writings: Writings = {
 };
 
 export function stagesOf(operation: Operation, mode: Mode): readonly Stage[] {
-  return writingOf(operation).stages(operation, mode);
+  const stages = writingOf(operation).stages(operation, mode);
+  return operation.copies ? stages.map(copied) : stages;
+}
+
+/** Of a table whose engine knows no other way. */
+function copied(stage: Stage): Stage {
+  const statements = stage.statements.map((statement) =>
+    statement.replaceAll(/algorithm=\w+, lock=\w+/g, `algorithm=${copying.algorithm}, lock=${copying.lock}`),
+  );
+  return stage.alone ? { ...stage, statements, cost: costAs(copying) } : stage;
 }
 
 export function costOf(operation: Operation, mode: Mode): Cost {
-  return writingOf(operation).cost(operation, mode);
+  const cost = writingOf(operation).cost(operation, mode);
+  return operation.copies && cost.work !== 'changes rows' ? costAs(copying) : cost;
 }
 
 export function bytesPassed(operation: Operation, cost: Cost, catalogue: Catalogue): number {

@@ -73,10 +73,13 @@ export const removeParents: Writing<RemoveParents> = {
   stages: (operation) =>
     puttingBack(
       operation,
-      [
-        `delete parent from ${quoteTable(operation.table)} as parent`,
-        `join ${quoteTable(sideTableOf(operation))} as kept on ${matching(operation.reference.parentColumns, 'parent', 'kept')}`,
-      ].join('\n'),
+      // Whoever refers to them did so before they were there.
+      unlooked(
+        [
+          `delete parent from ${quoteTable(operation.table)} as parent`,
+          `join ${quoteTable(sideTableOf(operation))} as kept on ${matching(operation.reference.parentColumns, 'parent', 'kept')}`,
+        ].join('\n'),
+      ),
     ),
   cost,
 };

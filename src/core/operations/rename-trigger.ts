@@ -21,6 +21,12 @@ export const renameTrigger: Kind<RenameTrigger> = {
   todo: ({ table, to }) => ({ kind: 'triggerMissing', table, trigger: to }),
   before: ({ table, from }) => [{ kind: 'triggerMissing', table, trigger: from }],
   after: ({ table, to }) => [{ kind: 'triggerMissing', table, trigger: to }],
+  fit: (operation, { traits }) =>
+    traits.changesTriggers
+      ? operation
+      : new Refusal(
+          `A trigger gets no other name here: drop ${operation.from} of ${operation.table} and make it again, by hand.`,
+        ),
   refuse({ table: id, from, to }, current) {
     const { kind, triggers } = current.get(id);
     if (triggers.every(({ name }) => name !== from)) return new Refusal(`${id} has no trigger ${from} any more. Survey again.`);

@@ -20,6 +20,10 @@ export const switchTrigger: Kind<SwitchTrigger> = {
   },
   todo: ({ table, trigger, on }) => ({ kind: 'triggerIs', table, trigger, on: !on }),
   after: ({ table, trigger, on }) => [{ kind: 'triggerIs', table, trigger, on: !on }],
+  fit: (operation, { traits }) =>
+    traits.changesTriggers
+      ? operation
+      : new Refusal('No trigger can be switched off or on here: drop it, or make it again, by hand.'),
   refuse: ({ table, trigger }, current) =>
     current.get(table).triggers.some(({ name }) => name === trigger)
       ? null

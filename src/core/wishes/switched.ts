@@ -26,6 +26,8 @@ export const switchedWish: WishKind<SwitchedWish> = {
     if (object === 'reference') return whyNotSwitched(table, trigger, catalogue);
     const found = table.triggers.find(({ name }) => name === trigger);
     if (!found) return `${table.id} has no trigger ${trigger}.`;
+    if (!traitsOf(catalogue).changesTriggers)
+      return 'No trigger can be switched off or on on this server: drop it, or make it again, by hand.';
     return found.fires ? `${trigger} fires ${found.fires}: that was set on purpose, and is left to whoever did.` : null;
   },
   proposal: ({ trigger, on, object }, { table }) => ({

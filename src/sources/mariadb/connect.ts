@@ -3,6 +3,7 @@
 
 import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
 import type { ConnectionDetails } from './details';
+import { SourceError } from '../SourceError';
 import { connectionError } from './errors';
 import type { NamesOnCopy } from './naming';
 
@@ -23,7 +24,6 @@ export interface Client {
   readonly connection: Connection;
   /** As the server numbers it, to stop what it does. */
   readonly id: number;
-  readonly isMariadb: boolean;
   /** Of a session on a copy. */
   readonly names?: NamesOnCopy;
 }
@@ -31,7 +31,7 @@ export interface Client {
 /** A session that can only read. Throws SourceError. */
 export async function openReading(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<Client> {
   return opened(details, async (client) => {
-    await run(client, settingsOf(client, limits));
+    await run(client, settingsOf(limits));
     await run(client, 'set session transaction isolation level repeatable read, read only');
     if (limits.purpose !== undefined) await endOthers(client, limits.purpose);
     else if (limits.alongside !== undefined)
@@ -42,9 +42,9 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
 /** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
 export async function openChanging(details: ConnectionDetails, limits: SessionLimits, names?: NamesOnCopy): Promise<Client> {
   return opened({ ...details, ...(names && { names }) }, async (client) => {
-    await run(client, settingsOf(client, limits));
+    await run(client, settingsOf(limits));
     await run(client, 'set session transaction isolation level read committed, read write');
-    await run(client, changing(client));
+    await run(client, changing);
     await useSome(client);
   });
 }
@@ -56,8 +56,9 @@ async function opened(
   const connection = await connectTo(details);
   try {
     const [[id = '0', version = ''] = []] = await rowsOf(connection, 'select connection_id(), version()');
+    refuseOther(version ?? '');
     const { names } = details;
-    const client = { connection, id: Number(id), isMariadb: /mariadb/i.test(version ?? ''), ...(names && { names }) };
+    const client = { connection, id: Number(id), ...(names && { names }) };
     await prepare(client);
     return client;
   } catch (error) {
@@ -75,25 +76,32 @@ async function useSome(client: Client): Promise<void> {
   if (database === null && some !== null) await run(client, `use \`${some.replaceAll('`', '``')}\``);
 }
 
+/** What was never measured is not read as if it had been. `version`: `10.11.19-MariaDB-…`, of some with a `5.5.5-` before it. */
+function refuseOther(version: string): void {
+  const [, major, minor] = /(\d+)\.(\d+)\.\d+-MariaDB/i.exec(version) ?? [];
+  if (major === undefined)
+    throw new SourceError(`The server says that it is ${version}, which is no MariaDB: it is not read yet.`, 'other');
+  if (Number(major) * 100 + Number(minor) < 1005)
+    throw new SourceError(
+      `The server runs MariaDB ${major}.${minor}; Pawl reads 10.5 and later. Upgrade it, or audit a copy on a newer one.`,
+      'other',
+    );
+}
+
 /** What the meaning of a session's statements hangs on, and how long they may take. */
 export function settingsOf(
-  { isMariadb }: Client,
   { statementMs, lockMs }: Pick<SessionLimits, 'statementMs' | 'lockMs'>,
   /** A row that is put back keeps its number, zero too. */
   purpose: 'reading' | 'changing' = 'reading',
 ): string {
   const patience = Math.max(1, Math.round(lockMs / 1000));
-  const time = isMariadb
-    ? `max_statement_time = ${(statementMs / 1000).toFixed(3)}, idle_transaction_timeout = 60`
-    : `max_execution_time = ${Math.round(statementMs)}`;
+  const time = `max_statement_time = ${(statementMs / 1000).toFixed(3)}, idle_transaction_timeout = 60`;
   return `set sql_mode = '${sqlMode}${purpose === 'changing' ? ',NO_AUTO_VALUE_ON_ZERO' : ''}', time_zone = '+00:00', lc_messages = 'en_US', group_concat_max_len = 1048576,
     lock_wait_timeout = ${patience}, innodb_lock_wait_timeout = ${patience}, ${time}`;
 }
 
 /** Every rule holds for what we change ourselves, and the server says what it would copy rather than do it. */
-function changing({ isMariadb }: Client): string {
-  return `set foreign_key_checks = 1, unique_checks = 1, sql_quote_show_create = 1${isMariadb ? ', check_constraint_checks = 1' : ''}`;
-}
+const changing = 'set foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, sql_quote_show_create = 1';
 
 /** Interrupts what another session of the same login does. Throws SourceError. */
 export async function cancelOther(details: ConnectionDetails, id: number): Promise<void> {

@@ -21,7 +21,7 @@ export function readerOver(client: Client, details: ConnectionDetails, limits: S
   const bounded = async (statementMs: number | null | undefined): Promise<void> => {
     const wanted = Math.max(1, Math.min(limits.statementMs, statementMs ?? limits.statementMs));
     if (wanted === longest) return;
-    await run(client, settingsOf(client, { ...limits, statementMs: wanted }));
+    await run(client, settingsOf({ ...limits, statementMs: wanted }));
     longest = wanted;
   };
   const translated = async <T>({ doing, statementMs }: ReaderBounds, work: () => Promise<T>): Promise<T> => {

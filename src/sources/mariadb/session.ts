@@ -21,14 +21,14 @@ export async function openSession(details: ConnectionDetails, names?: NamesOnCop
   const source = sourceOver(readerOver(client, details, limits));
   const read = async (query: string) => (await answered(client, { text: query, columns: 0 })).rows;
   const doing = async (statement: string, bounds: Bounds): Promise<Ran> => {
-    await run(client, settingsOf(client, bounds, 'changing'));
+    await run(client, settingsOf(bounds, 'changing'));
     const changed = await run(client, statement);
     return { changed: /^\s*(insert|update|delete|begin)\b/i.test(statement) ? changed : 0 };
   };
   return {
     readCatalogue: () => source.readCatalogue(),
     async read(query) {
-      await run(client, settingsOf(client, usual, 'changing'));
+      await run(client, settingsOf(usual, 'changing'));
       await run(client, 'start transaction read only');
       try {
         return await read(query);

@@ -59,7 +59,7 @@ interface EntriesProps {
 }
 
 function Entries({ list, entries, source, shown }: EntriesProps) {
-  const { Form, state } = useFetcher({ key: 'house style' });
+  const { Form } = useFetcher({ key: 'house style' });
   const [from, to] = labels[list];
   const action = pathTo('/s/:source/style', { source });
   return (
@@ -99,7 +99,8 @@ function Entries({ list, entries, source, shown }: EntriesProps) {
               size="small"
               slotProps={{ htmlInput: { maxLength: 200, spellCheck: false } }}
             />
-            <Button type="submit" name="intent" value="word" disabled={state === 'submitting'}>
+            {/* Never switched off: Enter in a field does nothing while the button that it presses is. */}
+            <Button type="submit" name="intent" value="word">
               Add
             </Button>
           </Stack>

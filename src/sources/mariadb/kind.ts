@@ -1,5 +1,5 @@
 import type { SourceKind } from '../kind';
-import { isNearby, tlsWords } from '../tls';
+import { forProduction, tlsWords } from '../tls';
 import { commandLine } from './commandLine';
 import type { ConnectionDetails } from './details';
 import { openSource } from './reader';
@@ -27,13 +27,7 @@ export const mariadb: SourceKind<ServerSettings, ConnectionDetails> = {
     usual: (env) => env['PAWL_REHEARSAL_MARIADB_URL'] ?? null,
     serverFrom: parseConnectionString,
     wordsFor: ({ host, port, user }) => `${host}:${port}, as ${user}`,
-    forProduction(server, { host, port }) {
-      if (server.host === host && server.port === port)
-        return 'That is the production server itself: a rehearsal there would weigh on it. Name another.';
-      if (isNearby(server.host)) return server;
-      if (server.tls === 'off') return 'Rows of production are copied there: that is never done without TLS.';
-      return server.tls === 'prefer' ? { ...server, tls: 'require' } : server;
-    },
+    forProduction,
     make: (settings, password, server, options) => makeScratch(detailsOf(settings, password), server, options),
     removeAll: removeScratchesOf,
   },

@@ -16,7 +16,6 @@ const usual: Bounds = { statementMs: 0, lockMs: 5_000 };
 export async function openSession(details: ConnectionDetails, names?: NamesOnCopy): Promise<Session> {
   const client = await openChanging(details, usual, names);
   let cancelled = false;
-  const remarks: string[] = [];
   const limits = { statementMs: 600_000, lockMs: 2_000 };
   const source = sourceOver(readerOver(client, details, limits));
   const read = async (query: string) => (await answered(client, { text: query, columns: 0 })).rows;
@@ -49,7 +48,7 @@ export async function openSession(details: ConnectionDetails, names?: NamesOnCop
       commit: async () => void (await run(client, 'commit')),
       rollback: async () => void (await run(client, 'rollback').catch(() => undefined)),
     },
-    remarks: () => remarks.splice(0),
+    remarks: () => [],
     refusalOf,
     problemOf: statementError,
     async cancel() {

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../kind';
-import { isNearby, tlsWords } from '../tls';
+import { forProduction, tlsWords } from '../tls';
 import { commandLine } from './commandLine';
 import { parseConnectionString } from './connectionString';
 import type { ConnectionDetails } from './details';
@@ -28,13 +28,7 @@ export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
     usual: (env, store) => env['PAWL_REHEARSAL_URL'] ?? store,
     serverFrom: parseConnectionString,
     wordsFor: ({ host, port, user }) => `${host}:${port}, as ${user}`,
-    forProduction(server, { host, port }) {
-      if (server.host === host && server.port === port)
-        return 'That is the production server itself: a rehearsal there would weigh on it. Name another.';
-      if (isNearby(server.host)) return server;
-      if (server.tls === 'off') return 'Rows of production are copied there: that is never done without TLS.';
-      return server.tls === 'prefer' ? { ...server, tls: 'require' } : server;
-    },
+    forProduction,
     make: (settings, password, server, options) => makeScratch({ ...settings, password }, server, options),
     removeAll: removeScratchesOf,
   },

@@ -3,8 +3,9 @@
 
 import { mkdtempSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import pg from 'pg';
+import { build } from 'vite';
 // @ts-expect-error A script without types: it must run before there are any.
 import { startPostgres } from '../scripts/postgres.mjs';
 
@@ -67,4 +68,11 @@ export async function ratios(
     measuredMs: median(pairs.map(({ a }) => a)),
     againstMs: median(pairs.map(({ b }) => b)),
   };
+}
+
+/** A program in one file of JavaScript, so that its memory is its own and not the TypeScript loader's. */
+export async function bundled(program: string): Promise<string> {
+  const outDir = 'node_modules/.cache/pawl-bench';
+  await build({ configFile: false, logLevel: 'silent', build: { ssr: program, outDir, emptyOutDir: false } });
+  return join(outDir, `${basename(program, '.ts')}.js`);
 }

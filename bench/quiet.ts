@@ -6,13 +6,13 @@
 
 import type { Decision } from '../src/core/remedies/question';
 import pg from 'pg';
-import { planFor, type Plan } from '../src/core/plan/plan';
+import type { Plan } from '../src/core/plan/plan';
 import type { Mode } from '../src/core/plan/cost';
 import { carryOutPlan, plannedSteps } from '../src/sources/run/carryOut';
 import { openSession } from '../src/sources/postgresql/session';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openSource } from '../src/sources/postgresql/reader';
-import { survey } from '../src/sources/survey';
+import { planOfAll } from '../test/kit/planned';
 import { connect, makeDatabase, startBenchServer } from './database';
 
 const rows = process.argv.includes('--small') ? 100_000 : 1_000_000;
@@ -112,16 +112,6 @@ async function measure(
 }
 
 async function planOf(url: string, mode: Mode): Promise<Plan> {
-  const source = await openSource(parseConnectionString(url));
-  try {
-    const { catalogue, findings } = await survey(source, { depth: 'exact' });
-    const mendable = findings.filter(({ proposal }) => (replaces ? proposal.kind === 'replaceKey' : proposal.kind !== 'byHand'));
-    return planFor(
-      mendable.map((finding) => ({ finding, decision })),
-      catalogue,
-      { label: 'd1', mode },
-    );
-  } finally {
-    await source.close();
-  }
+  const kind = replaces ? { kind: 'replaceKey' as const } : {};
+  return planOfAll(await openSource(parseConnectionString(url)), { mode, decision, ...kind });
 }

@@ -4,9 +4,7 @@
 
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type pg from 'pg';
-import { build } from 'vite';
 import type { TableId } from '../src/core/catalogue/identifiers';
 import type { EvidenceRequest } from '../src/core/evidence/requests';
 import { findPostgresBinaries } from './binaries';
@@ -15,7 +13,7 @@ import { openSource } from '../src/sources/postgresql/reader';
 import { gentleBudget, unboundedBudget, usualBudget, type Budget } from '../src/sources/budget';
 import type { Source } from '../src/sources/source';
 import { survey } from '../src/sources/survey';
-import { connect, median, ratios, startBenchServer, timed } from './database';
+import { bundled, connect, median, ratios, startBenchServer, timed } from './database';
 
 const small = process.argv.includes('--small');
 const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
@@ -269,13 +267,6 @@ async function catalogue(url: string, client: pg.Client): Promise<void> {
   }
   say(`catalogue of ${tables} tables`, median(pairs.map((p) => p.ms / p.dumpMs)), '≤ 0.25', 'pg_dump --schema-only');
   rows.push(['peak memory of the reader, MB', median(pairs.map((p) => p.mb)).toFixed(0), '≤ 150', `${tables} tables`]);
-}
-
-/** A program in one file of JavaScript, so that its memory is its own and not the TypeScript loader's. */
-async function bundled(program: string): Promise<string> {
-  const outDir = 'node_modules/.cache/pawl-bench';
-  await build({ configFile: false, logLevel: 'silent', build: { ssr: program, outDir } });
-  return join(outDir, 'readCatalogue.js');
 }
 
 /** What is left of a saturating pgbench beside a survey that goes on and on. */

@@ -42,12 +42,14 @@ async function press(page: Page, name: string | RegExp): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
-/** Every table is read again, and the page shows what was found. */
+/** Every table is read again, which leads to the page of the survey; it may be through before that page is read. */
 export async function surveyed(page: Page): Promise<void> {
+  const before = page.url();
   await page.getByRole('button', { name: 'Survey', exact: true }).click();
   await page.getByRole('menuitem', { name: /^exact, all afresh/ }).click();
-  await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Survey', exact: true })).toBeVisible({ timeout: 90_000 });
+  await expect(page).not.toHaveURL(before);
+  await expect(page.getByRole('main').getByText('done', { exact: true })).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByRole('button', { name: 'Survey', exact: true })).toBeVisible();
 }
 
 /** Who owns the harbour, past Pawl. */

@@ -78,7 +78,7 @@ test('a budget is chosen, refused when it makes no sense, and kept', async ({ pa
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText('At most 8 connections')).toBeVisible();
   await page.getByText('Gentle', { exact: true }).click();
-  await expect(page.getByLabel('Rest after each statement')).toHaveValue('19');
+  await expect(page.getByLabel('Rest after each statement')).toHaveValue('24');
   await page.getByText('Unbounded', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();

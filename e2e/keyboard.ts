@@ -1,4 +1,4 @@
-import { type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** The control that a part of it, or a row of a list, belongs to. */
 const controls = 'a[href], button, input, select, textarea, summary, [tabindex], label';
@@ -19,9 +19,14 @@ export function walkWithoutMouse(page: Page): void {
     if (role === 'row') return click.call(this, options);
     // What is chosen from a list that opens below its field is walked to from there.
     if (role === 'option' && (await this.getAttribute('tabindex')) !== '0') {
-      while (!(await this.evaluate((option) => option.classList.contains('Mui-focused')))) await keyboard.press('ArrowDown');
+      const isReached = () =>
+        this.evaluate((option) => option === document.activeElement || option.classList.contains('Mui-focused'));
+      while (!(await isReached())) await keyboard.press('ArrowDown');
       return keyboard.press('Enter');
     }
+    // As with a mouse: what is switched off for a moment is waited for.
+    const isOff = () => this.evaluate((element, selector) => element.closest(selector)?.matches(':disabled') ?? false, controls);
+    await expect.poll(isOff).toBe(false);
     const type = await this.evaluate((element, selector) => {
       const control = element.closest(selector) ?? element;
       const input = control instanceof HTMLLabelElement ? control.control : control;

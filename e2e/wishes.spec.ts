@@ -1,4 +1,4 @@
-import { asOwner, logIn, readyToRun } from './docket';
+import { asOwner, logIn, readyToRun, surveyed } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
 
@@ -12,16 +12,6 @@ async function ask(page: Page, address: string, fill: () => Promise<void>): Prom
   await expect(page).toHaveURL(/\/findings\/\d+/);
   await page.getByRole('button', { name: 'Add to docket' }).click();
   await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
-}
-
-async function surveyed(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Survey' }).click();
-  await page
-    .getByRole('menuitem', { name: /^exact/ })
-    .first()
-    .click();
-  await expect(page.getByRole('link', { name: 'Watch' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Survey' })).toBeVisible({ timeout: 90_000 });
 }
 
 test('what nobody found is asked for: a parent, the values that are allowed, a reference that is to go; run, proven, held, and heard when it slips', async ({

@@ -9,10 +9,12 @@ import { fail, installPackages, step } from './packages.mjs';
 import { freePort, ownerOf, placeFor } from './postgres.mjs';
 
 const superuser = 'pawl';
+/** Of another release than the one installed, for tests; its client programs are found first then, too. */
+const home = process.env.PAWL_MARIADB_HOME ?? '/';
 
 /** Whether its programs are here. */
 export function hasMariadb() {
-  return existsSync('/usr/sbin/mariadbd');
+  return existsSync(join(home, 'usr/sbin/mariadbd'));
 }
 
 /** Installs its packages where that can be done; false where it cannot. */
@@ -37,13 +39,14 @@ export async function startMariadb({ folder, port, durable = true, settings = []
   const at = await freePort(port);
   const socket = join(data, 's');
   let child = null;
-  const isRunning = () => child !== null && child.exitCode === null && child.signalCode === null;
+  const isRunning = () => isAlive(child);
   const start = async () => {
     const log = openSync(join(data, 'server.log'), 'a');
     child = spawn(
-      '/usr/sbin/mariadbd',
+      join(home, 'usr/sbin/mariadbd'),
       [
         '--no-defaults',
+        `--basedir=${join(home, 'usr')}`,
         `--datadir=${data}`,
         '--bind-address=127.0.0.1',
         `--port=${at}`,
@@ -84,18 +87,25 @@ export async function startMariadb({ folder, port, durable = true, settings = []
     pid: () => child?.pid,
     isRunning,
     start,
-    stop: async () => {
-      if (!isRunning()) return;
-      child.ref();
-      const ended = new Promise((resolve) => child.once('exit', resolve));
-      child.kill('SIGTERM');
-      await ended;
-    },
+    stop: () => ended(child),
     remove: () => {
       rmSync(data, { recursive: true, force: true });
       rmSync(passwordFile, { force: true });
     },
   };
+}
+
+export function isAlive(child) {
+  return child !== null && child.exitCode === null && child.signalCode === null;
+}
+
+/** Asks a server that was started here to end, and waits until it has. */
+export async function ended(child) {
+  if (!isAlive(child)) return;
+  child.ref();
+  const exit = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  await exit;
 }
 
 async function makeData({ as, data, passwordFile, owner, quiet }) {
@@ -107,7 +117,14 @@ async function makeData({ as, data, passwordFile, owner, quiet }) {
     const password = randomBytes(18).toString('base64url');
     const made = spawnSync(
       'mariadb-install-db',
-      ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db', '--skip-name-resolve'],
+      [
+        '--no-defaults',
+        `--basedir=${join(home, 'usr')}`,
+        `--datadir=${data}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+        '--skip-name-resolve',
+      ],
       { ...as, encoding: 'utf8' },
     );
     if (made.status !== 0) fail(`mariadb-install-db failed: ${made.stderr || made.stdout}`);

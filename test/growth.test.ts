@@ -1,7 +1,7 @@
 // The house grows by a file and a line: what else a new operation or engine needs is named by the compiler, and is all there
 // is. Tried with made-up ones that are laid over the real files and type-checked, nothing written.
 
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { expect, test } from 'vitest';
@@ -90,7 +90,9 @@ test(
   { timeout: 120_000 },
   () => {
     const problems = problemsWith(operation, users);
-    expect(problems).toHaveLength(engineNames.length);
+    // Of a family one engine writes for all.
+    const writing = engineNames.filter((name) => existsSync(join(root, `src/core/engines/${name}/operations`)));
+    expect(problems).toHaveLength(writing.length);
     for (const problem of problems)
       expect(problem).toMatch(/^src\/core\/engines\/\w+\/operations\/index\.ts: .*'paintHull' is missing/);
 

@@ -31,8 +31,8 @@ export const usualBudget: Budget = {
   secondsPerSurvey: null,
   hours: null,
 };
-/** For the busiest servers: leaves them nearly all of it, and takes twenty times as long. */
-export const gentleBudget: Budget = { ...usualBudget, rest: 19 };
+/** For the busiest servers: leaves them nearly all of it, and takes twenty-five times as long. */
+export const gentleBudget: Budget = { ...usualBudget, rest: 24 };
 /** For copies and idle servers. */
 export const unboundedBudget: Budget = {
   connections: 1,

@@ -3,9 +3,10 @@
 import { files } from './files/kind';
 import type { SourceKind } from './kind';
 import { mariadb } from './mariadb/kind';
+import { mysql } from './mysql/kind';
 import { postgresql } from './postgresql/kind';
 
-export const sourceKinds = { postgresql, mariadb, files };
+export const sourceKinds = { postgresql, mariadb, mysql, files };
 
 export type SourceKindId = keyof typeof sourceKinds;
 

@@ -66,6 +66,8 @@ export interface Copying<Settings extends object, Server extends object> {
   usual(env: Readonly<Record<string, string | undefined>>, store: string): string | null;
   /** The server that a person names. Throws SourceError. */
   serverFrom(text: string): Server;
+  /** The same of one that was named as a source is. */
+  serverAt(settings: Settings, secret: string): Server;
   wordsFor(server: Server): string;
   /** The server as rows of production may be copied there, or why they may not. */
   forProduction(server: Server, settings: Settings): Server | string;

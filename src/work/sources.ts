@@ -2,7 +2,7 @@
 
 import { baseTables } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
-import { engineOf } from '../core/engines/index';
+import { engineOf, notTriedInWords } from '../core/engines/index';
 import { hiddenInWords, type LoginReport, risksInWords } from '../core/survey/login';
 import { sourceKind } from '../sources/index';
 import type { Source } from '../sources/source';
@@ -150,8 +150,9 @@ async function lookAround(open: () => Promise<Source>): Promise<Tried> {
 }
 
 function seen(catalogue: Catalogue, login: LoginReport): Tried {
-  const warning = [risksInWords(login), hiddenInWords(login)].filter((words) => words !== null).join(' ') || null;
-  const said = { warning, fitting: warning === null ? null : login.fitting };
+  const ofLogin = [risksInWords(login), hiddenInWords(login)].filter((words) => words !== null);
+  const warning = [notTriedInWords(catalogue.engine), ...ofLogin].filter((words) => words !== null).join(' ') || null;
+  const said = { warning, fitting: ofLogin.length === 0 ? null : login.fitting };
   const tables = baseTables(catalogue);
   const closed = tables.filter((table) => !table.readable);
   const server = `${engineOf(catalogue).title} ${catalogue.engine.version}`;

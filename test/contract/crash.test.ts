@@ -9,7 +9,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { startPostgres } from '../../scripts/postgres.mjs';
 import type { Mode } from '../../src/core/plan/cost';
-import { type Plan, planFor } from '../../src/core/plan/plan';
+import type { Plan } from '../../src/core/plan/plan';
 import { type Direction, operationsOf } from '../../src/core/plan/direction';
 import { carryOutPlan } from '../../src/sources/run/carryOut';
 import { openSession } from '../../src/sources/postgresql/session';
@@ -17,7 +17,7 @@ import { openSource } from '../../src/sources/postgresql/reader';
 import { differences } from '../../src/sources/run/scratch';
 import { fingerprintOf } from '../../src/sources/postgresql/scratch';
 import type { ConnectionDetails } from '../../src/sources/postgresql/details';
-import { survey } from '../../src/sources/survey';
+import { planOfAll } from '../kit/planned';
 
 interface Server {
   url(database?: string): string;
@@ -61,17 +61,8 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-async function planned(mode: Mode): Promise<Plan> {
-  const reader = await openSource(details);
-  const { catalogue, findings } = await survey(reader, { depth: 'exact', schemas: ['port'] }).finally(() => reader.close());
-  return planFor(
-    findings
-      .filter((finding) => finding.proposal.kind !== 'byHand')
-      .map((finding) => ({ finding, decision: { orphans: 'empty' } })),
-    catalogue,
-    { label: 'd1', mode },
-  );
-}
+const planned = async (mode: Mode): Promise<Plan> =>
+  planOfAll(await openSource(details), { mode, decision: { orphans: 'empty' }, schemas: ['port'] });
 
 /** Carries a plan out; at a step the server is killed, some milliseconds into it. Returns whether it was. */
 async function carryOut(plan: Plan, direction: Direction, killAt = -1, afterMs = 0): Promise<boolean> {

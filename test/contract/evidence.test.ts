@@ -4,14 +4,13 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { tableId, tableNames } from '../../src/core/catalogue/identifiers';
-import { engineNames } from '../../src/core/engines/index';
 import type { MeasureOptions } from '../../src/core/engines/questions';
 import { breaks, type Claim, columnsOfClaim } from '../../src/core/evidence/claims';
 import type { ColumnProfile, Fact, Probe, Profile } from '../../src/core/evidence/evidence';
 import type { EvidenceRequest } from '../../src/core/evidence/requests';
 import type { Sample, SampledColumn } from '../../src/core/evidence/sample';
 import type { Source } from '../../src/sources/source';
-import { type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngines } from '../kit/live';
 
 const schema = `the "port"; --`;
 const [parent, child] = [tableId(schema, `be'rth.\\x`), tableId(schema, 'visit $1 {')] as const;
@@ -87,7 +86,7 @@ const ways: Readonly<Record<string, MeasureOptions>> = {
   'without values of rows': { depth: 'exact', atOnce: true, values: false },
 };
 
-for (const engine of engineNames)
+for (const engine of enginesAtHand)
   describe(engine, () => {
     const live = liveEngines[engine].use('');
     let source: Source;

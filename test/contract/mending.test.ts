@@ -15,7 +15,7 @@ import { openSource } from '../../src/sources/postgresql/reader';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 
 const database = useDatabase();
-const seeds = Number(process.env['PAWL_SEEDS'] ?? 180);
+const seeds = Number(process.env['PAWL_SEEDS'] ?? 120);
 // Without one the same schemas are drawn each time, so that a run in CI tells of the change that it tests.
 const seed = Number(process.env['PAWL_SEED'] ?? 1);
 

@@ -4,7 +4,7 @@
 import { describe, expect, test } from 'vitest';
 import { tableId } from '../../src/core/catalogue/identifiers';
 import type { ReferentialAction } from '../../src/core/catalogue/model';
-import { type EngineName, engineNamed, engineNames } from '../../src/core/engines/index';
+import { type EngineName, engineNamed } from '../../src/core/engines/index';
 import type { Claim } from '../../src/core/evidence/claims';
 import { inverseOf, kindOf, type Operation } from '../../src/core/operations/index';
 import { isRefusing, type Proof } from '../../src/core/operations/proof';
@@ -13,7 +13,7 @@ import { type ProofAnswer, tryAction, tryBreaking } from '../../src/sources/run/
 import type { Session } from '../../src/sources/run/session';
 import { Refusal } from '../../src/core/operations/refusal';
 import { fit, fitting } from '../kit/fit';
-import { type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngines } from '../kit/live';
 
 const [quay, stay] = [tableId('proof', 'quay'), tableId('proof', 'stay')];
 
@@ -73,7 +73,7 @@ function reference(onDelete: ReferentialAction, onUpdate: ReferentialAction): Op
   };
 }
 
-for (const engine of engineNames)
+for (const engine of enginesAtHand)
   describe(engine, () => {
     const live = liveEngines[engine].use(setup);
     const within = <T>(work: (session: Session) => Promise<T>): Promise<T> => onSession(live, work);

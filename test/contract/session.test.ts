@@ -1,9 +1,9 @@
 // What every engine's session has to keep: each refusal by its kind, bounds, what is rolled back, and how it ends.
 
 import { describe, expect, test } from 'vitest';
-import { engineNamed, engineNames } from '../../src/core/engines/index';
+import { engineNamed } from '../../src/core/engines/index';
 import type { Bounds, Refused, Session } from '../../src/sources/run/session';
-import { type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngines } from '../kit/live';
 
 const unbounded: Bounds = { statementMs: 0, lockMs: 5_000 };
 
@@ -33,7 +33,7 @@ const refused: Readonly<Record<Exclude<Refused['kind'], 'busy'>, readonly (reado
   ],
 };
 
-for (const engine of engineNames)
+for (const engine of enginesAtHand)
   describe(engine, () => {
     const live = liveEngines[engine].use(setup);
 

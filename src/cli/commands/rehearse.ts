@@ -23,7 +23,7 @@ export async function run(args: readonly string[]): Promise<number> {
       ...(most !== undefined && { mostMegabytes: Number(most) }),
     }),
   );
-  const { plan } = await planOfFile(asked);
+  const { plan, survey } = await planOfFile(asked);
   const stop = new AbortController();
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop.abort());
   let last = '';
@@ -31,7 +31,10 @@ export async function run(args: readonly string[]): Promise<number> {
   const at = await connectionFrom(asked.server);
   const { scratch } = kind;
   if (!scratch) throw new UsageError('No copy can be made of such a source.');
-  const server = { ...at.settings, password: at.secret };
+  if (at.kind !== kind) throw new UsageError(`A copy of ${kind.title} is made on such a server, not on ${at.kind.title}.`);
+  const refusal = await scratch.whyNot(survey.catalogue.engine.version);
+  if (refusal !== null) throw new UsageError(refusal);
+  const server = scratch.serverAt(at.settings, at.secret);
   const result = await rehearse(plan, (options) => scratch.make(settings, secret, server, options), {
     mostBytes: (asked.mostMegabytes ?? 2048) * 1_048_576,
     signal: stop.signal,

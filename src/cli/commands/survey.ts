@@ -3,6 +3,7 @@ import { policiesUnder } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { documentOf } from '../../core/survey/document';
 import { noDictionary } from '../../core/naming/dictionary';
+import { notTriedInWords } from '../../core/engines/index';
 import { hiddenInWords, risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
 import { tableId } from '../../core/catalogue/identifiers';
@@ -55,6 +56,8 @@ export async function run(args: readonly string[]): Promise<number> {
         policies: policiesUnder(house, noPolicies),
       }),
     });
+    const untried = notTriedInWords(result.catalogue.engine);
+    if (untried !== null) process.stderr.write(`${untried}\n`);
     const document = documentOf({ ...result, depth });
     if (json !== undefined) await writeFile(json, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
     tell({ phase: 'judging', doing: 'Done', done: 1, total: 1 });

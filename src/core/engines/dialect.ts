@@ -15,6 +15,8 @@ export interface Dialect {
   readonly stages: (operation: Operation, mode: Mode) => readonly Stage[];
   /** What it costs in all. */
   readonly cost: (operation: Operation, mode: Mode) => Cost;
+  /** Whether the rebuild that the first takes can do the second too; left out where no change of a column rebuilds its table. */
+  readonly servesToo?: (operation: Operation, other: Operation) => boolean;
   /** Bytes that its work passes over, those that are dear counted more than once; of an operation that is no affair of the catalogue alone. */
   readonly bytesPassed: (operation: Operation, cost: Cost, catalogue: Catalogue) => number;
   /** A query of one row and one column: a count that is zero when all is well. */
@@ -45,8 +47,8 @@ export interface Stage {
   readonly alone: boolean;
   /** How it waits for a lock, where that is not as the mode has it. */
   readonly patience?: Patience;
-  /** Left out of what does the work. `cleans up`: there is something to do only after an interruption. */
-  readonly role?: 'cleans up';
+  /** Left out of what does the work. `cleans up`: there is something to do only after an interruption; `waits`: for others. */
+  readonly role?: 'cleans up' | 'waits';
 }
 
 /** How a stage waits for a lock: how long at a time, how often, and how long it lets others pass between. */
@@ -64,7 +66,7 @@ export function printedBy({ questions }: Dialect, printed: PrintedQuestions): st
 
 /** The statements of an operation as they run when nothing was interrupted before: to be read, not to be run. */
 export function statementsOf(dialect: Dialect, operation: Operation, mode: Mode): readonly string[] {
-  return dialect.stages(operation, mode).flatMap(({ statements, role }) => (role === 'cleans up' ? [] : statements));
+  return dialect.stages(operation, mode).flatMap(({ statements, role }) => (role ? [] : statements));
 }
 
 export interface ActionTry {

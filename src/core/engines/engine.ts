@@ -15,6 +15,8 @@ export interface Engine {
   readonly client: { readonly name: string; readonly runs: (file: string) => string };
   /** `version` as the server spells it. */
   readonly traits: (version: string) => Traits;
+  /** The earliest and the latest version, without what comes behind the second number, that somebody has tried Pawl on. */
+  readonly tried: readonly [from: string, to: string];
   readonly names: NameRules;
   readonly types: TypeRules;
   /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
@@ -27,6 +29,8 @@ export interface Engine {
 export interface Traits {
   /** False where each DDL statement commits: then nothing is promised to be rolled back. */
   readonly transactionalDdl: boolean;
+  /** False where the server's own end in the middle of a statement can leave its table unreadable. */
+  readonly outlivesCrashes: boolean;
   /** Whether a constraint of a table can be added without a look at the rows that are there, which are checked later. */
   readonly addedUnchecked: (what: 'foreign key' | 'check', table: Pick<Table, 'kind'>) => boolean;
   /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
@@ -45,6 +49,8 @@ export interface Traits {
   readonly renamesConstraints: boolean;
   /** True where a column that numbers rows has to be a key, and is made with it. */
   readonly numbersByKey: boolean;
+  /** True where a column that a check speaks of can get another name, which the check follows. */
+  readonly renamesCheckedColumns: boolean;
   /** True where what refers to a key stays while another takes its place. */
   readonly keepsReferencesToKeys: boolean;
   /** True where a reference joins columns of the very same type and collation only. */

@@ -57,9 +57,12 @@ export const addForeignKey: Kind<AddForeignKey> = {
   rank: 4,
   words: ({ table, parent, rows }) => `the reference from ${table} to ${parent}${rows === 'new only' ? ', for new rows' : ''}`,
 
-  inverse: ({ table, name }) => [{ kind: 'dropConstraint', table, name, isKey: false }],
+  indexed: ({ columns }) => [columns],
+  inverse: ({ table, name }) => [{ kind: 'dropConstraint', table, name, isKey: false, isReference: true }],
 
-  apply({ kind: _, table: id, name, rows, comment, only: __, ...declared }, draft) {
+  apply({ table: id, name, rows, comment, ...operation }, draft) {
+    const { columns, parent, parentColumns, match, onDelete, onUpdate, deferrable } = operation;
+    const declared = { columns, parent, parentColumns, match, onDelete, onUpdate, deferrable };
     const table = draft.get(id);
     const index = keyIndexOf(draft.find(declared.parent), declared.parentColumns);
     draft.put(

@@ -17,6 +17,7 @@ export interface AddPrimaryKey extends AddedKey {
 export const addPrimaryKey: Kind<AddPrimaryKey> = {
   rank: 2,
   makes: true,
+  indexed: ({ columns }) => [columns],
   words: ({ table, columns, index }) => `${columns.join(', ')} as the primary key of ${table}${onIndex(index)}`,
 
   inverse: (key) => [

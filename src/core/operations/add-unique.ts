@@ -11,6 +11,7 @@ export interface AddUnique extends AddedKey {
 export const addUnique: Kind<AddUnique> = {
   rank: 2,
   makes: true,
+  indexed: ({ columns }) => [columns],
   words: ({ table, columns, index }) => `${columns.join(', ')} unique in ${table}${onIndex(index)}`,
 
   inverse: withoutKey,

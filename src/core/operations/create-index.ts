@@ -22,6 +22,7 @@ export interface DropIndex {
 export const createIndex: Kind<CreateIndex> = {
   rank: 3,
   makes: true,
+  indexed: ({ columns }) => [columns],
   words: ({ table, name, columns, unique }) =>
     unique
       ? `the unique index ${name} on ${columns.join(', ')} of ${table} again`

@@ -10,6 +10,8 @@ export interface DropConstraint {
   readonly name: string;
   /** True for a primary key or unique constraint: an index of its own bears its name. */
   readonly isKey: boolean;
+  /** True for a reference: some engines add it in several steps, and may have been interrupted between. */
+  readonly isReference?: true;
   readonly partitioned?: boolean;
 }
 

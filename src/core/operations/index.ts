@@ -5,6 +5,7 @@ import { CatalogueError } from '../catalogue/CatalogueError';
 import { Draft } from '../catalogue/draft';
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
+import { counted } from '../naming/words';
 import { addCheck } from './add-check';
 import { addForeignKey } from './add-foreign-key';
 import { addParents, removeParents } from './add-parents';
@@ -56,6 +57,15 @@ export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']> & 
 export interface Stored {
   /** True where the table's engine does nothing beside the work: each change of it is a copy. */
   readonly copies?: true;
+  /**
+   * Indexes that may have come by themselves with a reference: one that begins with the same columns would take the place of such a one
+   * without a word, unless somebody has named it.
+   */
+  readonly besides?: readonly string[];
+  /** Others of its table that its statement does too, where one rebuild serves them all. */
+  readonly also?: readonly Operation[];
+  /** True of one of those: by itself it does only what was left. */
+  readonly carried?: true;
 }
 
 export function kindOf(operation: Operation): Kind<Operation> {
@@ -71,7 +81,10 @@ export function inverseOf(operation: Operation): readonly Operation[] {
   const inverse = kindOf(operation).inverse(operation);
   if (inverse === null)
     throw new CatalogueError(`${operation.kind} on ${operation.table} is only ever a way back and has no inverse of its own.`);
-  return operation.copies ? inverse.map((back) => ({ ...back, copies: true })) : inverse;
+  const { copies, besides } = operation;
+  return copies || besides
+    ? inverse.map((back) => ({ ...back, ...(copies && { copies }), ...(besides && { besides }) }))
+    : inverse;
 }
 
 /** Throws CatalogueError when the operation does not fit the catalogue: its table or constraint is not there, or a name is taken. */
@@ -102,7 +115,8 @@ export function isInForce(operation: Operation, catalogue: Catalogue): boolean {
 
 /** What an operation does, in words: for script comments and the docket's steps. */
 export function operationInWords(operation: Operation): string {
-  return kindOf(operation).words(operation);
+  const own = kindOf(operation).words(operation);
+  return operation.also ? `${own}; with ${counted(operation.also.length, 'other step')} in the same rebuild` : own;
 }
 
 /** What must be true before an operation, whatever other operations do. */

@@ -49,6 +49,9 @@ export interface Kind<O> {
   /** True when it makes an index or a table in the schema: the login needs the right to. */
   readonly makes?: true;
 
+  /** The columns of each key and index that it makes, or that its engine may make for it. */
+  indexed?(operation: O): readonly (readonly string[])[];
+
   /** The operation with what it has to know of its tables as they are when its turn comes. */
   fit?(operation: O, on: Ground): O | Refusal;
   /** Why it cannot be done to the catalogue as it is when its turn comes. */

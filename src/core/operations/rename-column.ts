@@ -33,7 +33,17 @@ export const renameColumn: Kind<RenameColumn> = {
     }
   },
 
-  fit: (operation, { spelt }) => ({ ...operation, spelt: [spelt(operation.from), spelt(operation.to)] }),
+  fit(operation, { spelt, traits, current }) {
+    const { table, from, to } = operation;
+    const check = current
+      .find(table)
+      ?.constraints.find((constraint) => constraint.kind === 'check' && constraint.columns.includes(from));
+    return check && !traits.renamesCheckedColumns
+      ? new Refusal(
+          `${check.name} of ${table} speaks of ${from}, and a column that a check speaks of gets no other name here. Drop the check first, and make it again after.`,
+        )
+      : { ...operation, spelt: [spelt(from), spelt(to)] };
+  },
   todo: ({ table, to }) => ({ kind: 'columnMissing', table, column: to }),
   before: ({ table, from, to }) => [
     { kind: 'columnMissing', table, column: from },

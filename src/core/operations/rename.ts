@@ -28,6 +28,7 @@ type Named =
 export const rename: Kind<Rename> = {
   rank: 7,
   words: ({ table, from, to }) => `${from} on ${table} named ${to}`,
+  indexed: ({ as }) => (as?.kind === 'foreign key' ? [as.reference.columns] : []),
   inverse: (operation) => [{ ...operation, from: operation.to, to: operation.from }],
 
   apply(operation, draft) {

@@ -67,6 +67,7 @@ function remadeInWords({ references }: Pick<ReplaceKey, 'references'>): string {
 export const replaceKey: Kind<ReplaceKey> = {
   rank: 2.5,
   makes: true,
+  indexed: ({ columns, former }) => [columns, former],
   words: (key) =>
     `${key.columns.join(', ')} as the primary key of ${key.table} instead of ${key.former.join(', ')}, which stays unique${remadeInWords(key)}`,
 

@@ -10,9 +10,16 @@ export type Mode = (typeof modes)[number];
 export interface Cost {
   /** The strongest lock taken on the table, as the engine calls it. */
   readonly lock: string;
+  /** How it works, in the engine's own words, where these say more than the lock. */
+  readonly way?: string;
   /** Whom it keeps waiting while it works. */
   readonly blocks: 'everyone' | 'writers' | 'nobody' | 'others for a moment';
   readonly work: 'catalogue only' | 'reads every row' | 'builds an index' | 'rewrites the table' | 'changes rows';
+}
+
+/** `access exclusive lock`; or how it works. */
+export function wayInWords({ lock, way }: Cost): string {
+  return way ?? `${lock.toLowerCase()} lock`;
 }
 
 export function blocksInWords({ blocks }: Cost): string {

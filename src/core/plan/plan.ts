@@ -23,6 +23,7 @@ import { conflictOf } from './conflicts';
 import type { Cost, Mode } from './cost';
 import { fitted, groundOf } from './fit';
 import { inTurn } from './order';
+import { inOneRebuild } from './rebuilds';
 
 export interface DecidedFinding {
   readonly finding: Finding;
@@ -119,18 +120,21 @@ export function ownedBy(plan: Plan, owner: string): Plan {
 }
 
 function planOf(fitting: readonly Candidate[], catalogue: Catalogue, mode: Mode, problems: readonly Problem[]): Plan {
-  const operations = fitting.map(({ operation }) => operation);
   const { dialect } = engineOf(catalogue);
+  const operations = inOneRebuild(
+    fitting.map(({ operation }) => operation),
+    dialect,
+  );
   return {
     engine: catalogue.engine.name,
     mode,
-    steps: fitting.map(({ operation, finding }) => ({
+    steps: operations.map((operation, at) => ({
       operation,
-      finding,
+      finding: (fitting[at] as Candidate).finding,
       cost: dialect.cost(operation, mode),
       proofs: kindOf(operation).proofs?.(operation) ?? [],
     })),
-    back: backOf(operations, catalogue),
+    back: inOneRebuild(backOf(operations, catalogue), dialect),
     before: checksBefore(operations),
     after: checksAfter(operations),
     problems,

@@ -7,7 +7,7 @@ import type { Catalogue } from '../catalogue/model';
 import { engineOf } from '../engines/index';
 import { counted, sizeInWords } from '../naming/words';
 import type { Operation } from '../operations/index';
-import { blocksInWords, type Cost } from './cost';
+import { blocksInWords, type Cost, wayInWords } from './cost';
 import type { Plan } from './plan';
 
 /** Bytes of tables that were read whole, and how long that took. */
@@ -29,7 +29,7 @@ export function costInWords(operation: Operation, cost: Cost, catalogue: Catalog
   const ms = estimateMs(operation, cost, catalogue, speed);
   const rows = estimatedRows === null ? '' : `${counted(estimatedRows, 'row')}, `;
   return {
-    lock: `${cost.lock.toLowerCase()} lock`,
+    lock: wayInWords(cost),
     blocks: `blocks ${blocksInWords(cost)}`,
     work:
       cost.work === 'catalogue only'

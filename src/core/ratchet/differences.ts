@@ -4,6 +4,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { findTable } from '../catalogue/lookups';
 import type { Catalogue, Column, Constraint, Index, Sequence, Table, Trigger } from '../catalogue/model';
+import { beyondSpelling, underOneSchema } from './acrossEngines';
 import { Names, type Renames, renamesBetween, stillThere } from './renamed';
 
 export const partKinds = ['table', 'column', 'constraint', 'index', 'trigger', 'sequence'] as const;
@@ -21,7 +22,8 @@ export interface Difference {
 }
 
 /** By table and kind, in the order of the catalogues. */
-export function differencesBetween(before: Catalogue, after: Catalogue): readonly Difference[] {
+export function differencesBetween(earlier: Catalogue, after: Catalogue): readonly Difference[] {
+  const before = underOneSchema(earlier, after);
   const renames = renamesBetween(before, after);
   const names = new Names(renames);
   const named = new Map([...renames.tables].map(([was, is]) => [is, was]));
@@ -35,7 +37,8 @@ export function differencesBetween(before: Catalogue, after: Catalogue): readonl
   const gone = before.tables
     .filter((table) => !stillThere(table, after) && !renames.tables.has(table.id))
     .map((table) => difference({ kind: 'table', table: table.id, name: table.name }, kindInWords(table), null));
-  return [...tables, ...gone, ...sequenceDifferences(before.sequences, after.sequences)];
+  const all = [...tables, ...gone, ...sequenceDifferences(before.sequences, after.sequences)];
+  return beyondSpelling(all, before, after);
 }
 
 function tableDifferences(was: Table, is: Table, renames: Renames, names: Names): readonly Difference[] {

@@ -6,13 +6,14 @@ import { homedir } from 'node:os';
 import { join } from 'node:path';
 import type { CommandLine } from '../kind';
 import { parseConnectionString } from './connectionString';
+import type { ServerName } from './details';
 import type { ServerSettings } from './settings';
 
-export const commandLine: CommandLine<ServerSettings> = {
-  usage: 'mariadb://USER@HOST:PORT/DATABASE[,DATABASE]',
-  reads: (given) => /^(mariadb|mysql):\/\//i.test(given),
+export const commandLineOf = (server: ServerName): CommandLine<ServerSettings> => ({
+  usage: `${server}://USER@HOST:PORT/DATABASE[,DATABASE]`,
+  reads: (given) => given.toLowerCase().startsWith(`${server}://`),
   async connection(given, asking) {
-    const { password, databases, ...found } = parseConnectionString(given);
+    const { password, databases, server: _, ...found } = parseConnectionString(given);
     const settings = { ...found, databases: databases.join(',') };
     if (password !== '') {
       asking.warn('A password among the arguments shows in the list of processes: better leave it out, and set MYSQL_PWD.');
@@ -21,7 +22,7 @@ export const commandLine: CommandLine<ServerSettings> = {
     const prompt = `Password of ${found.user} at ${found.host}:${found.port}: `;
     return { settings, secret: process.env['MYSQL_PWD'] ?? fromOptionFile() ?? (await asking.secret(prompt)) };
   },
-};
+});
 
 // Manual, "Configuring MariaDB Connector/C with Option Files": a password stands in the groups that clients read.
 function fromOptionFile(): string | null {
@@ -37,7 +38,7 @@ function fromOptionFile(): string | null {
   for (const line of text.split(/\r?\n/)) {
     group = /^\s*\[([^\]]+)\]/.exec(line)?.[1] ?? group;
     const value = /^\s*password\s*=\s*(.*?)\s*$/.exec(line)?.[1];
-    if (value !== undefined && ['client', 'client-server', 'client-mariadb', 'mariadb-client'].includes(group))
+    if (value !== undefined && ['client', 'client-server', 'client-mariadb', 'mariadb-client', 'mysql'].includes(group))
       password = value.replace(/^(["'])(.*)\1$/, '$2');
   }
   return password;

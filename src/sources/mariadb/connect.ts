@@ -2,7 +2,8 @@
 // text that the server writes (binary values are asked for as hexadecimal).
 
 import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
-import type { ConnectionDetails } from './details';
+import { ownSchemas } from '../../core/engines/mariadb/questions/catalogue-queries';
+import type { ConnectionDetails, ServerName } from './details';
 import { SourceError } from '../SourceError';
 import { connectionError } from './errors';
 import type { NamesOnCopy } from './naming';
@@ -31,7 +32,7 @@ export interface Client {
 /** A session that can only read. Throws SourceError. */
 export async function openReading(details: ConnectionDetails, limits: SessionLimits = readingLimits): Promise<Client> {
   return opened(details, async (client) => {
-    await run(client, settingsOf(limits));
+    await run(client, settingsOf(limits, details.server));
     await run(client, 'set session transaction isolation level repeatable read, read only');
     if (limits.purpose !== undefined) await endOthers(client, limits.purpose);
     else if (limits.alongside !== undefined)
@@ -42,9 +43,9 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
 /** A session that runs a docket: the only kind that can change anything. Throws SourceError. */
 export async function openChanging(details: ConnectionDetails, limits: SessionLimits, names?: NamesOnCopy): Promise<Client> {
   return opened({ ...details, ...(names && { names }) }, async (client) => {
-    await run(client, settingsOf(limits));
+    await run(client, settingsOf(limits, details.server));
     await run(client, 'set session transaction isolation level read committed, read write');
-    await run(client, changing);
+    await run(client, servers[details.server].changing);
     await useSome(client);
   });
 }
@@ -56,7 +57,7 @@ async function opened(
   const connection = await connectTo(details);
   try {
     const [[id = '0', version = ''] = []] = await rowsOf(connection, 'select connection_id(), version()');
-    refuseOther(version ?? '');
+    refuseOther(version ?? '', details.server);
     const { names } = details;
     const client = { connection, id: Number(id), ...(names && { names }) };
     await prepare(client);
@@ -71,19 +72,57 @@ async function opened(
 async function useSome(client: Client): Promise<void> {
   const [[database = null, some = null] = []] = await rowsOf(
     client.connection,
-    "select database(), min(schema_name) from information_schema.schemata where schema_name not in ('information_schema', 'mysql', 'performance_schema', 'sys')",
+    `select database(), min(schema_name) from information_schema.schemata where schema_name not in ${ownSchemas}`,
   );
   if (database === null && some !== null) await run(client, `use \`${some.replaceAll('`', '``')}\``);
 }
 
-/** What was never measured is not read as if it had been. `version`: `10.11.19-MariaDB-…`, of some with a `5.5.5-` before it. */
-function refuseOther(version: string): void {
-  const [, major, minor] = /(\d+)\.(\d+)\.\d+-MariaDB/i.exec(version) ?? [];
-  if (major === undefined)
-    throw new SourceError(`The server says that it is ${version}, which is no MariaDB: it is not read yet.`, 'other');
-  if (Number(major) * 100 + Number(minor) < 1005)
+interface Server {
+  readonly title: string;
+  /** How texts of ours compare where nothing says how: as those that are written as bytes do. */
+  readonly collation: string;
+  /** The earliest that is read, as major * 100 + minor. */
+  readonly since: number;
+  readonly sinceInWords: string;
+  /** How long a statement may take, where the server can be told; of MySQL those that only read. */
+  time(statementMs: number): string;
+  /** Every rule holds for what we change ourselves, and the server says what it would copy rather than do it. */
+  readonly changing: string;
+}
+
+const rulesHold = 'set foreign_key_checks = 1, unique_checks = 1, sql_quote_show_create = 1';
+const servers: Readonly<Record<ServerName, Server>> = {
+  mariadb: {
+    title: 'MariaDB',
+    collation: 'utf8mb4',
+    since: 1005,
+    sinceInWords: '10.5',
+    time: (ms) => `max_statement_time = ${(ms / 1000).toFixed(3)}, idle_transaction_timeout = 60`,
+    changing: `${rulesHold}, check_constraint_checks = 1`,
+  },
+  mysql: {
+    title: 'MySQL',
+    collation: 'UTF8MB4_0900_AI_CI',
+    since: 800,
+    sinceInWords: '8.0',
+    time: (ms) => `max_execution_time = ${Math.round(ms)}`,
+    changing: rulesHold,
+  },
+};
+
+/** What was never measured is not read as if it had been. `version`: `10.11.19-MariaDB-…`, of some with a `5.5.5-` before it; `8.4.3`. */
+function refuseOther(version: string, wanted: ServerName): void {
+  const [, major = '', minor = ''] = /(\d+)\.(\d+)\.\d+-MariaDB/i.exec(version) ?? /^(\d+)\.(\d+)\./.exec(version) ?? [];
+  const is: ServerName = /mariadb/i.test(version) ? 'mariadb' : 'mysql';
+  const { title, since, sinceInWords } = servers[wanted];
+  if (is !== wanted || major === '')
     throw new SourceError(
-      `The server runs MariaDB ${major}.${minor}; Pawl reads 10.5 and later. Upgrade it, or audit a copy on a newer one.`,
+      `The server says that it is ${version}, which is no ${title}. Add it as ${servers[is].title}; at a terminal its address starts with ${is}://.`,
+      'other',
+    );
+  if (Number(major) * 100 + Number(minor) < since)
+    throw new SourceError(
+      `The server runs ${title} ${major}.${minor}; Pawl reads ${sinceInWords} and later. Upgrade it, or audit a copy on a newer one.`,
       'other',
     );
 }
@@ -91,17 +130,14 @@ function refuseOther(version: string): void {
 /** What the meaning of a session's statements hangs on, and how long they may take. */
 export function settingsOf(
   { statementMs, lockMs }: Pick<SessionLimits, 'statementMs' | 'lockMs'>,
+  server: ServerName,
   /** A row that is put back keeps its number, zero too. */
   purpose: 'reading' | 'changing' = 'reading',
 ): string {
   const patience = Math.max(1, Math.round(lockMs / 1000));
-  const time = `max_statement_time = ${(statementMs / 1000).toFixed(3)}, idle_transaction_timeout = 60`;
   return `set sql_mode = '${sqlMode}${purpose === 'changing' ? ',NO_AUTO_VALUE_ON_ZERO' : ''}', time_zone = '+00:00', lc_messages = 'en_US', group_concat_max_len = 1048576,
-    lock_wait_timeout = ${patience}, innodb_lock_wait_timeout = ${patience}, ${time}`;
+    lock_wait_timeout = ${patience}, innodb_lock_wait_timeout = ${patience}, ${servers[server].time(statementMs)}`;
 }
-
-/** Every rule holds for what we change ourselves, and the server says what it would copy rather than do it. */
-const changing = 'set foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, sql_quote_show_create = 1';
 
 /** Interrupts what another session of the same login does. Throws SourceError. */
 export async function cancelOther(details: ConnectionDetails, id: number): Promise<void> {
@@ -139,7 +175,7 @@ async function connectTo(details: ConnectionDetails): Promise<Connection> {
 }
 
 function connect(
-  { host, port, user, password, databases }: ConnectionDetails,
+  { server, host, port, user, password, databases }: ConnectionDetails,
   tls: 'off' | 'require' | 'verify',
 ): Promise<Connection> {
   const options: ConnectionOptions = {
@@ -151,7 +187,7 @@ function connect(
     rowsAsArray: true,
     // Every value as text or null, as the server spells it; of bytes that are none the hexadecimal is asked for.
     typeCast: (field: { string(): string | null }) => field.string(),
-    charset: 'utf8mb4',
+    charset: servers[server].collation,
     flags: ['-LOCAL_FILES', '-FOUND_ROWS', '-IGNORE_SPACE'],
     connectTimeout: 8_000,
     enableKeepAlive: true,

@@ -21,7 +21,7 @@ export function readerOver(client: Client, details: ConnectionDetails, limits: S
   const bounded = async (statementMs: number | null | undefined): Promise<void> => {
     const wanted = Math.max(1, Math.min(limits.statementMs, statementMs ?? limits.statementMs));
     if (wanted === longest) return;
-    await run(client, settingsOf({ ...limits, statementMs: wanted }));
+    await run(client, settingsOf({ ...limits, statementMs: wanted }, details.server));
     longest = wanted;
   };
   const translated = async <T>({ doing, statementMs }: ReaderBounds, work: () => Promise<T>): Promise<T> => {
@@ -33,7 +33,7 @@ export function readerOver(client: Client, details: ConnectionDetails, limits: S
     }
   };
   return {
-    engine: 'mariadb',
+    engine: details.server,
     schemas: client.names ? details.databases.map(client.names.inward) : details.databases,
     ask: (query, bounds) => translated(bounds, () => answered(client, query)),
     async inOneSnapshot(bounds, work) {
@@ -57,6 +57,9 @@ export function answered({ connection, names: onCopy }: Client, { text, values, 
     const take = each ?? ((row: Row) => void kept.push(row));
     let names: readonly string[] = [];
     let problem: Error | null = null;
+    // Of a connection that is lost the driver tells the connection, and never the statement that was waiting on it.
+    connection.once('error', reject);
+    const done = (): void => void connection.off('error', reject);
     connection
       .query({ sql: onCopy?.outward(text) ?? text, rowsAsArray: true })
       .on('fields', (fields: FieldPacket[] | undefined) => {
@@ -70,8 +73,12 @@ export function answered({ connection, names: onCopy }: Client, { text, values, 
           problem ??= error instanceof Error ? error : new Error('A row could not be taken.', { cause: error });
         }
       })
-      .on('error', reject)
+      .on('error', (error: unknown) => {
+        done();
+        reject(error instanceof Error ? error : new Error('The statement failed.', { cause: error }));
+      })
       .on('end', () => {
+        done();
         if (problem) reject(problem);
         else resolve({ rows: kept, names });
       });

@@ -2,10 +2,10 @@
 // login that has rights in the copies and nowhere else. Definers are cut off, events are not brought: on a copy nothing runs by
 // itself, and nothing runs with more rights than that login has.
 
-import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { once } from 'node:events';
 import { createInterface } from 'node:readline';
+import { ownSchemas } from '../../core/engines/mariadb/questions/catalogue-queries';
 import { literal, quote } from '../../core/engines/mariadb/quote';
 import { tokensOf } from '../../core/engines/mariadb/shown';
 import { type Fingerprint, leftBehind, type Scratch, type ScratchOptions } from '../run/scratch';
@@ -13,12 +13,12 @@ import { SourceError } from '../SourceError';
 import { type Client, openChanging, openReading, rowsOf, run } from './connect';
 import type { ConnectionDetails } from './details';
 import { namesOnCopy, replaced } from './naming';
+import { collect, programsOf, said, started } from './programs';
 import { openSession } from './session';
 
 const prefix = 'pawl_copy_';
 const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
-const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
 
 /** Copies databases onto a server where some may be made. Throws SourceError, with nothing left there. */
 export async function makeScratch(
@@ -37,11 +37,11 @@ export async function makeScratch(
   const details: ConnectionDetails = {
     ...server,
     databases: [...names.values()],
-    user: base.slice(0, 80),
+    user: userOf(base, server),
     password: randomBytes(24).toString('hex'),
   };
   const remove = () =>
-    onServer(server, (admin) => drop(admin, base)).catch((cause: unknown) => {
+    onServer(server, (admin) => drop(admin, base, server)).catch((cause: unknown) => {
       throw leftBehind(`${server.host}:${server.port}`, cause);
     });
   try {
@@ -78,16 +78,6 @@ export async function makeScratch(
   }
 }
 
-/** Why a server of that version cannot be copied with the programs at hand, in words; null when it can. */
-export async function whyNotCopied(version: string): Promise<string | null> {
-  const said = await collect('mariadb-dump', null, ['--version']).catch((error: unknown) => error);
-  if (said instanceof Error) return said.message;
-  const [own, needed] = [/from (\d+\.\d+)|Distrib (\d+\.\d+)/i.exec(String(said)), /^(\d+\.\d+)/.exec(version)];
-  const [at, least] = [Number(own?.[1] ?? own?.[2]), Number(needed?.[1])];
-  if (Number.isNaN(at) || Number.isNaN(least) || at >= least) return null;
-  return `The source is ${version}, and the mariadb-dump at hand is of ${at}. Install a newer mariadb-client where Pawl runs; then rehearse again.`;
-}
-
 /** Drops the scratch copies under a label: whoever made them died over it. */
 export async function removeScratchesOf(server: ConnectionDetails, label: string): Promise<void> {
   await removeScratches(server, (name) => name.endsWith(`_${label}`));
@@ -103,7 +93,7 @@ async function removeScratches(server: ConnectionDetails, unwanted: (base: strin
       () => [],
     );
     const bases = new Set([...rows.map(([name]) => (name ?? '').replace(/_\d+$/, '')), ...users.map(([name]) => name ?? '')]);
-    for (const base of bases) if (unwanted(base)) await drop(admin, base);
+    for (const base of bases) if (unwanted(base)) await drop(admin, base, server);
   });
 }
 
@@ -113,8 +103,9 @@ export async function fingerprintOf(
   told: (text: string) => string = (text) => text,
 ): Promise<Fingerprint> {
   const structure: string[] = [];
+  const { dump: program, plainly } = programsOf[details.server];
   for (const database of details.databases) {
-    const dump = await collect('mariadb-dump', details, [...plainly, '--no-data', '--routines', '--triggers', database]);
+    const dump = await collect(program, details, [...plainly, '--no-data', '--routines', '--triggers', database]);
     const lines = told(dump).split('\n');
     structure.push(
       ...lines.filter((line) => line !== '' && !line.startsWith('--')).map((line) => line.replace(/ AUTO_INCREMENT=\d+/, '')),
@@ -145,7 +136,7 @@ async function sumOf(client: Client, database: string, table: string): Promise<s
   const row = columns.map(([name]) => `coalesce(hex(${quote(name ?? '')}), '-')`).join(', ');
   const [[count, sum] = []] = await rowsOf(
     client.connection,
-    `select count(*), coalesce(sum(cast(conv(left(md5(concat_ws('|', ${row})), 15), 16, 10) as unsigned)), 0) from ${quote(database)}.${quote(table)}`,
+    `select count(*), coalesce(sum(cast(conv(left(sha2(concat_ws('|', ${row}), 256), 15), 16, 10) as unsigned)), 0) from ${quote(database)}.${quote(table)}`,
   );
   return `${count} rows, ${sum}`;
 }
@@ -164,7 +155,7 @@ async function lookAt(source: ConnectionDetails): Promise<Seen> {
   try {
     const schemas = await rowsOf(
       client.connection,
-      `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${own} order by schema_name`,
+      `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${ownSchemas} order by schema_name`,
     );
     const databases = schemas
       .map(([name]) => name ?? '')
@@ -210,36 +201,27 @@ async function onServer<T>(server: ConnectionDetails, work: (admin: Client) => P
   }
 }
 
-async function drop(admin: Client, base: string): Promise<void> {
+async function drop(admin: Client, base: string, server: ConnectionDetails): Promise<void> {
+  const user = userOf(base, server);
   const rows = await rowsOf(
     admin.connection,
     `select schema_name from information_schema.schemata where schema_name like ${literal(`${base.replaceAll('_', '\\_')}\\_%`)}`,
   );
-  const sessions = await rowsOf(
-    admin.connection,
-    `select id from information_schema.processlist where user = ${literal(base.slice(0, 80))}`,
-  );
+  const sessions = await rowsOf(admin.connection, `select id from information_schema.processlist where user = ${literal(user)}`);
   for (const [id] of sessions) await run(admin, `kill ${Number(id)}`).catch(() => 0);
   // One may refer into another.
   await run(admin, 'set foreign_key_checks = 0');
   for (const [name] of rows) await run(admin, `drop database if exists ${quote(name ?? '')}`);
-  await run(admin, `drop user if exists ${quote(base.slice(0, 80))}@'%'`);
+  await run(admin, `drop user if exists ${quote(user)}@'%'`);
+}
+
+function userOf(base: string, { server }: ConnectionDetails): string {
+  return base.slice(0, programsOf[server].longestUser);
 }
 
 function madeAt(name: string): number {
   return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
 }
-
-/** As a snapshot, without locks, and with nothing that differs from one time to the next. */
-const plainly = [
-  '--single-transaction',
-  '--skip-lock-tables',
-  '--skip-comments',
-  '--skip-dump-date',
-  '--hex-blob',
-  '--skip-tz-utc',
-  '--default-character-set=utf8mb4',
-];
 
 interface Copied {
   readonly source: ConnectionDetails;
@@ -254,6 +236,7 @@ interface Copied {
 async function copyDatabase(copied: Copied, signal: AbortSignal | undefined): Promise<void> {
   const { source, name, names, broken } = copied;
   const ignored = broken.filter((view) => view.startsWith(`${name}.`)).map((view) => `--ignore-table=${view}`);
+  const { plainly } = programsOf[source.server];
   const structure = (text: string): string => replaced(withoutDefiners(text), names, true);
   const dumpOf = (...args: readonly string[]) => ({ details: source, args: [...plainly, ...ignored, ...args, name] });
   await pass(dumpOf('--no-data', '--skip-triggers'), copied, structure, signal);
@@ -271,8 +254,15 @@ async function copyDatabase(copied: Copied, signal: AbortSignal | undefined): Pr
 async function readable(source: ConnectionDetails, database: string): Promise<boolean> {
   const client = await openReading(source);
   try {
-    await rowsOf(client.connection, `select 1 from mysql.proc where db = ${literal(database)} limit 1`);
-    return true;
+    if (source.server === 'mariadb') {
+      await rowsOf(client.connection, `select 1 from mysql.proc where db = ${literal(database)} limit 1`);
+      return true;
+    }
+    const [[hidden] = []] = await rowsOf(
+      client.connection,
+      `select count(*) from information_schema.routines where routine_schema = ${literal(database)} and routine_definition is null`,
+    );
+    return hidden === '0';
   } catch {
     return false;
   } finally {
@@ -308,13 +298,12 @@ async function pass(
   change: ((text: string) => string) | null,
   signal: AbortSignal | undefined,
 ): Promise<void> {
-  const dump = started('mariadb-dump', details, args);
-  const load = started('mariadb', target, ['--local-infile=0', '--batch', copy]);
+  const { load: loader, loading } = programsOf[target.server];
+  const dump = started(programsOf[details.server].dump, details, args);
+  const load = started(loader, target, [...loading, copy]);
   const stop = () => [dump, load].forEach(({ child }) => child.kill('SIGTERM'));
   signal?.addEventListener('abort', stop, { once: true });
   try {
-    // The client runs programs and reads files where a dump says so, unless it is told at its start not to.
-    load.child.stdin.write('/*M!999999\\- enable the sandbox mode */\n');
     if (change) load.child.stdin.write(change(await allOf(dump.child.stdout)));
     else
       for await (const part of dump.child.stdout as AsyncIterable<Buffer>)
@@ -333,45 +322,4 @@ async function allOf(stream: NodeJS.ReadableStream): Promise<string> {
   let text = '';
   for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) text += `${line}\n`;
   return text;
-}
-
-async function collect(program: string, details: ConnectionDetails | null, args: readonly string[]): Promise<string> {
-  const { child, ended, errors } = started(program, details, args);
-  child.stdin.end();
-  let text = '';
-  child.stdout.setEncoding('utf8').on('data', (part: string) => (text += part));
-  if ((await ended) !== 0) throw new SourceError(`${program} failed: ${said(errors())}`, 'other');
-  return text;
-}
-
-function started(program: string, details: ConnectionDetails | null, args: readonly string[]) {
-  const place = details
-    ? [
-        `--host=${details.host}`,
-        `--port=${details.port}`,
-        `--user=${details.user}`,
-        '--protocol=tcp',
-        ...{ off: ['--skip-ssl'], prefer: [], require: ['--ssl'], verify: ['--ssl', '--ssl-verify-server-cert'] }[details.tls],
-      ]
-    : [];
-  const child = spawn(program, ['--no-defaults', ...place, ...args], {
-    env: { PATH: process.env['PATH'], ...(details && { MYSQL_PWD: details.password }) },
-    stdio: ['pipe', 'pipe', 'pipe'],
-  });
-  let errors = '';
-  child.stderr.setEncoding('utf8').on('data', (part: string) => (errors = (errors + part).slice(0, 200_000)));
-  child.stdin.on('error', () => undefined);
-  const ended = new Promise<number>((resolve, reject) => {
-    child.on('error', (cause) =>
-      reject(new SourceError(`${program} is not installed here. Install Debian's mariadb-client.`, 'other', { cause })),
-    );
-    child.on('close', (code) => resolve(code ?? 1));
-  });
-  ended.catch(() => undefined);
-  return { child, ended, errors: () => errors };
-}
-
-function said(errors: string): string {
-  const line = errors.split('\n').find((text) => /error/i.test(text)) ?? errors.split('\n')[0] ?? '';
-  return line.replace(/^mariadb(-dump)?: /, '').trim() || 'no reason was given';
 }

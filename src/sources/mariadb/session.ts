@@ -4,7 +4,7 @@
 
 import type { Bounds, Ran, Refused, Session } from '../run/session';
 import { sourceOver } from '../reader';
-import { cancelOther, openChanging, run, settingsOf } from './connect';
+import { cancelOther, type Client, openChanging, run, settingsOf } from './connect';
 import type { ConnectionDetails } from './details';
 import { isLost, numberOf, partsOf, statementError } from './errors';
 import type { NamesOnCopy } from './naming';
@@ -19,15 +19,25 @@ export async function openSession(details: ConnectionDetails, names?: NamesOnCop
   const limits = { statementMs: 600_000, lockMs: 2_000 };
   const source = sourceOver(readerOver(client, details, limits));
   const read = async (query: string) => (await answered(client, { text: query, columns: 0 })).rows;
+  const settings = settingsKept(client, details.server);
   const doing = async (statement: string, bounds: Bounds): Promise<Ran> => {
-    await run(client, settingsOf(bounds, 'changing'));
-    const changed = await run(client, statement);
-    return { changed: /^\s*(insert|update|delete|begin)\b/i.test(statement) ? changed : 0 };
+    await settings.within(bounds);
+    try {
+      const changed = await run(client, statement);
+      return { changed: /^\s*(insert|update|delete|begin)\b/i.test(statement) ? changed : 0 };
+    } catch (error) {
+      // What was to hold for one statement holds no longer.
+      await run(client, 'set foreign_key_checks = 1').catch(() => undefined);
+      throw error;
+    }
   };
   return {
-    readCatalogue: () => source.readCatalogue(),
+    async readCatalogue() {
+      settings.forget();
+      return source.readCatalogue();
+    },
     async read(query) {
-      await run(client, settingsOf(usual, 'changing'));
+      await settings.within(usual);
       await run(client, 'start transaction read only');
       try {
         return await read(query);
@@ -62,12 +72,26 @@ export async function openSession(details: ConnectionDetails, names?: NamesOnCop
   };
 }
 
+/** Said again only where they change: what a statement changed can be asked for by the next. */
+function settingsKept(client: Client, server: ConnectionDetails['server']) {
+  let current = '';
+  return {
+    async within(bounds: Bounds): Promise<void> {
+      const wanted = settingsOf(bounds, server, 'changing');
+      if (wanted !== current) await run(client, wanted);
+      current = wanted;
+    },
+    forget: () => void (current = ''),
+  };
+}
+
 /** `port.call: ALGORITHM=INPLACE, LOCK=NONE`, as an ALTER spells it. */
 function locksAskedFor(statement: string): readonly string[] {
-  const found = /alter table (\S+)[\s\S]*algorithm=(\w+), lock=(\w+)/i.exec(statement);
+  const found = /alter table (\S+)[\s\S]*algorithm=(\w+)(?:, lock=(\w+))?/i.exec(statement);
   if (!found) return [];
-  const [, table = '', algorithm = '', lock = ''] = found;
-  return [`${table.replaceAll('`', '')}: ALGORITHM=${algorithm.toUpperCase()}, LOCK=${lock.toUpperCase()}`];
+  const [, table = '', algorithm = '', lock] = found;
+  const how = `ALGORITHM=${algorithm}${lock === undefined ? '' : `, LOCK=${lock}`}`;
+  return [`${table.replaceAll('`', '')}: ${how.toUpperCase()}`];
 }
 
 // Manual, "MariaDB Error Codes": lock wait timeout and deadlock, and what rules refuse.
@@ -86,6 +110,15 @@ const refusals: Readonly<Record<number, Refused['kind']>> = {
 // Errors carry no fields: each number has one form of words, in the language that the session was given.
 function refusalOf(error: unknown): Refused {
   const { text } = partsOf(error);
+  // Where there is no SIGNAL, what we say ourselves comes as a value that a function does not take (see the variant's `raised`).
+  const said = numberOf(error) === 1411 ? / value: '(.*)' for function uuid_to_bin/s.exec(text)?.[1] : undefined;
+  if (said !== undefined)
+    return {
+      kind: /^Rows came/.test(said) ? 'busy' : 'orphan',
+      constraint: /CONSTRAINT `((?:[^`]|``)+)`/.exec(said)?.[1] ?? null,
+      column: null,
+      says: said,
+    };
   // What the server takes the second time (see the dialect's renameColumn).
   const passing = numberOf(error) === 1054 && text.endsWith("in 'CHECK'");
   const kind = passing ? 'busy' : isLost(error) ? 'other' : (refusals[numberOf(error)] ?? 'other');
@@ -95,7 +128,10 @@ function refusalOf(error: unknown): Refused {
     other: null,
     repeat: / for key '(?:[^']*\.)?([^']+)'$/.exec(text)?.[1] ?? null,
     orphan: /CONSTRAINT `((?:[^`]|``)+)`/.exec(text)?.[1]?.replaceAll('``', '`') ?? null,
-    check: /CONSTRAINT `(?:[^`]*`\.`)?((?:[^`]|``)+)` failed/.exec(text)?.[1]?.replaceAll('``', '`') ?? null,
+    check:
+      /CONSTRAINT `(?:[^`]*`\.`)?((?:[^`]|``)+)` failed/.exec(text)?.[1]?.replaceAll('``', '`') ??
+      /Check constraint '(.+)' is violated/.exec(text)?.[1] ??
+      null,
   }[kind];
   return {
     kind,

@@ -27,6 +27,7 @@ export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
     whyNot: whyNotCopied,
     usual: (env, store) => env['PAWL_REHEARSAL_URL'] ?? store,
     serverFrom: parseConnectionString,
+    serverAt: (settings, password) => ({ ...settings, password }),
     wordsFor: ({ host, port, user }) => `${host}:${port}, as ${user}`,
     forProduction,
     make: (settings, password, server, options) => makeScratch({ ...settings, password }, server, options),

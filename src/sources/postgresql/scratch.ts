@@ -1,13 +1,13 @@
 // A scratch copy of a database, made by the server's own programs: structure and rows as they are, in a
 // database of its own that belongs to a role of its own, so that nothing copied runs with more rights than that.
 
-import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
 import { literal, quote, relationText } from '../../core/engines/postgresql/quote';
+import { startProgram } from '../run/program';
 import { type Fingerprint, leftBehind, type Sampled, type Scratch, type ScratchOptions } from '../run/scratch';
 import type { ConnectionDetails } from './details';
 import { SourceError } from '../SourceError';
@@ -306,20 +306,7 @@ function start(program: string, details: ConnectionDetails, args: readonly strin
 }
 
 function spawned(program: string, args: readonly string[], env: Readonly<Record<string, string>>) {
-  const child = spawn(programPath(program), args, {
-    env: { PATH: process.env['PATH'], ...env },
-    stdio: ['pipe', 'pipe', 'pipe'],
-  });
-  let errors = '';
-  child.stderr.setEncoding('utf8').on('data', (part: string) => (errors = (errors + part).slice(0, 200_000)));
-  child.stdin.on('error', () => undefined);
-  const ended = new Promise<number>((resolve, reject) => {
-    child.on('error', (cause) =>
-      reject(new SourceError(`${program} is not installed here. Install Debian's postgresql-client.`, 'other', { cause })),
-    );
-    child.on('close', (code) => resolve(code ?? 1));
-  });
-  return { child, ended, errors: () => errors };
+  return startProgram(programPath(program), { args, env, install: "Install Debian's postgresql-client" }, program);
 }
 
 /** Where `PAWL_PG_BIN` says, else the newest that Debian installed: it can read older servers, not newer ones. */

@@ -8,6 +8,7 @@ import { checksFor, inverseOf, type Operation, operationInWords } from '../../co
 import { checksOfRights } from '../../core/plan/checks';
 import { checksToEnd, checksToStart, type Direction, findingOf, findingOfCheck, operationsOf } from '../../core/plan/direction';
 import { leaveOut, type Plan } from '../../core/plan/plan';
+import { byItself } from '../../core/plan/rebuilds';
 import type { FailedRemedy } from '../../core/plan/rehearsal';
 import type { FindingId } from '../../core/rules/rule';
 import { SourceError } from '../SourceError';
@@ -146,13 +147,14 @@ class PastFailures {
     }
   }
 
-  private async take(at: number, { operation, finding }: Step): Promise<void> {
+  private async take(at: number, { finding, operation: planned }: Step): Promise<void> {
     const { session, plan, listener } = this;
     await listener.started?.(at);
+    const operation = planned.also ? this.withoutThoseLeftOut(at - 2) : planned;
     if (this.out.has(finding)) return listener.ended?.(at, { words: 'left out', changed: false, locks: [] });
     try {
       const outcome = await perform(session, operation, plan);
-      this.taken.push({ finding, operation });
+      this.taken.push({ finding, operation }, ...this.carriedBy(operation));
       await listener.ended?.(at, outcome);
     } catch (error) {
       if (!(error instanceof SourceError) || error.reason === 'cancelled' || error.reason === 'lost') throw error;
@@ -163,6 +165,18 @@ class PastFailures {
       const step = operationInWords(operation);
       await this.fail([{ finding, tried: true, step, statement, says, rows: against?.count ?? null }]);
     }
+  }
+
+  /** A step that others are done with, as it is now: what is left are the same steps, less those of remedies that are out. */
+  private withoutThoseLeftOut(at: number): Operation {
+    const before = this.plan.steps.slice(0, at).filter(({ finding }) => !this.out.has(finding)).length;
+    const { operation } = (this.left.steps[before] ?? this.plan.steps[at]) as Step;
+    return operation;
+  }
+
+  private carriedBy({ also = [] }: Operation): readonly Step[] {
+    const carried = new Set(also.map((operation) => JSON.stringify(operation)));
+    return carried.size === 0 ? [] : this.left.steps.filter(({ operation }) => carried.has(JSON.stringify(byItself(operation))));
   }
 
   private async againstTheStart(): Promise<readonly FailedRemedy[]> {

@@ -67,7 +67,8 @@ export async function perform(
     }
   }
   const remarks = [...new Set(session.remarks())].slice(0, 3).map((remark) => `; the server: ${remark.slice(0, 300)}`);
-  const words = done === 0 ? 'in force already' : rows > 0 ? `done, ${counted(rows, 'row')}` : 'done';
+  const already = operation.carried ? 'in force already, by the rebuild of a step before' : 'in force already';
+  const words = done === 0 ? already : rows > 0 ? `done, ${counted(rows, 'row')}` : 'done';
   return { words: `${words}${remarks.join('')}`, changed: done > 0, locks: [...locks].sort() };
 }
 

@@ -45,7 +45,7 @@ const presets = [
   {
     name: 'Gentle',
     budget: gentleBudget,
-    effect: 'A busy server keeps nearly all of its speed; a survey takes twenty times as long.',
+    effect: 'A busy server keeps nearly all of its speed; a survey takes twenty-five times as long.',
   },
   { name: 'Usual', budget: usualBudget, effect: 'A busy server keeps more than three quarters of its speed.' },
   {

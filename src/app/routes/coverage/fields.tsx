@@ -56,7 +56,7 @@ export function coverageFields(largest: number): readonly WholeField<BoardRow>[]
       of: ({ rows }) => rows,
       draw: ({ rows }) => (
         <span className="mute">
-          <span className="size" style={{ width: 2 + 30 * Math.sqrt((rows ?? 0) / largest) }} />{' '}
+          <span className="size" style={{ width: 2 + 16 * Math.sqrt((rows ?? 0) / largest) }} />{' '}
           {rows === null ? '?' : shortCount(rows)}
         </span>
       ),

@@ -7,7 +7,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useMemo, useRef, useState } from 'react';
-import { Link, Outlet, useFetcher, useNavigate, useNavigation } from 'react-router';
+import { Link, Outlet, useNavigate, useNavigation, useSubmit } from 'react-router';
 import { inFull, percent } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 
@@ -199,7 +199,8 @@ const depths = [
 function SurveyChip({ source, live, last, unfinished, tables, allowed, nextDue }: Loaded) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const button = useRef<HTMLButtonElement>(null);
-  const fetcher = useFetcher();
+  // No fetcher: what one is answered leads nowhere when the page reads itself again in between.
+  const submit = useSubmit();
   useKeys(useMemo(() => [{ key: 's', does: 'survey', run: () => setAnchor(button.current) }], []));
   const close = (): void => setAnchor(null);
   if (unfinished) {
@@ -260,10 +261,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed, nextDue }
               key={name}
               onClick={() => {
                 close();
-                void fetcher.submit(
-                  { depth, forced },
-                  { method: 'post', action: pathTo('/s/:source/surveys', { source: source.id }) },
-                );
+                void submit({ depth, forced }, { method: 'post', action: pathTo('/s/:source/surveys', { source: source.id }) });
               }}
             >
               <span>

@@ -3,14 +3,17 @@ import type { Check } from '../../operations/check';
 import { brokenCondition } from './claims';
 import { orphanCondition } from './conditions';
 import { countUnfilled } from './operations/repairs';
-import { isNull, isTable, literal, quote, quoteList, quoteTable } from './quote';
+import { isNull, isTable, literal, quote, quoteList, quoteTable, sameName } from './quote';
+import type { Variant } from './variant';
 
-export function writeCheck(check: Check): string {
-  const write = written[check.kind] as (check: Check) => string;
-  return write(check);
+export function writeCheck(check: Check, variant: Variant): string {
+  const write = written[check.kind] as (check: Check, variant: Variant) => string;
+  return write(check, variant);
 }
 
-const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { readonly kind: Kind }>) => string } = {
+const written: {
+  readonly [Kind in Check['kind']]: (check: Extract<Check, { readonly kind: Kind }>, variant: Variant) => string;
+} = {
   nulls: (check) =>
     lines(
       'select count(*)',
@@ -43,7 +46,7 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     unless(
       `select 1 from ${quoteTable(check.table)} where ${check.columns.map((c, i) => `${quote(c)} = ${literal(check.values[i] ?? '')}`).join(' and ')}`,
     ),
-  notAllowed: (check) => notAllowed(check),
+  notAllowed: (check, variant) => notAllowed(check, variant),
   keyMissing: (check) =>
     lines(
       'select count(*)',
@@ -54,16 +57,16 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       `where columns is null or ${sameName('columns', check.columns.join('`'))} = 0`,
     ),
   keyIndexMissing: () => 'select 0',
-  constraintMissing: (check) => unless(constraint(check.table, check.name)),
+  constraintMissing: (check, variant) => unless(constraint(check, variant)),
   // There is no constraint here whose rows nobody looked at.
   constraintValidated: () => 'select 0',
-  constraintPresent: (check) => `select count(*) from (${constraint(check.table, check.name)} limit 1) as present`,
+  constraintPresent: (check, variant) => `select count(*) from (${constraint(check, variant)} limit 1) as present`,
   indexMissing: (check) => unless(index(check.table, check.name)),
   indexPresent: (check) => `select count(*) from (${index(check.table, check.name)} limit 1) as present`,
   // A build that is interrupted leaves nothing.
   indexBroken: () => 'select 0',
-  defaultIs: (check) => `${column(check.table, check.column)} and ${defaultIs(check.expression)}`,
-  defaultIsNot: (check) => `${column(check.table, check.column)} and not (${defaultIs(check.expression)})`,
+  defaultIs: (check, variant) => `${column(check.table, check.column)} and ${variant.defaultIs(check.expression)}`,
+  defaultIsNot: (check, variant) => `${column(check.table, check.column)} and not (${variant.defaultIs(check.expression)})`,
   triggerMissing: (check) => {
     const { schema } = tableNames(check.table);
     return unless(
@@ -91,7 +94,7 @@ const needed = {
 } as const;
 
 // The rights of a role are told to nobody: whoever has one switched on is let try.
-function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): string {
+function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>, { hasNoRole }: Variant): string {
   const mine = lines(
     "(grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')",
     `    and privilege_type in (${needed[right].map((privilege) => literal(privilege)).join(', ')}))`,
@@ -103,7 +106,7 @@ function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): 
   return lines(
     'select count(*)',
     `from (${named.join(' union all ')}) as wanted`,
-    'where current_role() is null and (',
+    `where ${hasNoRole} and (`,
     '  select count(distinct privilege_type) from (',
     `    select privilege_type, null as s, null as t from information_schema.user_privileges where ${mine}`,
     `    union all select privilege_type, table_schema, null from information_schema.schema_privileges where ${mine}`,
@@ -115,12 +118,11 @@ function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>): 
 }
 
 // A unique key is its index; a check within a column is no constraint of the table.
-function constraint(table: TableId, name: string): string {
-  const { schema, table: relation } = tableNames(table);
+function constraint({ table, name }: { readonly table: TableId; readonly name: string }, variant: Variant): string {
   return lines(
     `select 1 from information_schema.statistics where ${isTable(table)} and non_unique = 0 and ${sameName('index_name', name)}`,
     `union all select 1 from information_schema.key_column_usage where ${isTable(table)} and referenced_table_name is not null and ${sameName('constraint_name', name)}`,
-    `union all select 1 from information_schema.check_constraints where constraint_schema = ${literal(schema)} and table_name = ${literal(relation)} and level = 'Table' and ${sameName('constraint_name', name)}`,
+    `union all ${variant.checkNamed(table, name)}`,
   );
 }
 
@@ -130,18 +132,6 @@ function index(table: TableId, name: string): string {
 
 function column(table: TableId, name: string): string {
   return `select count(*) from information_schema.columns where ${isTable(table)} and ${sameName('column_name', name)}`;
-}
-
-/** Names in the catalogue are compared without regard to case, ours with it. */
-function sameName(column: string, name: string): string {
-  return `binary ${column} = ${literal(name)}`;
-}
-
-// Nothing, and the word for it, are both no default.
-function defaultIs(expression: string | null): string {
-  return expression === null
-    ? "(column_default is null or column_default = 'NULL')"
-    : `binary coalesce(column_default, 'NULL') = ${literal(expression)}`;
 }
 
 /** Counts one when a query finds nothing. */

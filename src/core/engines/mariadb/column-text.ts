@@ -17,15 +17,26 @@ export function hasCheck(definition: string): boolean {
   return tokensOf(definition).some((token) => upper(token) === 'CHECK');
 }
 
-/** True of a timestamp, of what has a check of its own, and where new rows take what an expression gives: then NOT NULL is set by copying only (10.11: 1846). */
-export function isFilledByCopy(definition: string): boolean {
+/** True of a timestamp, and where new rows take what an expression gives: MariaDB sets NOT NULL by copying only then (10.11: 1846). */
+export function isFilledByExpression(definition: string): boolean {
   const tokens = tokensOf(definition);
-  if (upper(tokens[0]) === 'TIMESTAMP' || hasCheck(definition)) return true;
+  if (upper(tokens[0]) === 'TIMESTAMP') return true;
   const value = tokens[tokens.findIndex((token) => upper(token) === 'DEFAULT') + 1];
   const isSaid = tokens.some((token) => upper(token) === 'DEFAULT');
   return (
     isSaid && value !== undefined && (value.kind === 'group' || (value.kind === 'word' && !/^(NULL|\d.*|b)$/i.test(value.value)))
   );
+}
+
+/** What new rows take, as the definition spells it: `'open'`, `(uuid())`, `CURRENT_TIMESTAMP(3)`; null where it says nothing of it. */
+export function defaultIn(definition: string): string | null {
+  const tokens = tokensOf(definition);
+  const at = tokens.findIndex((token) => upper(token) === 'DEFAULT');
+  const [value, next] = [tokens[at + 1], tokens[at + 2]];
+  if (at < 0 || !value) return null;
+  // `b'101'`, and what has brackets, are two words.
+  const isTwo = next !== undefined && next.from === value.to && (next.kind === 'group' || next.kind === 'text');
+  return definition.slice(value.from, isTwo ? next.to : value.to);
 }
 
 // What is said of nulls is taken out, and a default that is one.

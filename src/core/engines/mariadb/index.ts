@@ -1,34 +1,24 @@
 import type { Engine } from '../engine';
-import { writeCheck } from './checks';
+import { blocks } from './blocks';
 import { withNullability } from './column-text';
+import { dialectFor } from './dialect';
+import { variant } from './mariadb';
 import { names } from './names';
-import { bytesPassed, costOf, stagesOf } from './operations/index';
-import { whyNotTried, writeActionProof, writeProof } from './proofs';
 import { questionsOf } from './questions/index';
-import { writeScripts, writeStatementScripts } from './scripts';
 import { traits } from './traits';
 import { types } from './types';
+
+const run = (file: string): string => `mariadb --abort-source-on-error --show-warnings DATABASE < ${file}`;
 
 export const mariadb: Engine = {
   title: 'MariaDB',
   grammar: 'MariaSQL',
-  client: { name: 'mariadb', runs: (file) => `mariadb --abort-source-on-error --show-warnings DATABASE < ${file}` },
+  client: { name: 'mariadb', runs: run },
   traits,
+  tried: ['10.5', '11.8'],
   names,
   types,
   withNullability,
-  questions: questionsOf('mariadb'),
-  dialect: {
-    stages: stagesOf,
-    cost: costOf,
-    bytesPassed,
-    check: writeCheck,
-    proof: writeProof,
-    whyNotTried,
-    allAtOnce: null,
-    actionProof: writeActionProof,
-    questions: null,
-    scripts: writeScripts,
-    statementScripts: writeStatementScripts,
-  },
+  questions: questionsOf('mariadb', variant),
+  dialect: dialectFor(variant, { ...blocks, run: run('FILE') }),
 };

@@ -154,7 +154,8 @@ function valueMissingFrom(parent: TableId, key: Column, child: Column): string {
   if (key.family === 'uuid') return 'uuid()';
   if (key.family === 'text') {
     const length = Math.min(child.length ?? 32, key.length ?? 32, 32);
-    return `(with recursive n (i) as (select 1 union all select i + 1 from n where i < 900) select left(md5(i), ${length}) from n where not exists (select 1 from ${table} where ${name} = left(md5(i), ${length})) limit 1)`;
+    // A derived table: what is changed may not be asked in the same breath otherwise.
+    return `(select free.text from (with recursive n (i) as (select 1 union all select i + 1 from n where i < 900) select left(sha2(i, 256), ${length}) as text from n where not exists (select 1 from ${table} where ${name} = left(sha2(i, 256), ${length})) limit 1) as free)`;
   }
   if (key.family === 'date' || key.family === 'timestamp')
     return `(select most + interval 1 day from (select max(${name}) as most from ${table}) as known)`;

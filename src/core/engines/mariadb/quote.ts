@@ -26,6 +26,11 @@ export function literal(text: string): string {
   return `_utf8mb4 x'${bytesOf(text)}'`;
 }
 
+/** The comment of a table, for people: it takes a plain string alone, so that what a backslash could change is written with a slash. */
+export function note(text: string): string {
+  return `'${visible(text).replaceAll('\\', '/').replaceAll("'", "''")}'`;
+}
+
 /** True where there is no value. `is null` is true of the day 0000-00-00 too where a column must be filled (manual, "IS NULL"). */
 export function isNull(expression: string): string {
   return `${expression} <=> null`;
@@ -35,6 +40,14 @@ export function isNull(expression: string): string {
 export function isTable(id: TableId): string {
   const { schema, table } = tableNames(id);
   return `table_schema = ${literal(schema)} and table_name = ${literal(table)}`;
+}
+
+/**
+ * Texts of the catalogue are compared without regard to case, ours with it. Both sides are told to be bytes: of one that is not, MySQL
+ * 9.7 finds no name with a sign beyond ASCII.
+ */
+export function sameName(column: string, name: string): string {
+  return `cast(${column} as binary) = cast(${literal(name)} as binary)`;
 }
 
 /** Text for a line comment: nothing in it can end the line, or hide. */

@@ -47,6 +47,17 @@ test('a table is read as it was declared, whatever its names and texts want to b
   expect([partitioned, partitionedBy]).toEqual([true, ['no']]);
 });
 
+test('a quote in the name of a reference is read as one also where the server leaves it as it is', () => {
+  const said = (name: string): string => `CREATE TABLE \`a\` (
+  \`x\` int(11) DEFAULT NULL,
+  KEY \`k\` (\`x\`),
+  CONSTRAINT \`${name}\` FOREIGN KEY (\`x\`) REFERENCES \`p\` (\`a\`)
+) ENGINE=InnoDB`;
+  const read = (name: string) => readShown(said(name)).references.map((one) => [one.name, one.columns, one.parent]);
+  for (const name of ['a`_ibfk_1', 'a`b`c', '`']) expect(read(name)).toEqual([[name, ['x'], 'p']]);
+  for (const name of ['a`_ibfk_1', '` FOREIGN KEY (`x']) expect(read(name.replaceAll('`', '``'))).toEqual([[name, ['x'], 'p']]);
+});
+
 test('a definition that would be more than a part of a statement is none', () => {
   for (const whole of [
     'int(11) NOT NULL',

@@ -64,6 +64,23 @@ export interface Token {
 
 /** Throws DialectError when it is no CREATE TABLE. */
 export function readShown(statement: string): ShownTable {
+  return read(statement) ?? read(withNamesQuoted(statement)) ?? nothingRead();
+}
+
+function nothingRead(): never {
+  throw new DialectError('SHOW CREATE TABLE says of a constraint what cannot be read. Is there a quote in its name?');
+}
+
+/** MariaDB 10.5 says the name of a reference as it is, also where a quote of names is in it. */
+function withNamesQuoted(statement: string): string {
+  return statement.replace(
+    /^( *CONSTRAINT `)(.+)(` FOREIGN KEY \(`)/gm,
+    (_, before: string, name: string, after: string) => `${before}${name.replaceAll('`', '``')}${after}`,
+  );
+}
+
+/** Null where a line is no line of a table. */
+function read(statement: string): ShownTable | null {
   const tokens = tokensOf(statement);
   const body = tokens.find(({ kind }) => kind === 'group');
   if (!body) throw new DialectError('SHOW CREATE TABLE did not say what the table is made of.');
@@ -83,6 +100,7 @@ export function readShown(statement: string): ShownTable {
       const reference = referenceOf(line.tokens);
       if (reference) references.push(reference);
       const check = reference ? null : checkIn(line.tokens);
+      if (!reference && !check) return null;
       if (check) checks.push({ name: line.tokens[1]?.value ?? '', column: null, ...check });
     } else {
       const key = keyOf(line);
@@ -114,9 +132,8 @@ function checkIn(tokens: readonly Token[]): Pick<ShownCheck, 'expression' | 'enf
 }
 
 function referenceOf(tokens: readonly Token[]): ShownReference | null {
-  const at = tokens.findIndex((token) => upper(token) === 'FOREIGN');
-  if (at < 0) return null;
-  const [name, , , columns] = [tokens[1], tokens[at], tokens[at + 1], tokens[at + 2]];
+  const [, name, foreign, , columns] = tokens;
+  if (upper(foreign) !== 'FOREIGN') return null;
   const to = tokens.findIndex((token) => upper(token) === 'REFERENCES');
   const qualified = tokens[to + 2]?.value === '.';
   const parent = tokens[qualified ? to + 3 : to + 1];

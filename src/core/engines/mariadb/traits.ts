@@ -1,9 +1,11 @@
 import type { Traits } from '../engine';
 
 /** What each DDL statement commits, and what has no counterpart here (manual, "SQL statements That Cause an Implicit Commit"). */
-export function traits(): Traits {
+export function traits(version = ''): Traits {
   return {
     transactionalDdl: false,
+    // Manual, "Atomic DDL": from 10.6 on. Before, a table can be without its file when the server is up again (measured, error 194).
+    outlivesCrashes: !/^10\.[0-5]\./.test(version),
     // A reference is added without a look, but nothing remembers that: it is counted in the same step.
     addedUnchecked: () => false,
     namedNotNull: false,
@@ -11,6 +13,7 @@ export function traits(): Traits {
     switchesReferences: false,
     defersReferences: false,
     emptiesNullableOnly: true,
+    renamesCheckedColumns: true,
     changesTriggers: false,
     renamesConstraints: false,
     numbersByKey: true,

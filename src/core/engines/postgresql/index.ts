@@ -14,6 +14,7 @@ export const postgresql: Engine = {
   grammar: 'PostgreSQL',
   client: { name: 'psql', runs: (file) => `psql -X -f ${file}` },
   traits,
+  tried: ['12', '18'],
   names,
   types,
   questions,

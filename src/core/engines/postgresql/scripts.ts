@@ -65,7 +65,7 @@ export function writeStatementScripts(plan: Plan, heading: Heading): StatementSc
 
 // As they run when nothing was interrupted before.
 function bareStatements(operation: Operation, { mode }: Plan): readonly string[] {
-  return stagesOf(operation, mode).flatMap(({ statements, role }) => (role === 'cleans up' ? [] : statements));
+  return stagesOf(operation, mode).flatMap(({ statements, role }) => (role ? [] : statements));
 }
 
 function undoing(plan: Plan, operations: readonly Operation[]): readonly string[] {

@@ -5,6 +5,7 @@ export function traits(version: string): Traits {
   const major = Number.parseInt(version, 10);
   return {
     transactionalDdl: true,
+    outlivesCrashes: true,
     // Manual, "ALTER TABLE": the foreign key of a partitioned table can be added in no other way than checked.
     addedUnchecked: (what, { kind }) => what === 'check' || kind !== 'partitioned',
     // Manual of PostgreSQL 18, "ALTER TABLE".
@@ -15,6 +16,7 @@ export function traits(version: string): Traits {
     switchesReferences: major >= 18,
     defersReferences: true,
     emptiesNullableOnly: false,
+    renamesCheckedColumns: true,
     changesTriggers: true,
     renamesConstraints: true,
     numbersByKey: false,

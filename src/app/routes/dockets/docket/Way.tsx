@@ -1,3 +1,4 @@
+import Alert from '@mui/material/Alert';
 import { styled } from '@mui/material/styles';
 import ToggleButton from '@mui/material/ToggleButton';
 import { Form } from 'react-router';
@@ -5,6 +6,8 @@ import { answerLook } from '~/app/ui/Cards';
 import { changeableStates } from '~/core/ratchet/states';
 import type { DocketRow } from '~/store/dockets/dockets';
 import { AsShown, type Shown } from './AsShown';
+
+const commits = 'The shortest script: a statement or two a step, each for itself. The server commits every ALTER TABLE at once.';
 
 const ways = [
   {
@@ -19,26 +22,51 @@ const ways = [
   },
 ] as const;
 
+interface WayProps {
+  readonly docket: DocketRow;
+  readonly shown: Shown;
+  readonly fixed: boolean;
+  /** False where its engine commits each change of the schema by itself. */
+  readonly inTransaction: boolean;
+  /** False where a table can be lost with the server that works on it. */
+  readonly outlivesCrashes: boolean;
+  /** What is to be said where nobody has tried this version of its server. */
+  readonly notTried: string | null;
+}
+
 /** How the docket is to be carried out; to be chosen while it is a draft. */
-export function Way({ docket, shown, fixed }: { readonly docket: DocketRow; readonly shown: Shown; readonly fixed: boolean }) {
+export function Way({ docket, shown, fixed, inTransaction, outlivesCrashes, notTried }: WayProps) {
   return (
-    <Ways method="post" preventScrollReset role="group" aria-label="How it is carried out">
-      <input type="hidden" name="intent" value="mode" />
-      <AsShown {...shown} />
-      {ways.map(({ mode, title, effect }) => (
-        <WayButton
-          key={mode}
-          type="submit"
-          name="mode"
-          value={mode}
-          selected={docket.mode === mode}
-          disabled={fixed || !changeableStates.includes(docket.state)}
-        >
-          <b>{title}</b>
-          {effect}
-        </WayButton>
-      ))}
-    </Ways>
+    <>
+      <Ways method="post" preventScrollReset role="group" aria-label="How it is carried out">
+        <input type="hidden" name="intent" value="mode" />
+        <AsShown {...shown} />
+        {ways.map(({ mode, title, effect }) => (
+          <WayButton
+            key={mode}
+            type="submit"
+            name="mode"
+            value={mode}
+            selected={docket.mode === mode}
+            disabled={fixed || !changeableStates.includes(docket.state)}
+          >
+            <b>{title}</b>
+            {mode === 'plain' && !inTransaction ? commits : effect}
+          </WayButton>
+        ))}
+      </Ways>
+      {notTried !== null && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          {notTried}
+        </Alert>
+      )}
+      {!outlivesCrashes && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          This version of the server can lose a table when the server itself dies in the middle of an ALTER. Have a backup that
+          you have tried, or update the server first.
+        </Alert>
+      )}
+    </>
   );
 }
 

@@ -12,7 +12,7 @@ import { FindingEntry } from '~/app/ui/FindingEntry';
 import { Moment } from '~/app/ui/Moment';
 import { useChanges } from '~/app/ui/useChanges';
 import { VirtualList } from '~/app/ui/VirtualList';
-import { engineNamed, engineOf } from '~/core/engines/index';
+import { engineNamed, engineOf, notTriedInWords, traitsOf } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
 import { operationInWords } from '~/core/operations/index';
 import { operationsOf } from '~/core/plan/direction';
@@ -119,6 +119,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     backupOld: docket.backupAt !== null && Date.now() - Date.parse(docket.backupAt) > dayMs,
     // Side tables that its repairs leave, in words.
     kept: plan ? operationsOf(plan, 'clear').map((operation) => visible(operationInWords(operation))) : [],
+    inTransaction: !catalogue || traitsOf(catalogue).transactionalDdl,
+    notTried: catalogue && notTriedInWords(catalogue.engine),
+    outlivesCrashes: !catalogue || traitsOf(catalogue).outlivesCrashes,
     rehearsal: rehearsal && { ...rehearsal, report: rehearsal.report && asShown(rehearsal.report) },
     owed,
     shown: { digest, seen },
@@ -175,7 +178,24 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function Docket({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, docket, findings, steps, time, problems, run, rehearsal, place, kept, backupOld, shown, instead } = loaderData;
+  const {
+    source,
+    docket,
+    findings,
+    steps,
+    time,
+    problems,
+    run,
+    rehearsal,
+    place,
+    kept,
+    backupOld,
+    shown,
+    instead,
+    inTransaction,
+    outlivesCrashes,
+    notTried,
+  } = loaderData;
   const running =
     docket.state === 'Running' ||
     (rehearsal !== null && rehearsal.finishedAt === null) ||
@@ -294,7 +314,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
         {steps.length > 0 && (!run || draft) && (
           <>
             <h2>Steps</h2>
-            <Way docket={docket} shown={shown} fixed={!mayPlan} />
+            <Way docket={docket} shown={shown} fixed={!mayPlan} {...{ inTransaction, outlivesCrashes, notTried }} />
             <VirtualList count={steps.length} label="Steps" height={54}>
               {(i) => {
                 const step = steps[i];

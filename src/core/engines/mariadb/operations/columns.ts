@@ -4,23 +4,12 @@ import type { RenameColumn } from '../../../operations/rename-column';
 import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
-import { hasCheck, isFilledByCopy } from '../column-text';
+import { hasCheck, isFilledByExpression } from '../column-text';
 import { literal, quote } from '../quote';
 import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
-import {
-  alone,
-  altering,
-  asOne,
-  cleansUp,
-  copying,
-  costAs,
-  instant,
-  numbering,
-  opensAnew,
-  rebuilding,
-  type Writing,
-} from './writing';
+import type { Way } from '../variant';
+import { alone, alter, altering, asOne, cleansUp, type Writing } from './writing';
 
 /** The whole definition is said again, with one thing changed: what is left out would be gone. */
 export const setNotNull = asOne<SetNotNull>(
@@ -29,12 +18,14 @@ export const setNotNull = asOne<SetNotNull>(
 );
 
 export const dropNotNull = asOne<DropNotNull>(
-  ({ definition }) => (hasCheck(definition ?? '') ? copying : rebuilding),
+  ({ definition }) => (hasCheck(definition ?? '') ? 'copies' : 'rebuilds'),
   ({ column, definition }) => [`modify column ${quote(column)} ${known(column, definition)}`],
 );
 
-function wayFor(definition: string | undefined) {
-  return definition !== undefined && isFilledByCopy(definition) ? copying : rebuilding;
+/** The way that a column that may be empty becomes one that may not. */
+export function wayFor(definition: string | undefined): Way {
+  if (definition !== undefined && hasCheck(definition)) return 'copies';
+  return definition !== undefined && isFilledByExpression(definition) ? 'fills by an expression' : 'rebuilds';
 }
 
 function known(column: string, definition: string | undefined): string {
@@ -43,19 +34,27 @@ function known(column: string, definition: string | undefined): string {
 }
 
 /** A column that numbers rows has to be a key from its first moment on. */
-export const numberRows = asOne<NumberRows>(numbering, ({ column, key }) => [
+export const numberRows = asOne<NumberRows>('numbers', ({ column, key }) => [
   `add column ${quote(column)} bigint not null auto_increment`,
   key === undefined || key === 'PRIMARY'
     ? `add primary key (${quote(column)})`
     : `add unique key ${quote(key)} (${quote(column)})`,
 ]);
 
-export const dropColumn = asOne<DropColumn>(instantUnlessKey, ({ column }) => [`drop column ${quote(column)}`]);
+export const dropColumn: Writing<DropColumn> = {
+  stages(operation) {
+    const { table, column, key } = operation;
+    const way = instantUnlessKey(operation);
+    const dropped = alter(table, way, `drop column ${quote(column)}`);
+    return [alone(key === 'PRIMARY' ? { keyless: dropped } : dropped, todoOf(operation), way)];
+  },
+  cost: instantUnlessKey,
+};
 
 // With its key the rows are put in another order.
-function instantUnlessKey({ key }: DropColumn) {
-  if (key === undefined) return instant;
-  return key === 'PRIMARY' ? copying : numbering;
+function instantUnlessKey({ key }: DropColumn): Way {
+  if (key === undefined) return 'changes the catalogue';
+  return key === 'PRIMARY' ? 'copies' : 'numbers';
 }
 
 /**
@@ -67,14 +66,14 @@ export const renameColumn: Writing<RenameColumn> = {
     const { table, from, to } = operation;
     const todo = todoOf(operation);
     return [
-      cleansUp(alone(opensAnew(table), todo, costAs(instant))),
-      altering(table, instant, [`rename column ${quote(from)} to ${quote(to)}`], todo),
+      cleansUp(alone({ opensAnew: table }, todo, 'changes the catalogue')),
+      altering(table, 'changes references and names', [`rename column ${quote(from)} to ${quote(to)}`], todo),
     ];
   },
-  cost: () => costAs(instant),
+  cost: () => 'changes references and names',
 };
 
-export const setDefault = asOne<SetDefault>(instant, ({ column, value }) => [
+export const setDefault = asOne<SetDefault>('changes the catalogue', ({ column, value }) => [
   `alter column ${quote(column)} ${value.kind === 'none' ? 'drop default' : `set default ${expression(value)}`}`,
 ]);
 

@@ -4,31 +4,16 @@ import { todoOf } from '../../../operations/index';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
 import { DialectError } from '../../DialectError';
-import type { Stage } from '../../dialect';
 import { keptCondition } from '../claims';
 import { names } from '../names';
 import { orphanCondition } from '../conditions';
-import { literal, quote, quoteList, quoteTable } from '../quote';
+import { quote, quoteList, quoteTable } from '../quote';
 import { whole } from '../shown';
-import {
-  alone,
-  alter,
-  altering,
-  asOne,
-  building,
-  cleansUp,
-  copying,
-  costAs,
-  instant,
-  opensAnew,
-  type Way,
-  type Writing,
-} from './writing';
+import type { Way } from '../variant';
+import { renaming } from './indexes';
+import { alone, alter, altering, asOne, cleansUp, type Writing, type Written } from './writing';
 
-/** One that the server is not to look at (manual, "foreign_key_checks"): whatever it lets through has to be counted. */
-export function unlooked(statement: string): string {
-  return `set statement foreign_key_checks = 0 for ${statement}`;
-}
+const references: Way = 'changes references and names';
 
 export function referenceClause(key: Omit<AddForeignKey, 'kind' | 'table' | 'rows'>, name = key.name): string {
   const { columns, parent, parentColumns, onDelete, onUpdate } = key;
@@ -50,45 +35,44 @@ export const addForeignKey: Writing<AddForeignKey> = {
     const { table, name, parent } = key;
     const moment = interim(name);
     const todo = todoOf(key);
-    if (key.rows === 'new only') return [alone(unlooked(alter(table, instant, referenceClause(key))), todo, costAs(instant))];
+    if (key.rows === 'new only') return [alone({ unlooked: alter(table, references, referenceClause(key)) }, todo, references)];
     return [
-      cleansUp(
-        alone(
-          alter(table, instant, `drop foreign key ${quote(moment)}`),
-          { kind: 'constraintPresent', table, name: moment },
-          costAs(instant),
-        ),
-      ),
-      alone(unlooked(alter(table, instant, referenceClause(key, moment))), todo, costAs(instant)),
+      withoutInterim(key),
+      alone({ unlooked: alter(table, references, referenceClause(key, moment)) }, todo, references),
       // Who deleted a parent before the reference was there may not have committed yet.
-      alone(opensAnew(parent), todo, costAs(instant)),
-      alone(refuseOrphans(key, moment), todo, { lock: 'NONE', blocks: 'nobody', work: 'reads every row' }),
-      alone(unlooked(alter(table, instant, `drop foreign key ${quote(moment)}`, referenceClause(key))), todo, costAs(instant)),
+      alone({ opensAnew: parent }, todo, references),
+      alone({ refuse: refused(key, moment) }, todo, { lock: 'NONE', blocks: 'nobody', work: 'reads every row' }),
+      alone({ unlooked: alter(table, references, `drop foreign key ${quote(moment)}`, referenceClause(key)) }, todo, references),
     ];
   },
-  cost: () => ({ lock: costAs(instant).lock, blocks: 'others for a moment', work: 'reads every row' }),
+  cost: () => ({
+    lock: 'NONE',
+    way: 'added at once, then counted beside the work',
+    blocks: 'others for a moment',
+    work: 'reads every row',
+  }),
 };
+
+/** Takes away what an interruption left behind. */
+function withoutInterim({ table, name }: Pick<AddForeignKey, 'table' | 'name'>): Written {
+  const moment = interim(name);
+  return cleansUp(
+    alone(
+      alter(table, references, `drop foreign key ${quote(moment)}`),
+      { kind: 'constraintPresent', table, name: moment },
+      references,
+    ),
+  );
+}
 
 /** The name that a reference has until its rows are counted. */
 export function interim(name: string): string {
   return `pawl_new_${names.shorten(name, 9)}`;
 }
 
-// As one block, so that nothing comes between: what the server then refuses, it refuses with what stands in the way.
-function refuseOrphans(key: AddForeignKey, moment: string): string {
-  return [
-    'begin not atomic',
-    '  declare orphans bigint;',
-    '  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for',
-    '  select count(*) into orphans',
-    `  from ${quoteTable(key.table)} as child`,
-    `  where ${orphanCondition(key).replaceAll('\n', '\n  ')};`,
-    '  if orphans > 0 then',
-    `    alter table ${quoteTable(key.table)} drop foreign key ${quote(moment)}, algorithm=instant, lock=none;`,
-    `    signal sqlstate '23000' set mysql_errno = 1452, message_text = ${literal(said(key))};`,
-    '  end if;',
-    'end',
-  ].join('\n');
+function refused(key: AddForeignKey, moment: string) {
+  const count = `select count(*)\nfrom ${quoteTable(key.table)} as child\nwhere ${orphanCondition(key)}`;
+  return { count, drop: alter(key.table, references, `drop foreign key ${quote(moment)}`), says: said(key) };
 }
 
 // Manual, "SIGNAL": a message has 128 characters.
@@ -96,14 +80,23 @@ function said({ table, name, parent }: AddForeignKey): string {
   return `Rows of ${table} have no parent in ${parent}: CONSTRAINT \`${name}\` was not added`.slice(0, 128);
 }
 
-export const addCheck = asOne<AddCheck>(copying, ({ name, claim }) => [
+export const addCheck = asOne<AddCheck>('copies', ({ name, claim }) => [
   `add constraint ${quote(name)} check (${keptCondition(claim)})`,
 ]);
 
 export const dropConstraint: Writing<DropConstraint> = {
-  stages: (operation) => [altering(operation.table, wayOf(operation), [clause(operation)], todoOf(operation))],
-  cost: (operation) => costAs(wayOf(operation)),
+  stages: (operation) => [
+    ...(operation.isReference ? [withoutInterim(operation)] : []),
+    operation.name === 'PRIMARY'
+      ? withoutKey(operation)
+      : altering(operation.table, wayOf(operation), [clause(operation)], todoOf(operation)),
+  ],
+  cost: wayOf,
 };
+
+function withoutKey(operation: DropConstraint): Written {
+  return alone({ keyless: alter(operation.table, wayOf(operation), clause(operation)) }, todoOf(operation), wayOf(operation));
+}
 
 function clause({ name, isKey }: DropConstraint): string {
   if (name === 'PRIMARY') return 'drop primary key';
@@ -111,33 +104,34 @@ function clause({ name, isKey }: DropConstraint): string {
 }
 
 // Without its primary key the table is written anew.
-function wayOf({ name, isKey }: DropConstraint): Way {
-  if (name === 'PRIMARY') return copying;
-  return isKey ? building : instant;
+function wayOf({ name, isKey, isReference }: DropConstraint): Way {
+  if (name === 'PRIMARY') return 'copies';
+  if (isKey) return 'builds an index';
+  return isReference ? references : 'changes the catalogue';
 }
 
 /** A key's name is its index's; a reference is made again in the same moment; a check is written anew with all rows. */
 export const rename: Writing<Rename> = {
   stages: (operation) => [renamed(operation)],
-  cost: ({ as }) => costAs(as?.kind === 'check' ? copying : instant),
+  cost: ({ as }) => (as?.kind === 'check' ? 'copies' : references),
 };
 
-function renamed(operation: Rename): Stage {
+function renamed(operation: Rename): Written {
   const { table, from, to, as } = operation;
   const todo = todoOf(operation);
   switch (as?.kind) {
     case 'unique':
-      return altering(table, instant, [`rename index ${quote(from)} to ${quote(to)}`], todo);
+      return altering(table, references, [renaming(from, to)], todo);
     case 'foreign key':
       return alone(
-        unlooked(alter(table, instant, `drop foreign key ${quote(from)}`, referenceClause(as.reference, to))),
+        { unlooked: alter(table, references, `drop foreign key ${quote(from)}`, referenceClause(as.reference, to)) },
         todo,
-        costAs(instant),
+        references,
       );
     case 'check':
       return altering(
         table,
-        copying,
+        'copies',
         [`drop constraint ${quote(from)}`, `add constraint ${quote(to)} check (${whole(as.expression, from)})`],
         todo,
       );

@@ -1,12 +1,16 @@
 import type { CreateIndex, DropIndex } from '../../../operations/create-index';
 import type { RenameIndex } from '../../../operations/rename-index';
 import { quote, quoteList } from '../quote';
-import { asOne, building, instant } from './writing';
+import { asOne } from './writing';
 
-export const createIndex = asOne<CreateIndex>(building, ({ name, columns, unique }) => [
+export const createIndex = asOne<CreateIndex>('builds an index', ({ name, columns, unique }) => [
   `add ${unique ? 'unique key' : 'key'} ${quote(name)} (${quoteList(columns)})`,
 ]);
 
-export const dropIndex = asOne<DropIndex>({ ...building }, ({ name }) => [`drop key ${quote(name)}`]);
+export const dropIndex = asOne<DropIndex>('builds an index', ({ name }) => [`drop key ${quote(name)}`]);
 
-export const renameIndex = asOne<RenameIndex>(instant, ({ from, to }) => [`rename index ${quote(from)} to ${quote(to)}`]);
+export const renameIndex = asOne<RenameIndex>('changes references and names', ({ from, to }) => [renaming(from, to)]);
+
+export function renaming(from: string, to: string): string {
+  return `rename index ${quote(from)} to ${quote(to)}`;
+}

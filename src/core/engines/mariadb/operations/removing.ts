@@ -4,18 +4,23 @@ import type { DeclareAgain, RemoveConstraint } from '../../../operations/remove-
 import type { BuildAgain, RemoveIndex } from '../../../operations/remove-index';
 import { quote, quoteList } from '../quote';
 import { onePart, whole } from '../shown';
-import { referenceClause, unlooked } from './constraints';
-import { alone, alter, altering, asOne, building, copying, costAs, instant, type Way, type Writing } from './writing';
+import type { Way } from '../variant';
+import { referenceClause } from './constraints';
+import { alone, alter, altering, asOne, type Writing } from './writing';
 
-const dropping: Way = { algorithm: 'nocopy', lock: 'none' };
+const references: Way = 'changes references and names';
+
+// An index that goes is no work, but what says how is the same.
+const dropping: Way = 'builds an index';
 
 export const removeConstraint: Writing<RemoveConstraint> = {
   stages: (operation) => [altering(operation.table, wayOut(operation), [goneClause(operation)], todoOf(operation))],
-  cost: () => costAs(instant),
+  cost: () => 'changes references and names',
 };
 
 function wayOut({ constraint }: RemoveConstraint): Way {
-  return constraint.kind === 'unique' ? dropping : instant;
+  if (constraint.kind === 'unique') return dropping;
+  return constraint.kind === 'foreign key' ? 'changes references and names' : 'changes the catalogue';
 }
 
 function goneClause({ constraint: { kind, name } }: RemoveConstraint): string {
@@ -29,12 +34,12 @@ export const declareAgain: Writing<DeclareAgain> = {
     switch (constraint.kind) {
       // It held before, and was made again by nobody meanwhile: what it would be looked at for is said in the checks.
       case 'foreign key':
-        return [alone(unlooked(alter(table, instant, referenceClause(constraint))), todo, costAs(instant))];
+        return [alone({ unlooked: alter(table, references, referenceClause(constraint)) }, todo, references)];
       case 'check':
         return [
           altering(
             table,
-            copying,
+            'copies',
             [`add constraint ${quote(constraint.name)} check (${whole(constraint.expression, constraint.name)})`],
             todo,
           ),
@@ -43,7 +48,7 @@ export const declareAgain: Writing<DeclareAgain> = {
         return [
           altering(
             table,
-            building,
+            'builds an index',
             inPlace(index ? made(index) : `unique key ${quote(constraint.name)} (${quoteList(constraint.columns)})`, later),
             todo,
           ),
@@ -51,12 +56,12 @@ export const declareAgain: Writing<DeclareAgain> = {
     }
   },
   cost: ({ constraint }) =>
-    costAs(constraint.kind === 'foreign key' ? instant : constraint.kind === 'check' ? copying : building),
+    constraint.kind === 'foreign key' ? references : constraint.kind === 'check' ? 'copies' : 'builds an index',
 };
 
 export const removeIndex = asOne<RemoveIndex>(dropping, ({ index }) => [`drop key ${quote(index.name)}`]);
 
-export const buildAgain = asOne<BuildAgain>(building, ({ index, later = [] }) => inPlace(made(index), later));
+export const buildAgain = asOne<BuildAgain>('builds an index', ({ index, later = [] }) => inPlace(made(index), later));
 
 /** A new index stands behind the others of its kind: those that stood behind it are made again as well, in the same go. */
 function inPlace(line: string, later: readonly Index[]): readonly string[] {

@@ -4,7 +4,7 @@ import { todoOf } from '../../../operations/index';
 import { quote, quoteList, quoteTable } from '../quote';
 import { alone, beside, type Writing } from './writing';
 
-const cost = { lock: 'EXCLUSIVE', blocks: 'others for a moment', work: 'catalogue only' } as const;
+const cost = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'others for a moment', work: 'catalogue only' } as const;
 
 /** The table, and a view in its place, which acts with the rights of whoever asks. */
 export const renameTable: Writing<RenameTable> = {

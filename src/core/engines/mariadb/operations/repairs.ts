@@ -8,15 +8,13 @@ import { todoOf } from '../../../operations/index';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
 import { DialectError } from '../../DialectError';
-import type { Stage } from '../../dialect';
 import { brokenCondition } from '../claims';
 import { orphanCondition } from '../conditions';
-import { isNull, literal, quote, quoteList, quoteTable } from '../quote';
-import { unlooked } from './constraints';
-import { alone, changesRows, changing, type Writing } from './writing';
+import { isNull, literal, note, quote, quoteList, quoteTable } from '../quote';
+import { alone, changesRows, changing, cleansUp, type Statement, type Writing, type Written } from './writing';
 
 const cost = () => changesRows;
-const ofCatalogue = { lock: 'EXCLUSIVE', blocks: 'nobody', work: 'catalogue only' } as const;
+const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
 
 export const setAside: Writing<SetAside> = {
   stages(operation) {
@@ -41,7 +39,7 @@ export const bringBack: Writing<BringBack> = {
             `set ${[...change.columns.map(({ column }) => `child.${quote(column)} = kept.${quote(column)}`), ...stillSet(operation)].join(', ')}`,
           ].join('\n');
     // What had no parent had none before, whatever was declared: so it comes back past the reference.
-    return puttingBack(operation, operation.rows.kind === 'orphans' ? unlooked(restore) : restore);
+    return puttingBack(operation, operation.rows.kind === 'orphans' ? { unlooked: restore } : restore);
   },
   cost,
 };
@@ -74,12 +72,12 @@ export const removeParents: Writing<RemoveParents> = {
     puttingBack(
       operation,
       // Whoever refers to them did so before they were there.
-      unlooked(
-        [
+      {
+        unlooked: [
           `delete parent from ${quoteTable(operation.table)} as parent`,
           `join ${quoteTable(sideTableOf(operation))} as kept on ${matching(operation.reference.parentColumns, 'parent', 'kept')}`,
         ].join('\n'),
-      ),
+      },
     ),
   cost,
 };
@@ -94,16 +92,15 @@ function keeping(
   operation: SetAside | AddParents,
   table: TableId,
   kept: readonly string[],
-  statements: readonly string[],
-): readonly Stage[] {
+  statements: readonly Statement[],
+): readonly Written[] {
   const side = interimOf(operation);
   const todo = todoOf(operation);
-  const note = literal(`Kept by Pawl of ${table}: its script back puts this back as it was, and drops this table.`);
   return [
     alone(
       [
-        `create table if not exists ${side}`,
-        `  engine = InnoDB comment = ${note}`,
+        `create table if not exists ${side} (${ownKey(kept)})`,
+        `  engine = InnoDB comment = ${note(`Kept by Pawl of ${table}: its script back puts this back as it was, and drops this table.`)}`,
         `as select ${listed(kept.map(quote))}`,
         `from ${quoteTable(table)}`,
         'limit 0',
@@ -116,18 +113,41 @@ function keeping(
   ];
 }
 
+/** There are servers that take no table without a primary key. */
+function ownKey(columns: readonly string[]): string {
+  const taken = new Set(columns.map((column) => column.toLowerCase()));
+  let name = 'pawl_row';
+  while (taken.has(name)) name += '_';
+  return `${quote(name)} bigint unsigned not null auto_increment primary key`;
+}
+
 /** Puts back in one transaction with the clearing of what was kept: run again, there is nothing left to put back. */
-function puttingBack(operation: BringBack | RemoveParents, restore: string): readonly Stage[] {
+function puttingBack(operation: BringBack | RemoveParents, restore: Statement): readonly Written[] {
   const side = quoteTable(sideTableOf(operation));
   const todo = todoOf(operation);
-  return [changing([restore, `delete from ${side}`], todo), alone(`drop table ${side}`, todo, ofCatalogue)];
+  return [
+    // Forward was interrupted before the table had its own name: it keeps all that was changed, or nothing was.
+    cleansUp(
+      alone(
+        `rename table ${interimOf(operation)} to ${side}`,
+        { kind: 'tablePresent', table: interimTable(operation) },
+        ofCatalogue,
+      ),
+    ),
+    changing([restore, `delete from ${side}`], todo),
+    alone(`drop table ${side}`, todo, ofCatalogue),
+  ];
+}
+
+function interimTable(operation: Keeping): TableId {
+  return besideTable(operation.table, `${operation.sideTable}_now`);
 }
 
 function interimOf(operation: Keeping): string {
-  return quoteTable(besideTable(operation.table, `${operation.sideTable}_now`));
+  return quoteTable(interimTable(operation));
 }
 
-function removing(operation: SetAside): readonly string[] {
+function removing(operation: SetAside): readonly Statement[] {
   const { table, rows, columns, rowKey } = operation;
   const side = interimOf(operation);
   const target = quoteTable(table);
@@ -150,64 +170,42 @@ function removing(operation: SetAside): readonly string[] {
       [`delete child from ${target} as child`, `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`].join('\n'),
     ];
   // Nothing tells its rows: as many have to go as were kept, or none does.
-  return [counted([keep], [`delete child ${from.join('\n')}`])];
+  return [{ counted: { keep: [keep], change: [`delete child ${from.join('\n')}`] } }];
 }
 
 /** Of rows that nothing tells apart all are taken, and the one to be kept of each is put back. */
-function removingAlike(operation: SetAside, rows: Extract<WrongRows, { kind: 'repeats' }>): readonly string[] {
+function removingAlike(operation: SetAside, rows: Extract<WrongRows, { kind: 'repeats' }>): readonly Statement[] {
   const { table, columns } = operation;
   const ranked = quoteTable(besideTable(table, `${operation.sideTable}_ranked`));
   const list = listed(columns.map(quote));
   return [
     [
-      `create temporary table ${ranked}`,
+      `create temporary table ${ranked} (${ownKey(columns)})`,
       `as select ${list}, row_number() over alike as pawl_place`,
       ...alike(table, rows.columns, rows.keep, {
         tie: columns,
         only: `${quoteList(rows.columns)} in (${repeated(table, rows.columns)})`,
       }),
     ].join('\n'),
-    counted(
-      [`insert into ${interimOf(operation)} (${list})\nselect ${list} from ${ranked} where pawl_place > 1`],
-      [
-        [
-          `delete child from ${quoteTable(table)} as child`,
-          `join (select distinct ${quoteList(rows.columns)} from ${ranked}) as wrong on ${matching(rows.columns, 'child', 'wrong')}`,
-        ].join('\n'),
-        `insert into ${quoteTable(table)} (${list})\nselect ${list} from ${ranked} where pawl_place = 1`,
-      ],
-      `(select count(*) from ${ranked})`,
-    ),
+    {
+      counted: {
+        keep: [`insert into ${interimOf(operation)} (${list})\nselect ${list} from ${ranked} where pawl_place > 1`],
+        change: [
+          [
+            `delete child from ${quoteTable(table)} as child`,
+            `join (select distinct ${quoteList(rows.columns)} from ${ranked}) as wrong on ${matching(rows.columns, 'child', 'wrong')}`,
+          ].join('\n'),
+          `insert into ${quoteTable(table)} (${list})\nselect ${list} from ${ranked} where pawl_place = 1`,
+        ],
+        expected: `(select count(*) from ${ranked})`,
+      },
+    },
     `drop temporary table ${ranked}`,
   ];
 }
 
 function repeated(table: TableId, columns: readonly string[]): string {
   return `select ${quoteList(columns)} from ${quoteTable(table)} group by ${quoteList(columns)} having count(*) > 1`;
-}
-
-// What was kept and what is removed have to be as many: a row that came meanwhile would be gone and not kept.
-function counted(keep: readonly string[], change: readonly string[], expected = 'kept_rows'): string {
-  const [first = '', ...more] = change;
-  return [
-    'begin not atomic',
-    '  declare kept_rows bigint;',
-    ...keep.map((statement) => `${indented(statement)};`),
-    `  set kept_rows = row_count();`,
-    `${indented(first)};`,
-    `  if row_count() <> ${expected} then`,
-    "    signal sqlstate '40001' set mysql_errno = 1213, message_text = 'Rows came in between: nothing was changed';",
-    '  end if;',
-    ...more.map((statement) => `${indented(statement)};`),
-    'end',
-  ].join('\n');
-}
-
-function indented(text: string): string {
-  return text
-    .split('\n')
-    .map((line) => `  ${line}`)
-    .join('\n');
 }
 
 function filling(operation: SetAside, filled: readonly Filled[], kept: readonly string[]): readonly string[] {

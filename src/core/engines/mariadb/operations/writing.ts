@@ -6,68 +6,108 @@ import type { Catalogue } from '../../../catalogue/model';
 import { type Operation, todoOf } from '../../../operations/index';
 import type { Cost } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
-import { quote, quoteTable } from '../quote';
+import { quoteTable } from '../quote';
+import type { CountedChange, Refusing, Told, Variant, Way } from '../variant';
 
 export interface Writing<O> {
-  stages(operation: O, mode: 'plain' | 'quiet'): readonly Stage[];
-  cost(operation: O, mode: 'plain' | 'quiet'): Cost;
+  stages(operation: O, mode: 'plain' | 'quiet'): readonly Written[];
+  cost(operation: O, mode: 'plain' | 'quiet'): Worth;
   /** As of the dialect, where it is not so many times what the table holds. */
   bytesPassed?(operation: O, cost: Cost, catalogue: Catalogue): number | null;
 }
 
-/** How an ALTER TABLE works, as the server is told (manual, "ALTER TABLE: ALGORITHM, LOCK"). */
-export interface Way {
-  readonly algorithm: 'instant' | 'nocopy' | 'inplace' | 'copy';
-  readonly lock: 'none' | 'shared' | 'exclusive';
+/** A statement as every server of the family takes it, or what each of them spells in its own way. */
+export type Statement =
+  | string
+  | { readonly alter: TableId; readonly way: Way; readonly clauses: readonly string[] }
+  | { readonly unlooked: Statement }
+  | { readonly keyless: Statement }
+  | { readonly opensAnew: TableId }
+  | { readonly refuse: Omit<Refusing, 'drop'> & { readonly drop: Statement } }
+  | { readonly counted: CountedChange };
+
+/** What it costs: as that way of altering does, or otherwise. */
+export type Worth = Way | Cost;
+
+/** A stage that is not spelt yet. */
+export interface Written extends Omit<Stage, 'statements' | 'cost'> {
+  readonly statements: readonly Statement[];
+  readonly cost: Worth;
 }
 
-export const instant: Way = { algorithm: 'instant', lock: 'none' };
-export const building: Way = { algorithm: 'nocopy', lock: 'none' };
-export const rebuilding: Way = { algorithm: 'inplace', lock: 'none' };
-export const numbering: Way = { algorithm: 'inplace', lock: 'shared' };
-export const copying: Way = { algorithm: 'copy', lock: 'shared' };
-
-export function costAs(way: Way): Cost {
-  const lock = `ALGORITHM=${way.algorithm}, LOCK=${way.lock}`.toUpperCase();
-  if (way === instant) return { lock, blocks: 'others for a moment', work: 'catalogue only' };
-  if (way === building) return { lock, blocks: 'others for a moment', work: 'builds an index' };
-  return { lock, blocks: way.lock === 'none' ? 'others for a moment' : 'writers', work: 'rewrites the table' };
+export function spelt(statement: Statement, variant: Variant): readonly string[] {
+  if (typeof statement === 'string') return [statement];
+  if ('alter' in statement) return [alterText(statement.alter, variant.ways[statement.way], statement.clauses)];
+  if ('unlooked' in statement) return variant.unlooked(only(statement.unlooked, variant));
+  if ('keyless' in statement) return variant.keyless(only(statement.keyless, variant));
+  if ('opensAnew' in statement) return [variant.opensAnew(statement.opensAnew)];
+  if ('refuse' in statement) return variant.refuseOrphans({ ...statement.refuse, drop: only(statement.refuse.drop, variant) });
+  return variant.asManyAs(statement.counted);
 }
 
-export const changesRows: Cost = { lock: 'ROW LOCKS', blocks: 'nobody', work: 'changes rows' };
+function only(statement: Statement, variant: Variant): string {
+  return spelt(statement, variant).join(';\n');
+}
+
+function alterText(table: TableId, told: Told, clauses: readonly string[]): string {
+  return [`alter table ${quoteTable(table)}`, [...clauses, howOf(told)].map((clause) => `  ${clause}`).join(',\n')].join('\n');
+}
+
+function howOf({ algorithm, lock }: Told): string {
+  return `algorithm=${algorithm}${lock === null ? '' : `, lock=${lock}`}`;
+}
+
+export function costAs(way: Way, { ways }: Variant): Cost {
+  const told = ways[way];
+  const lock = howOf(told).toUpperCase();
+  if (way === 'changes the catalogue' || way === 'changes references and names')
+    return { lock, way: 'instant', blocks: 'others for a moment', work: 'catalogue only' };
+  if (way === 'builds an index')
+    return { lock, way: 'builds beside the work', blocks: 'others for a moment', work: 'builds an index' };
+  const words = told.algorithm === 'copy' ? 'copies' : 'rebuilds';
+  return told.lock === 'none'
+    ? { lock, way: `${words} beside the work`, blocks: 'others for a moment', work: 'rewrites the table' }
+    : { lock, way: `${words} while writers wait`, blocks: 'writers', work: 'rewrites the table' };
+}
+
+export function costOfWorth(worth: Worth, variant: Variant): Cost {
+  return typeof worth === 'string' ? costAs(worth, variant) : worth;
+}
+
+export const changesRows: Cost = { lock: 'ROW LOCKS', way: 'locks its rows', blocks: 'nobody', work: 'changes rows' };
 
 // The metadata lock that each ALTER takes at its start or end has everybody wait behind whoever waits for it: a short one is asked
 // for again and again, a build whose work would be lost waits longer.
 const forMoment = { lockMs: 1_000, tries: 120, pauseMs: 500 } as const;
 const forBuild = { lockMs: 5_000, tries: 6, pauseMs: 1_000 } as const;
 
-export function alter(table: TableId, way: Way | null, ...clauses: readonly string[]): string {
-  const how = way === null ? [] : [`algorithm=${way.algorithm}, lock=${way.lock}`];
-  return [`alter table ${quoteTable(table)}`, [...clauses, ...how].map((clause) => `  ${clause}`).join(',\n')].join('\n');
+export function isLong(worth: Worth): boolean {
+  return typeof worth === 'string'
+    ? worth !== 'changes the catalogue' && worth !== 'changes references and names'
+    : worth.work !== 'catalogue only';
 }
 
-/** Changes nothing: it is done when every transaction has ended that touched the table before, and has it opened anew. */
-export function opensAnew(table: TableId): string {
-  return `set statement sql_notes = 0 for ${alter(table, null, `alter index if exists ${quote('pawl_none')} not ignored`)}`;
+export function alter(table: TableId, way: Way, ...clauses: readonly string[]): Statement {
+  return { alter: table, way, clauses };
 }
 
 /** One statement that commits by itself. */
-export function alone(statement: string, todo: Stage['todo'], cost: Cost): Stage {
-  return { statements: [statement], todo, cost, alone: true, patience: cost.work === 'catalogue only' ? forMoment : forBuild };
+export function alone(statement: Statement, todo: Stage['todo'], cost: Worth): Written {
+  return { statements: [statement], todo, cost, alone: true, patience: isLong(cost) ? forBuild : forMoment };
 }
 
 /** One ALTER TABLE. */
-export function altering(table: TableId, way: Way, clauses: readonly string[], todo: Stage['todo']): Stage {
-  return alone(alter(table, way, ...clauses), todo, costAs(way));
+export function altering(table: TableId, way: Way, clauses: readonly string[], todo: Stage['todo']): Written {
+  return alone(alter(table, way, ...clauses), todo, way);
 }
 
 /** Rows changed in one transaction. */
-export function changing(statements: readonly string[], todo: Stage['todo']): Stage {
+export function changing(statements: readonly Statement[], todo: Stage['todo']): Written {
   return { statements, todo, cost: changesRows, alone: false };
 }
 
 /** With something to do only after an interruption. */
-export function cleansUp(of: Stage): Stage {
+export function cleansUp(of: Written): Written {
   return { ...of, role: 'cleans up' };
 }
 
@@ -79,7 +119,7 @@ export function asOne<O extends Operation>(
   const wayOf = (operation: O): Way => (typeof way === 'function' ? way(operation) : way);
   return {
     stages: (operation) => [altering(operation.table, wayOf(operation), clauses(operation), todoOf(operation))],
-    cost: (operation) => costAs(wayOf(operation)),
+    cost: wayOf,
   };
 }
 

@@ -7,20 +7,21 @@ import { literal, quote } from '../quote';
 /** What is read before all else. */
 export const server = 'select version(), current_user(), @@global.sql_mode';
 
-const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
+/** Those that are the server's own, as a list. */
+export const ownSchemas = "('information_schema', 'mysql', 'performance_schema', 'sys')";
 
-export const schemas = `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${own} order by schema_name`;
+export const schemas = `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${ownSchemas} order by schema_name`;
 
 export function tables(schema: string): string {
   return `select table_name, table_type, engine, table_rows, data_length + index_length, table_comment, table_collation, create_options, auto_increment
     from information_schema.tables where table_schema = ${literal(schema)} order by table_name`;
 }
 
-/** Needs no table to be opened. */
+/** Needs no table to be opened, nor to be sorted. */
 export function columns(schema: string): string {
   return `select table_name, column_name, ordinal_position, column_default, is_nullable, data_type, column_type, character_maximum_length,
       numeric_precision, numeric_scale, character_set_name, collation_name, extra, column_comment, generation_expression
-    from information_schema.columns where table_schema = ${literal(schema)} order by table_name, ordinal_position`;
+    from information_schema.columns where table_schema = ${literal(schema)}`;
 }
 
 export function triggers(schema: string): string {

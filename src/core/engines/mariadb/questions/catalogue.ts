@@ -20,6 +20,7 @@ import type {
 import type { EngineName } from '../../index';
 import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
 import { readShown, type ShownKey, type ShownReference, type ShownTable } from '../shown';
+import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
 import { columnOf } from './columns';
 import { mayDo, rightsOf } from './rights';
@@ -75,11 +76,11 @@ function* schemasOf(wanted: readonly string[] | undefined): Asking<readonly Sche
   return found;
 }
 
-export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: EngineName): Asking<Catalogue> {
+export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: EngineName, variant: Variant): Asking<Catalogue> {
   const [version = '', , mode = ''] = yield* oneOf({ text: queries.server, columns: 3 });
   const schemas = yield* schemasOf(wanted);
   const rights = yield* rightsOf();
-  const reading = new Reading();
+  const reading = new Reading(variant);
   for (const schema of schemas) yield* reading.readSchema(schema);
   const unknown: UnknownPart[] = ['activity', 'owners'];
   if (!schemas.every(({ name }) => mayDo(rights, name, 'TRIGGER') || mayDo(rights, name, 'UPDATE'))) unknown.push('triggers');
@@ -134,6 +135,8 @@ class Reading {
   readonly indexUse: Record<string, IndexUse> = {};
   /** Set once a routine or the table of all of them was seen. */
   seesRoutines = false;
+  constructor(private readonly variant: Variant) {}
+
   private readonly kept = new Map<string, string>();
   private readonly shared = (text: string): string => {
     const known = this.kept.get(text);
@@ -143,80 +146,97 @@ class Reading {
 
   *readSchema({ name: schema }: Schema): Asking<void> {
     const rows = yield* rowsOf({ text: queries.tables(schema), columns: 9 });
-    const parts = yield* this.partsOf(schema);
-    const believed = yield* statisticsOf(schema);
+    // Before the columns, which then are made as their rows arrive: of a large schema nothing is held twice.
+    const shown = new Map<string, Shown>();
+    for (const [name = '', type, , , , , , , next = null] of rows)
+      shown.set(
+        name ?? '',
+        isView(type) || type === 'SEQUENCE' ? unshown : { ...(yield* this.shownOf(schema, name ?? '')), next },
+      );
+    const parts = { ...(yield* this.partsOf(schema, shown)), shown, believed: yield* statisticsOf(schema) };
     yield* this.readRoutines(schema);
     for (const row of rows) {
       const [name = '', type] = row;
       if (type === 'SEQUENCE') yield* this.readSequence(schema, name ?? '');
-      else this.tables.push(yield* this.readTable(schema, row, { ...parts, believed }));
+      else this.tables.push(this.tableOf(schema, row, parts));
     }
     const sizes = attempt(this.readIndexSizes(schema));
     yield* sizes;
   }
 
-  private *readTable(schema: string, row: Row, parts: Parts & { readonly believed: Believed }): Asking<Table> {
-    const [name = '', type, engine = null, estimated, bytes, comment, collation = null, , next = null] = row;
+  private tableOf(schema: string, row: Row, parts: Parts): Table {
+    const [name = '', type, engine = null, estimated, bytes, comment, collation = null] = row;
     const id = tableId(schema, name ?? '');
-    const isView = type === 'VIEW' || type === 'SYSTEM VIEW';
-    let shown: ShownTable | null = null;
-    const problem = isView ? null : yield* attempt(this.show(schema, name ?? '', (table) => (shown = table)));
-    const seen = shown as ShownTable | null;
-    const own = parts.columns.get(name ?? '') ?? [];
+    const view = isView(type);
+    const { shown, readable } = parts.shown.get(name ?? '') ?? unshown;
+    const own = (parts.columns.get(name ?? '') ?? []).map(([, column]) => column);
     const [rows, size] = parts.believed.get(name ?? '') ?? [];
-    const storage = isView || engine === null ? null : storageOf(engine);
+    const storage = view || engine === null ? null : storageOf(engine);
     return {
       id,
       schema: this.shared(schema),
       name: name ?? '',
-      kind: isView ? 'view' : 'table',
+      kind: view ? 'view' : 'table',
       persistence: engine === 'MEMORY' ? 'unlogged' : 'permanent',
       inherits: [],
-      comment: comment === '' || comment === null || comment === undefined || isView ? null : comment,
-      estimatedRows: isView ? null : (rows ?? numberOf(estimated)),
-      bytes: isView ? null : (size ?? numberOf(bytes)),
+      comment: comment === '' || comment === null || comment === undefined || view ? null : comment,
+      estimatedRows: view ? null : (rows ?? numberOf(estimated)),
+      bytes: view ? null : (size ?? numberOf(bytes)),
       activity: null,
-      readable: problem === null && !(isView && own.length === 0),
+      readable: readable && !(view && own.length === 0),
       owner: null,
-      columns: own
-        .map((column) => this.columnOf(column, id, seen, next))
-        // A view has types and nothing else of what its tables declare.
-        .map((column) => (isView ? { ...column, nullable: true, default: null, fillsItself: false } : column)),
-      constraints: seen ? constraintsOf(id, schema, seen) : [],
-      indexes: seen ? seen.keys.map((key) => indexOf(key, this.shared)) : [],
+      // A view has types and nothing else of what its tables declare.
+      columns: view ? own.map((column) => ({ ...column, nullable: true, default: null, fillsItself: false })) : own,
+      constraints: shown ? constraintsOf(id, schema, shown, this.variant.unsaidAction) : [],
+      indexes: shown ? shown.keys.map((key) => indexOf(key, this.shared)) : [],
       triggers: parts.triggers.get(name ?? '') ?? [],
       privileges: parts.privileges.get(name ?? '') ?? [],
       ...(storage && { storage }),
-      ...(seen?.versioned && { versioned: true as const }),
-      ...(seen?.partitioned && { splitBy: seen.partitionedBy }),
+      ...(shown?.versioned && { versioned: true as const }),
+      ...(shown?.partitioned && { splitBy: shown.partitionedBy }),
       ...(collation !== null && { collation: this.shared(collation) }),
-      ...(isView && { readsFrom: [] }),
+      ...(view && { readsFrom: [] }),
     };
   }
 
-  private *show(schema: string, name: string, take: (shown: ShownTable) => void): Asking<void> {
-    const [row] = yield* rowsOf({ text: queries.shown(schema, name), columns: 2 });
-    take(readShown(row?.[1] ?? ''));
+  private *shownOf(schema: string, name: string): Asking<Omit<Shown, 'next'>> {
+    let shown: ShownTable | null = null;
+    const problem = yield* attempt(
+      (function* (): Asking<void> {
+        const [row] = yield* rowsOf({ text: queries.shown(schema, name), columns: 2 });
+        shown = readShown(row?.[1] ?? '');
+      })(),
+    );
+    return { shown, readable: problem === null };
   }
 
-  private columnOf(row: Row, table: TableId, shown: ShownTable | null, next: string | null): Column {
-    const name = row[1] ?? '';
+  private columnOf(row: Row, schema: string, { shown, next }: Shown): Column {
+    const [table = '', name = ''] = row;
     const ownCheck = shown?.checks.find(({ column }) => column === name);
     return columnOf(row, {
-      table,
-      definition: shown?.columns.get(name) ?? null,
+      table: tableId(schema, table ?? ''),
+      definition: shown?.columns.get(name ?? '') ?? null,
       holdsJson: ownCheck !== undefined && /^json_valid\(`/i.test(ownCheck.expression),
       next,
+      barerDefaults: this.variant.barerDefaults,
       shared: this.shared,
     });
   }
 
-  private *partsOf(schema: string): Asking<Parts> {
-    const columns = new Map<string, Row[]>();
+  private *partsOf(
+    schema: string,
+    shown: ReadonlyMap<string, Shown>,
+  ): Asking<Pick<Parts, 'columns' | 'triggers' | 'privileges'>> {
+    const columns = new Map<string, (readonly [position: number, column: Column])[]>();
     const triggers = new Map<string, Trigger[]>();
     const privileges = new Map<string, Privilege[]>();
     yield [
-      { text: queries.columns(schema), columns: 15, each: (row) => push(columns, row[0] ?? '', row) },
+      {
+        text: queries.columns(schema),
+        columns: 15,
+        each: (row) =>
+          push(columns, row[0] ?? '', [Number(row[2]), this.columnOf(row, schema, shown.get(row[0] ?? '') ?? unshown)] as const),
+      },
       {
         text: queries.triggers(schema),
         columns: 4,
@@ -235,6 +255,7 @@ class Reading {
           push(privileges, table ?? '', { grantee: this.shared(grantee ?? ''), privilege: this.shared(privilege ?? '') }),
       },
     ];
+    for (const own of columns.values()) own.sort(([a], [b]) => a - b);
     return { columns, triggers, privileges };
   }
 
@@ -280,8 +301,24 @@ class Reading {
   }
 }
 
+/** What SHOW CREATE TABLE says of a table, and the number that it gives next. */
+interface Shown {
+  readonly shown: ShownTable | null;
+  /** False where the login may not ask. */
+  readonly readable: boolean;
+  readonly next: string | null;
+}
+
+const unshown: Shown = { shown: null, readable: true, next: null };
+
+function isView(type: string | null | undefined): boolean {
+  return type === 'VIEW' || type === 'SYSTEM VIEW';
+}
+
 interface Parts {
-  readonly columns: ReadonlyMap<string, readonly Row[]>;
+  readonly shown: ReadonlyMap<string, Shown>;
+  readonly believed: Believed;
+  readonly columns: ReadonlyMap<string, readonly (readonly [position: number, column: Column])[]>;
   readonly triggers: ReadonlyMap<string, readonly Trigger[]>;
   readonly privileges: ReadonlyMap<string, readonly Privilege[]>;
 }
@@ -328,7 +365,7 @@ const actions: Readonly<Record<string, ReferentialAction>> = {
   restrict: 'restrict',
 };
 
-function constraintsOf(table: TableId, schema: string, shown: ShownTable): readonly Constraint[] {
+function constraintsOf(table: TableId, schema: string, shown: ShownTable, unsaid: ReferentialAction): readonly Constraint[] {
   const base = (name: string) =>
     ({ id: constraintId(table, name), name, validated: true, enforced: true, deferrable: 'no' }) as const;
   const keys = shown.keys.flatMap((key): Constraint[] => {
@@ -343,8 +380,8 @@ function constraintsOf(table: TableId, schema: string, shown: ShownTable): reado
     columns: reference.columns,
     ...parentOf(reference, schema),
     match: 'simple',
-    onDelete: actions[reference.onDelete ?? ''] ?? 'restrict',
-    onUpdate: actions[reference.onUpdate ?? ''] ?? 'restrict',
+    onDelete: actions[reference.onDelete ?? ''] ?? unsaid,
+    onUpdate: actions[reference.onUpdate ?? ''] ?? unsaid,
     index: null,
   }));
   const checks = shown.checks

@@ -3,6 +3,7 @@
 import { columnId, type TableId } from '../../../catalogue/identifiers';
 import type { Column, TypeFamily } from '../../../catalogue/model';
 import type { Row } from '../../questions';
+import { defaultIn } from '../column-text';
 
 const familyByType: Readonly<Record<string, TypeFamily>> = {
   tinyint: 'integer',
@@ -45,12 +46,13 @@ export interface ColumnContext {
   readonly holdsJson: boolean;
   /** The next number of the table. */
   readonly next: string | null;
+  readonly barerDefaults: boolean;
   readonly shared: (text: string) => string;
 }
 
 /** A row of the query of columns. */
-export function columnOf(row: Row, { table, definition, holdsJson, next, shared }: ColumnContext): Column {
-  const [, name, , given = null, nullable, type, spelt, length, precision, scale, ...more] = row;
+export function columnOf(row: Row, { table, definition, holdsJson, next, barerDefaults, shared }: ColumnContext): Column {
+  const [, name, , told = null, nullable, type, spelt, length, precision, scale, ...more] = row;
   const [characterSet = null, collation = null, extra, comment, expression] = more;
   const said = (extra ?? '').toLowerCase();
   const declaredType = spelt ?? '';
@@ -58,6 +60,7 @@ export function columnOf(row: Row, { table, definition, holdsJson, next, shared 
   const family = holdsJson ? 'json' : truth ? 'boolean' : (familyByType[type ?? ''] ?? 'other');
   const counts = said.includes('auto_increment');
   const generated = /\b(virtual|stored|persistent)\b/.test(said);
+  const given = barerDefaults && definition !== null ? defaultIn(definition) : told;
   const standard = given === null || given.toUpperCase() === 'NULL' || generated ? null : given;
   const onUpdate = /on update (\S+)/.exec(said)?.[1];
   const values = valuesOf(type ?? '', declaredType);

@@ -3,6 +3,7 @@
 
 import { type TableId, tableNames } from '../../../catalogue/identifiers';
 import { type Asking, type Dependent, type NamedPart, rowsOf } from '../../questions';
+import { ownSchemas } from './catalogue-queries';
 import { literal } from '../quote';
 
 export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<readonly Dependent[]> {
@@ -12,16 +13,15 @@ export function* dependents(table: TableId, { kind, name }: NamedPart): Asking<r
     // A column's name alone is said of many tables: a text speaks of this one where it says the table too.
     return kind === 'column' ? `${named} and ${text} regexp ${literal(wholeWord(relation))}` : named;
   };
-  const own = "('information_schema', 'mysql', 'performance_schema', 'sys')";
   const rows = yield* rowsOf({
     text: `select lower(routine_type), concat(routine_schema, '.', routine_name), 'names it'
-       from information_schema.routines where routine_schema not in ${own} and ${says('routine_definition')}
+       from information_schema.routines where routine_schema not in ${ownSchemas} and ${says('routine_definition')}
        union all
        select 'view', concat(table_schema, '.', table_name), 'names it'
-       from information_schema.views where table_schema not in ${own} and ${says('view_definition')}
+       from information_schema.views where table_schema not in ${ownSchemas} and ${says('view_definition')}
        union all
        select 'trigger', concat(trigger_name, ' of ', event_object_schema, '.', event_object_table), 'names it'
-       from information_schema.triggers where trigger_schema not in ${own}
+       from information_schema.triggers where trigger_schema not in ${ownSchemas}
          and (${says('action_statement')}${kind === 'column' ? ` or event_object_schema = ${literal(schema)} and event_object_table = ${literal(relation)} and action_statement regexp ${literal(wholeWord(name))}` : ''})
        ${
          kind === 'column'

@@ -4,7 +4,8 @@ import type { Column, Table } from '../../../catalogue/model';
 import { primaryKeyOf } from '../../../catalogue/lookups';
 import type { How } from '../../../evidence/evidence';
 import type { Depth } from '../../../evidence/requests';
-import { type Asking, oneOf } from '../../questions';
+import { type Asking, type MeasureOptions, oneOf } from '../../questions';
+import type { Variant } from '../variant';
 import { quote, quoteList, quoteTable } from '../quote';
 
 const mostSampled = 25_000;
@@ -19,6 +20,9 @@ export interface Answer<Request, Result> {
   readonly how: How;
   readonly result: Result;
 }
+
+/** How a measurement is asked for, and how the server is given memory for it. */
+export interface Measuring extends MeasureOptions, Pick<Variant, 'withMemory'> {}
 
 export interface Extent {
   /** What stands behind FROM. */

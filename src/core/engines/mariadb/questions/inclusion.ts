@@ -5,17 +5,16 @@ import { getColumn, getTable } from '../../../catalogue/lookups';
 import type { Catalogue } from '../../../catalogue/model';
 import type { How, Inclusion, Profile } from '../../../evidence/evidence';
 import type { InclusionRequest } from '../../../evidence/requests';
-import { type Asking, type MeasureOptions, oneOf } from '../../questions';
+import { type Asking, oneOf } from '../../questions';
 import { comparedWith, orphanCondition } from '../conditions';
 import { quote } from '../quote';
-import { extentOf, how } from './extent';
-import { withMemory } from './memory';
+import { extentOf, how, type Measuring } from './extent';
 
 /** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
 export function* inclusion(
   request: InclusionRequest,
   catalogue: Catalogue,
-  { depth, known }: MeasureOptions,
+  { depth, known, withMemory }: Measuring,
 ): Asking<{ how: How; result: Inclusion }> {
   const table = getTable(catalogue, request.table);
   const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
@@ -45,7 +44,7 @@ export function* inclusion(
 }
 
 /** Rows, and those without a value, when an exact profile has counted them already. */
-function countedBefore({ table, columns }: InclusionRequest, known: MeasureOptions['known']) {
+function countedBefore({ table, columns }: InclusionRequest, known: Measuring['known']) {
   const profile = known?.({ kind: 'profile', table });
   if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
   const { rows, columns: seen } = profile.result as Profile;

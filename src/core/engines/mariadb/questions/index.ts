@@ -1,5 +1,6 @@
 import type { EngineName } from '../../index';
 import type { Questions } from '../../questions';
+import type { Variant } from '../variant';
 import { catalogue, definitions } from './catalogue';
 import { ddl } from './ddl';
 import { dependents } from './dependents';
@@ -8,15 +9,16 @@ import { measure } from './measure';
 import { reach } from './reach';
 import { offenders } from './rows';
 
-export function questionsOf(engine: EngineName): Questions {
+export function questionsOf(engine: EngineName, variant: Variant): Questions {
+  const { withMemory } = variant;
   return {
-    catalogue: (options) => catalogue(options, engine),
+    catalogue: (options) => catalogue(options, engine, variant),
     definitions,
-    measure,
+    measure: (requests, of, options) => measure(requests, of, { ...options, withMemory }),
     rows: offenders,
     ddl,
     dependents,
     reach,
-    login,
+    login: (schemas) => login(schemas, variant),
   };
 }

@@ -1,6 +1,7 @@
 import type { Hidden, LoginReport, LoginRisk } from '../../../survey/login';
 import { type Asking, oneOf, rowsOf } from '../../questions';
 import { comment, literal, quote } from '../quote';
+import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
 import { mayDo, type Right, rightsOf } from './rights';
 
@@ -8,12 +9,12 @@ const writing = ['INSERT', 'UPDATE', 'DELETE'];
 const shown = 3;
 
 /** What the login of this session may do beyond reading, what is hidden from it, and what would make a fitting one. */
-export function* login(wanted: readonly string[] = []): Asking<LoginReport> {
+export function* login(wanted: readonly string[] | undefined, { showsPrograms }: Variant): Asking<LoginReport> {
   const [, user] = yield* oneOf({ text: queries.server, columns: 3 });
   const rights = yield* rightsOf();
   const schemas = (yield* rowsOf({ text: queries.schemas, columns: 2 }))
     .map(([name]) => name ?? '')
-    .filter((name) => wanted.length === 0 || wanted.includes(name));
+    .filter((name) => !wanted || wanted.length === 0 || wanted.includes(name));
   const everywhere = (privilege: string): boolean => mayDo(rights, '', privilege);
   const all = everywhere('SUPER');
   const writes = schemas.filter((schema) => writing.some((privilege) => mayDo(rights, schema, privilege)));
@@ -29,7 +30,7 @@ export function* login(wanted: readonly string[] = []): Asking<LoginReport> {
           ...several('writes', [...writes.map((schema) => `all of ${schema}`), ...named(single)]),
           ...several('makes tables', makes),
         ],
-    hidden: hiddenFrom(rights, schemas),
+    hidden: hiddenFrom(rights, schemas, showsPrograms),
     fitting: fittingLogin(schemas),
   };
 }
@@ -43,11 +44,16 @@ function several(kind: 'writes' | 'makes tables', names: readonly string[]): rea
 }
 
 // What it may not see the server leaves out without a word: it is said here, with the grant that shows it.
-function hiddenFrom(rights: readonly Right[], schemas: readonly string[]): readonly Hidden[] {
+function hiddenFrom(
+  rights: readonly Right[],
+  schemas: readonly string[],
+  { privilege, schema, words: howShown }: Variant['showsPrograms'],
+): readonly Hidden[] {
   const lacking = (...privileges: readonly string[]): readonly string[] =>
     schemas.filter((schema) => !privileges.some((privilege) => mayDo(rights, schema, privilege)));
   const hidden = (part: Hidden['part'], of: readonly string[], words: string): readonly Hidden[] =>
     of.length === 0 ? [] : [{ part, words: words.replace('{}', of.join(', ')) }];
+  const ofPrograms = mayDo(rights, schema, privilege) ? [] : ['programs'];
   const ofServer = mayDo(rights, 'mysql', 'SELECT') ? [] : ['mysql'];
   return [
     ...hidden('rows', lacking('SELECT'), 'tables of {} that it has no SELECT on'),
@@ -57,7 +63,7 @@ function hiddenFrom(rights: readonly Right[], schemas: readonly string[]): reado
       lacking('TRIGGER', 'UPDATE'),
       'triggers in {} (TRIGGER shows them, and lets one make them: no right for a login that only reads)',
     ),
-    ...hidden('routines', ofServer, 'programs that it may not run (grant SELECT on mysql.proc)'),
+    ...hidden('routines', ofPrograms, `programs that it may not run (${howShown})`),
     ...hidden('privileges', ofServer, 'what others may do'),
   ];
 }

@@ -22,7 +22,7 @@ import { blankCondition, brokenCondition, spokenOfCondition } from '../claims';
 import { quote } from '../quote';
 import { types } from '../types';
 import { countedSample } from './counted-sample';
-import { type Answer, extentOf, how, sampleSizeOf, wholeUpTo } from './extent';
+import { type Answer, extentOf, how, type Measuring, sampleSizeOf, wholeUpTo } from './extent';
 import { inclusion } from './inclusion';
 import { probe, probeAtOnce } from './probes';
 import { foldedValue, isLive, sampledValue, weightOf } from './values';
@@ -35,7 +35,7 @@ const listedUpTo = 20_000;
 export function* measure(
   requests: readonly EvidenceRequest[],
   catalogue: Catalogue,
-  options: MeasureOptions,
+  options: Measuring,
 ): Asking<readonly Measured[]> {
   const [first] = requests;
   if (!first) return [];
@@ -49,8 +49,8 @@ export function* measure(
       return yield* repeats(table, requests as readonly RepeatsRequest[], options.depth);
     case 'probe':
       return yield* options.atOnce
-        ? probeAtOnce(requests as readonly ProbeRequest[], catalogue)
-        : probe(requests as readonly ProbeRequest[], catalogue);
+        ? probeAtOnce(requests as readonly ProbeRequest[], catalogue, options)
+        : probe(requests as readonly ProbeRequest[], catalogue, options);
     case 'inclusion': {
       const answers: Measured[] = [];
       for (const request of requests as readonly InclusionRequest[])

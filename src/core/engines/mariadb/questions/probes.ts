@@ -10,8 +10,7 @@ import { groupBy } from '../../../grouping';
 import { type Asking, attempt, type Measured, rowsOf } from '../../questions';
 import { comparedWith } from '../conditions';
 import { literal, quote, quoteTable } from '../quote';
-import { extentOf } from './extent';
-import { withMemory } from './memory';
+import { extentOf, type Measuring } from './extent';
 import { readableValue } from './values';
 
 const firstLook = 200;
@@ -30,7 +29,11 @@ interface Looked {
 }
 
 /** A table that cannot be read is not measured; in a parent that cannot be read nothing is found. */
-export function* probe(requests: readonly ProbeRequest[], catalogue: Catalogue): Asking<readonly Measured[]> {
+export function* probe(
+  requests: readonly ProbeRequest[],
+  catalogue: Catalogue,
+  measuring: Measuring,
+): Asking<readonly Measured[]> {
   const looked = new Map<ProbeRequest, Looked>();
   const failed = new Map<ProbeRequest, string>();
   for (const [table, own] of groupBy(requests, (request) => request.table)) {
@@ -39,7 +42,7 @@ export function* probe(requests: readonly ProbeRequest[], catalogue: Catalogue):
   }
   for (const most of [firstLook, secondLook]) {
     const open = [...looked.values()].filter(({ values }) => most === firstLook || values.length > firstLook);
-    yield* lookUp(open, catalogue, most);
+    yield* lookUp(open, catalogue, { ...measuring, most });
   }
   return requests.map((request) => {
     const seen = looked.get(request);
@@ -56,7 +59,11 @@ export function* probe(requests: readonly ProbeRequest[], catalogue: Catalogue):
 }
 
 /** The same as counts, a query a column: where answers are brought by somebody, and must hold no values. */
-export function* probeAtOnce(requests: readonly ProbeRequest[], catalogue: Catalogue): Asking<readonly Measured[]> {
+export function* probeAtOnce(
+  requests: readonly ProbeRequest[],
+  catalogue: Catalogue,
+  { withMemory }: Measuring,
+): Asking<readonly Measured[]> {
   const answers: Measured[] = [];
   for (const request of requests) {
     const column = getColumn(catalogue, request.table, request.column);
@@ -102,7 +109,11 @@ function* valuesOf(id: TableId, requests: readonly ProbeRequest[], catalogue: Ca
 }
 
 /** Looks up the first values of each column in every parent that may still be its own. */
-function* lookUp(open: readonly Looked[], catalogue: Catalogue, look: number): Asking<void> {
+function* lookUp(
+  open: readonly Looked[],
+  catalogue: Catalogue,
+  { most: look, withMemory }: Measuring & { readonly most: number },
+): Asking<void> {
   const pairs = open.flatMap((column) =>
     column.request.parents.flatMap((parent, at) =>
       (column.missing[at] ?? 1) <= missingTolerated ? [{ column, parent, at }] : [],
@@ -114,7 +125,7 @@ function* lookUp(open: readonly Looked[], catalogue: Catalogue, look: number): A
     const values = [...new Set(own.flatMap(({ column, parent }) => lookedUp(column, parent, look)))];
     const found = new Set<string>();
     const key = getColumn(catalogue, first.parent.table, first.parent.column);
-    yield* attempt(findIn(first.parent.table, key, { of: first.column.column, values, found }));
+    yield* attempt(findIn(first.parent.table, key, { of: first.column.column, values, found, withMemory }));
     for (const { column, parent, at } of own) {
       const looked = lookedUp(column, parent, look);
       column.missing[at] = looked.filter((value) => !found.has(value)).length / looked.length;
@@ -126,14 +137,14 @@ function lookedUp(column: Looked, { enough = firstLook }: ProbedParent, look: nu
   return column.values.slice(0, Math.min(look, look === firstLook ? enough : look));
 }
 
-interface Sought {
+interface Sought extends Pick<Measuring, 'withMemory'> {
   readonly of: Column;
   readonly values: readonly string[];
   readonly found: Set<string>;
 }
 
 // The values are a table of their own, so that each is told as it was spelt, however the parent spells it.
-function* findIn(parent: TableId, key: Column, { of, values, found }: Sought): Asking<void> {
+function* findIn(parent: TableId, key: Column, { of, values, found, withMemory }: Sought): Asking<void> {
   const numeric = of.family === 'integer' || of.family === 'decimal';
   const spelt = (value: string): string =>
     numeric && /^-?\d+(\.\d+)?$/.test(value)

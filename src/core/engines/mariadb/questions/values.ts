@@ -32,10 +32,10 @@ const longest = 120;
 export function sampledValue(column: Column): string {
   const name = quote(column.name);
   if (!column.comparable) return `case when ${name} is not null then '' end`;
-  if (column.family === 'binary') return `md5(${name})`;
+  if (column.family === 'binary') return `sha2(${name}, 256)`;
   if (column.family !== 'text') return readableValue(column.name, column.declaredType);
   if (column.length !== null && column.length <= longest) return name;
-  return `case when char_length(${name}) <= ${longest} then ${name} else concat(left(${name}, 60), '…', md5(${name})) end`;
+  return `case when char_length(${name}) <= ${longest} then ${name} else concat(left(${name}, 60), '…', sha2(${name}, 256)) end`;
 }
 
 /**

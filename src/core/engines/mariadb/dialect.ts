@@ -1,0 +1,25 @@
+// What is written for a server of the family.
+
+import type { Check } from '../../operations/check';
+import type { Dialect } from '../dialect';
+import { writeCheck } from './checks';
+import { bytesPassed, spellingFor } from './operations/index';
+import { whyNotTried, writeActionProof, writeProof } from './proofs';
+import { type Scripting, scriptsBy } from './scripts';
+import type { Variant } from './variant';
+
+export function dialectFor(variant: Variant, client: Omit<Scripting, 'stages' | 'check'>): Dialect {
+  const spelling = spellingFor(variant);
+  const check = (asked: Check): string => writeCheck(asked, variant);
+  return {
+    ...spelling,
+    bytesPassed,
+    check,
+    proof: writeProof,
+    whyNotTried,
+    allAtOnce: null,
+    actionProof: writeActionProof,
+    questions: null,
+    ...scriptsBy({ ...client, stages: spelling.stages, check }),
+  };
+}

@@ -2,7 +2,8 @@
 // --screenshots it takes the pictures of docs/screenshots and nothing else.
 
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { hasMariadb } from './mariadb.mjs';
 import { findPostgresBinaries, installNodeModules, installPackages, root, step } from './packages.mjs';
@@ -35,8 +36,13 @@ const suites = pictures
     ];
 
 const failed = [];
+const folder = mkdtempSync(join(tmpdir(), 'pawl-failures-'));
+const failures = join(folder, 'failures.txt');
 for (const together of suites) await Promise.all(together.map((suite) => run(suite, together.length > 1)));
+// Told once more at the end: the long way up is cut in many a log.
+if (existsSync(failures)) process.stdout.write(`\n── What failed\n${readFileSync(failures, 'utf8')}`);
 if (failed.length > 0) process.stdout.write(`\nFailed: ${failed.join(', ')}\n`);
+rmSync(folder, { recursive: true });
 process.exit(failed.length === 0 ? 0 : 1);
 
 /** What several say at once is told one after the other. */
@@ -47,7 +53,7 @@ async function run([title, command, args], quiet) {
   const child = spawn(command, args, {
     cwd: root,
     stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
-    env: { ...process.env, NODE_ENV: '', ...(pictures && { PAWL_DEMO_FRESH: '0' }) },
+    env: { ...process.env, NODE_ENV: '', PAWL_FAILURES: failures, ...(pictures && { PAWL_DEMO_FRESH: '0' }) },
   });
   for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => said.push(part));
   const status = await new Promise((resolve) => child.on('close', resolve).on('error', () => resolve(1)));

@@ -34,7 +34,7 @@ interface Server {
 }
 
 /** As its programs are started. */
-const frugalHeap = frugal as string;
+const frugalHeap = frugal as readonly string[];
 
 const small = process.argv.includes('--small');
 const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'));
@@ -101,7 +101,7 @@ async function catalogue(client: Connection): Promise<void> {
   const pairs: { readonly ms: number; readonly mb: number; readonly dumpMs: number }[] = [];
   for (let n = 0; n < times; n++) {
     const dumpMs = await timed(() => Promise.resolve(dump()));
-    const said = JSON.parse(spawnSync(process.execPath, [frugalHeap, reader, url], { encoding: 'utf8' }).stdout) as {
+    const said = JSON.parse(spawnSync(process.execPath, [...frugalHeap, reader, url], { encoding: 'utf8' }).stdout) as {
       ms: number;
       mb: number;
     };

@@ -1,7 +1,7 @@
 // A survey of very many small tables, and a second one after a hundredth of them changed: seconds, Node's CPU a table, memory.
 // `npm run bench:wide -- [--tables=10000] [--rows=100]` (a million rows in all), run as JavaScript, as the terminal's survey is.
 
-import { setFlagsFromString } from 'node:v8';
+import { spawnSync } from 'node:child_process';
 // @ts-expect-error A script without types: it must run before there are any.
 import { frugalHeap } from '../scripts/programs.mjs';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
@@ -9,7 +9,11 @@ import { openSource } from '../src/sources/postgresql/reader';
 import { survey, type SurveyOptions, type SurveyResult } from '../src/sources/survey';
 import { connect, makeDatabase, startBenchServer } from './database';
 
-setFlagsFromString(frugalHeap as string);
+// As its programs are started: the heap is as it is from the beginning.
+const flags = frugalHeap as readonly string[];
+if (!flags.every((flag) => process.execArgv.includes(flag)))
+  process.exit(spawnSync(process.execPath, [...flags, ...process.argv.slice(1)], { stdio: 'inherit' }).status ?? 1);
+
 const tables = numberAfter('tables', 10_000);
 const rows = numberAfter('rows', 100);
 const told: string[] = [];

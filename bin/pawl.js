@@ -4,6 +4,6 @@ import { pathToFileURL } from 'node:url';
 import { setFlagsFromString } from 'node:v8';
 import { frugalHeap, program } from '../scripts/programs.mjs';
 
-setFlagsFromString(frugalHeap);
+for (const flag of frugalHeap) setFlagsFromString(flag);
 
 await import(pathToFileURL(await program('terminal')).href);

@@ -59,7 +59,7 @@ if (standIns) {
   process.env.PAWL_SMTP_FROM ??= 'Pawl <pawl@harbour.example>';
 }
 const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
-keepRunning('worker', ['--enable-source-maps', frugalHeap, await program('worker')], {
+keepRunning('worker', ['--enable-source-maps', ...frugalHeap, await program('worker')], {
   ...environment,
   ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
   ...(mariadb && { PAWL_REHEARSAL_MARIADB_URL: mariadb.url() }),

@@ -15,3 +15,28 @@ export function recordOf<Value>(entries: Iterable<readonly [string, Value]>): Re
 export function joined<One extends object, Other extends object>(one: One, other: Other): One & Other {
   return Object.assign({}, one, other);
 }
+
+/** Texts that are the same, kept once: a large schema says little that is its own. */
+export type Shared = (text: string) => string;
+
+export function sharing(): Shared {
+  const spelt = new Map<string, string>();
+  return (text) => {
+    const known = spelt.get(text);
+    if (known === undefined) spelt.set(text, text);
+    return known ?? text;
+  };
+}
+
+/** The same of lists of names, which nobody changes. */
+export function sharingLists(shared: Shared): (names: readonly string[]) => readonly string[] {
+  const lists = new Map<string, readonly string[]>();
+  return (names) => {
+    const key = names.join('\0');
+    const known = lists.get(key);
+    if (known) return known;
+    const list = names.map(shared);
+    lists.set(key, list);
+    return list;
+  };
+}

@@ -6,6 +6,7 @@ import { declaredUniques, foreignKeysOf, includesColumns, isInherited, sameColum
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { namesADescription, namesAMeasure, namesAnIdentifier } from '../naming/meaning';
 import { vocabularyOf } from '../naming/vocabulary';
+import { joined } from '../records';
 import { isOwnId, isTableName } from './keyNames';
 import { namesAVersion, type Role, rolesOf, shareWithUniques } from './keySets';
 import { flag } from './logit';
@@ -104,7 +105,7 @@ export interface Known {
 
 export function keyFeaturesOf(catalogue: Catalogue, table: Table, names: readonly string[], known: Known): KeyFeatures {
   const set = setOf(catalogue, table, names, known);
-  return { ...whatItSays(set), ...whereItStands(set), ...whatItHolds(set) };
+  return joined(joined(whatItSays(set), whereItStands(set)), whatItHolds(set));
 }
 
 function setOf(
@@ -128,10 +129,8 @@ function setOf(
   const onlyRefers = single !== undefined && refers(single) && !ownIds;
   const expected = expectedRepeats(sample, names) + expectedElsewhere;
   const isShared = (column: Column): boolean => roles.get(column.name)?.shared === true && !own(column);
-  return {
-    ...{ catalogue, table, names, sample, columns, vocabulary, width, single, at, leads, next, ownIds, onlyRefers, expected },
-    ...{ share, refers, ordinal, own, isShared },
-  };
+  const of = { catalogue, table, names, sample, columns, vocabulary, width, single, at, leads, next, ownIds, onlyRefers };
+  return joined(of, { expected, share, refers, ordinal, own, isShared });
 }
 
 type ColumnSet = ReturnType<typeof setOf>;

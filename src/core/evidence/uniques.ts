@@ -2,6 +2,7 @@
 // thing itself (call_sign), a parent with an ordinal (line_no within a manifest), and sets in which so
 // many repeats were to be expected that none at all is no chance.
 
+import { joined } from '../records';
 import { declaredUniques, includesColumns, primaryKeyOf, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
 import { type Evidence, sampleOf } from './evidence';
@@ -77,14 +78,14 @@ export function uniqueCandidates(catalogue: Catalogue, table: Table, evidence: E
     .filter((columns) => !declaredUniques(table).some((unique) => includesColumns(columns, unique)))
     .map((columns) => ({
       columns,
-      features: {
-        ...keyFeaturesOf(catalogue, table, columns, {
+      features: joined(
+        keyFeaturesOf(catalogue, table, columns, {
           sample: sample.result,
           roles,
           expectedElsewhere: expectedElsewhere(shapes.elsewhere(table, columns)),
         }),
-        ...shapeFeaturesOf(shapes, table, columns, sample.result),
-      },
+        shapeFeaturesOf(shapes, table, columns, sample.result),
+      ),
     }));
 }
 

@@ -46,7 +46,7 @@ export const vocabularyOf = once(build);
 
 function build(catalogue: Catalogue): Vocabulary {
   const tables = baseTables(catalogue);
-  const clean = cleaning(readerBy(dictionaryOf(catalogue)));
+  const clean = memoized(cleaning(readerBy(dictionaryOf(catalogue))));
   const prefixes = sharedPrefixes(tables, clean);
   const apart = tablesApart(tables, clean);
   const bySchema = new Map(
@@ -61,6 +61,8 @@ function build(catalogue: Catalogue): Vocabulary {
   const known = new Set([...bySchema.values()].flat().filter((word) => word.length >= 3));
   const parts = new Set([...known, ...wordsApart(tables, clean)]);
   const splitting = memoized((word: string) => split(word, known, parts));
+  const wholeWords = memoized((name) => clean(name).flatMap(splitting));
+  const behindFirst = memoized((name) => clean(name).slice(1).flatMap(splitting));
   const columns = new Map<TableId, string | null>();
   const modules = modulePrefixes([...bySchema.values()]);
   const frequencies = new Map<string, number>();
@@ -78,9 +80,9 @@ function build(catalogue: Catalogue): Vocabulary {
       let prefix = columns.get(table.id);
       if (prefix === undefined) columns.set(table.id, (prefix = columnPrefix(table, clean)));
       const words = clean(column);
-      return (prefix !== null && words.length > 1 && words[0] === prefix ? words.slice(1) : words).flatMap(splitting);
+      return prefix !== null && words.length > 1 && words[0] === prefix ? behindFirst(column) : wholeWords(column);
     },
-    wholeWords: (column) => clean(column).flatMap(splitting),
+    wholeWords,
     isTable: (words) => wholeNames.has(words.join(' ')),
     shareOfTables: (column) =>
       vocabulary.isWidespread(column) ? (frequencies.get(column.toLowerCase()) ?? 0) / tables.length : 0,

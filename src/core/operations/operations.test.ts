@@ -185,7 +185,9 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       return index ? { kind, table: table.id, index, place: table.indexes.indexOf(index) } : null;
     }
     case 'setDefault':
-      return { kind, table: table.id, column: column.name, value: { kind: 'constant', text: String(o) }, before: null };
+      return column.default === `'${o}'`
+        ? null
+        : { kind, table: table.id, column: column.name, value: { kind: 'constant', text: String(o) }, before: null };
     case 'renameTrigger': {
       const trigger = table.triggers[0];
       return trigger ? { kind, table: table.id, from: trigger.name, to: `renamed_${n}` } : null;

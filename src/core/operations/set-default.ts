@@ -1,6 +1,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { type DefaultValue, defaultInWords, foretold, refuseDefault } from './default-value';
 import type { Kind } from './operation';
+import { Refusal } from './refusal';
 
 /** What new rows of this table alone take in a column where they say nothing. */
 export interface SetDefault {
@@ -44,5 +45,11 @@ export const setDefault: Kind<SetDefault> = {
     const column = current.get(operation.table).columns.find(({ name }) => name === operation.column);
     return { ...operation, before: column?.default ?? null, ...(column?.fillsItself && { filled: true }) };
   },
-  refuse: ({ table, column, value }, current) => refuseDefault(current.get(table), column, value),
+  refuse({ table, column, value }, current) {
+    const own = current.get(table).columns.find(({ name }) => name === column);
+    const has = own?.default ?? null;
+    // Afterwards nobody could tell whether it was done.
+    if (has !== null && has === foretold(value)) return new Refusal(`${column} of ${table} has this default already.`);
+    return refuseDefault(current.get(table), column, value);
+  },
 };

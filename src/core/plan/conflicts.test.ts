@@ -4,7 +4,7 @@ import { expect, test } from 'vitest';
 import { Draft } from '../catalogue/draft';
 import { Beside, type Candidate } from '../operations/beside';
 import type { AddForeignKey } from '../operations/add-foreign-key';
-import type { Operation } from '../operations/index';
+import { applyAll, type Operation } from '../operations/index';
 import { Refusal } from '../operations/refusal';
 import { tableId } from '../catalogue/identifiers';
 import type { Catalogue, Table } from '../catalogue/model';
@@ -196,4 +196,14 @@ test.each<[string, Catalogue, Operation, RegExp]>([
 test('what is no refusal is a bug, and shows as one', () => {
   const stranger: Operation = { kind: 'setNotNull', table: tableId('port', 'nowhere'), column: 'x' };
   expect(() => refusal(stranger)).toThrow('No table port.nowhere');
+});
+
+test('a default that a column has already is refused: nobody could tell afterwards whether it was set', () => {
+  const setting = (text: string): Operation => ({
+    ...{ kind: 'setDefault', table: vessel, column: 'home' },
+    ...{ value: { kind: 'constant', text }, before: null },
+  });
+  const done = applyAll([setting('open')], port);
+  expect(refusal(setting('open'), [], done)).toMatch(/has this default already/);
+  expect(refusal(setting('shut'), [], done)).toBeNull();
 });

@@ -37,6 +37,7 @@ export async function openReading(details: ConnectionDetails, limits: SessionLim
     if (limits.purpose !== undefined) await endOthers(client, limits.purpose);
     else if (limits.alongside !== undefined)
       await run(client, `do get_lock(${client.connection.escape(lockName(limits.alongside))}, 0)`);
+    await useSome(client);
   });
 }
 

@@ -26,6 +26,7 @@ export const variant: Variant = {
   withMemory: (query) => `${moreMemory} ${query}`,
   refuseOrphans: (refusing) => [refuseOrphans(refusing)],
   asManyAs: (counted) => [asManyAs(counted)],
+  inOneRound: (statements) => `begin not atomic\n${statements.map((statement) => `${statement};`).join('\n')}\nend`,
   checkNamed(table, name) {
     const { schema, table: relation } = tableNames(table);
     return `select 1 from information_schema.check_constraints where constraint_schema = ${literal(schema)} and table_name = ${literal(relation)} and level = 'Table' and ${sameName('constraint_name', name)}`;

@@ -10,6 +10,8 @@ export interface ShownTable {
   readonly references: readonly ShownReference[];
   readonly checks: readonly ShownCheck[];
   readonly versioned: boolean;
+  /** The number that comes next, where that is not the first. */
+  readonly next: string | null;
   readonly partitioned: boolean;
   /** Columns that it is partitioned by, as far as they are told plainly. */
   readonly partitionedBy: readonly string[] | null;
@@ -84,39 +86,44 @@ function read(statement: string): ShownTable | null {
   const tokens = tokensOf(statement);
   const body = tokens.find(({ kind }) => kind === 'group');
   if (!body) throw new DialectError('SHOW CREATE TABLE did not say what the table is made of.');
-  const lines = splitAt(body.value, ',').map((text) => ({ text: text.trim(), tokens: tokensOf(text.trim()) }));
   const columns = new Map<string, string>();
   const keys: ShownKey[] = [];
   const references: ShownReference[] = [];
   const checks: ShownCheck[] = [];
-  for (const line of lines) {
-    const [first] = line.tokens;
-    if (first?.kind === 'name') {
-      const definition = line.text.slice(first.to).trim();
-      columns.set(first.value, definition);
-      const check = checkIn(line.tokens);
-      if (check) checks.push({ name: first.value, column: first.value, ...check });
-    } else if (upper(first) === 'CONSTRAINT') {
-      const reference = referenceOf(line.tokens);
+  for (const line of partsOf(body.value)) {
+    if (line.startsWith('`')) {
+      const to = closing(line, 0);
+      const name = unquoted(line, 0, to);
+      const definition = line.slice(to).trim();
+      columns.set(name, definition);
+      const check = /check/i.test(definition) ? checkIn(tokensOf(definition)) : null;
+      if (check) checks.push({ name, column: name, ...check });
+    } else if (/^constraint\b/i.test(line)) {
+      const words = tokensOf(line);
+      const reference = referenceOf(words);
       if (reference) references.push(reference);
-      const check = reference ? null : checkIn(line.tokens);
+      const check = reference ? null : checkIn(words);
       if (!reference && !check) return null;
-      if (check) checks.push({ name: line.tokens[1]?.value ?? '', column: null, ...check });
+      if (check) checks.push({ name: words[1]?.value ?? '', column: null, ...check });
     } else {
       const key = keyOf(line);
       if (key) keys.push(key);
     }
   }
-  const rest = statement.slice(body.to);
-  const [split] = /\bPARTITION BY\b/.exec(rest) ?? [];
+  const options = tokens.slice(tokens.indexOf(body) + 1);
+  const saidAt = (...words: readonly string[]): number =>
+    options.findIndex((_, i) => words.every((word, k) => upper(options[i + k]) === word));
+  const split = options[saidAt('PARTITION', 'BY')];
+  const counter = saidAt('AUTO_INCREMENT');
   return {
     columns,
     keys,
     references,
     checks,
-    versioned: /\bWITH SYSTEM VERSIONING\b/.test(rest),
+    versioned: saidAt('WITH', 'SYSTEM', 'VERSIONING') >= 0,
+    next: counter < 0 ? null : (options[counter + 2]?.value ?? null),
     partitioned: split !== undefined,
-    partitionedBy: split === undefined ? null : partitionedBy(rest),
+    partitionedBy: split === undefined ? null : partitionedBy(statement.slice(split.from)),
   };
 }
 
@@ -164,12 +171,13 @@ const keyKinds: Readonly<Record<string, ShownKey['kind']>> = {
 };
 
 // Periods of application time stand here too, and are passed over.
-function keyOf({ text, tokens }: { readonly text: string; readonly tokens: readonly Token[] }): ShownKey | null {
+function keyOf(line: string): ShownKey | null {
+  const tokens = tokensOf(line);
   const kind = keyKinds[upper(tokens[0])];
   const group = tokens.find((token) => token.kind === 'group');
   if (!kind || !group) return null;
   const name = kind === 'primary' ? 'PRIMARY' : (tokens.find((token) => token.kind === 'name')?.value ?? '');
-  return { kind, name, parts: splitAt(group.value, ',').map(partOf), line: text, options: text.slice(group.to).trim() };
+  return { kind, name, parts: partsOf(group.value).map(partOf), line, options: line.slice(group.to).trim() };
 }
 
 function partOf(text: string): ShownPart {
@@ -185,8 +193,8 @@ function partOf(text: string): ShownPart {
     : { column: null, prefix: null, descending: false };
 }
 
-function partitionedBy(rest: string): readonly string[] | null {
-  const tokens = tokensOf(rest.slice(rest.indexOf('PARTITION BY')));
+function partitionedBy(said: string): readonly string[] | null {
+  const tokens = tokensOf(said);
   const group = tokens.find(({ kind }) => kind === 'group');
   const inside = tokensOf(group?.value ?? '');
   return inside.length > 0 && inside.every(({ kind, value }) => kind === 'name' || value === ',')
@@ -200,16 +208,21 @@ function namesIn(list: string): readonly string[] {
     .map(({ value }) => value);
 }
 
-/** The parts of a text between signs that stand outside of quotes and brackets. */
-function splitAt(text: string, sign: string): readonly string[] {
+/** What stands between commas outside of quotes and brackets. */
+function partsOf(text: string): readonly string[] {
   const parts: string[] = [];
   let from = 0;
-  for (const token of tokensOf(text)) {
-    if (token.kind !== 'sign' || token.value !== sign) continue;
-    parts.push(text.slice(from, token.from));
-    from = token.to;
+  for (let at = nextOf(separators, text, 0); at >= 0; at = nextOf(separators, text, at)) {
+    const sign = text.charAt(at);
+    if (sign === '(') at = bracketed(text, at);
+    else if (sign === ')') at++;
+    else if (sign !== ',') at = closing(text, at);
+    else {
+      parts.push(text.slice(from, at).trim());
+      from = ++at;
+    }
   }
-  return [...parts, text.slice(from)];
+  return [...parts, text.slice(from).trim()];
 }
 
 /** `flat`: what stands in brackets is told word by word, not as one. */
@@ -220,12 +233,11 @@ export function tokensOf(text: string, within: 'grouped' | 'flat' = 'grouped'): 
     tokens.push({ kind, value, from: at, to });
     at = to;
   };
-  while (at < text.length) {
+  for (at = endOf(space, text, at); at < text.length; at = endOf(space, text, at)) {
     const sign = text.charAt(at);
-    if (/\s/.test(sign)) at++;
-    else if (sign === '`') {
+    if (sign === '`') {
       const to = closing(text, at);
-      push('name', text.slice(at + 1, to - 1).replaceAll('``', '`'), to);
+      push('name', unquoted(text, at, to), to);
     } else if (sign === "'" || sign === '"') {
       const to = closing(text, at);
       push('text', text.slice(at + 1, to - 1), to);
@@ -234,38 +246,60 @@ export function tokensOf(text: string, within: 'grouped' | 'flat' = 'grouped'): 
       push('group', text.slice(at + 1, to - 1), to);
     } else if (text.startsWith('/*!', at)) {
       // Comments that the server reads: what is in them counts as if it stood there.
-      at += /^\/\*!\d*/.exec(text.slice(at))?.[0].length ?? 3;
+      at = endOf(opening, text, at);
     } else if (text.startsWith('*/', at)) at += 2;
     else {
-      const word = /^[\p{L}\p{N}_$]+/u.exec(text.slice(at, at + 200))?.[0];
-      if (word) push('word', word, at + word.length);
+      const to = endOf(word, text, at);
+      if (to > at) push('word', text.slice(at, to), to);
       else push('sign', sign, at + 1);
     }
   }
   return tokens;
 }
 
-/** Where what opens at a quote ends. A quote is doubled within; in texts a backslash takes the sign behind it. */
+const space = /\s*/y;
+const opening = /\/\*!\d*/y;
+const word = /[\p{L}\p{N}_$]+/uy;
+
+/** Where what fits from there on ends; `at` itself when nothing does. */
+function endOf(pattern: RegExp, text: string, at: number): number {
+  pattern.lastIndex = at;
+  return pattern.test(text) ? pattern.lastIndex : at;
+}
+
+function unquoted(text: string, from: number, to: number): string {
+  const inside = text.slice(from + 1, to - 1);
+  return inside.includes('`') ? inside.replaceAll('``', '`') : inside;
+}
+
+/** What opens with a quote, to its end or that of the text. A quote is doubled within; in texts a backslash takes the sign behind it. */
+const quotes: Readonly<Record<string, RegExp>> = {
+  '`': /`[^`]*(?:``[^`]*)*`?/y,
+  "'": /'[^'\\]*(?:(?:\\[^]?|'')[^'\\]*)*'?/y,
+  '"': /"[^"\\]*(?:(?:\\[^]?|"")[^"\\]*)*"?/y,
+};
+
 function closing(text: string, from: number): number {
-  const quoted = text.charAt(from);
-  for (let at = from + 1; at < text.length; at++) {
-    const sign = text.charAt(at);
-    if (sign === '\\' && quoted !== '`') at++;
-    else if (sign === quoted) {
-      if (text.charAt(at + 1) !== quoted) return at + 1;
-      at++;
-    }
-  }
-  return text.length;
+  const quoted = quotes[text.charAt(from)];
+  return quoted ? endOf(quoted, text, from) : text.length;
+}
+
+const separators = /[`'"(),]/g;
+const marks = /[`'"()]/g;
+
+/** Where the next of some signs stands; -1 when there is none. */
+function nextOf(pattern: RegExp, text: string, from: number): number {
+  pattern.lastIndex = from;
+  return pattern.test(text) ? pattern.lastIndex - 1 : -1;
 }
 
 function bracketed(text: string, from: number): number {
   let depth = 0;
-  for (let at = from; at < text.length; at++) {
+  for (let at = nextOf(marks, text, from); at >= 0; at = nextOf(marks, text, at)) {
     const sign = text.charAt(at);
-    if (sign === '`' || sign === "'" || sign === '"') at = closing(text, at) - 1;
-    else if (sign === '(') depth++;
+    if (sign === '(') depth++;
     else if (sign === ')' && --depth === 0) return at + 1;
+    at = sign === '(' || sign === ')' ? at + 1 : closing(text, at);
   }
   return text.length;
 }

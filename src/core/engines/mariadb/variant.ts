@@ -33,6 +33,8 @@ export interface Variant {
   refuseOrphans(refusing: Refusing): readonly string[];
   /** Keeps rows and changes as many, or changes nothing. */
   asManyAs(counted: CountedChange): readonly string[];
+  /** Statements that the server takes as one and answers one after the other; null where it takes them one by one. */
+  readonly inOneRound: ((statements: readonly string[]) => string) | null;
   /** A query of one row when a check of that name is declared for a table. */
   checkNamed(table: TableId, name: string): string;
   /** True, in the catalogue's columns, of the default that is spelt so; null for none. */

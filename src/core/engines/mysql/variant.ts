@@ -53,6 +53,7 @@ export const variant: Variant = {
       ...more,
     ];
   },
+  inOneRound: null,
   checkNamed: (table, name) =>
     `select 1 from information_schema.table_constraints where ${isTable(table)} and constraint_type = 'CHECK' and ${sameName('constraint_name', name)}`,
   defaultIs,

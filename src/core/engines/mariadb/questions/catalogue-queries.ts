@@ -12,9 +12,16 @@ export const ownSchemas = "('information_schema', 'mysql', 'performance_schema',
 
 export const schemas = `select schema_name, default_collation_name from information_schema.schemata where schema_name not in ${ownSchemas} order by schema_name`;
 
+/** What the server knows without opening a table. */
 export function tables(schema: string): string {
-  return `select table_name, table_type, engine, table_rows, data_length + index_length, table_comment, table_collation, create_options, auto_increment
+  return `select table_name, table_type, engine, table_comment, table_collation
     from information_schema.tables where table_schema = ${literal(schema)} order by table_name`;
+}
+
+/** Opens each table that it tells of: a few are looked up by name, many with all others of their schema. */
+export function sizes(schema: string, names: readonly string[]): string {
+  const of = `select table_name, table_rows, data_length + index_length from information_schema.tables where table_schema = ${literal(schema)}`;
+  return names.length > 100 ? of : names.map((name) => `${of} and table_name = ${literal(name)}`).join(' union all ');
 }
 
 /** Needs no table to be opened, nor to be sorted. */

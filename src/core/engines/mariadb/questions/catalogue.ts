@@ -19,7 +19,8 @@ import type {
 } from '../../../catalogue/model';
 import type { EngineName } from '../../index';
 import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
-import { readShown, type ShownKey, type ShownReference, type ShownTable } from '../shown';
+import { type Shared, sharing, sharingLists } from '../../../records';
+import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';
 import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
 import { columnOf } from './columns';
@@ -82,6 +83,7 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
   const rights = yield* rightsOf();
   const reading = new Reading(variant);
   for (const schema of schemas) yield* reading.readSchema(schema);
+  restOnKeys(reading.tables);
   const unknown: UnknownPart[] = ['activity', 'owners'];
   if (!schemas.every(({ name }) => mayDo(rights, name, 'TRIGGER') || mayDo(rights, name, 'UPDATE'))) unknown.push('triggers');
   if (!schemas.every(({ name }) => mayDo(rights, name, 'SHOW VIEW'))) unknown.push('definitions');
@@ -93,7 +95,7 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
     database: schemas.map(({ name }) => name).join(', '),
     strict: /\bSTRICT_(TRANS|ALL)_TABLES\b/.test(mode ?? ''),
     schemas: schemas.map(({ name }) => ({ name, readable: true })),
-    tables: restingOnKeys(reading.tables),
+    tables: reading.tables,
     sequences: reading.sequences,
     joins: [],
     routines: reading.routines,
@@ -102,30 +104,28 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
   };
 }
 
-// The key that a reference rests on is not told: it is the one over the columns that it names, the primary one first.
-function restingOnKeys(tables: readonly Table[]): readonly Table[] {
-  const byId = new Map(tables.map((table) => [table.id, table]));
-  return tables.map((table) =>
-    table.constraints.some(({ kind }) => kind === 'foreign key')
-      ? {
-          ...table,
-          constraints: table.constraints.map((constraint) =>
-            constraint.kind === 'foreign key'
-              ? { ...constraint, index: keyOver(byId.get(constraint.parent), constraint.parentColumns) }
-              : constraint,
-          ),
-        }
-      : table,
-  );
+// The key that a reference rests on is not told: it is the one over the columns that it names, the primary one first. Table by table
+// in place: of a large schema nothing is held twice.
+function restOnKeys(tables: Table[]): void {
+  const indexes = new Map(tables.map((table) => [table.id, table.indexes]));
+  for (const [i, table] of tables.entries()) {
+    if (!table.constraints.some(({ kind }) => kind === 'foreign key')) continue;
+    const constraints = table.constraints.map((constraint) =>
+      constraint.kind === 'foreign key'
+        ? { ...constraint, index: keyOver(indexes.get(constraint.parent), constraint.parentColumns) }
+        : constraint,
+    );
+    tables[i] = { ...table, constraints };
+  }
 }
 
-function keyOver(parent: Table | undefined, columns: readonly string[]): string | null {
+function keyOver(indexes: readonly Index[] | undefined, columns: readonly string[]): string | null {
   const over = (index: Index): boolean =>
     index.unique &&
     !index.prefix &&
     index.columns.length === columns.length &&
     index.columns.every((c) => c !== null && columns.includes(c));
-  return parent?.indexes.find(over)?.name ?? null;
+  return indexes?.find(over)?.name ?? null;
 }
 
 class Reading {
@@ -137,23 +137,15 @@ class Reading {
   seesRoutines = false;
   constructor(private readonly variant: Variant) {}
 
-  private readonly kept = new Map<string, string>();
-  private readonly shared = (text: string): string => {
-    const known = this.kept.get(text);
-    if (known === undefined) this.kept.set(text, text);
-    return known ?? text;
-  };
+  private readonly shared = sharing();
+  private readonly sharedList = sharingLists(this.shared);
 
   *readSchema({ name: schema }: Schema): Asking<void> {
-    const rows = yield* rowsOf({ text: queries.tables(schema), columns: 9 });
+    const rows = yield* rowsOf({ text: queries.tables(schema), columns: 5 });
+    const stored = rows.flatMap(([name, type]) => (isView(type) || type === 'SEQUENCE' ? [] : [name ?? '']));
     // Before the columns, which then are made as their rows arrive: of a large schema nothing is held twice.
-    const shown = new Map<string, Shown>();
-    for (const [name = '', type, , , , , , , next = null] of rows)
-      shown.set(
-        name ?? '',
-        isView(type) || type === 'SEQUENCE' ? unshown : { ...(yield* this.shownOf(schema, name ?? '')), next },
-      );
-    const parts = { ...(yield* this.partsOf(schema, shown)), shown, believed: yield* statisticsOf(schema) };
+    const shown = yield* this.shownOf(schema, stored);
+    const parts = { ...(yield* this.partsOf(schema, shown)), shown, believed: yield* sizesOf(schema, stored) };
     yield* this.readRoutines(schema);
     for (const row of rows) {
       const [name = '', type] = row;
@@ -165,12 +157,12 @@ class Reading {
   }
 
   private tableOf(schema: string, row: Row, parts: Parts): Table {
-    const [name = '', type, engine = null, estimated, bytes, comment, collation = null] = row;
+    const [name = '', type, engine = null, comment, collation = null] = row;
     const id = tableId(schema, name ?? '');
     const view = isView(type);
-    const { shown, readable } = parts.shown.get(name ?? '') ?? unshown;
-    const own = (parts.columns.get(name ?? '') ?? []).map(([, column]) => column);
-    const [rows, size] = parts.believed.get(name ?? '') ?? [];
+    const { readable, constraints, indexes, versioned, splitBy } = parts.shown.get(name ?? '') ?? unshown;
+    const own = parts.columns.get(name ?? '')?.columns ?? [];
+    const [rows, size] = parts.believed.get(name ?? '') ?? [null, null];
     const storage = view || engine === null ? null : storageOf(engine);
     return {
       id,
@@ -180,43 +172,70 @@ class Reading {
       persistence: engine === 'MEMORY' ? 'unlogged' : 'permanent',
       inherits: [],
       comment: comment === '' || comment === null || comment === undefined || view ? null : comment,
-      estimatedRows: view ? null : (rows ?? numberOf(estimated)),
-      bytes: view ? null : (size ?? numberOf(bytes)),
+      estimatedRows: view ? null : rows,
+      bytes: view ? null : size,
       activity: null,
       readable: readable && !(view && own.length === 0),
       owner: null,
       // A view has types and nothing else of what its tables declare.
       columns: view ? own.map((column) => ({ ...column, nullable: true, default: null, fillsItself: false })) : own,
-      constraints: shown ? constraintsOf(id, schema, shown, this.variant.unsaidAction) : [],
-      indexes: shown ? shown.keys.map((key) => indexOf(key, this.shared)) : [],
+      constraints,
+      indexes,
       triggers: parts.triggers.get(name ?? '') ?? [],
       privileges: parts.privileges.get(name ?? '') ?? [],
       ...(storage && { storage }),
-      ...(shown?.versioned && { versioned: true as const }),
-      ...(shown?.partitioned && { splitBy: shown.partitionedBy }),
+      ...(versioned && { versioned: true as const }),
+      ...(splitBy !== undefined && { splitBy }),
       ...(collation !== null && { collation: this.shared(collation) }),
       ...(view && { readsFrom: [] }),
     };
   }
 
-  private *shownOf(schema: string, name: string): Asking<Omit<Shown, 'next'>> {
-    let shown: ShownTable | null = null;
-    const problem = yield* attempt(
-      (function* (): Asking<void> {
-        const [row] = yield* rowsOf({ text: queries.shown(schema, name), columns: 2 });
-        shown = readShown(row?.[1] ?? '');
-      })(),
-    );
-    return { shown, readable: problem === null };
+  // A question and its answer take longer than the server does to answer: many are asked at once where it takes them so.
+  private *shownOf(schema: string, names: readonly string[]): Asking<ReadonlyMap<string, Shown>> {
+    const found = new Map<string, Shown>();
+    const { inOneRound } = this.variant;
+    const together = inOneRound ? askedTogether : 1;
+    for (let from = 0; from < names.length; from += together) {
+      const some = names.slice(from, from + together);
+      const texts = some.map((name) => queries.shown(schema, name));
+      const each = (said: ShownTable): void =>
+        void found.set(some[found.size - from] ?? '', this.partsShown(schema, some[found.size - from] ?? '', said));
+      if (inOneRound) yield* attempt(shownIn(inOneRound(texts), each));
+      // What one of them keeps from an answer keeps all behind it.
+      for (const name of some.slice(found.size - from)) {
+        yield* attempt(shownIn(queries.shown(schema, name), each));
+        if (!found.has(name)) found.set(name, unreadable);
+      }
+    }
+    return found;
   }
 
-  private columnOf(row: Row, schema: string, { shown, next }: Shown): Column {
+  private partsShown(schema: string, name: string, said: ShownTable): Shown {
+    const { shared, sharedList } = this;
+    const checks = said.checks.filter((check) => !holdsToJson(check));
+    return {
+      readable: true,
+      columns: new Map([...said.columns].map(([column, definition]) => [shared(column), shared(definition)])),
+      json: said.checks.filter(holdsToJson).map(({ name: column }) => column),
+      next: said.next ?? '1',
+      constraints: constraintsOf(
+        tableId(schema, name),
+        { ...said, checks },
+        { schema, shared, sharedList, unsaid: this.variant.unsaidAction },
+      ),
+      indexes: said.keys.map((key) => indexOf(key, { shared, sharedList })),
+      versioned: said.versioned,
+      ...(said.partitioned && { splitBy: said.partitionedBy }),
+    };
+  }
+
+  private columnOf(row: Row, schema: string, { columns, json, next }: Shown): Column {
     const [table = '', name = ''] = row;
-    const ownCheck = shown?.checks.find(({ column }) => column === name);
     return columnOf(row, {
       table: tableId(schema, table ?? ''),
-      definition: shown?.columns.get(name ?? '') ?? null,
-      holdsJson: ownCheck !== undefined && /^json_valid\(`/i.test(ownCheck.expression),
+      definition: columns.get(name ?? '') ?? null,
+      holdsJson: json.includes(name ?? ''),
       next,
       barerDefaults: this.variant.barerDefaults,
       shared: this.shared,
@@ -227,15 +246,19 @@ class Reading {
     schema: string,
     shown: ReadonlyMap<string, Shown>,
   ): Asking<Pick<Parts, 'columns' | 'triggers' | 'privileges'>> {
-    const columns = new Map<string, (readonly [position: number, column: Column])[]>();
+    const columns = new Map<string, Positioned>();
     const triggers = new Map<string, Trigger[]>();
     const privileges = new Map<string, Privilege[]>();
     yield [
       {
         text: queries.columns(schema),
         columns: 15,
-        each: (row) =>
-          push(columns, row[0] ?? '', [Number(row[2]), this.columnOf(row, schema, shown.get(row[0] ?? '') ?? unshown)] as const),
+        each: (row) => {
+          const [table = ''] = row;
+          const own = columns.get(table ?? '') ?? new Positioned();
+          if (own.columns.length === 0) columns.set(table ?? '', own);
+          own.add(Number(row[2]), this.columnOf(row, schema, shown.get(table ?? '') ?? unshown));
+        },
       },
       {
         text: queries.triggers(schema),
@@ -255,7 +278,6 @@ class Reading {
           push(privileges, table ?? '', { grantee: this.shared(grantee ?? ''), privilege: this.shared(privilege ?? '') }),
       },
     ];
-    for (const own of columns.values()) own.sort(([a], [b]) => a - b);
     return { columns, triggers, privileges };
   }
 
@@ -301,15 +323,49 @@ class Reading {
   }
 }
 
-/** What SHOW CREATE TABLE says of a table, and the number that it gives next. */
-interface Shown {
-  readonly shown: ShownTable | null;
+/** What SHOW CREATE TABLE says of a table, as the catalogue has it. */
+interface Shown extends Pick<Table, 'constraints' | 'indexes' | 'splitBy'> {
   /** False where the login may not ask. */
   readonly readable: boolean;
+  readonly columns: ReadonlyMap<string, string>;
+  /** Columns that a check of their own keeps to JSON. */
+  readonly json: readonly string[];
+  /** The number that comes next in a column that counts. */
   readonly next: string | null;
+  readonly versioned: boolean;
 }
 
-const unshown: Shown = { shown: null, readable: true, next: null };
+const unshown: Shown = {
+  readable: true,
+  columns: new Map(),
+  json: [],
+  next: null,
+  constraints: [],
+  indexes: [],
+  versioned: false,
+};
+const unreadable: Shown = { ...unshown, readable: false };
+const askedTogether = 200;
+
+function* shownIn(text: string, each: (said: ShownTable) => void): Asking<void> {
+  yield [{ text, columns: 2, each: ([, said]) => each(readShown(said ?? '')) }];
+}
+
+function holdsToJson({ expression, column }: ShownCheck): boolean {
+  return column !== null && /^json_valid\(`/i.test(expression);
+}
+
+/** The columns of a table, which come in their order as a rule, though nothing promises it. */
+class Positioned {
+  readonly columns: Column[] = [];
+  private readonly positions: number[] = [];
+
+  add(position: number, column: Column): void {
+    const after = this.positions.findLastIndex((other) => other < position) + 1;
+    this.positions.splice(after, 0, position);
+    this.columns.splice(after, 0, column);
+  }
+}
 
 function isView(type: string | null | undefined): boolean {
   return type === 'VIEW' || type === 'SYSTEM VIEW';
@@ -318,21 +374,26 @@ function isView(type: string | null | undefined): boolean {
 interface Parts {
   readonly shown: ReadonlyMap<string, Shown>;
   readonly believed: Believed;
-  readonly columns: ReadonlyMap<string, readonly (readonly [position: number, column: Column])[]>;
+  readonly columns: ReadonlyMap<string, Positioned>;
   readonly triggers: ReadonlyMap<string, readonly Trigger[]>;
   readonly privileges: ReadonlyMap<string, readonly Privilege[]>;
 }
 
-type Believed = ReadonlyMap<string, readonly [rows: number, bytes: number]>;
+type Believed = ReadonlyMap<string, readonly [rows: number | null, bytes: number | null]>;
 
-function* statisticsOf(schema: string): Asking<Believed> {
-  const believed = new Map<string, readonly [number, number]>();
+/** What the engine keeps of its tables costs nothing to read, where one may; all others have to be opened. */
+function* sizesOf(schema: string, names: readonly string[]): Asking<Believed> {
+  const believed = new Map<string, readonly [number | null, number | null]>();
+  const each = ([table, rows, bytes]: Row): void => {
+    if (!believed.has(table ?? '')) believed.set(table ?? '', [numberOf(rows), numberOf(bytes)]);
+  };
   yield* attempt(
     (function* (): Asking<void> {
-      for (const [table, rows, bytes] of yield* rowsOf({ text: queries.statistics(schema), columns: 3 }))
-        believed.set(table ?? '', [Number(rows), Number(bytes)]);
+      yield [{ text: queries.statistics(schema), columns: 3, each }];
     })(),
   );
+  const others = names.filter((name) => !believed.has(name));
+  if (others.length > 0) yield [{ text: queries.sizes(schema, others), columns: 3, each }];
   return believed;
 }
 
@@ -365,40 +426,42 @@ const actions: Readonly<Record<string, ReferentialAction>> = {
   restrict: 'restrict',
 };
 
-function constraintsOf(table: TableId, schema: string, shown: ShownTable, unsaid: ReferentialAction): readonly Constraint[] {
+interface Naming {
+  readonly schema: string;
+  readonly shared: Shared;
+  readonly sharedList: (names: readonly string[]) => readonly string[];
+  readonly unsaid: ReferentialAction;
+}
+
+function constraintsOf(table: TableId, said: ShownTable, { schema, shared, sharedList, unsaid }: Naming): readonly Constraint[] {
   const base = (name: string) =>
-    ({ id: constraintId(table, name), name, validated: true, enforced: true, deferrable: 'no' }) as const;
-  const keys = shown.keys.flatMap((key): Constraint[] => {
+    ({ id: constraintId(table, name), name: shared(name), validated: true, enforced: true, deferrable: 'no' }) as const;
+  const keys = said.keys.flatMap((key): Constraint[] => {
     const columns = wholeColumns(key);
     if (!columns || (key.kind !== 'primary' && key.kind !== 'unique')) return [];
-    const of = { ...base(key.name), columns, index: key.name };
+    const of = { ...base(key.name), columns: sharedList(columns), index: shared(key.name) };
     return [key.kind === 'primary' ? { ...of, kind: 'primary key' } : { ...of, kind: 'unique', nulls: 'distinct' }];
   });
-  const references = shown.references.map((reference): Constraint => ({
+  const references = said.references.map((reference): Constraint => ({
     ...base(reference.name),
     kind: 'foreign key',
-    columns: reference.columns,
-    ...parentOf(reference, schema),
+    columns: sharedList(reference.columns),
+    parent: tableId(reference.schema ?? schema, reference.parent),
+    parentColumns: sharedList(reference.parentColumns),
     match: 'simple',
     onDelete: actions[reference.onDelete ?? ''] ?? unsaid,
     onUpdate: actions[reference.onUpdate ?? ''] ?? unsaid,
     index: null,
   }));
-  const checks = shown.checks
-    .filter(({ expression, column }) => !(column !== null && /^json_valid\(`/i.test(expression)))
-    .map(({ name, expression, column, enforced }): Constraint => ({
-      ...base(name),
-      enforced,
-      kind: 'check',
-      columns: columnsIn(expression, shown),
-      expression,
-      ...(column !== null && { withinColumn: true as const }),
-    }));
+  const checks = said.checks.map(({ name, expression, column, enforced }): Constraint => ({
+    ...base(name),
+    enforced,
+    kind: 'check',
+    columns: columnsIn(expression, said),
+    expression,
+    ...(column !== null && { withinColumn: true as const }),
+  }));
   return [...keys, ...references, ...checks];
-}
-
-function parentOf({ schema, parent, parentColumns }: ShownReference, own: string) {
-  return { parent: tableId(schema ?? own, parent), parentColumns };
 }
 
 // The columns of a key that takes whole values of each; of another it is no key.
@@ -413,29 +476,30 @@ function columnsIn(expression: string, { columns }: ShownTable): readonly string
   return [...new Set(named)].filter((name) => columns.has(name));
 }
 
-function indexOf(key: ShownKey, shared: (text: string) => string): Index {
+function indexOf(key: ShownKey, { shared, sharedList }: Pick<Naming, 'shared' | 'sharedList'>): Index {
   const prefix = Object.fromEntries(
     key.parts.flatMap(({ column, prefix: length }) => (column === null || length === null ? [] : [[column, length]])),
   );
+  const columns = key.parts.map(({ column }) => column);
   const hash = /\bUSING HASH\b/.test(key.options);
   const method = key.kind === 'fulltext' ? 'fulltext' : key.kind === 'spatial' ? 'spatial' : hash ? 'hash' : 'btree';
   const whole = wholeColumns(key) !== null;
   const unique = key.kind === 'primary' || key.kind === 'unique';
   return {
-    name: key.name,
+    name: shared(key.name),
     method,
     unique,
     valid: true,
-    columns: key.parts.map(({ column }) => (column === null ? null : shared(column))),
+    columns: columns.every((column) => column !== null) ? sharedList(columns) : columns,
     included: [],
     predicate: null,
     nulls: 'distinct',
-    constraint: unique && whole ? key.name : null,
+    constraint: unique && whole ? shared(key.name) : null,
     plain: method === 'btree' && key.parts.every(({ descending, column }) => !descending && column !== null),
     bare: key.options === '' || key.options === 'USING BTREE',
     ...(Object.keys(prefix).length > 0 && { prefix }),
     ...(/\bIGNORED\b|\bINVISIBLE\b/.test(key.options) && { ignored: true as const }),
-    definition: key.line,
+    definition: shared(key.line),
   };
 }
 

@@ -18,7 +18,8 @@ import type {
 } from '../../../catalogue/model';
 import { type Asking, type CatalogueOptions, NotAnswered, type Query, type Row, rowsOf } from '../../questions';
 import * as queries from './catalogue-queries';
-import { columnOf, sharing, typesOf } from './columns';
+import { sharing } from '../../../records';
+import { columnOf, typesOf } from './columns';
 import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNulls, triggerOf } from './constraints';
 
 /** Older servers lack catalogue columns that we read. */

@@ -1,5 +1,6 @@
 // Columns as the catalogue has them, and the types that they are of.
 
+import type { Shared } from '../../../records';
 import { columnId, type TableId } from '../../../catalogue/identifiers';
 import type { Row } from '../../questions';
 import type { Column, ColumnStatistics, TypeFamily } from '../../../catalogue/model';
@@ -48,18 +49,6 @@ export function typesOf(types: readonly Row[]): ReadonlyMap<string, Type> {
     return { family, comparable, comparedAs: spelt ?? '', domain: null, modifier };
   };
   return new Map(types.map(([oid]) => [oid ?? '', resolve(oid ?? '', -1)]));
-}
-
-/** Texts that many columns share, kept once: a large schema has few types and few comments of its own. */
-export type Shared = (text: string) => string;
-
-export function sharing(): Shared {
-  const spelt = new Map<string, string>();
-  return (text) => {
-    const known = spelt.get(text);
-    if (known === undefined) spelt.set(text, text);
-    return known ?? text;
-  };
 }
 
 export interface ColumnContext {

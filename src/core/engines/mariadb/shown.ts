@@ -1,6 +1,7 @@
 // What SHOW CREATE TABLE says, read word by word: the only source that has all of a table as it was declared, for whoever
 // may read it at all, and the exact text that a column or an index is made again by.
 
+import type { Shared } from '../../records';
 import { DialectError } from '../DialectError';
 
 export interface ShownTable {
@@ -64,9 +65,9 @@ export interface Token {
   readonly to: number;
 }
 
-/** Throws DialectError when it is no CREATE TABLE. */
-export function readShown(statement: string): ShownTable {
-  return read(statement) ?? read(withNamesQuoted(statement)) ?? nothingRead();
+/** `shared`: keeps what many tables say once. Throws DialectError when it is no CREATE TABLE. */
+export function readShown(statement: string, shared: Shared = (text) => text): ShownTable {
+  return read(statement, shared) ?? read(withNamesQuoted(statement), shared) ?? nothingRead();
 }
 
 function nothingRead(): never {
@@ -82,7 +83,7 @@ function withNamesQuoted(statement: string): string {
 }
 
 /** Null where a line is no line of a table. */
-function read(statement: string): ShownTable | null {
+function read(statement: string, shared: Shared): ShownTable | null {
   const tokens = tokensOf(statement);
   const body = tokens.find(({ kind }) => kind === 'group');
   if (!body) throw new DialectError('SHOW CREATE TABLE did not say what the table is made of.');
@@ -93,8 +94,8 @@ function read(statement: string): ShownTable | null {
   for (const line of partsOf(body.value)) {
     if (line.startsWith('`')) {
       const to = closing(line, 0);
-      const name = unquoted(line, 0, to);
-      const definition = line.slice(to).trim();
+      const name = shared(unquoted(line, 0, to));
+      const definition = shared(line.slice(to).trim());
       columns.set(name, definition);
       const check = /check/i.test(definition) ? checkIn(tokensOf(definition)) : null;
       if (check) checks.push({ name, column: name, ...check });

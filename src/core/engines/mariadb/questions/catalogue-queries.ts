@@ -26,8 +26,8 @@ export function sizes(schema: string, names: readonly string[]): string {
 
 /** Needs no table to be opened, nor to be sorted. */
 export function columns(schema: string): string {
-  return `select table_name, column_name, ordinal_position, column_default, is_nullable, data_type, column_type, character_maximum_length,
-      numeric_precision, numeric_scale, character_set_name, collation_name, extra, column_comment, generation_expression
+  return `select table_name, column_name, ordinal_position, column_default, is_nullable, column_type, character_set_name, collation_name,
+      extra, column_comment, generation_expression
     from information_schema.columns where table_schema = ${literal(schema)}`;
 }
 

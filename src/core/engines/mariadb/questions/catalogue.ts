@@ -199,8 +199,10 @@ class Reading {
     for (let from = 0; from < names.length; from += together) {
       const some = names.slice(from, from + together);
       const texts = some.map((name) => queries.shown(schema, name));
-      const each = (said: ShownTable): void =>
-        void found.set(some[found.size - from] ?? '', this.partsShown(schema, some[found.size - from] ?? '', said));
+      const each = (statement: string): void => {
+        const name = some[found.size - from] ?? '';
+        found.set(name, this.partsIn(statement, tableId(schema, name), schema));
+      };
       if (inOneRound) yield* attempt(shownIn(inOneRound(texts), each));
       // What one of them keeps from an answer keeps all behind it.
       for (const name of some.slice(found.size - from)) {
@@ -211,20 +213,16 @@ class Reading {
     return found;
   }
 
-  private partsShown(schema: string, name: string, said: ShownTable): Shown {
-    const { shared, sharedList } = this;
-    const checks = said.checks.filter((check) => !holdsToJson(check));
+  private partsIn(statement: string, table: TableId, schema: string): Shown {
+    const said = readShown(statement, this.shared);
+    const naming = { schema, shared: this.shared, sharedList: this.sharedList, unsaid: this.variant.unsaidAction };
     return {
       readable: true,
-      columns: new Map([...said.columns].map(([column, definition]) => [shared(column), shared(definition)])),
-      json: said.checks.filter(holdsToJson).map(({ name: column }) => column),
+      columns: said.columns,
+      json: said.checks.filter(holdsToJson).map(({ name }) => name),
       next: said.next ?? '1',
-      constraints: constraintsOf(
-        tableId(schema, name),
-        { ...said, checks },
-        { schema, shared, sharedList, unsaid: this.variant.unsaidAction },
-      ),
-      indexes: said.keys.map((key) => indexOf(key, { shared, sharedList })),
+      constraints: constraintsOf(table, said, naming),
+      indexes: said.keys.map((key) => indexOf(key, naming)),
       versioned: said.versioned,
       ...(said.partitioned && { splitBy: said.partitionedBy }),
     };
@@ -252,7 +250,7 @@ class Reading {
     yield [
       {
         text: queries.columns(schema),
-        columns: 15,
+        columns: 11,
         each: (row) => {
           const [table = ''] = row;
           const own = columns.get(table ?? '') ?? new Positioned();
@@ -347,8 +345,8 @@ const unshown: Shown = {
 const unreadable: Shown = { ...unshown, readable: false };
 const askedTogether = 200;
 
-function* shownIn(text: string, each: (said: ShownTable) => void): Asking<void> {
-  yield [{ text, columns: 2, each: ([, said]) => each(readShown(said ?? '')) }];
+function* shownIn(text: string, each: (said: string) => void): Asking<void> {
+  yield [{ text, columns: 2, each: ([, said]) => each(said ?? '') }];
 }
 
 function holdsToJson({ expression, column }: ShownCheck): boolean {
@@ -453,14 +451,16 @@ function constraintsOf(table: TableId, said: ShownTable, { schema, shared, share
     onUpdate: actions[reference.onUpdate ?? ''] ?? unsaid,
     index: null,
   }));
-  const checks = said.checks.map(({ name, expression, column, enforced }): Constraint => ({
-    ...base(name),
-    enforced,
-    kind: 'check',
-    columns: columnsIn(expression, said),
-    expression,
-    ...(column !== null && { withinColumn: true as const }),
-  }));
+  const checks = said.checks
+    .filter((check) => !holdsToJson(check))
+    .map(({ name, expression, column, enforced }): Constraint => ({
+      ...base(name),
+      enforced,
+      kind: 'check',
+      columns: columnsIn(expression, said),
+      expression,
+      ...(column !== null && { withinColumn: true as const }),
+    }));
   return [...keys, ...references, ...checks];
 }
 

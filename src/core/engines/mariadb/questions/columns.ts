@@ -52,30 +52,30 @@ export interface ColumnContext {
 
 /** A row of the query of columns. */
 export function columnOf(row: Row, { table, definition, holdsJson, next, barerDefaults, shared }: ColumnContext): Column {
-  const [, name, , told = null, nullable, type, spelt, length, precision, scale, ...more] = row;
-  const [characterSet = null, collation = null, extra, comment, expression] = more;
+  const [, name, , told = null, nullable, spelt, characterSet = null, collation = null, extra, comment, expression] = row;
   const said = (extra ?? '').toLowerCase();
-  const declaredType = spelt ?? '';
+  const declaredType = shared(spelt ?? '');
+  const { type, sizes } = typeIn(declaredType);
   const truth = declaredType === 'tinyint(1)' || declaredType === 'bit(1)';
-  const family = holdsJson ? 'json' : truth ? 'boolean' : (familyByType[type ?? ''] ?? 'other');
+  const family = holdsJson ? 'json' : truth ? 'boolean' : (familyByType[type] ?? 'other');
   const counts = said.includes('auto_increment');
   const generated = /\b(virtual|stored|persistent)\b/.test(said);
   const given = barerDefaults && definition !== null ? defaultIn(definition) : told;
   const standard = given === null || given.toUpperCase() === 'NULL' || generated ? null : given;
   const onUpdate = /on update (\S+)/.exec(said)?.[1];
-  const values = valuesOf(type ?? '', declaredType);
+  const values = valuesOf(type, declaredType);
   return {
     id: columnId(table, name ?? ''),
     name: shared(name ?? ''),
-    declaredType: shared(declaredType),
+    declaredType,
     // Kinds of one family can be compared; which of them a reference can join is a stricter matter (`refersAlike`).
     comparedAs: family,
     family,
-    comparable: family !== 'json' && !shapes.test(type ?? '') && !/blob$/.test(type ?? ''),
+    comparable: family !== 'json' && !shapes.test(type) && !type.endsWith('blob'),
     domain: null,
-    length: /^(var)?char$/.test(type ?? '') ? numbered(length) : null,
-    precision: family === 'decimal' ? numbered(precision) : null,
-    scale: family === 'decimal' ? numbered(scale) : family === 'integer' ? 0 : null,
+    length: type === 'char' || type === 'varchar' ? (sizes[0] ?? null) : null,
+    precision: family === 'decimal' ? (sizes[0] ?? null) : null,
+    scale: family === 'decimal' ? (sizes[1] ?? 0) : family === 'integer' ? 0 : null,
     collation: collation === null ? null : shared(collation),
     nullable: nullable === 'YES',
     default: standard,
@@ -93,8 +93,10 @@ export function columnOf(row: Row, { table, definition, holdsJson, next, barerDe
   };
 }
 
-function numbered(text: string | null | undefined): number | null {
-  return text === null || text === undefined ? null : Number(text);
+/** `decimal(9,2) unsigned` is a decimal of 9 and 2; of what lists its values there are no sizes. */
+function typeIn(declaredType: string): { readonly type: string; readonly sizes: readonly number[] } {
+  const [, type = '', sizes = ''] = /^(\w+)(?:\((\d+(?:,\d+)?)\))?/.exec(declaredType) ?? [];
+  return { type, sizes: sizes === '' ? [] : sizes.split(',').map(Number) };
 }
 
 // Texts between quotes, a quote in them doubled.

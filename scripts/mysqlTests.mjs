@@ -10,6 +10,7 @@ await installMysql();
 const suites = [
   ...['session', 'operations', 'proofs', 'evidence'].map((name) => `test/contract/${name}.test.ts`),
   ...['mysql', 'keyless'].map((name) => `src/sources/mysql/${name}.test.ts`),
+  'src/sources/mariadb/columns.test.ts',
   'src/sources/mariadb/crash.test.ts',
   'src/sources/mariadb/mending.test.ts',
 ];

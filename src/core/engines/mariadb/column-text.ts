@@ -28,15 +28,69 @@ export function isFilledByExpression(definition: string): boolean {
   );
 }
 
-/** What new rows take, as the definition spells it: `'open'`, `(uuid())`, `CURRENT_TIMESTAMP(3)`; null where it says nothing of it. */
-export function defaultIn(definition: string): string | null {
+/** What a definition says of a column; of its characters null where it says nothing. */
+export interface ColumnSaid {
+  readonly declaredType: string;
+  readonly characterSet: string | null;
+  readonly collation: string | null;
+  readonly nullable: boolean;
+  /** What new rows take, as it is spelt: `'open'`, `(uuid())`, `-1`. */
+  readonly given: string | null;
+  /** What the server fills it with, always. */
+  readonly generated: string | null;
+  readonly counts: boolean;
+  readonly onUpdate: string | null;
+  readonly invisible: boolean;
+  readonly comment: string | null;
+}
+
+/** The words that something begins with behind a type (manual, "CREATE TABLE: Column Definitions"). */
+const attributes = new Set(
+  'CHARACTER COLLATE GENERATED AS VIRTUAL STORED PERSISTENT NOT NULL DEFAULT ON AUTO_INCREMENT COMMENT CHECK INVISIBLE WITHOUT WITH REF_SYSTEM_ID SRID'.split(
+    ' ',
+  ),
+);
+
+/** Reads a definition as SHOW CREATE TABLE writes it. */
+export function readDefinition(definition: string): ColumnSaid {
   const tokens = tokensOf(definition);
-  const at = tokens.findIndex((token) => upper(token) === 'DEFAULT');
-  const [value, next] = [tokens[at + 1], tokens[at + 2]];
-  if (at < 0 || !value) return null;
-  // `b'101'`, and what has brackets, are two words.
-  const isTwo = next !== undefined && next.from === value.to && (next.kind === 'group' || next.kind === 'text');
-  return definition.slice(value.from, isTwo ? next.to : value.to);
+  const starts = tokens.flatMap((token, i) => (i > 0 && attributes.has(upper(token)) ? [i] : []));
+  const has = (word: string): boolean => starts.some((i) => upper(tokens[i]) === word);
+  /** What follows a word, to the next of them. */
+  const behind = (word: string): readonly Token[] | null => {
+    const at = starts.find((i) => upper(tokens[i]) === word);
+    return at === undefined ? null : tokens.slice(at + 1, starts.find((i) => i > at + 1) ?? tokens.length);
+  };
+  const spelt = (words: readonly Token[] | null): string | null => words && definition.slice(words[0]?.from, words.at(-1)?.to);
+  const [first] = starts;
+  const [source, ...more] = behind('AS') ?? [];
+  const rowTime = source?.kind === 'word';
+  return {
+    declaredType: definition
+      .slice(0, first === undefined ? undefined : tokens[first]?.from)
+      .replace(/(\/\*!\d*)?\s*$/, '')
+      .trim(),
+    characterSet: behind('CHARACTER')?.[1]?.value ?? null,
+    collation: behind('COLLATE')?.[0]?.value ?? null,
+    nullable: !has('NOT') && !rowTime,
+    given: spelt(behind('DEFAULT')),
+    generated: rowTime ? spelt([source, ...more]) : (source?.value ?? null),
+    counts: has('AUTO_INCREMENT'),
+    onUpdate: spelt(behind('ON')?.slice(1) ?? null)?.toLowerCase() ?? null,
+    invisible: has('INVISIBLE'),
+    comment: textOf(behind('COMMENT')?.[0]),
+  };
+}
+
+const escapes: Readonly<Record<string, string>> = { n: '\n', r: '\r', 0: '\0' };
+
+/** What a text between quotes says. */
+function textOf(token: Token | undefined): string | null {
+  return (
+    token?.value.replaceAll(/''|\\([^])/g, (_, escaped?: string) =>
+      escaped === undefined ? "'" : (escapes[escaped] ?? escaped),
+    ) ?? null
+  );
 }
 
 // What is said of nulls is taken out, and a default that is one.

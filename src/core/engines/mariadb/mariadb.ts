@@ -37,7 +37,6 @@ export const variant: Variant = {
       ? "(column_default is null or column_default = 'NULL')"
       : sameName("coalesce(column_default, 'NULL')", expression),
   unsaidAction: 'restrict',
-  barerDefaults: false,
   showsPrograms: { privilege: 'SELECT', schema: 'mysql', words: 'grant SELECT on mysql.proc' },
   hasNoRole: 'current_role() is null',
 };

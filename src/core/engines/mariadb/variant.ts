@@ -41,8 +41,6 @@ export interface Variant {
   defaultIs(expression: string | null): string;
   /** What a reference does where its line says nothing of it. */
   readonly unsaidAction: 'restrict' | 'no action';
-  /** True where defaults stand in the catalogue without their quotes: then what SHOW CREATE TABLE says of them counts. */
-  readonly barerDefaults: boolean;
   /** The right that shows programs which one may not run: on a schema, or on all where it is empty. */
   readonly showsPrograms: { readonly privilege: string; readonly schema: string; readonly words: string };
   /** True where no role is switched on, whose rights are told to nobody. */

@@ -58,7 +58,6 @@ export const variant: Variant = {
     `select 1 from information_schema.table_constraints where ${isTable(table)} and constraint_type = 'CHECK' and ${sameName('constraint_name', name)}`,
   defaultIs,
   unsaidAction: 'no action',
-  barerDefaults: true,
   showsPrograms: { privilege: 'SHOW_ROUTINE', schema: '', words: 'grant SHOW_ROUTINE' },
   hasNoRole: "current_role() = 'NONE'",
 };

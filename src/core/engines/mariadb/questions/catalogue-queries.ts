@@ -18,18 +18,29 @@ export function tables(schema: string): string {
     from information_schema.tables where table_schema = ${literal(schema)} order by table_name`;
 }
 
-/** Opens each table that it tells of: a few are looked up by name, many with all others of their schema. */
+/** Opens each table that it tells of. */
 export function sizes(schema: string, names: readonly string[]): string {
-  const of = `select table_name, table_rows, data_length + index_length from information_schema.tables where table_schema = ${literal(schema)}`;
-  return names.length > 100 ? of : names.map((name) => `${of} and table_name = ${literal(name)}`).join(' union all ');
+  return byName(
+    `select table_name, table_rows, data_length + index_length from information_schema.tables where table_schema = ${literal(schema)}`,
+    names,
+  );
 }
 
-/** Needs no table to be opened, nor to be sorted. */
-export function columns(schema: string): string {
-  return `select table_name, column_name, ordinal_position, column_default, is_nullable, column_type, character_set_name, collation_name,
+/** A few tables are looked up, many told with all others of their schema. */
+function byName(query: string, names: readonly string[]): string {
+  return names.length > 100 ? query : names.map((name) => `${query} and table_name = ${literal(name)}`).join(' union all ');
+}
+
+/** What no statement shows, by name as long as that is few. */
+export function columns(schema: string, names: readonly string[]): string {
+  const of = `select table_name, column_name, ordinal_position, column_default, is_nullable, column_type, character_set_name, collation_name,
       extra, column_comment, generation_expression
     from information_schema.columns where table_schema = ${literal(schema)}`;
+  return byName(of, names);
 }
+
+/** How texts of each encoding are compared that says nothing of it. */
+export const usualCollations = 'select character_set_name, default_collate_name from information_schema.character_sets';
 
 export function triggers(schema: string): string {
   return `select event_object_table, trigger_name, lower(concat(action_timing, ' ', event_manipulation)), definer

@@ -1,7 +1,7 @@
 // Builds the neutral catalogue: set queries for each schema, and what SHOW CREATE TABLE says of each table. What the login
 // cannot see is told as unknown, never as not there.
 
-import { constraintId, tableId, type TableId } from '../../../catalogue/identifiers';
+import { columnId, constraintId, tableId, type TableId } from '../../../catalogue/identifiers';
 import type {
   Catalogue,
   Column,
@@ -23,7 +23,8 @@ import { type Shared, sharing, sharingLists } from '../../../records';
 import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';
 import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
-import { columnOf } from './columns';
+import { readDefinition } from '../column-text';
+import { columnOf, saidInRow, withCharacters } from './columns';
 import { mayDo, rightsOf } from './rights';
 
 /** Of views, functions and statements that are looked at: characters of one, and of all. */
@@ -81,7 +82,7 @@ export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: Engine
   const [version = '', , mode = ''] = yield* oneOf({ text: queries.server, columns: 3 });
   const schemas = yield* schemasOf(wanted);
   const rights = yield* rightsOf();
-  const reading = new Reading(variant);
+  const reading = new Reading(variant, yield* usualCollations());
   for (const schema of schemas) yield* reading.readSchema(schema);
   restOnKeys(reading.tables);
   const unknown: UnknownPart[] = ['activity', 'owners'];
@@ -128,6 +129,11 @@ function keyOver(indexes: readonly Index[] | undefined, columns: readonly string
   return indexes?.find(over)?.name ?? null;
 }
 
+function* usualCollations(): Asking<ReadonlyMap<string, string>> {
+  const rows = yield* rowsOf({ text: queries.usualCollations, columns: 2 });
+  return new Map(rows.map(([characterSet, collation]) => [characterSet ?? '', collation ?? '']));
+}
+
 class Reading {
   readonly tables: Table[] = [];
   readonly sequences: Sequence[] = [];
@@ -135,17 +141,24 @@ class Reading {
   readonly indexUse: Record<string, IndexUse> = {};
   /** Set once a routine or the table of all of them was seen. */
   seesRoutines = false;
-  constructor(private readonly variant: Variant) {}
+  constructor(
+    private readonly variant: Variant,
+    private readonly usual: ReadonlyMap<string, string>,
+  ) {}
 
   private readonly shared = sharing();
   private readonly sharedList = sharingLists(this.shared);
+  private readonly alike = new Map<string, Column>();
 
   *readSchema({ name: schema }: Schema): Asking<void> {
     const rows = yield* rowsOf({ text: queries.tables(schema), columns: 5 });
-    const stored = rows.flatMap(([name, type]) => (isView(type) || type === 'SEQUENCE' ? [] : [name ?? '']));
-    // Before the columns, which then are made as their rows arrive: of a large schema nothing is held twice.
+    const stored = rows.filter(([, type]) => !isView(type) && type !== 'SEQUENCE');
     const shown = yield* this.shownOf(schema, stored);
-    const parts = { ...(yield* this.partsOf(schema, shown)), shown, believed: yield* sizesOf(schema, stored) };
+    const names = stored.map(([name]) => name ?? '');
+    const unseen = rows.flatMap(([name, type]) =>
+      isView(type) || !(shown.get(name ?? '')?.readable ?? true) ? [name ?? ''] : [],
+    );
+    const parts = { ...(yield* this.partsOf(schema, unseen)), shown, believed: yield* sizesOf(schema, names) };
     yield* this.readRoutines(schema);
     for (const row of rows) {
       const [name = '', type] = row;
@@ -160,8 +173,8 @@ class Reading {
     const [name = '', type, engine = null, comment, collation = null] = row;
     const id = tableId(schema, name ?? '');
     const view = isView(type);
-    const { readable, constraints, indexes, versioned, splitBy } = parts.shown.get(name ?? '') ?? unshown;
-    const own = parts.columns.get(name ?? '')?.columns ?? [];
+    const { readable, constraints, indexes, versioned, splitBy, columns } = parts.shown.get(name ?? '') ?? unshown;
+    const own = columns ?? parts.columns.get(name ?? '')?.columns ?? [];
     const [rows, size] = parts.believed.get(name ?? '') ?? [null, null];
     const storage = view || engine === null ? null : storageOf(engine);
     return {
@@ -192,35 +205,41 @@ class Reading {
   }
 
   // A question and its answer take longer than the server does to answer: many are asked at once where it takes them so.
-  private *shownOf(schema: string, names: readonly string[]): Asking<ReadonlyMap<string, Shown>> {
+  private *shownOf(schema: string, rows: readonly Row[]): Asking<ReadonlyMap<string, Shown>> {
     const found = new Map<string, Shown>();
     const { inOneRound } = this.variant;
     const together = inOneRound ? askedTogether : 1;
-    for (let from = 0; from < names.length; from += together) {
-      const some = names.slice(from, from + together);
-      const texts = some.map((name) => queries.shown(schema, name));
+    for (let from = 0; from < rows.length; from += together) {
+      const some = rows.slice(from, from + together);
+      const texts = some.map(([name]) => queries.shown(schema, name ?? ''));
       const each = (statement: string): void => {
-        const name = some[found.size - from] ?? '';
-        found.set(name, this.partsIn(statement, tableId(schema, name), schema));
+        const [name = '', , , , collation = null] = some[found.size - from] ?? [];
+        found.set(name ?? '', this.partsIn(statement, { schema, name: name ?? '', collation }));
       };
       if (inOneRound) yield* attempt(shownIn(inOneRound(texts), each));
       // What one of them keeps from an answer keeps all behind it.
-      for (const name of some.slice(found.size - from)) {
-        yield* attempt(shownIn(queries.shown(schema, name), each));
-        if (!found.has(name)) found.set(name, unreadable);
+      for (const [name] of some.slice(found.size - from)) {
+        yield* attempt(shownIn(queries.shown(schema, name ?? ''), each));
+        if (!found.has(name ?? '')) found.set(name ?? '', unreadable);
       }
     }
     return found;
   }
 
-  private partsIn(statement: string, table: TableId, schema: string): Shown {
+  private partsIn(statement: string, { schema, name, collation }: Shownable): Shown {
     const said = readShown(statement, this.shared);
-    const naming = { schema, shared: this.shared, sharedList: this.sharedList, unsaid: this.variant.unsaidAction };
+    const table = tableId(schema, name);
+    const { shared } = this;
+    const json = said.checks.filter(holdsToJson).map(({ name: column }) => column);
+    const next = said.next ?? '1';
+    const naming = { schema, shared, sharedList: this.sharedList, unsaid: this.variant.unsaidAction };
     return {
       readable: true,
-      columns: said.columns,
-      json: said.checks.filter(holdsToJson).map(({ name }) => name),
-      next: said.next ?? '1',
+      columns: Array.from(said.columns, ([column, definition]) => ({
+        ...this.columnSaid(definition, { collation, next, holdsJson: json.includes(column) }),
+        id: columnId(table, column),
+        name: shared(column),
+      })),
       constraints: constraintsOf(table, said, naming),
       indexes: said.keys.map((key) => indexOf(key, naming)),
       versioned: said.versioned,
@@ -228,36 +247,35 @@ class Reading {
     };
   }
 
-  private columnOf(row: Row, schema: string, { columns, json, next }: Shown): Column {
-    const [table = '', name = ''] = row;
-    return columnOf(row, {
-      table: tableId(schema, table ?? ''),
-      definition: columns.get(name ?? '') ?? null,
-      holdsJson: json.includes(name ?? ''),
-      next,
-      barerDefaults: this.variant.barerDefaults,
-      shared: this.shared,
-    });
+  /** A column without a name: few definitions are said of one alone. */
+  private columnSaid(definition: string, { collation, next, holdsJson }: Around): Column {
+    const number = definition.includes('AUTO_INCREMENT') ? next : null;
+    const key = `${collation} ${holdsJson} ${number} ${definition}`;
+    let column = this.alike.get(key);
+    if (!column) {
+      const said = withCharacters(readDefinition(definition), collation, this.usual);
+      column = columnOf('', said, { table: tableId('', ''), definition, holdsJson, next: number, shared: this.shared });
+      this.alike.set(key, column);
+    }
+    return column;
   }
 
-  private *partsOf(
-    schema: string,
-    shown: ReadonlyMap<string, Shown>,
-  ): Asking<Pick<Parts, 'columns' | 'triggers' | 'privileges'>> {
+  /** `unseen`: tables whose columns no statement shows. */
+  private *partsOf(schema: string, unseen: readonly string[]): Asking<Pick<Parts, 'columns' | 'triggers' | 'privileges'>> {
     const columns = new Map<string, Positioned>();
     const triggers = new Map<string, Trigger[]>();
     const privileges = new Map<string, Privilege[]>();
+    const wanted = new Set(unseen);
+    const unknown = { definition: null, holdsJson: false, next: null, shared: this.shared };
+    const each = (row: Row): void => {
+      const [table = '', name = '', position] = row;
+      if (!wanted.has(table ?? '')) return;
+      const own = columns.get(table ?? '') ?? new Positioned();
+      if (own.columns.length === 0) columns.set(table ?? '', own);
+      own.add(Number(position), columnOf(name ?? '', saidInRow(row), { table: tableId(schema, table ?? ''), ...unknown }));
+    };
     yield [
-      {
-        text: queries.columns(schema),
-        columns: 11,
-        each: (row) => {
-          const [table = ''] = row;
-          const own = columns.get(table ?? '') ?? new Positioned();
-          if (own.columns.length === 0) columns.set(table ?? '', own);
-          own.add(Number(row[2]), this.columnOf(row, schema, shown.get(table ?? '') ?? unshown));
-        },
-      },
+      ...(unseen.length > 0 ? [{ text: queries.columns(schema, unseen), columns: 11, each }] : []),
       {
         text: queries.triggers(schema),
         columns: 4,
@@ -325,23 +343,24 @@ class Reading {
 interface Shown extends Pick<Table, 'constraints' | 'indexes' | 'splitBy'> {
   /** False where the login may not ask. */
   readonly readable: boolean;
-  readonly columns: ReadonlyMap<string, string>;
-  /** Columns that a check of their own keeps to JSON. */
-  readonly json: readonly string[];
-  /** The number that comes next in a column that counts. */
-  readonly next: string | null;
+  /** Null where it was not shown. */
+  readonly columns: readonly Column[] | null;
   readonly versioned: boolean;
 }
 
-const unshown: Shown = {
-  readable: true,
-  columns: new Map(),
-  json: [],
-  next: null,
-  constraints: [],
-  indexes: [],
-  versioned: false,
-};
+interface Shownable {
+  readonly schema: string;
+  readonly name: string;
+  readonly collation: string | null;
+}
+
+/** What a column is beside its own definition. */
+interface Around extends Pick<Shownable, 'collation'> {
+  readonly next: string;
+  readonly holdsJson: boolean;
+}
+
+const unshown: Shown = { readable: true, columns: null, constraints: [], indexes: [], versioned: false };
 const unreadable: Shown = { ...unshown, readable: false };
 const askedTogether = 200;
 

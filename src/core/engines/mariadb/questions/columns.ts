@@ -3,7 +3,7 @@
 import { columnId, type TableId } from '../../../catalogue/identifiers';
 import type { Column, TypeFamily } from '../../../catalogue/model';
 import type { Row } from '../../questions';
-import { defaultIn } from '../column-text';
+import type { ColumnSaid } from '../column-text';
 
 const familyByType: Readonly<Record<string, TypeFamily>> = {
   tinyint: 'integer',
@@ -46,28 +46,45 @@ export interface ColumnContext {
   readonly holdsJson: boolean;
   /** The next number of the table. */
   readonly next: string | null;
-  readonly barerDefaults: boolean;
   readonly shared: (text: string) => string;
 }
 
-/** A row of the query of columns. */
-export function columnOf(row: Row, { table, definition, holdsJson, next, barerDefaults, shared }: ColumnContext): Column {
-  const [, name, , told = null, nullable, spelt, characterSet = null, collation = null, extra, comment, expression] = row;
+/** A row of the query of columns: what is known of those of views, and of tables that cannot be shown. */
+export function saidInRow(row: Row): ColumnSaid {
+  const [, , , given = null, nullable, type, characterSet = null, collation = null, extra, comment, expression] = row;
   const said = (extra ?? '').toLowerCase();
-  const declaredType = shared(spelt ?? '');
+  return {
+    declaredType: type ?? '',
+    characterSet,
+    collation,
+    nullable: nullable === 'YES',
+    given,
+    generated: /\b(virtual|stored|persistent)\b/.test(said) ? (expression ?? '') : null,
+    counts: said.includes('auto_increment'),
+    onUpdate: /on update (\S+)/.exec(said)?.[1] ?? null,
+    invisible: /\binvisible\b/.test(said),
+    comment: comment === '' || comment === undefined ? null : comment,
+  };
+}
+
+/** What a definition leaves out is as the table has it; where it names an encoding alone, as that has it. */
+export function withCharacters(said: ColumnSaid, ofTable: string | null, usual: ReadonlyMap<string, string>): ColumnSaid {
+  if (!/^(char|varchar|tinytext|text|mediumtext|longtext|enum|set)\b/.test(said.declaredType)) return said;
+  const collation = said.collation ?? (said.characterSet === null ? ofTable : (usual.get(said.characterSet) ?? null));
+  return { ...said, collation, characterSet: said.characterSet ?? collation?.split('_')[0] ?? null };
+}
+
+export function columnOf(name: string, said: ColumnSaid, { table, definition, holdsJson, next, shared }: ColumnContext): Column {
+  const { declaredType, characterSet, collation, given, generated, counts, onUpdate } = said;
   const { type, sizes } = typeIn(declaredType);
   const truth = declaredType === 'tinyint(1)' || declaredType === 'bit(1)';
   const family = holdsJson ? 'json' : truth ? 'boolean' : (familyByType[type] ?? 'other');
-  const counts = said.includes('auto_increment');
-  const generated = /\b(virtual|stored|persistent)\b/.test(said);
-  const given = barerDefaults && definition !== null ? defaultIn(definition) : told;
-  const standard = given === null || given.toUpperCase() === 'NULL' || generated ? null : given;
-  const onUpdate = /on update (\S+)/.exec(said)?.[1];
+  const standard = given === null || given.toUpperCase() === 'NULL' || generated !== null ? null : given;
   const values = valuesOf(type, declaredType);
   return {
-    id: columnId(table, name ?? ''),
-    name: shared(name ?? ''),
-    declaredType,
+    id: columnId(table, name),
+    name: shared(name),
+    declaredType: shared(declaredType),
     // Kinds of one family can be compared; which of them a reference can join is a stricter matter (`refersAlike`).
     comparedAs: family,
     family,
@@ -77,17 +94,17 @@ export function columnOf(row: Row, { table, definition, holdsJson, next, barerDe
     precision: family === 'decimal' ? (sizes[0] ?? null) : null,
     scale: family === 'decimal' ? (sizes[1] ?? 0) : family === 'integer' ? 0 : null,
     collation: collation === null ? null : shared(collation),
-    nullable: nullable === 'YES',
+    nullable: said.nullable,
     default: standard,
     fillsItself: counts || makesIdentity.test(standard ?? ''),
     identity: counts ? 'by default' : null,
-    generated: generated ? (expression ?? '') : null,
-    comment: comment === '' || comment === undefined ? null : comment,
+    generated,
+    comment: said.comment,
     statistics: null,
     ...(definition !== null && { definition: shared(definition) }),
     ...(characterSet !== null && { characterSet: shared(characterSet) }),
-    ...(onUpdate !== undefined && { onUpdate }),
-    ...(/\binvisible\b/.test(said) && { invisible: true as const }),
+    ...(onUpdate !== null && { onUpdate }),
+    ...(said.invisible && { invisible: true as const }),
     ...(values && { values }),
     ...(counts && next !== null && { next }),
   };

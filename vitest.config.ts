@@ -11,8 +11,8 @@ export default defineConfig({
     globalSetup: ['test/kit/server.ts'],
     // Half of the time goes to the database beside them: on two cores two at a time.
     maxWorkers: 2,
-    testTimeout: 60_000,
-    hookTimeout: 120_000,
+    testTimeout: 180_000,
+    hookTimeout: 240_000,
     reporters: ['default', './test/kit/closingLine.ts'],
   },
 });

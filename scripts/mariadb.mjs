@@ -68,7 +68,7 @@ export async function startMariadb({ folder, port, durable = true, settings = []
     );
     closeSync(log);
     child.unref();
-    for (let tries = 0; tries < 600 && isRunning(); tries++) {
+    for (let tries = 0; tries < 2_400 && isRunning(); tries++) {
       if (ping()) return;
       await new Promise((resolve) => setTimeout(resolve, 50));
     }

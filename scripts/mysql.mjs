@@ -84,7 +84,7 @@ export async function startMysql({ folder, port, durable = false }) {
     );
     closeSync(log);
     child.unref();
-    for (let tries = 0; tries < 600 && isRunning(); tries++) {
+    for (let tries = 0; tries < 2_400 && isRunning(); tries++) {
       if (readFileSync(logFile, 'utf8').slice(said).includes('ready for connections')) return;
       await new Promise((resolve) => setTimeout(resolve, 50));
     }

@@ -54,7 +54,7 @@ export async function startPostgres({ folder, port, durable = true, server = nul
       data,
       '-w',
       '-t',
-      '60',
+      '120',
       '-l',
       join(data, 'server.log'),
       '-o',

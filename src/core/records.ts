@@ -28,8 +28,10 @@ export function sharing(): Shared {
   };
 }
 
+export type SharedList = (names: readonly string[]) => readonly string[];
+
 /** The same of lists of names, which nobody changes. */
-export function sharingLists(shared: Shared): (names: readonly string[]) => readonly string[] {
+export function sharingLists(shared: Shared): SharedList {
   const lists = new Map<string, readonly string[]>();
   return (names) => {
     const key = names.join('\0');

@@ -19,7 +19,7 @@ import type {
 } from '../../../catalogue/model';
 import type { EngineName } from '../../index';
 import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
-import { type Shared, sharing, sharingLists } from '../../../records';
+import { type Shared, type SharedList, sharing, sharingLists } from '../../../records';
 import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';
 import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
@@ -446,7 +446,7 @@ const actions: Readonly<Record<string, ReferentialAction>> = {
 interface Naming {
   readonly schema: string;
   readonly shared: Shared;
-  readonly sharedList: (names: readonly string[]) => readonly string[];
+  readonly sharedList: SharedList;
   readonly unsaid: ReferentialAction;
 }
 

@@ -18,9 +18,19 @@ import type {
 } from '../../../catalogue/model';
 import { type Asking, type CatalogueOptions, NotAnswered, type Query, type Row, rowsOf } from '../../questions';
 import * as queries from './catalogue-queries';
-import { sharing } from '../../../records';
+import { sharing, sharingLists } from '../../../records';
 import { columnOf, typesOf } from './columns';
-import { constraintOf, type IdsByOid, indexOf, type NamesOf, sequenceOf, withNulls, triggerOf } from './constraints';
+import {
+  constraintOf,
+  type IdsByOid,
+  indexOf,
+  type IndexReading,
+  type KnownParts,
+  type NamesOf,
+  sequenceOf,
+  withNulls,
+  triggerOf,
+} from './constraints';
 
 /** Older servers lack catalogue columns that we read. */
 const oldestVersion = 120000;
@@ -76,7 +86,7 @@ export function* catalogue({ statistics, sizes }: CatalogueOptions): Asking<Cata
 }
 
 /** The rows of all queries, as they are put together. */
-class Reading {
+class Reading implements KnownParts, IndexReading {
   private server: Row = [];
   private readonly schemas = new Map<string, { readonly name: string; readonly readable: boolean }>();
   private readonly typeRows: Row[] = [];
@@ -89,14 +99,17 @@ class Reading {
   private readonly indexUse: Record<string, IndexUse> = {};
   private readonly viewSources = new Map<string, Set<string>>();
   private readonly believed = new Map<string, readonly [number, number]>();
-  private readonly usual = new Set<string>();
-  private readonly shared = sharing();
-  private readonly ids: IdsByOid = { get: (oid) => this.drafts.get(oid)?.id };
-  private readonly namesOf: NamesOf = (table, numbers) =>
-    (numbers ?? '')
-      .split(' ')
-      .filter((number) => number !== '')
-      .map((number) => this.drafts.get(table)?.names[Number(number)] ?? '');
+  readonly usual = new Set<string>();
+  readonly shared = sharing();
+  readonly sharedList = sharingLists(this.shared);
+  readonly ids: IdsByOid = { get: (oid) => this.drafts.get(oid)?.id };
+  readonly namesOf: NamesOf = (table, numbers) =>
+    this.sharedList(
+      (numbers ?? '')
+        .split(' ')
+        .filter((number) => number !== '')
+        .map((number) => this.drafts.get(table)?.names[Number(number)] ?? ''),
+    );
 
   /** In the order in which one rests on the others. */
   queries(sizes: CatalogueOptions['sizes'], statistics: boolean): readonly Query[] {
@@ -127,9 +140,9 @@ class Reading {
       query(queries.defaultOperatorClasses, 1, ([oid]) => this.usual.add(oid ?? '')),
       query(queries.indexes, 13, (row) => {
         const draft = this.draftOf(row);
-        draft?.indexes.push(indexOf(row, draft, this.usual));
+        draft?.indexes.push(indexOf(row, draft, this));
       }),
-      query(queries.sequences, 11, (row) => this.sequences.push(sequenceOf(row, this.ids, this.namesOf))),
+      query(queries.sequences, 11, (row) => this.sequences.push(sequenceOf(row, this))),
       query(queries.triggers, 5, (row) => this.draftOf(row)?.triggers.push(triggerOf(row))),
       query(queries.privileges, 3, (row) =>
         this.draftOf(row)?.privileges.push({ grantee: this.shared(row[1] ?? ''), privilege: this.shared(row[2] ?? '') }),
@@ -174,7 +187,7 @@ class Reading {
   private addConstraint(row: Row): void {
     const draft = this.draftOf(row);
     if (!draft) return;
-    const constraint = constraintOf(draft.id, row, this.ids, this.namesOf);
+    const constraint = constraintOf(draft.id, row, this);
     draft.constraints.push(constraint);
     if ('index' in constraint && constraint.index && constraint.kind !== 'foreign key')
       draft.constraintByIndex.set(constraint.index, constraint.name);
@@ -184,7 +197,7 @@ class Reading {
     const [version, , database] = this.server;
     const schemas = [...this.schemas.values()];
     const usable = new Map(schemas.map(({ name, readable }) => [name, readable]));
-    const tables = [...this.drafts].map(([oid, draft]) => {
+    const tables = Array.from(this.drafts, ([oid, draft]) => {
       const table = tableOf(draft, this.ids, usable);
       const sources = this.viewSources.get(oid);
       return sources ? { ...table, readsFrom: [...sources].flatMap((source) => this.ids.get(source) ?? []).sort() } : table;

@@ -1,6 +1,7 @@
 // Constraints, the indexes behind and beside them, and sequences, as the catalogue has them.
 
 import { columnId, constraintId, type TableId, tableId } from '../../../catalogue/identifiers';
+import type { Shared, SharedList } from '../../../records';
 import type { Row } from '../../questions';
 import type { Constraint, Index, ReferentialAction, Sequence, Trigger } from '../../../catalogue/model';
 
@@ -19,18 +20,31 @@ const actions: Readonly<Record<string, ReferentialAction>> = {
   d: 'set default',
 };
 
+/** What the rows of others are read with. */
+export interface KnownParts {
+  readonly ids: IdsByOid;
+  readonly namesOf: NamesOf;
+  readonly shared: Shared;
+}
+
 /** A row of the query of constraints. */
-export function constraintOf(table: TableId, row: Row, ids: IdsByOid, namesOf: NamesOf): Constraint {
+export function constraintOf(table: TableId, row: Row, known: KnownParts): Constraint {
+  const constraint = barely(table, row, known);
+  const comment = row[15] ?? null;
+  return comment === null ? constraint : { ...constraint, comment };
+}
+
+function barely(table: TableId, row: Row, { ids, namesOf, shared }: KnownParts): Constraint {
   const [relation = '', name, type, validated, deferrable, deferred, key, parent, parentKey, match, ...more] = row;
-  const [onDelete, onUpdate, index = null, expression, enforced, comment = null, ownRowsOnly] = more;
+  const [onDelete, onUpdate, behind = null, expression, enforced, , ownRowsOnly] = more;
+  const index = behind === null ? null : shared(behind);
   const base = {
     id: constraintId(table, name ?? ''),
-    name: name ?? '',
+    name: shared(name ?? ''),
     validated: validated === 't',
     enforced: enforced === 't',
     columns: namesOf(relation ?? '', key),
     deferrable: deferrable !== 't' ? 'no' : deferred === 't' ? 'initially deferred' : 'initially immediate',
-    ...(comment !== null && { comment }),
   } as const;
   switch (type) {
     case 'p':
@@ -69,26 +83,39 @@ export interface IndexedTable {
   readonly constraintByIndex: ReadonlyMap<string, string>;
 }
 
-/** A row of the query of indexes; `usual`: the operator classes that are usual for their types. */
-export function indexOf(row: Row, { names, collations, constraintByIndex }: IndexedTable, usual: ReadonlySet<string>): Index {
+/** What an index is read with beside its table. */
+export interface IndexReading {
+  /** The operator classes that are usual for their types. */
+  readonly usual: ReadonlySet<string>;
+  readonly shared: Shared;
+  readonly sharedList: SharedList;
+}
+
+/** A row of the query of indexes. */
+export function indexOf(
+  row: Row,
+  { names, collations, constraintByIndex }: IndexedTable,
+  { usual, shared, sharedList }: IndexReading,
+): Index {
   const [, name, method, unique, valid, key, keyCount, predicate = null, nullsDistinct, options, classes, collated, bare] = row;
   const numbers = listed(key).map(Number);
   const count = Number(keyCount);
   const columns = numbers.map((number) => names[number] ?? null);
+  const over = columns.slice(0, count);
   const [option, operators, collation] = [listed(options), listed(classes), listed(collated)];
   // An expression has no collation of its own to compare with.
   const plain = numbers
     .slice(0, count)
     .every((number, i) => option[i] === '0' && usual.has(operators[i] ?? '') && collation[i] === collations[number]);
   return {
-    name: name ?? '',
-    method: method ?? '',
+    name: shared(name ?? ''),
+    method: shared(method ?? ''),
     unique: unique === 't',
     valid: valid === 't',
     predicate,
     nulls: nullsDistinct === 't' ? 'distinct' : 'alike',
-    columns: columns.slice(0, count),
-    included: columns.slice(count).filter((column) => column !== null),
+    columns: over.every((column) => column !== null) ? sharedList(over) : over,
+    included: sharedList(columns.slice(count).filter((column) => column !== null)),
     constraint: constraintByIndex.get(name ?? '') ?? null,
     plain,
     ...(bare !== undefined && { bare: bare === 't' }),
@@ -107,7 +134,7 @@ export function triggerOf([, name, func, enabled, fires]: Row): Trigger {
 }
 
 /** A row of the query of sequences. */
-export function sequenceOf(row: Row, ids: IdsByOid, namesOf: NamesOf): Sequence {
+export function sequenceOf(row: Row, { ids, namesOf }: KnownParts): Sequence {
   const [schema, name, type, start, increment, maximum, last = null, cycles, owner, ownerColumn, minimum] = row;
   const table = owner ? ids.get(owner) : undefined;
   const column = owner ? namesOf(owner, ownerColumn)[0] : undefined;

@@ -19,7 +19,9 @@ const programs = [
 ];
 const suites = [
   ...['session', 'operations', 'proofs', 'evidence'].map((name) => `test/contract/${name}.test.ts`),
-  ...['login', 'catalogue', 'columns', 'programs', 'rebuilds', 'mending', 'crash'].map((name) => `src/sources/mariadb/${name}.test.ts`),
+  ...['login', 'catalogue', 'columns', 'programs', 'rebuilds', 'mending', 'crash'].map(
+    (name) => `src/sources/mariadb/${name}.test.ts`,
+  ),
 ];
 
 await installNodeModules();

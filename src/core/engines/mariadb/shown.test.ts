@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { withNullability } from './column-text';
+import { readDefinition, withNullability } from './column-text';
 import { isOnePart, isWhole, readShown } from './shown';
 
 const statement = `CREATE TABLE \`be\`\`rth, (x\` (
@@ -84,6 +84,56 @@ test('a definition that would be more than a part of a statement is none', () =>
     false,
   ]);
 });
+
+/** As the server writes a text. */
+function written(text: string): string {
+  const escaped = text.replaceAll('\\', '\\\\').replaceAll('\n', '\\n').replaceAll('\r', '\\r').replaceAll('\0', '\\0');
+  return `'${escaped.replaceAll("'", "''")}'`;
+}
+
+const hostile = fc.oneof(
+  fc.string(),
+  fc
+    .array(
+      fc.constantFrom(
+        "'",
+        '`',
+        '(',
+        ')',
+        ',',
+        '\\',
+        ' INVISIBLE ',
+        ' AUTO_INCREMENT ',
+        ' DEFAULT 3',
+        ' NOT NULL',
+        ' AS (x)',
+        '\n',
+      ),
+    )
+    .map((parts) => parts.join('')),
+);
+
+test('whatever a default and a comment of a column say, they are read as that, and all else as it is', () =>
+  fc.assert(
+    fc.property(hostile, hostile, fc.boolean(), (text, comment, counts) => {
+      const said = readDefinition(
+        `varchar(20) COLLATE ascii_bin${counts ? ' NOT NULL' : ''} DEFAULT ${written(text)} ON UPDATE now(3)${counts ? ' AUTO_INCREMENT' : ''} COMMENT ${written(comment)} CHECK (\`a\` <> ${written(text)})`,
+      );
+      expect(said).toEqual({
+        ...{ declaredType: 'varchar(20)', characterSet: null, collation: 'ascii_bin', nullable: !counts, counts },
+        ...{ given: written(text), generated: null, onUpdate: 'now(3)', invisible: false, comment },
+      });
+    }),
+  ));
+
+test('what a comment of a table says is neither its counter, nor how it is split or versioned', () =>
+  fc.assert(
+    fc.property(hostile, fc.constantFrom('', ' AUTO_INCREMENT=7'), (text, counter) => {
+      const comment = written(`${text} AUTO_INCREMENT=9 WITH SYSTEM VERSIONING PARTITION BY RANGE (\`a\`)`);
+      const read = readShown(`CREATE TABLE \`t\` (\n  \`a\` int(11) DEFAULT NULL\n) ENGINE=InnoDB${counter} COMMENT=${comment}`);
+      expect([read.next, read.versioned, read.partitioned]).toEqual([counter === '' ? null : '7', false, false]);
+    }),
+  ));
 
 describe('what a definition says of nulls', () => {
   test.each([

@@ -122,7 +122,7 @@ function read(statement: string, shared: Shared): ShownTable | null {
     references,
     checks,
     versioned: saidAt('WITH', 'SYSTEM', 'VERSIONING') >= 0,
-    next: counter < 0 ? null : (options[counter + 2]?.value ?? null),
+    next: /^\d+$/.exec((counter >= 0 && options[counter + 2]?.value) || '')?.[0] ?? null,
     partitioned: split !== undefined,
     partitionedBy: split === undefined ? null : partitionedBy(statement.slice(split.from)),
   };

@@ -5,6 +5,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type pg from 'pg';
+// @ts-expect-error A script without types: it must run before there are any.
+import { frugalHeap } from '../scripts/programs.mjs';
 import type { TableId } from '../src/core/catalogue/identifiers';
 import type { EvidenceRequest } from '../src/core/evidence/requests';
 import { findPostgresBinaries } from './binaries';
@@ -256,7 +258,8 @@ async function catalogue(url: string, client: pg.Client): Promise<void> {
   }
   await client.query('analyze');
   const reader = await bundled('bench/readCatalogue.ts');
-  const read = () => spawnSync(process.execPath, [reader, url], { encoding: 'utf8' });
+  // As the worker is started.
+  const read = () => spawnSync(process.execPath, [...(frugalHeap as readonly string[]), reader, url], { encoding: 'utf8' });
   const dump = () =>
     spawnSync(`${findPostgresBinaries()}/pg_dump`, ['--schema-only', '-f', '/dev/null', url], { encoding: 'utf8' });
   const pairs: { readonly ms: number; readonly mb: number; readonly dumpMs: number }[] = [];

@@ -1,7 +1,7 @@
 // Constraints, the indexes behind and beside them, and sequences, as the catalogue has them.
 
 import { columnId, constraintId, type TableId, tableId } from '../../../catalogue/identifiers';
-import type { Shared, SharedList } from '../../../records';
+import { joined, type Shared, type SharedList } from '../../../records';
 import type { Row } from '../../questions';
 import type { Constraint, Index, ReferentialAction, Sequence, Trigger } from '../../../catalogue/model';
 
@@ -48,12 +48,11 @@ function barely(table: TableId, row: Row, { ids, namesOf, shared }: KnownParts):
   } as const;
   switch (type) {
     case 'p':
-      return { ...base, kind: 'primary key', index: index ?? base.name };
+      return joined(base, { kind: 'primary key', index: index ?? base.name } as const);
     case 'u':
-      return { ...base, kind: 'unique', index: index ?? base.name, nulls: 'distinct' };
+      return joined(base, { kind: 'unique', index: index ?? base.name, nulls: 'distinct' } as const);
     case 'f':
-      return {
-        ...base,
+      return joined(base, {
         kind: 'foreign key',
         parent: ids.get(parent ?? '') ?? tableId('', parent ?? ''),
         parentColumns: namesOf(parent ?? '', parentKey),
@@ -61,18 +60,22 @@ function barely(table: TableId, row: Row, { ids, namesOf, shared }: KnownParts):
         onDelete: actions[onDelete ?? ''] ?? 'no action',
         onUpdate: actions[onUpdate ?? ''] ?? 'no action',
         index,
-      };
+      } as const);
     case 'x':
-      return { ...base, kind: 'exclusion', index: index ?? base.name };
+      return joined(base, { kind: 'exclusion', index: index ?? base.name } as const);
     default:
-      return { ...base, kind: 'check', expression: expression ?? '', ...(ownRowsOnly === 't' && { ownRowsOnly: true }) };
+      return joined(base, {
+        kind: 'check',
+        expression: expression ?? '',
+        ...(ownRowsOnly === 't' && { ownRowsOnly: true as const }),
+      } as const);
   }
 }
 
 /** Whether nulls may repeat is a matter of the index behind a constraint. */
 export function withNulls(constraint: Constraint, indexes: readonly Index[]): Constraint {
   if (constraint.kind !== 'unique') return constraint;
-  return { ...constraint, nulls: indexes.find((index) => index.name === constraint.index)?.nulls ?? 'distinct' };
+  return joined(constraint, { nulls: indexes.find((index) => index.name === constraint.index)?.nulls ?? 'distinct' });
 }
 
 /** What an index is read with. */

@@ -19,7 +19,7 @@ import type {
 } from '../../../catalogue/model';
 import type { EngineName } from '../../index';
 import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
-import { type Shared, type SharedList, sharing, sharingLists } from '../../../records';
+import { joined, type Shared, type SharedList, sharing, sharingLists } from '../../../records';
 import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';
 import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
@@ -113,7 +113,7 @@ function restOnKeys(tables: Table[]): void {
     if (!table.constraints.some(({ kind }) => kind === 'foreign key')) continue;
     const constraints = table.constraints.map((constraint) =>
       constraint.kind === 'foreign key'
-        ? { ...constraint, index: keyOver(indexes.get(constraint.parent), constraint.parentColumns) }
+        ? joined(constraint, { index: keyOver(indexes.get(constraint.parent), constraint.parentColumns) })
         : constraint,
     );
     tables[i] = { ...table, constraints };
@@ -459,17 +459,18 @@ function constraintsOf(table: TableId, said: ShownTable, { schema, shared, share
     const of = { ...base(key.name), columns: sharedList(columns), index: shared(key.name) };
     return [key.kind === 'primary' ? { ...of, kind: 'primary key' } : { ...of, kind: 'unique', nulls: 'distinct' }];
   });
-  const references = said.references.map((reference): Constraint => ({
-    ...base(reference.name),
-    kind: 'foreign key',
-    columns: sharedList(reference.columns),
-    parent: tableId(reference.schema ?? schema, reference.parent),
-    parentColumns: sharedList(reference.parentColumns),
-    match: 'simple',
-    onDelete: actions[reference.onDelete ?? ''] ?? unsaid,
-    onUpdate: actions[reference.onUpdate ?? ''] ?? unsaid,
-    index: null,
-  }));
+  const references = said.references.map((reference): Constraint =>
+    joined(base(reference.name), {
+      kind: 'foreign key',
+      columns: sharedList(reference.columns),
+      parent: tableId(reference.schema ?? schema, reference.parent),
+      parentColumns: sharedList(reference.parentColumns),
+      match: 'simple',
+      onDelete: actions[reference.onDelete ?? ''] ?? unsaid,
+      onUpdate: actions[reference.onUpdate ?? ''] ?? unsaid,
+      index: null,
+    } as const),
+  );
   const checks = said.checks
     .filter((check) => !holdsToJson(check))
     .map(({ name, expression, column, enforced }): Constraint => ({

@@ -1,7 +1,7 @@
 // A column's definition with one thing of it changed: the server takes a definition whole or not at all, and whatever is left
 // out of it is gone (manual, "ALTER TABLE ... MODIFY COLUMN").
 
-import { type Token, tokensOf } from './shown';
+import { type Token, tokensOf, upper } from './shown';
 
 /** NOT NULL, or that it may be empty, said in the definition of a column. */
 export function withNullability(definition: string, nullable: boolean): string {
@@ -116,8 +116,4 @@ function endOfType(tokens: readonly Token[]): number {
   if (upper(tokens[at]) === 'CHARACTER' && upper(tokens[at + 1]) === 'SET') at += 3;
   if (upper(tokens[at]) === 'COLLATE') at += 2;
   return at;
-}
-
-function upper(token: Token | undefined): string {
-  return token?.kind === 'word' ? token.value.toUpperCase() : '';
 }

@@ -128,7 +128,8 @@ function read(statement: string, shared: Shared): ShownTable | null {
   };
 }
 
-function upper(token: Token | undefined): string {
+/** A plain word in capitals; empty of anything else. */
+export function upper(token: Token | undefined): string {
   return token?.kind === 'word' ? token.value.toUpperCase() : '';
 }
 

@@ -165,8 +165,7 @@ class Reading {
       if (type === 'SEQUENCE') yield* this.readSequence(schema, name ?? '');
       else this.tables.push(this.tableOf(schema, row, parts));
     }
-    const sizes = attempt(this.readIndexSizes(schema));
-    yield* sizes;
+    yield* attempt(this.readIndexSizes(schema));
   }
 
   private tableOf(schema: string, row: Row, parts: Parts): Table {

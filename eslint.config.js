@@ -16,9 +16,9 @@ const nodeGlobals = Object.fromEntries(
 const layers = {
   core: [],
   input: ['core'],
-  sources: ['core'],
-  store: ['core', 'sources'],
-  work: ['core', 'sources', 'store'],
+  sources: ['core', 'input'],
+  store: ['core', 'input', 'sources'],
+  work: ['core', 'input', 'sources', 'store'],
   jobs: ['core', 'sources', 'store', 'work'],
   app: ['core', 'input', 'sources', 'store', 'work', 'jobs'],
   cli: ['core', 'input', 'sources', 'store', 'work'],

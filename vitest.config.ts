@@ -7,7 +7,6 @@ export default defineConfig({
     include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'test/**/*.test.ts'],
     // Its server is in no stable Debian: `npm run test:mysql` has one.
     exclude: process.env['PAWL_TEST_ENGINE'] === 'mysql' ? [] : ['src/sources/mysql/**'],
-    setupFiles: ['reflect-metadata'],
     globalSetup: ['test/kit/server.ts'],
     // Half of the time goes to the database beside them: on two cores two at a time.
     maxWorkers: 2,

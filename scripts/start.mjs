@@ -9,6 +9,7 @@ import { fail, installNodeModules, root, step } from './packages.mjs';
 import { hasMariadb, installMariadb, startMariadb } from './mariadb.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
 import { frugalHeap, program, stateOf } from './programs.mjs';
+import { endWhenSilent } from './watch.mjs';
 
 const flags = new Set(process.argv.slice(2));
 const demo = flags.has('--demo');
@@ -64,7 +65,7 @@ keepRunning('worker', ['--enable-source-maps', ...frugalHeap, await program('wor
   ...(PAWL_REHEARSAL_URL && { PAWL_REHEARSAL_URL }),
   ...(mariadb && { PAWL_REHEARSAL_MARIADB_URL: mariadb.url() }),
 });
-keepRunning('web', ['src/app/server/main.mjs'], environment);
+keepRunning('web', ['src/app/server/main.mjs'], environment, `http://127.0.0.1:${port}/healthz`);
 await answering(`http://127.0.0.1:${port}/healthz`);
 const origin = process.env.PAWL_PUBLIC_URL ? new URL(process.env.PAWL_PUBLIC_URL).origin : `http://127.0.0.1:${port}`;
 writeFileSync(join(home, 'web.url'), origin);
@@ -211,8 +212,8 @@ function node(args, extra) {
   });
 }
 
-/** Starts a long-running child, and again when it dies by itself. */
-function keepRunning(name, args, extra) {
+/** Starts a long-running child, and again when it dies by itself; one that should answer is ended when it does not. */
+function keepRunning(name, args, extra, answers = null) {
   const child = spawn(process.execPath, args, {
     cwd: root,
     env: { ...process.env, ...extra },
@@ -220,11 +221,13 @@ function keepRunning(name, args, extra) {
   });
   children.add(child);
   writeFileSync(join(home, `${name}.pid`), String(child.pid));
+  if (answers)
+    endWhenSilent(child, answers, { said: () => process.stderr.write(`The ${name} process answers no more, and is ended.\n`) });
   child.on('exit', (code, signal) => {
     children.delete(child);
     if (stopping) return;
     process.stderr.write(`The ${name} process ended (${signal ?? code}) and is started again.\n`);
-    setTimeout(() => !stopping && keepRunning(name, args, extra), 500);
+    setTimeout(() => !stopping && keepRunning(name, args, extra, answers), 500);
   });
 }
 

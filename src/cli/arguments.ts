@@ -1,7 +1,6 @@
-import 'reflect-metadata';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
-import type { ClassConstructor } from 'class-transformer';
+import type { ClassConstructor } from '../input/fill';
 import { type ScriptForm, scriptForms } from '../core/engines/dialect';
 import { type EngineName, engineNamesPrinted } from '../core/engines/index';
 import { type Mode, modes } from '../core/plan/cost';

@@ -3,8 +3,7 @@
 
 import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
 import { basename, dirname, join, resolve } from 'node:path';
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { Part } from '../input/fill';
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches, ValidateNested } from 'class-validator';
 import { type EngineName, engineNamesPrinted } from '../core/engines/index';
 import { notJudgedBy } from '../core/rules/index';
@@ -28,7 +27,7 @@ class AskedFolder {
   @IsIn(engineNamesPrinted) engine!: EngineName;
   @IsBoolean() rows!: boolean;
   /** The scripts so far, the open one last. */
-  @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Type(() => AskedScriptLine) scripts!: AskedScriptLine[];
+  @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Part(() => AskedScriptLine) scripts!: AskedScriptLine[];
   /** Names of the files of answers that were taken. */
   @IsArray() @ArrayMaxSize(100) @Matches(/^[\w.-]+$/, { each: true }) @IsString({ each: true }) answers!: string[];
   /** Ids of questions that nobody is going to answer. */

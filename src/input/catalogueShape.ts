@@ -1,7 +1,7 @@
 // The shape of a catalogue in a survey file, and the catalogue that is made of what has it. What it says of names and types
 // is taken as it is: dialects quote every name, and nothing else of it becomes part of a statement.
 
-import { Type } from 'class-transformer';
+import { Part } from './fill';
 import {
   ArrayMaxSize,
   Equals,
@@ -141,13 +141,13 @@ class TableShape {
   @IsOptional() @IsBoolean() unidentified?: boolean;
   @IsOptional() @IsBoolean() rewritten?: boolean;
   @IsOptional() @Names() readsFrom?: TableId[];
-  @IsOptional() @ValidateNested() @IsObject() @Type(() => StorageShape) storage?: StorageShape;
+  @IsOptional() @ValidateNested() @IsObject() @Part(() => StorageShape) storage?: StorageShape;
   @IsOptional() @Equals(true) versioned?: true;
   @IsOptional() @IsString() collation?: string;
-  @ValidateNested({ each: true }) @IsArray() @Type(() => ColumnShape) columns!: ColumnShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => ConstraintShape) constraints!: ConstraintShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => IndexShape) indexes!: IndexShape[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => TriggerShape) triggers!: TriggerShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => ColumnShape) columns!: ColumnShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => ConstraintShape) constraints!: ConstraintShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => IndexShape) indexes!: IndexShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => TriggerShape) triggers!: TriggerShape[];
 }
 
 class SequenceShape {
@@ -180,23 +180,23 @@ class ComparisonShape {
 
 /** Its tables are checked one by one as they are taken. */
 export class CatalogueShape {
-  @ValidateNested() @IsObject() @Type(() => EngineShape) engine!: EngineShape;
+  @ValidateNested() @IsObject() @Part(() => EngineShape) engine!: EngineShape;
   @IsString() database!: string;
   @IsIn(catalogueSources) source!: CatalogueSource;
   @IsArray() @IsIn(unknownParts, { each: true }) unknown!: UnknownPart[];
   @IsArray() @ArrayMaxSize(most) tables!: unknown[];
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Type(() => SequenceShape) sequences!: SequenceShape[];
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(most) @Part(() => SequenceShape) sequences!: SequenceShape[];
   @IsOptional()
   @ValidateNested({ each: true })
   @IsArray()
   @ArrayMaxSize(most)
-  @Type(() => RoutineShape)
+  @Part(() => RoutineShape)
   routines?: RoutineShape[];
   @IsOptional()
   @ValidateNested({ each: true })
   @IsArray()
   @ArrayMaxSize(most)
-  @Type(() => ComparisonShape)
+  @Part(() => ComparisonShape)
   comparisons?: ComparisonShape[];
 }
 

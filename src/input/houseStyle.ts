@@ -1,6 +1,5 @@
 // The shape of a `pawl-house-style/1` file.
 
-import 'reflect-metadata';
 import { Equals, IsBoolean, IsIn, IsObject, IsOptional, ValidateIf } from 'class-validator';
 import { houseStyleFormat, type HouseStyleDocument, type RuleSetting } from '../core/naming/document';
 import { type Dictionary, dictionaryLists, entryProblem, isEmpty, noDictionary } from '../core/naming/dictionary';

@@ -1,11 +1,11 @@
-import { Transform } from 'class-transformer';
+import { ReadAs } from './fill';
 import { IsInt, Min } from 'class-validator';
 import { together } from './surveyFile';
 
 /** Whole numbers from `least` on, with commas between them or a field each. */
 export const Numbers = (least: number) =>
   together(
-    Transform(({ value }: { value: unknown }) => numbersIn(value)),
+    ReadAs((value) => numbersIn(value)),
     IsInt({ each: true }),
     Min(least, { each: true }),
   );

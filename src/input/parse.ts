@@ -1,15 +1,14 @@
 // Everything that comes in from people and files is checked here, by a class for each shape, before
 // anything else sees it.
 
-import 'reflect-metadata';
-import { type ClassConstructor, plainToInstance } from 'class-transformer';
 import { validate, validateSync, type ValidationError, type ValidatorOptions } from 'class-validator';
+import { type ClassConstructor, fill } from './fill';
 
 /** What is wrong, by the name of the field; `` for the whole. */
 export type FieldErrors = Readonly<Record<string, readonly string[]>>;
 export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: FieldErrors };
 
-/** `extra: 'refuse'` refuses fields that the class does not know, `'drop'` leaves them out, `'keep'` lets them pass. */
+/** `extra: 'refuse'` refuses fields that the class does not know, `'drop'` leaves them out. */
 export async function parse<T extends object>(
   Shape: ClassConstructor<T>,
   plain: unknown,
@@ -17,9 +16,15 @@ export async function parse<T extends object>(
 ): Promise<Parsed<T>> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, errors: { '': ['must be an object'] } };
-  const value = plainToInstance(Shape, plain, { exposeDefaultValues: true });
-  const problems = await validate(value, { ...strictly, forbidNonWhitelisted: extra === 'refuse' });
-  return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
+  const { value, unknown } = fill(Shape, plain);
+  const strangers = extra === 'refuse' ? unknown : [];
+  const problems = await validate(value, strictly);
+  return problems.length + strangers.length > 0
+    ? {
+        ok: false,
+        errors: { ...flatten(problems), ...Object.fromEntries(strangers.map((name) => [name, ['is not known here']])) },
+      }
+    : { ok: true, value };
 }
 
 const strictly: ValidatorOptions = {
@@ -32,7 +37,7 @@ const strictly: ValidatorOptions = {
 export function parsePart<T extends object>(Shape: ClassConstructor<T>, plain: unknown): Parsed<T> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, errors: { '': ['must be an object'] } };
-  const value = plainToInstance(Shape, plain, { exposeDefaultValues: true });
+  const { value } = fill(Shape, plain);
   const problems = validateSync(value, strictly);
   return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
 }
@@ -44,12 +49,13 @@ export function parseForm<T extends object>(Shape: ClassConstructor<T>, form: Fo
 
 /** By name; a list where a field comes more than once. */
 export function fieldsOf(form: FormData): Readonly<Record<string, unknown>> {
-  return Object.fromEntries(
-    [...new Set(form.keys())].map((name) => {
-      const all = form.getAll(name);
-      return [name, all.length > 1 ? all : all[0]];
-    }),
-  );
+  const lists = new Map<string, FormDataEntryValue[]>();
+  for (const [name, value] of form) {
+    const list = lists.get(name);
+    if (list) list.push(value);
+    else lists.set(name, [value]);
+  }
+  return Object.fromEntries([...lists].map(([name, all]) => [name, all.length > 1 ? all : all[0]]));
 }
 
 /** The first of what is wrong with each field. */

@@ -1,7 +1,6 @@
 // The shape of each kind of proposal in a survey file. One that is forgotten here does not compile.
 
-import 'reflect-metadata';
-import { type ClassConstructor, Type } from 'class-transformer';
+import { type ClassConstructor, Part } from './fill';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -43,7 +42,7 @@ class ParentShape {
 const Parent = () =>
   together(
     ValidateNested(),
-    Type(() => ParentShape),
+    Part(() => ParentShape),
     ValidateBy({
       name: 'isParent',
       validator: {
@@ -77,9 +76,9 @@ class OfferedKeyShape {
 
 class MissingKeyShape extends ColumnsShape {
   @IsOptional() @Count() rows!: number | null;
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(64) @Type(() => OfferedKeyShape) candidates!: OfferedKeyShape[];
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(64) @Part(() => OfferedKeyShape) candidates!: OfferedKeyShape[];
   @Name() surrogate!: string;
-  @ValidateNested({ each: true }) @IsArray() @Type(() => ChildShape) children!: ChildShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => ChildShape) children!: ChildShape[];
 }
 
 class PrimaryKeyShape extends MissingKeyShape {
@@ -106,7 +105,7 @@ class ForeignKeyShape extends ColumnsShape {
   @Equals('foreignKey') kind!: 'foreignKey';
   @Parent() references!: ParentShape;
   @IsOptional() @Count() orphanRows!: number | null;
-  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(listed) @Type(() => OtherParentShape) others!: OtherParentShape[];
+  @ValidateNested({ each: true }) @IsArray() @ArrayMaxSize(listed) @Part(() => OtherParentShape) others!: OtherParentShape[];
 }
 
 class ValidateShape extends ColumnsShape {
@@ -135,7 +134,7 @@ class LikelyChildShape {
 class RepeatsShape {
   @Equals('repeats') kind!: 'repeats';
   @SomeNames() columns!: string[];
-  @ValidateNested({ each: true }) @IsArray() @Type(() => LikelyChildShape) children!: LikelyChildShape[];
+  @ValidateNested({ each: true }) @IsArray() @Part(() => LikelyChildShape) children!: LikelyChildShape[];
   @Count() rows!: number;
   @Count() values!: number;
 }
@@ -187,7 +186,7 @@ class DefaultValueShape {
 
 class DefaultShape extends ColumnsShape {
   @Equals('default') kind!: 'default';
-  @ValidateNested() @Type(() => DefaultValueShape) value!: DefaultValue;
+  @ValidateNested() @Part(() => DefaultValueShape) value!: DefaultValue;
 }
 
 class SwitchShape extends ColumnsShape {

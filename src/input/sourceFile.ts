@@ -1,4 +1,4 @@
-import { Type } from 'class-transformer';
+import { Part } from './fill';
 import { ArrayMaxSize, IsIn, IsInt, IsObject, IsString, Matches, MaxLength, MinLength, ValidateNested } from 'class-validator';
 import { sourceFormat } from '../core/formats/index';
 import { errorsInWords, parse } from './parse';
@@ -25,7 +25,7 @@ export class HeadShape {
   @IsString() @MaxLength(40) at!: string;
   @Matches(/^[0-9a-f]{32}$/) salt!: string;
   @IsString() @MaxLength(20) store!: string;
-  @ValidateNested({ each: true }) @Type(() => MoverShape) @ArrayMaxSize(10_000) people!: MoverShape[];
+  @ValidateNested({ each: true }) @Part(() => MoverShape) @ArrayMaxSize(10_000) people!: MoverShape[];
   @IsObject() parts!: Record<string, PartOutShape & { first: number | null; last: number | null }>;
 }
 

@@ -1,8 +1,7 @@
 // The shape of a `pawl-survey/2` file as far as scripts are written from it. What it says of names is
 // taken as it is: dialects quote every one.
 
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { Part } from './fill';
 import {
   ArrayMaxSize,
   IsArray,
@@ -49,7 +48,7 @@ class FindingShape {
   @IsIn(concerns) concern!: (typeof concerns)[number];
   @IsIn(severities) severity!: (typeof severities)[number];
   @IsNumber() @Min(0) @Max(1) confidence!: number;
-  @ValidateNested() @Type(() => FoundObjectShape) object!: FoundObjectShape;
+  @ValidateNested() @Part(() => FoundObjectShape) object!: FoundObjectShape;
   @IsObject() evidence!: Record<string, unknown>;
   @IsOptional() @IsString() title?: string;
   @IsOptional() @IsString() message?: string;
@@ -75,16 +74,16 @@ class NotMeasuredShape {
 
 class SurveyDocumentShape {
   @IsIn([surveyFormat]) format!: typeof surveyFormat;
-  @ValidateNested() @Type(() => SourceShape) source!: SourceShape;
+  @ValidateNested() @Part(() => SourceShape) source!: SourceShape;
   @IsString() takenAt!: string;
   @IsIn(['catalogue', 'sampled', 'exact']) depth: Depth = 'exact';
-  @IsOptional() @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Type(() => ScopeShape) scope?: ScopeShape[];
+  @IsOptional() @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Part(() => ScopeShape) scope?: ScopeShape[];
   @IsArray() @ArrayMaxSize(most) findings!: unknown[];
   /** Of a baseline: what was mended once. */
   @IsArray() @ArrayMaxSize(most) held: unknown[] = [];
-  @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Type(() => NotMeasuredShape) notMeasured: NotMeasuredShape[] =
+  @IsArray() @ArrayMaxSize(most) @ValidateNested({ each: true }) @Part(() => NotMeasuredShape) notMeasured: NotMeasuredShape[] =
     [];
-  @ValidateNested() @IsObject() @Type(() => CatalogueShape) catalogue!: CatalogueShape;
+  @ValidateNested() @IsObject() @Part(() => CatalogueShape) catalogue!: CatalogueShape;
 }
 
 export interface ReadSurvey extends Taken {

@@ -1,7 +1,7 @@
 // What a kind of source is: one folder and one line in `index.ts`. Its settings are what a person types and the store
 // keeps, but for the secret, which is sealed.
 
-import type { ClassConstructor } from 'class-transformer';
+import type { ClassConstructor } from '../input/fill';
 import type { EngineName } from '../core/engines/index';
 import type { Session } from './run/session';
 import type { Scratch, ScratchOptions } from './run/scratch';

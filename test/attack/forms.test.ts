@@ -1,7 +1,6 @@
 // Forms that no page of ours sends, to every door, by one who may do everything: each is answered with words, none with a bug.
 
 import { sourceAt } from '../kit/source';
-import 'reflect-metadata';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

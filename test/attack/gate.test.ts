@@ -229,6 +229,30 @@ describe('a body', () => {
     );
   });
 
+  test.each([
+    ['lines', 'application/x-www-form-urlencoded', 'a=1&'.repeat(50_000)],
+    ['names', 'application/x-www-form-urlencoded', Array.from({ length: 50_000 }, (_, at) => `f${at}=1`).join('&')],
+    ['parts', 'multipart/form-data; boundary=xy', `--xy\r\ncontent-disposition: form-data; name="a"\r\n\r\n\r\n`.repeat(15_000)],
+    ['quoted', 'Multipart/Form-Data; charset=x; Boundary="x y"', `--x y\r\n\r\n\r\n`.repeat(50_000)],
+  ])('of more fields than a form has is refused before anything is made of it: %s', async (_, type, body) => {
+    const before = served;
+    for (const [path, headers] of [
+      ['/sign-in', {}],
+      ['/invitation/abc', {}],
+      ['/s/1/findings', mine],
+    ] as const)
+      expect((await send(path, { method: 'POST', headers: { ...headers, 'content-type': type }, body })).status).toBe(413);
+    expect(served).toBe(before);
+  });
+
+  test('of as many findings as can be chosen comes in, and 200 fields of who has not signed in', async () => {
+    const type = { 'content-type': 'application/x-www-form-urlencoded' };
+    const form = (count: number) => ({ method: 'POST', body: Array(count).fill('finding=1234567').join('&') });
+    expect((await send('/s/1/findings', { ...form(5_100), headers: { ...mine, ...type } })).status).toBe(200);
+    expect((await send('/sign-in', { ...form(200), headers: type })).status).toBe(200);
+    expect((await send('/sign-in', { ...form(201), headers: type })).status).toBe(413);
+  });
+
   test('that is packed is not unpacked', async () => {
     expect((await send('/x', { method: 'POST', headers: { ...mine, 'content-encoding': 'gzip' }, body: 'x' })).status).toBe(415);
   });

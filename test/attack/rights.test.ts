@@ -1,7 +1,6 @@
 // Every door of the web server, and the right that opens it: a route or an act that is not listed here fails.
 
 import { sourceAt } from '../kit/source';
-import 'reflect-metadata';
 import { join } from 'node:path';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';

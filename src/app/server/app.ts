@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { createRequestHandler } from '@react-router/express';

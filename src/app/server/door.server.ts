@@ -1,10 +1,9 @@
 // The way into every page: who asks is let into a source with the right that the page needs, or is told who may.
 
-import 'reflect-metadata';
 import { data, type RouterContextProvider } from 'react-router';
 import type { Right } from '~/core/rights/rights';
 import { parseForm } from '~/input/parse';
-import type { ClassConstructor } from 'class-transformer';
+import type { ClassConstructor } from '~/input/fill';
 import { type Actor, NotAllowed } from '~/work/actor';
 import { allowed, enterSource, type Room } from '~/work/enter';
 import { type Answered, unanswered } from '~/work/askSource';

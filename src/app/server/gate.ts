@@ -18,6 +18,8 @@ export interface GateShape {
 }
 
 export const largestBody = 1_000_000;
+/** What a form may hold: of who has not signed in; of who has, who may choose thousands of findings at once. */
+const mostFields = { atTheDoor: 200, inside: 12_000 } as const;
 /** Files of answers, from who is signed in. */
 export const largestAnswers = 64_000_000;
 const answersPath = /^\/s\/\d+\/(surveys\/\d+\/answers|surveys\/bring|dockets\/\d+\/evidence)(\.data)?$/;
@@ -152,11 +154,25 @@ function counted(what: 'forms' | 'answers'): RequestHandler {
       refuse(response, 413, 'That is more than Pawl takes at once.');
     };
     const end = (): void => {
-      request.body = Buffer.concat(parts);
+      const body = Buffer.concat(parts);
+      const fields = leadsIn.test(request.path) ? mostFields.atTheDoor : mostFields.inside;
+      if (what === 'forms' && holdsMore(body, fields, request.headers['content-type'] ?? ''))
+        return refuse(response, 413, `That form has more than ${fields} fields.`);
+      request.body = body;
       next();
     };
     request.on('data', take).on('end', end);
   };
+}
+
+/** Whether a form has more fields than that: told by what stands between them, before anything is made of it. */
+function holdsMore(body: Buffer, most: number, type: string): boolean {
+  const boundary = /^multipart\/form-data\b.*;\s*boundary=(?:"([^"]{1,200})"|([^\s;]{1,200}))/i.exec(type);
+  const between = boundary ? `--${boundary[1] ?? boundary[2] ?? ''}` : '&';
+  let at = -1;
+  // One more stands at a form's end.
+  for (let count = boundary ? -1 : 1; (at = body.indexOf(between, at + 1)) !== -1; ) if (++count > most) return true;
+  return false;
 }
 
 function signedIn({ secure, behindProxy, actorOfSession, actorOfToken }: GateShape): RequestHandler {

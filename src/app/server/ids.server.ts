@@ -1,12 +1,11 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsInt, Max, Min } from 'class-validator';
 import { data } from 'react-router';
 import { parse } from '~/input/parse';
 import type { Ids } from '~/store/ids';
 
 class IdShape {
-  @Type(() => Number) @IsInt() @Min(1) @Max(Number.MAX_SAFE_INTEGER) id!: number;
+  @AsNumber() @IsInt() @Min(1) @Max(Number.MAX_SAFE_INTEGER) id!: number;
 }
 
 /** The number in an address. Throws a 404 page when it is none. */

@@ -1,7 +1,7 @@
 // Forms that ask for one of several things: each intent with the class that its fields are checked by, and what it does.
 
 import { data, redirect } from 'react-router';
-import type { ClassConstructor } from 'class-transformer';
+import type { ClassConstructor } from '~/input/fill';
 import { fieldsOf, firstOf, parse } from '~/input/parse';
 import type { Outcome } from '~/work/perform';
 import type { Said } from '~/app/ui/Saying';

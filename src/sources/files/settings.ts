@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Transform } from 'class-transformer';
+import { ReadAs } from '../../input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
 import { engineNamed, type EngineName, engineNamesPrinted } from '../../core/engines/index';
 import type { Field } from '../kind';
@@ -13,7 +12,7 @@ export class FilesSettings {
   @Matches(/^\P{C}*$/u, { message: 'A database has no control characters' })
   database!: string;
   /** Whether values of the tables may be written into the answers, beside counts. */
-  @IsBoolean() @Transform(({ value }: { value: unknown }) => value === true || value === 'on') rows = false;
+  @IsBoolean() @ReadAs((value) => value === true || value === 'on') rows = false;
 }
 
 export const fields: readonly Field[] = [

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '../../input/fill';
 import { IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
 import { tlsChoices, type TlsMode, tlsModes } from '../tls';
@@ -13,7 +12,7 @@ export class ServerSettings {
   @MaxLength(255)
   @Matches(/^[\p{L}\p{N}._:%-]*$/u, { message: 'A host is a name or an address, without spaces, slashes or @' })
   host!: string;
-  @Type(() => Number)
+  @AsNumber()
   @IsInt({ message: 'A port is a whole number' })
   @Min(1, { message: 'A port is at least 1' })
   @Max(65535, { message: 'A port is at most 65535' })

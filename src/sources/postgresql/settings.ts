@@ -1,11 +1,10 @@
-import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { AsNumber, ReadAs } from '../../input/fill';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
 import { tlsChoices, type TlsMode, tlsModes } from '../tls';
 
 const plain = /^\P{C}*$/u;
-const Ticked = () => Transform(({ value }: { value: unknown }) => value === true || value === 'on');
+const Ticked = () => ReadAs((value) => value === true || value === 'on');
 
 /** Where a database is and who Pawl is there, as typed and as kept; the password is sealed beside it. */
 export class ServerSettings {
@@ -14,7 +13,7 @@ export class ServerSettings {
   @MaxLength(255)
   @Matches(/^[\p{L}\p{N}._:%-]*$/u, { message: 'A host is a name or an address, without spaces, slashes or @' })
   host!: string;
-  @Type(() => Number)
+  @AsNumber()
   @IsInt({ message: 'A port is a whole number' })
   @Min(1, { message: 'A port is at least 1' })
   @Max(65535, { message: 'A port is at most 65535' })

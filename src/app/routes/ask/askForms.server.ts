@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Transform } from 'class-transformer';
+import { ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { askedDefaults } from '~/core/operations/default-value';
@@ -10,7 +9,7 @@ const kinds = Object.keys(wishes) as readonly WishKind[];
 const defaults = Object.keys(askedDefaults) as readonly (keyof typeof askedDefaults)[];
 
 /** A list or an object as a form sends it: JSON, checked after. */
-function plain({ value }: { readonly value: unknown }): unknown {
+function plain(value: unknown): unknown {
   try {
     return typeof value === 'string' ? JSON.parse(value) : value;
   } catch {
@@ -21,9 +20,9 @@ function plain({ value }: { readonly value: unknown }): unknown {
 export class AskForm {
   @IsIn(kinds) what!: WishKind;
   @IsString() @MaxLength(1000) table!: string;
-  @Transform(plain) @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) columns: string[] = [];
+  @ReadAs(plain) @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) columns: string[] = [];
   @IsString() @MaxLength(1000) parent = '';
-  @Transform(plain) @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) parentColumns: string[] = [];
+  @ReadAs(plain) @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) parentColumns: string[] = [];
   /** One a line. */
   @IsString() @MaxLength(20_000) values = '';
   @IsIn(defaults) as: keyof typeof askedDefaults = 'constant';

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { ArrayMaxSize, ArrayMinSize, IsInt, IsOptional, IsString, MaxLength, Min } from 'class-validator';
 import { Numbers } from '~/input/numbers';
 import { intentsOn } from '~/app/server/intents.server';
@@ -10,9 +9,9 @@ import type { Room } from '~/work/enter';
 
 /** Which two: surveys by their numbers, the latest where they are left out. */
 export class ComparedForm {
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) before?: SurveyId;
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) after?: SurveyId;
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) other?: SourceId;
+  @IsOptional() @AsNumber() @IsInt() @Min(1) before?: SurveyId;
+  @IsOptional() @AsNumber() @IsInt() @Min(1) after?: SurveyId;
+  @IsOptional() @AsNumber() @IsInt() @Min(1) other?: SourceId;
 }
 
 class AlignForm extends ComparedForm {

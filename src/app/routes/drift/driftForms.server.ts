@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsString, MaxLength } from 'class-validator';
 import { Numbers } from '~/input/numbers';
 import { intentsOn } from '~/app/server/intents.server';

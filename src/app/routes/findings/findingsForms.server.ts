@@ -1,5 +1,4 @@
 import { pathTo } from '~/app/ui/pathTo';
-import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsString, Matches, MaxLength } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { Numbers } from '~/input/numbers';

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import { latestCatalogue } from '~/work/catalogues';
 import { idIn, notFound } from '~/app/server/ids.server';

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsInt, Max, Min } from 'class-validator';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, askSource } from '~/work/askSource';
@@ -13,7 +12,7 @@ import type { Route } from './+types/rows';
 const atOnce = 8;
 
 class PageShape {
-  @Type(() => Number) @IsInt() @Min(1) @Max(100_000) page!: number;
+  @AsNumber() @IsInt() @Min(1) @Max(100_000) page!: number;
 }
 
 interface Shown {

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsInt, Max, Min } from 'class-validator';
 import { enter } from '~/app/server/door.server';
 import { parse } from '~/input/parse';
@@ -8,7 +7,7 @@ import { askedFor, linesFor } from './asked.server';
 import { linesAtOnce } from './window';
 
 class PageShape {
-  @Type(() => Number) @IsInt() @Min(0) @Max(100_000) page!: number;
+  @AsNumber() @IsInt() @Min(0) @Max(100_000) page!: number;
 }
 
 /** A page of a list of the inventory, filtered and sorted as the list is. */

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsString, MaxLength } from 'class-validator';
 
 export class PasswordForm {

@@ -1,11 +1,10 @@
-import 'reflect-metadata';
-import { Transform } from 'class-transformer';
+import { ReadAs } from '~/input/fill';
 import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
 import { parse } from '~/input/parse';
 import type { ActOutcome, JournalFilter } from '~/store/journal/journal';
 import type { SourceId } from '~/store/ids';
 
-const Whole = () => Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)));
+const Whole = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
 
 class FilterShape {
   @IsString() @MaxLength(80) person = '';

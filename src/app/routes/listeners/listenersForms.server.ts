@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsIn, IsInt, IsString, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import type { ListenerId } from '~/store/ids';
@@ -8,7 +7,7 @@ import { allowListener, removeListener, switchHearing, tryListener } from '~/wor
 import type { Room } from '~/work/enter';
 
 class KnownForm {
-  @Type(() => Number) @IsInt({ message: 'There is no such address' }) @Min(1) listener!: ListenerId;
+  @AsNumber() @IsInt({ message: 'There is no such address' }) @Min(1) listener!: ListenerId;
 }
 
 class AllowForm {

@@ -1,7 +1,6 @@
 // What one can do with one's own account: each intent with the class that its fields are checked by, and what it does.
 
-import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { AsNumber, ReadAs } from '~/input/fill';
 import { ArrayMinSize, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { cookieFor } from '~/app/server/entry.server';
 import { intentsOn, told } from '~/app/server/intents.server';
@@ -20,22 +19,20 @@ class PasswordChange {
 
 class TokenWish {
   @IsString() @IsNotEmpty({ message: 'Say what it is for' }) @MaxLength(80) name!: string;
-  @Transform(({ value }: { value: unknown }) =>
-    value === undefined ? [] : Array.isArray(value) ? (value as unknown[]) : [value],
-  )
+  @ReadAs((value) => (value === undefined ? [] : Array.isArray(value) ? (value as unknown[]) : [value]))
   @IsIn(allRights, { each: true })
   @ArrayMinSize(1, { message: 'Choose what it may do' })
   rights: Right[] = [];
   /** Empty for all sources. */
-  @Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)))
+  @ReadAs((value) => (value === '' || value === undefined ? null : Number(value)))
   @IsOptional()
   @IsInt()
   source: SourceId | null = null;
-  @Type(() => Number) @IsInt() @Min(1) @Max(366, { message: 'A token ends within a year' }) days = 90;
+  @AsNumber() @IsInt() @Min(1) @Max(366, { message: 'A token ends within a year' }) days = 90;
 }
 
 class TokenEnd {
-  @Type(() => Number) @IsInt() @Min(1) token!: TokenId;
+  @AsNumber() @IsInt() @Min(1) token!: TokenId;
 }
 
 class Leaving {

@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsString, Matches, MaxLength } from 'class-validator';
 import { data } from 'react-router';
 import { actorIn, formIn, shapeIn } from '~/app/server/door.server';

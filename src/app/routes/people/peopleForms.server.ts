@@ -1,7 +1,6 @@
 // What can be done with people: each intent with the class that its fields are checked by, and what it does.
 
-import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { AsNumber, ReadAs } from '~/input/fill';
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn, type ShownOnce } from '~/app/server/intents.server';
 import { office } from '~/app/server/office.server';
@@ -11,11 +10,10 @@ import type { GrantId, PersonId, SourceId } from '~/store/ids';
 import type { Actor } from '~/work/actor';
 import { addPerson, giveRole, invite, setDisabled, takeRole } from '~/work/people';
 
-const SourceOrAll = () =>
-  Transform(({ value }: { value: unknown }) => (value === '' || value === undefined ? null : Number(value)));
+const SourceOrAll = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
 
 class NewPersonForm {
-  @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim().toLowerCase() : value))
+  @ReadAs((value) => (typeof value === 'string' ? value.trim().toLowerCase() : value))
   @Matches(/^[a-z0-9][a-z0-9._@-]{0,79}$/, { message: 'A name to sign in with has letters, digits, and . _ @ - only' })
   name!: string;
   @IsString()
@@ -28,18 +26,18 @@ class NewPersonForm {
 }
 
 class GrantForm {
-  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
+  @AsNumber() @IsInt() @Min(1) person!: PersonId;
   @IsIn(roleNames) role!: Role;
   @SourceOrAll() @IsOptional() @IsInt() source: SourceId | null = null;
 }
 
 class UngrantForm {
-  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
-  @Type(() => Number) @IsInt() @Min(1) grant!: GrantId;
+  @AsNumber() @IsInt() @Min(1) person!: PersonId;
+  @AsNumber() @IsInt() @Min(1) grant!: GrantId;
 }
 
 class PersonForm {
-  @Type(() => Number) @IsInt() @Min(1) person!: PersonId;
+  @AsNumber() @IsInt() @Min(1) person!: PersonId;
 }
 
 const intent = intentsOn<Actor>();

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsIn, IsInt, IsOptional, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import type { Depth } from '~/core/evidence/requests';
@@ -8,11 +7,11 @@ import type { Room } from '~/work/enter';
 import { removeSchedule, settleSchedule, switchOn } from '~/work/schedules';
 
 class KnownForm {
-  @Type(() => Number) @IsInt({ message: 'There is no such schedule' }) @Min(1) schedule!: ScheduleId;
+  @AsNumber() @IsInt({ message: 'There is no such schedule' }) @Min(1) schedule!: ScheduleId;
 }
 
 class SettleForm {
-  @IsOptional() @Type(() => Number) @IsInt() @Min(1) schedule?: ScheduleId;
+  @IsOptional() @AsNumber() @IsInt() @Min(1) schedule?: ScheduleId;
   @IsString() @MaxLength(100, { message: 'Write 100 signs at most' }) cron!: string;
   @Matches(/^[A-Za-z0-9_+/-]{1,60}$/, { message: 'Choose a time zone' }) zone!: string;
   @IsIn(['catalogue', 'sampled', 'exact'], { message: 'Choose how deep it looks' }) depth!: Depth;

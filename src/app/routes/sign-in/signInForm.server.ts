@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsIn, IsString, MaxLength } from 'class-validator';
 
 export class SignInForm {

@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { IsIn, IsInt, IsString, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { type DictionaryList, dictionaryLists } from '~/core/naming/dictionary';
@@ -10,7 +9,7 @@ import type { Room } from '~/work/enter';
 
 class Shown {
   /** The version that the person saw. */
-  @Type(() => Number) @IsInt() @Min(0) shown!: number;
+  @AsNumber() @IsInt() @Min(0) shown!: number;
 }
 
 class AdoptForm extends Shown {
@@ -23,11 +22,11 @@ class DropForm extends Shown {
 }
 
 class RestoreForm extends Shown {
-  @Type(() => Number) @IsInt() @Min(1) version!: number;
+  @AsNumber() @IsInt() @Min(1) version!: number;
 }
 
 class CopyForm {
-  @Type(() => Number) @IsInt() @Min(1) target!: number;
+  @AsNumber() @IsInt() @Min(1) target!: number;
 }
 
 class WordForm extends Shown {

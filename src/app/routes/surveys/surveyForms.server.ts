@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { IsIn } from 'class-validator';
 import type { Depth } from '~/core/evidence/requests';
 

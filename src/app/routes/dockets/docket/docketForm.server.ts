@@ -1,7 +1,6 @@
 // What can be asked of a docket: each intent with the class that its fields are checked by, and what it does.
 
-import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { AsNumber, ReadAs } from '~/input/fill';
 import {
   ArrayMaxSize,
   IsArray,
@@ -34,7 +33,7 @@ export interface OnDocket {
 /** What was shown: the digest of plan, scripts and decisions, and how far the journal went then. */
 class Seen {
   @IsString() @MaxLength(64) digest = '';
-  @Type(() => Number) @IsInt() @Min(0) seen = 0;
+  @AsNumber() @IsInt() @Min(0) seen = 0;
 }
 
 class RunForm extends Seen {
@@ -71,12 +70,12 @@ class ModeForm extends Seen {
 }
 
 class FindingForm {
-  @Type(() => Number) @IsInt({ message: 'There is no such finding.' }) @Min(1) finding!: FindingRowId;
+  @AsNumber() @IsInt({ message: 'There is no such finding.' }) @Min(1) finding!: FindingRowId;
 }
 
 class RefusedForm extends Seen {
   /** Those that were refused, to be taken out together. */
-  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value : value === undefined ? [] : [value]).map(Number))
+  @ReadAs((value) => (Array.isArray(value) ? value : value === undefined ? [] : [value]).map(Number))
   @IsArray()
   @ArrayMaxSize(5000)
   @IsInt({ each: true })

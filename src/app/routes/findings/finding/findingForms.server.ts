@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Transform, Type } from 'class-transformer';
+import { AsNumber, ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { pathTo } from '~/app/ui/pathTo';
@@ -19,7 +18,7 @@ interface OnFinding {
 
 class FindingForm {
   /** Those that must be mended before it, where it is put into a docket. */
-  @Transform(({ value }: { value: unknown }) => [value].flat().map(Number))
+  @ReadAs((value) => [value].flat().map(Number))
   @ArrayMaxSize(5)
   @IsInt({ each: true })
   @Min(1, { each: true })
@@ -41,7 +40,7 @@ class PartForm {
 }
 
 class JoinForm extends PartForm {
-  @Type(() => Number)
+  @AsNumber()
   @IsInt({ message: 'Choose which one it was' })
   @Min(1, { message: 'Choose which one it was' })
   older!: FindingRowId;

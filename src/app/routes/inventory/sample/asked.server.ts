@@ -1,5 +1,4 @@
-import 'reflect-metadata';
-import { Type } from 'class-transformer';
+import { AsNumber } from '~/input/fill';
 import { ArrayMaxSize, IsArray, IsInt, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { findTable } from '~/core/catalogue/lookups';
@@ -11,7 +10,7 @@ import type { Room } from '~/work/enter';
 
 class SampleShape {
   @IsString() @MaxLength(300) table!: string;
-  @Type(() => Number) @IsInt() @Min(1) @Max(100_000) page = 1;
+  @AsNumber() @IsInt() @Min(1) @Max(100_000) page = 1;
   @IsArray() @ArrayMaxSize(16) @IsString({ each: true }) @MaxLength(200, { each: true }) columns: string[] = [];
   @IsArray() @ArrayMaxSize(16) @IsString({ each: true }) @MaxLength(1000, { each: true }) values: string[] = [];
 }

@@ -1,7 +1,6 @@
 // What can be settled of a rule: each intent with the class that its fields are checked by, and what it does.
 
-import 'reflect-metadata';
-import { Transform } from 'class-transformer';
+import { ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsIn, IsNotEmpty, IsNumber, IsString, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { type Policy, usualPolicy } from '~/core/rules/policy';
@@ -23,14 +22,14 @@ class Shown {
 class KeepForm extends Shown {
   @IsIn(['on', 'off']) on: 'on' | 'off' = 'on';
   @IsIn(['', ...severities]) severity: '' | Severity = '';
-  @Transform(({ value }: { value: unknown }) => (Array.isArray(value) ? value : [value]).map(Number))
+  @ReadAs((value) => (Array.isArray(value) ? value : [value]).map(Number))
   @IsNumber({}, { each: true, message: 'A threshold is a number' })
   @Min(0, { each: true, message: 'A threshold is not below zero' })
   @ArrayMaxSize(20)
   limits: number[] = [];
 }
 
-const trimmed = () => Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value));
+const trimmed = () => ReadAs((value) => (typeof value === 'string' ? value.trim() : value));
 
 class ObjectForm {
   @trimmed() @IsString() @IsNotEmpty({ message: 'Say what is waived' }) @MaxLength(300) object = '';

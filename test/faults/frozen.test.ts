@@ -1,0 +1,64 @@
+// A web process that answers no more is ended, and one that works hard for a while is not.
+
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { expect, test } from 'vitest';
+import { endWhenSilent } from '../../scripts/watch.mjs';
+
+/** Answers, until it is asked to freeze for so many milliseconds. */
+const program = `
+  const server = require('node:http').createServer((request, response) => {
+    response.end('ok');
+    const ms = Number(new URL(request.url, 'http://x').searchParams.get('freeze') ?? 0);
+    if (ms > 0) setTimeout(() => { const until = Date.now() + ms; while (Date.now() < until); }, 10);
+  });
+  server.listen(0, '127.0.0.1', () => console.log(server.address().port));
+`;
+
+async function served(): Promise<{ readonly child: ReturnType<typeof spawn>; readonly address: string }> {
+  const child = spawn(process.execPath, ['-e', program], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const [port] = (await once(child.stdout, 'data')) as [Buffer];
+  return { child, address: `http://127.0.0.1:${String(port).trim()}/` };
+}
+
+test('a process that is frozen is ended', async () => {
+  const { child, address } = await served();
+  let told = 0;
+  const ended = once(child, 'exit') as Promise<[number | null, string | null]>;
+  endWhenSilent(child, address, { every: 100, most: 3, said: () => told++ });
+  await untilAsked(address, 3);
+  await fetch(`${address}?freeze=600000`);
+  expect(await ended).toEqual([null, 'SIGKILL']);
+  expect(told).toBe(1);
+});
+
+test('one that was silent for less than that is left alone', async () => {
+  const { child, address } = await served();
+  const stop = endWhenSilent(child, address, { every: 300, most: 6 });
+  await untilAsked(address, 3);
+  await fetch(`${address}?freeze=700`);
+  // Answered after it thawed.
+  expect((await fetch(address)).status).toBe(200);
+  expect(child.exitCode).toBeNull();
+  stop();
+  child.kill();
+});
+
+test('one that never answered is left to who starts it', async () => {
+  const child = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)'], { stdio: 'ignore' });
+  let asked = 0;
+  const nobody = spawn(process.execPath, [
+    '-e',
+    `let n = 0; require('node:net').createServer((s) => (s.destroy(), console.log(++n))).listen(0, '127.0.0.1', function () { console.log('at ' + this.address().port); });`,
+  ]);
+  const [first] = (await once(nobody.stdout, 'data')) as [Buffer];
+  endWhenSilent(child, `http://127.0.0.1:${String(first).trim().slice(3)}/`, { every: 30, most: 2 });
+  for await (const _ of nobody.stdout) if (++asked > 5) break;
+  expect([child.exitCode, child.signalCode]).toEqual([null, null]);
+  child.kill();
+  nobody.kill();
+});
+
+async function untilAsked(address: string, times: number): Promise<void> {
+  for (let n = 0; n < times; n++) await fetch(address);
+}

@@ -21,6 +21,13 @@ export function pawlItself(via: Via): Actor {
   return { person: null, via, address: 'this machine', bounds: { grants: [{ role: 'Administrator', source: null }] } };
 }
 
+/** Whether somebody comes by a token: it does what it was made for, and nothing about the account of who made it. */
+export function isToken({ bounds }: Actor): boolean {
+  return bounds.only !== undefined;
+}
+
+export const onlyInPerson = 'Only a person who is signed in does that, not a token.';
+
 export function nameOf({ person }: Actor): string {
   return person?.fullName ?? 'Pawl';
 }
@@ -31,7 +38,8 @@ export class NotAllowed extends Error {
 
   constructor(
     message: string,
-    readonly right: Right,
+    /** What they have no right to; null where no right would help. */
+    readonly right: Right | null,
   ) {
     super(message);
   }

@@ -95,7 +95,8 @@ export async function finishElsewhere(
   { url, browser, ...comer }: Comer & { readonly url: URL; readonly browser: string },
 ): Promise<{ readonly token: string; readonly leadsTo: string } | { readonly problem: string }> {
   const { store } = office;
-  const found = required();
+  const found = settings();
+  if (!found) return { problem: 'There is no other way in here. Sign in with your name and password.' };
   const state = url.searchParams.get('state') ?? '';
   const started = await takeSignInElsewhere(store, hashOf(`${state} ${browser}`));
   if (!started) return { problem: 'This sign-in was finished already, or took too long. Start again.' };

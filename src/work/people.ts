@@ -9,18 +9,18 @@ import {
   addPerson as insertPerson,
   addToken,
   countAdministrators,
-  countFailure,
   disablePerson,
   findForSignIn,
   findPerson,
   findPersonNamed,
-  forgetFailures,
   keepPasswordHash,
   listGrants,
+  holdPeople,
   listPeople,
   type PersonRow,
   removeGrant,
   revokeToken,
+  revokeTokens,
   useToken,
 } from '../store/people/people';
 import {
@@ -32,9 +32,10 @@ import {
   findSession,
   takeInvitation,
 } from '../store/people/sessions';
+import { type Comings, countTry, findTries, forgetTries, listLocked, unlock } from '../store/people/tries';
 import { appendEntry } from '../store/journal/journal';
 import { findSource } from '../store/sources/sources';
-import { type Actor, pawlItself } from './actor';
+import { type Actor, isToken, NotAllowed, onlyInPerson, pawlItself } from './actor';
 import type { Office } from './office';
 import { done, type Outcome, perform, write } from './perform';
 import type { GrantId, PersonId, SourceId, TokenId } from '../store/ids';
@@ -47,10 +48,13 @@ export function sessionLimits(): { readonly idleMinutes: number; readonly hours:
 
 export const shortestPassword = 12;
 const longestPassword = 500;
-const failuresBeforeLock = 5;
+/** Wrong tries before a lock: of a name from one address, of a name from anywhere, and from an address whatever the name. */
+const mostTries = { pair: 5, name: 100, address: 50 } as const;
 const lockMinutes = 5;
 const invitationHours = 72;
 const longestSlowDownMs = 3_000;
+/** How long the tokens of somebody who signs in elsewhere go on after they were last there. */
+const tokenDaysElsewhere = 7;
 /** RFC 9106, second recommended option, with less of memory: 64 MB and three passes. */
 const cost = { memoryCost: 65_536, timeCost: 3, parallelism: 1 } as const;
 
@@ -63,35 +67,41 @@ export interface Comer {
 /** One text for every reason: who tries names learns nothing of which there are. */
 const noEntry = 'Name and password do not fit, or the account is locked for a while.';
 
-/** Opens a session. Wrong tries are slowed down, more and more, and lock the account for a while. */
+/** Opens a session. Wrong tries are slowed down, more and more, and lock the name for a while where they came from. */
 export async function signIn(
   office: Office,
-  { name, password, ...comer }: Comer & { readonly name: string; readonly password: string },
+  { name: typed, password, ...comer }: Comer & { readonly name: string; readonly password: string },
 ): Promise<{ readonly token: string } | { readonly problem: string }> {
   const { store } = office;
-  const known = await findForSignIn(store, name.trim().toLowerCase());
+  const name = typed.trim().toLowerCase();
+  const coming = comingsOf(name, comer.address);
+  const { failures, locked } = await findTries(store, coming);
+  const known = await findForSignIn(store, name);
   const right = await fits(known?.hash ?? null, password);
-  if (known && right && !known.locked && !known.disabled) {
-    await forgetFailures(store, known.id);
+  if (known && right && !locked && !known.disabled) {
+    await forgetTries(store, coming);
     return { token: await openSession(store, known.id, comer) };
   }
-  if (known && !known.locked) await countFailure(store, known.id, failuresBeforeLock, lockMinutes);
-  const failures = known?.failures ?? countStranger(name);
-  const reason = !known ? 'no such name' : known.disabled ? 'disabled' : known.locked ? 'locked' : 'wrong password';
-  await refusedEntry(store, name, comer.address, reason);
+  // A name that is not there is counted just as one that is.
+  if (!locked) await countTry(store, coming, mostTries, lockMinutes);
+  const reason = locked ? 'locked' : !known ? 'no such name' : known.disabled ? 'disabled' : 'wrong password';
+  await refusedEntry(store, typed, comer.address, reason);
   await slowDown(failures);
   return { problem: noEntry };
 }
 
-// Names that are not there are slowed down just as those that are.
-const strangers = new Map<string, number>();
-const mostStrangers = 10_000;
+function comingsOf(name: string, address: string): Comings {
+  return { pair: hashOf(`${name} from ${address}`), name: hashOf(`name ${name}`), address: hashOf(`address ${address}`) };
+}
 
-function countStranger(name: string): number {
-  const failures = strangers.get(name) ?? 0;
-  if (strangers.size >= mostStrangers) strangers.clear();
-  strangers.set(name, failures + 1);
-  return failures;
+/** Of these people, those whom wrong tries keep out at present. */
+export async function lockedAmong({ store }: Office, people: readonly PersonRow[]): Promise<ReadonlySet<PersonId>> {
+  const byName = people.map(({ id, name }) => ({ id, hash: hashOf(`name ${name}`) }));
+  const locked = await listLocked(
+    store,
+    byName.map(({ hash }) => hash),
+  );
+  return new Set(byName.filter(({ hash }) => locked.some((one) => one.equals(hash))).map(({ id }) => id));
 }
 
 /** Writes down that somebody did not get in. */
@@ -156,7 +166,7 @@ export async function signOut({ store }: Office, actor: Actor, token: string): P
 
 /** Ends all of one's sessions, this one too. */
 export async function signOutEverywhere({ store }: Office, actor: Actor): Promise<void> {
-  if (!actor.person) return;
+  if (!actor.person || isToken(actor)) throw new NotAllowed(onlyInPerson, null);
   const ended = await endSessions(store, actor.person.id);
   await write(
     store,
@@ -164,6 +174,12 @@ export async function signOutEverywhere({ store }: Office, actor: Actor): Promis
     { act: 'person.signOut', source: null, object: 'everywhere' },
     { outcome: 'done', after: { sessions: ended } },
   );
+}
+
+/** Where one's own account signs in, and whether it has a password here. */
+export async function ownAccount({ store }: Office, { person }: Actor): Promise<{ elsewhere: boolean; hasPassword: boolean }> {
+  const row = person && (await findPerson(store, person.id));
+  return { elsewhere: row?.issuer != null, hasPassword: row?.hasPassword ?? false };
 }
 
 /** What is wrong with a password to be; null when nothing is. */
@@ -176,29 +192,53 @@ export function passwordProblem(password: string, name: string): string | null {
     : null;
 }
 
+export interface PasswordChange {
+  readonly current: string;
+  readonly next: string;
+  /** The session that goes on. */
+  readonly token: string;
+  /** Whether one's tokens end too. */
+  readonly endTokens?: boolean;
+}
+
 /** Changes one's own password and ends one's other sessions. Returns what is wrong, or null. */
-export async function changePassword(
-  { store }: Office,
-  actor: Actor,
-  { current, next, token }: { readonly current: string; readonly next: string; readonly token: string },
-): Promise<string | null> {
+export async function changePassword({ store }: Office, actor: Actor, change: PasswordChange): Promise<string | null> {
   const { person } = actor;
-  if (!person) return 'Nobody is signed in.';
+  if (!person || isToken(actor)) return onlyInPerson;
   const known = await findForSignIn(store, person.name);
-  if (known?.hash && !(await fits(known.hash, current))) {
-    await countFailure(store, person.id, failuresBeforeLock, lockMinutes);
-    await write(store, actor, { act: 'person.password', source: null, object: person.fullName }, { outcome: 'refused' });
-    await slowDown(known.failures);
-    return 'The present password is another one.';
-  }
-  const problem = passwordProblem(next, person.name);
+  if (known?.issuer != null) return 'You sign in elsewhere, and have no password here.';
+  if (!known?.hash) return 'You have no password yet. Ask who keeps people for an invitation, by which you choose one.';
+  const refused = await presentPasswordProblem(store, actor, { hash: known.hash, name: person.name, current: change.current });
+  const problem = refused ?? passwordProblem(change.next, person.name);
   if (problem) return problem;
   await inTransaction(async (db) => {
-    await keepPasswordHash(db, person.id, await hash(next, cost));
-    await endSessions(db, person.id, hashOf(token));
-    await write(db, actor, { act: 'person.password', source: null, object: person.fullName }, { outcome: 'done' });
+    await keepPasswordHash(db, person.id, await hash(change.next, cost));
+    await endSessions(db, person.id, hashOf(change.token));
+    const tokens = change.endTokens ? await revokeTokens(db, person.id) : 0;
+    const after = tokens > 0 ? { after: { tokens: `${tokens} ended` } } : {};
+    await write(db, actor, { act: 'person.password', source: null, object: person.fullName }, { outcome: 'done', ...after });
   }, store);
   return null;
+}
+
+// Guesses of it count as tries to come in: a session that was left open is no way to guess it.
+async function presentPasswordProblem(
+  store: Office['store'],
+  actor: Actor,
+  { hash: known, name, current }: { readonly hash: string; readonly name: string; readonly current: string },
+): Promise<string | null> {
+  const coming = comingsOf(name, actor.address);
+  const { failures, locked } = await findTries(store, coming);
+  if (!locked && (await fits(known, current))) return null;
+  if (!locked) await countTry(store, coming, mostTries, lockMinutes);
+  await write(
+    store,
+    actor,
+    { act: 'person.password', source: null, object: actor.person?.fullName ?? '' },
+    { outcome: 'refused', after: { reason: locked ? 'locked' : 'wrong password' } },
+  );
+  await slowDown(failures);
+  return locked ? 'There were too many wrong tries. Wait some minutes, and try again.' : 'The present password is another one.';
 }
 
 /** Whom an invitation is for; null when it is none, used, or too old. */
@@ -269,10 +309,11 @@ export async function addPerson(
 
 /** Another invitation, which makes the former one void: for who lost a password or never came. */
 export async function invite(office: Office, actor: Actor, id: PersonId): Promise<Outcome<string>> {
-  return performOn(office, actor, { act: 'person.invite', id }, async (db) => ({
-    problem: null,
-    result: await inviteIn(db, id),
-  }));
+  return performOn<string>(office, actor, { act: 'person.invite', id }, async (db, { issuer }) =>
+    issuer === null
+      ? { problem: null, result: await inviteIn(db, id) }
+      : { problem: 'They sign in elsewhere: an invitation would give them a password here.' },
+  );
 }
 
 async function inviteIn(db: Db, person: PersonId): Promise<string> {
@@ -281,12 +322,14 @@ async function inviteIn(db: Db, person: PersonId): Promise<string> {
   return token;
 }
 
-/** Disables or enables a person; one who is disabled is signed out at once, and their tokens rest. */
+/** Disables or enables a person; one who is disabled is signed out at once, and their tokens end. */
 export async function setDisabled(office: Office, actor: Actor, id: PersonId, disabled: boolean): Promise<Outcome<null>> {
-  return performOn(office, actor, { act: disabled ? 'person.disable' : 'person.enable', id }, async (db) => {
+  return performOn(office, actor, { act: disabled ? 'person.disable' : 'person.enable', id }, async (db, person) => {
     await disablePerson(db, id, disabled);
-    if (disabled) await endSessions(db, id);
-    else await forgetFailures(db, id);
+    if (disabled) {
+      await endSessions(db, id);
+      await revokeTokens(db, id);
+    } else await unlock(db, hashOf(`name ${person.name}`));
     return (await countAdministrators(db)) === 0 ? { problem: nobodyLeft } : done;
   });
 }
@@ -316,6 +359,7 @@ function performOn<T>(
   work: (db: Db, person: PersonRow) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   return perform(office, actor, { act, right: 'keepPeople', source: null, object: `person ${id}` }, async (db) => {
+    await holdPeople(db);
     const person = await findPerson(db, id);
     if (!person) return { problem: 'There is no such person any more.' };
     const outcome = await work(db, person);
@@ -335,7 +379,7 @@ export interface TokenWish {
 /** Makes a token for the terminal or a pipeline. It is shown once and kept as a hash. It never gives more than its maker may. */
 export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish): Promise<Outcome<string>> {
   const { person } = actor;
-  if (!person || actor.bounds.only) return { problem: 'Only a person who is signed in makes tokens.' };
+  if (!person || isToken(actor)) return { problem: onlyInPerson };
   const token = `${tokenStart}${randomBytes(30).toString('base64url')}`;
   await inTransaction(async (db) => {
     await addToken(db, { ...wish, hash: hashOf(token), person: person.id });
@@ -350,6 +394,7 @@ export async function makeToken({ store }: Office, actor: Actor, wish: TokenWish
 }
 
 export async function endToken({ store }: Office, actor: Actor, id: TokenId): Promise<string | null> {
+  if (isToken(actor)) return onlyInPerson;
   const name = actor.person && (await revokeToken(store, actor.person.id, id));
   if (name === null) return 'That token was revoked already.';
   await write(store, actor, { act: 'token.revoke', source: null, object: name }, { outcome: 'done' });
@@ -358,7 +403,7 @@ export async function endToken({ store }: Office, actor: Actor, id: TokenId): Pr
 
 /** Who comes with a token; null when it is none, has ended, or was revoked. */
 export async function actorOfToken({ store }: Pick<Office, 'store'>, token: string, address: string): Promise<Actor | null> {
-  const used = token.startsWith(tokenStart) ? await useToken(store, hashOf(token)) : null;
+  const used = token.startsWith(tokenStart) ? await useToken(store, hashOf(token), tokenDaysElsewhere) : null;
   if (!used) return null;
   const only = { rights: used.rights, source: used.source };
   return { person: used, via: 'terminal', address, bounds: { grants: await listGrants(store, used.id), only } };

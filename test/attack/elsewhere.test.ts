@@ -12,7 +12,16 @@ import { findPersonNamed, listGrants } from '../../src/store/people/people';
 import { pawlItself } from '../../src/work/actor';
 import { finishElsewhere, startElsewhere } from '../../src/work/elsewhere';
 import type { Office } from '../../src/work/office';
-import { actorOfSession, addPerson, setDisabled } from '../../src/work/people';
+import {
+  actorOfSession,
+  actorOfToken,
+  addPerson,
+  changePassword,
+  invite,
+  makeToken,
+  setDisabled,
+  signIn,
+} from '../../src/work/people';
 import { useDatabase } from '../kit/database';
 import { type Kept, type StandIn, startProvider } from '../kit/provider';
 
@@ -149,6 +158,38 @@ test('who is disabled here stays out', async () => {
   const person = await findPersonNamed(store, 'ines');
   await setDisabled(office, pawlItself('terminal'), there(person).id, true);
   expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('problem');
+});
+
+test('who signs in elsewhere has no password here, by no way, and a token of theirs makes none', async () => {
+  (people['ines'] as Kept[string]).groups = ['dba'];
+  const found = there(await findPersonNamed(store, 'ines'));
+  await setDisabled(office, pawlItself('terminal'), found.id, false);
+  const entered = await finish(await walk(await start(), 'ines'));
+  const actor = there('token' in entered ? await actorOfSession(office, entered.token, 'x') : null);
+  const made = await makeToken(office, actor, { name: 't', rights: ['seeFindings'], source: null, days: 30 });
+  const bearer = made.problem === null ? made.result : '';
+  const next = 'one tide after another';
+  for (const by of [actor, there(await actorOfToken(office, bearer, 'x'))])
+    expect(await changePassword(office, by, { current: '', next, token: '' })).not.toBeNull();
+  expect(await invite(office, pawlItself('terminal'), found.id)).toHaveProperty('problem');
+  expect(await signIn(office, { name: 'ines', password: next, ...from })).toHaveProperty('problem');
+  await expect(database.run(`update pawl.people set password_hash = 'x' where name = 'ines'`)).rejects.toThrow(
+    'ck_people_elsewhere',
+  );
+  // Whoever was not there for days may have left.
+  await database.run(`update pawl.people set signed_in_at = now() - interval '8 days' where name = 'ines'`);
+  expect(await actorOfToken(office, bearer, 'x')).toBeNull();
+  expect(await finish(await walk(await start(), 'ines'))).toHaveProperty('token');
+  expect(await actorOfToken(office, bearer, 'x')).not.toBeNull();
+});
+
+test('without a provider, what comes back is told so', async () => {
+  const issuer = process.env['PAWL_OIDC_ISSUER'];
+  delete process.env['PAWL_OIDC_ISSUER'];
+  expect(await finish(new URL(`${origin}/sign-in/return?code=x&state=y`))).toEqual({
+    problem: 'There is no other way in here. Sign in with your name and password.',
+  });
+  process.env['PAWL_OIDC_ISSUER'] = issuer;
 });
 
 test('what was refused is in the journal, with the reason', async () => {

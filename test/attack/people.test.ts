@@ -13,7 +13,9 @@ import { openStore } from '../../src/store/db';
 import { verifyJournal } from '../../src/store/journal/journal';
 import { migrate } from '../../src/store/migrate';
 import { findPersonNamed } from '../../src/store/people/people';
-import { type Actor, NotAllowed, pawlItself } from '../../src/work/actor';
+import { allRights } from '../../src/core/rights/rights';
+import { type Actor, NotAllowed, onlyInPerson, pawlItself } from '../../src/work/actor';
+import { setScreen } from '../../src/work/screens';
 import type { Office } from '../../src/work/office';
 import {
   acceptInvitation,
@@ -139,10 +141,42 @@ describe('signing in', () => {
       last = performance.now() - started;
     }
     expect(last).toBeGreaterThan(1_500);
+    // Nor does the same name in another writing begin anew.
+    const started = performance.now();
+    await signIn(office, { name: ' Stranger', password: 'wrong', ...from });
+    expect(performance.now() - started).toBeGreaterThan(1_500);
     expect(
       (await database.run(`select count(*)::int as n from pawl.journal where outcome = 'refused' and person ilike 'locked%'`))
         .rows[0],
     ).toEqual({ n: 7 });
+  });
+
+  test('is locked where the wrong tries came from: nobody is kept out by what others try elsewhere', async () => {
+    const { id } = await personWith('wanted', 'Administrator');
+    const enemy = { address: '10.6.6.6', agent: 'x' };
+    await Promise.all(Array.from({ length: 8 }, () => signIn(office, { name: 'wanted', password: 'guess', ...enemy })));
+    expect(await signIn(office, { name: 'wanted', password, ...enemy })).toHaveProperty('problem');
+    expect(await signIn(office, { name: 'wanted', password, ...from })).toHaveProperty('token');
+    // From very many addresses the name is locked, but not where its person came in before.
+    await database.run(
+      `insert into pawl.sign_in_tries (who, name, failures, locked_until) values (sha256('name wanted'), sha256('name wanted'), 100, now() + interval '5 minutes')`,
+    );
+    expect(await signIn(office, { name: 'wanted', password, address: '10.0.0.77', agent: 'x' })).toHaveProperty('problem');
+    expect(await signIn(office, { name: 'wanted', password, ...from })).toHaveProperty('token');
+    await setDisabled(office, admin, id, false);
+    expect(await signIn(office, { name: 'wanted', password, ...enemy })).toHaveProperty('token');
+  });
+
+  test('from an address that tries many names is locked, but for who came in from there before', async () => {
+    await personWith('neighbour');
+    const hall = { address: '10.7.7.7', agent: 'x' };
+    expect(await signIn(office, { name: 'neighbour', password, ...hall })).toHaveProperty('token');
+    await personWith('newcomer');
+    await database.run(
+      `insert into pawl.sign_in_tries (who, failures, locked_until) values (sha256('address 10.7.7.7'), 50, now() + interval '5 minutes')`,
+    );
+    expect(await signIn(office, { name: 'newcomer', password, ...hall })).toHaveProperty('problem');
+    expect(await signIn(office, { name: 'neighbour', password, ...hall })).toHaveProperty('token');
   });
 
   test('of one who was disabled ends at once, sessions and tokens too', async () => {
@@ -154,6 +188,10 @@ describe('signing in', () => {
     expect(await actorOfSession(office, token, 'x')).toBeNull();
     expect(await actorOfToken(office, bearer, 'x')).toBeNull();
     expect(await signIn(office, { name: 'gone', password, ...from })).toHaveProperty('problem');
+    // Who is let in again makes new ones.
+    await setDisabled(office, admin, id, false);
+    expect(await actorOfToken(office, bearer, 'x')).toBeNull();
+    expect(await signIn(office, { name: 'gone', password, ...from })).toHaveProperty('token');
   });
 });
 
@@ -187,7 +225,45 @@ describe('a session', () => {
   });
 });
 
+test('the present password is not to be guessed in a session that was left open', async () => {
+  const { token, actor } = await personWith('left');
+  const guess = (current: string) => changePassword(office, actor, { current, next: 'another tide after that', token });
+  for (let n = 0; n < 5; n++) expect(await guess(`wrong ${n}`)).toContain('The present password');
+  expect(await guess(password)).toContain('too many wrong tries');
+});
+
 describe('a token', () => {
+  test('does nothing about the account of who made it: kind by kind', async () => {
+    const { id, actor, token } = await personWith('owner', 'Administrator');
+    const made = await makeToken(office, actor, { name: 't', rights: [...allRights], source: null, days: 1 });
+    const bearer = (await actorOfToken(office, made.problem === null ? made.result : '', 'x')) as Actor;
+    const { rows } = await database.run(`select id from pawl.tokens where person_id = ${id}`);
+    const next = 'another tide after that';
+    expect(await changePassword(office, bearer, { current: password, next, token: '' })).toBe(onlyInPerson);
+    expect(await makeToken(office, bearer, { name: 'u', rights: ['plan'], source: null, days: 1 })).toEqual({
+      problem: onlyInPerson,
+    });
+    expect(await endToken(office, bearer, Number(rows[0]?.['id']) as TokenId)).toBe(onlyInPerson);
+    await expect(signOutEverywhere(office, bearer)).rejects.toThrow(NotAllowed);
+    expect(await setScreen(office, bearer, 'dossier', 500)).toBe(onlyInPerson);
+    expect(await signIn(office, { name: 'owner', password, ...from })).toHaveProperty('token');
+    expect(await actorOfSession(office, token, 'x')).not.toBeNull();
+  });
+
+  test('ends with a change of password where its maker asks for it', async () => {
+    const { actor, token } = await personWith('tidy');
+    const make = async () => {
+      const made = await makeToken(office, actor, { name: 't', rights: ['survey'], source: null, days: 1 });
+      return made.problem === null ? made.result : '';
+    };
+    const bearer = await make();
+    const [one, two] = ['another tide after that', 'and yet another tide'] as const;
+    expect(await changePassword(office, actor, { current: password, next: one, token })).toBeNull();
+    expect(await actorOfToken(office, bearer, 'x')).not.toBeNull();
+    expect(await changePassword(office, actor, { current: one, next: two, token, endTokens: true })).toBeNull();
+    expect(await actorOfToken(office, bearer, 'x')).toBeNull();
+  });
+
   test('gives no more than it says, nor than its maker may by then', async () => {
     const { id, actor } = await personWith('maker', 'Reader');
     const made = await makeToken(office, actor, {
@@ -226,6 +302,32 @@ describe('a token', () => {
     expect(await actorOfToken(office, revoked, 'x')).toBeNull();
     expect(await actorOfToken(office, `${revoked}x`, 'x')).toBeNull();
   });
+});
+
+test('nobody chooses a first password but by an invitation', async () => {
+  const added = await addPerson(office, admin, { name: 'bare', fullName: 'Bare', grants: [] });
+  const { id } = there(added.problem === null ? added.result : null);
+  const actor: Actor = { person: { id, name: 'bare', fullName: 'Bare' }, via: 'browser', address: 'x', bounds: { grants: [] } };
+  expect(await changePassword(office, actor, { current: '', next: password, token: '' })).toContain('invitation');
+  expect(await signIn(office, { name: 'bare', password, ...from })).toHaveProperty('problem');
+});
+
+test('two administrators who disable each other at the same moment leave one', async () => {
+  await database.run(`delete from pawl.grants where role = 'Administrator'`);
+  for (let round = 0; round < 8; round++) {
+    const [one, two] = [await personWith(`a-${round}`, 'Administrator'), await personWith(`b-${round}`, 'Administrator')];
+    const outcomes = await Promise.all([
+      setDisabled(office, one.actor, two.id, true),
+      setDisabled(office, two.actor, one.id, true),
+    ]);
+    expect(outcomes.filter(({ problem }) => problem === null)).toHaveLength(1);
+    const { rows } = await database.run(
+      `select name from pawl.people join pawl.grants on person_id = people.id where role = 'Administrator' and disabled_at is null`,
+    );
+    expect(rows).toHaveLength(1);
+    await database.run(`delete from pawl.grants where role = 'Administrator'`);
+  }
+  for (const name of ['last-1', 'last-2']) await personWith(name, 'Administrator');
 });
 
 test('somebody who keeps people always stays', async () => {

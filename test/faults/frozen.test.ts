@@ -3,6 +3,7 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { expect, test } from 'vitest';
+// @ts-expect-error A script without types: it must run before there are any.
 import { endWhenSilent } from '../../scripts/watch.mjs';
 
 /** Answers, until it is asked to freeze for so many milliseconds. */

@@ -11,12 +11,11 @@ export interface PersonRow {
   /** Where they sign in, when that is not here. */
   readonly issuer: string | null;
   readonly hasPassword: boolean;
-  readonly lockedUntil: string | null;
   readonly disabledAt: string | null;
 }
 
 const shown = `people.id, people.name, people.full_name as "fullName", people.issuer, people.password_hash is not null as "hasPassword",
-  people.locked_until as "lockedUntil", people.disabled_at as "disabledAt"`;
+  people.disabled_at as "disabledAt"`;
 
 export function listPeople(db: Db): Promise<readonly PersonRow[]> {
   return rowsOf(db, `select ${shown} from people order by disabled_at is not null, name`);
@@ -56,7 +55,13 @@ export async function findOrAddSubject(
     issuer,
     subject,
   ]);
+  await db.query('update people set signed_in_at = now() where issuer = $1 and subject = $2', [issuer, subject]);
   return findRow(db, `select ${shown} from people where issuer = $1 and subject = $2`, [issuer, subject]);
+}
+
+/** Who keeps people changes one at a time: two could take each other's leave at the same moment. Until the transaction ends. */
+export async function holdPeople(db: Db): Promise<void> {
+  await db.query('select pg_advisory_xact_lock(7295420)');
 }
 
 export async function countAdministrators(db: Db): Promise<number> {
@@ -73,40 +78,22 @@ export async function disablePerson(db: Db, id: PersonId, disabled: boolean): Pr
 }
 
 export async function keepPasswordHash(db: Db, id: PersonId, hash: string): Promise<void> {
-  await db.query('update people set password_hash = $2, failures = 0, locked_until = null where id = $1', [id, hash]);
+  await db.query('update people set password_hash = $2 where id = $1', [id, hash]);
 }
 
 export interface Checked {
   readonly id: PersonId;
   readonly hash: string | null;
-  readonly failures: number;
-  readonly locked: boolean;
+  /** Where they sign in, when that is not here. */
+  readonly issuer: string | null;
   readonly disabled: boolean;
 }
 
 export function findForSignIn(db: Db, name: string): Promise<Checked | null> {
   return findRow(
     db,
-    `select id, password_hash as hash, failures, coalesce(locked_until > now(), false) as locked, disabled_at is not null as disabled
-     from people where name = $1`,
+    'select id, password_hash as hash, issuer, disabled_at is not null as disabled from people where name = $1',
     [name],
-  );
-}
-
-/** Counts a failed try; from the `most`-th on the account is locked, longer each time. */
-export async function countFailure(db: Db, id: PersonId, most: number, lockMinutes: number): Promise<void> {
-  await db.query(
-    `update people set failures = failures + 1,
-       locked_until = case when failures + 1 >= $2 then now() + make_interval(mins => $3 * least(failures + 2 - $2, 12)) end
-     where id = $1`,
-    [id, most, lockMinutes],
-  );
-}
-
-export async function forgetFailures(db: Db, id: PersonId): Promise<void> {
-  await db.query(
-    'update people set failures = 0, locked_until = null where id = $1 and (failures > 0 or locked_until is not null)',
-    [id],
   );
 }
 
@@ -202,17 +189,30 @@ export async function revokeToken(db: Db, person: PersonId, id: TokenId): Promis
   return row?.name ?? null;
 }
 
-/** The token of a hash that is neither ended nor revoked, with its use noted; null when there is none. */
+/** Ends all tokens of a person. Returns how many. */
+export async function revokeTokens(db: Db, person: PersonId): Promise<number> {
+  const ended = await db.query('update tokens set revoked_at = now() where person_id = $1 and revoked_at is null', [person]);
+  return ended.rowCount ?? 0;
+}
+
+/**
+ * The token of a hash that is neither ended nor revoked, with its use noted; null when there is none. Those of people who sign in
+ * elsewhere rest when they were not there for so many days.
+ */
 export function useToken(
   db: Db,
   hash: Buffer,
+  daysElsewhere: number,
 ): Promise<(PersonRow & { readonly rights: readonly Right[]; readonly source: SourceId | null }) | null> {
   return findRow(
     db,
     `with used as (
-       update tokens set used_at = now() where token_hash = $1 and revoked_at is null and ends_at > now() returning *
+       update tokens set used_at = now() where token_hash = $1 and revoked_at is null and ends_at > now() and exists (
+         select from people where id = person_id and disabled_at is null
+           and (issuer is null or signed_in_at > now() - make_interval(days => $2)))
+       returning *
      )
-     select ${shown}, used.rights, used.source_id as source from used join people on people.id = used.person_id where disabled_at is null`,
-    [hash],
+     select ${shown}, used.rights, used.source_id as source from used join people on people.id = used.person_id`,
+    [hash, daysElsewhere],
   );
 }

@@ -30,7 +30,7 @@ export async function findSession(db: Db, hash: Buffer, idleMinutes: number): Pr
   const row = await findRow<PersonRow & { stale: boolean }>(
     db,
     `select people.id, people.name, full_name as "fullName", issuer, password_hash is not null as "hasPassword",
-       locked_until as "lockedUntil", disabled_at as "disabledAt", seen_at < now() - interval '20 seconds' as stale
+       disabled_at as "disabledAt", seen_at < now() - interval '20 seconds' as stale
      from sessions join people on people.id = person_id
      where token_hash = $1 and ends_at > now() and seen_at > now() - make_interval(mins => $2) and disabled_at is null`,
     [hash, idleMinutes],
@@ -69,7 +69,7 @@ export async function findInvited(
   return findRow(
     db,
     `select people.id, people.name, full_name as "fullName" from invitations join people on people.id = person_id
-     where token_hash = $1 and ends_at > now() and disabled_at is null`,
+     where token_hash = $1 and ends_at > now() and disabled_at is null and issuer is null`,
     [hash],
   );
 }

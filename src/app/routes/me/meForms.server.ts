@@ -1,7 +1,7 @@
 // What one can do with one's own account: each intent with the class that its fields are checked by, and what it does.
 
 import { AsNumber, ReadAs } from '~/input/fill';
-import { ArrayMinSize, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { ArrayMinSize, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { cookieFor } from '~/app/server/entry.server';
 import { intentsOn, told } from '~/app/server/intents.server';
 import { office } from '~/app/server/office.server';
@@ -15,6 +15,8 @@ class PasswordChange {
   @IsString() @MaxLength(2000) current = '';
   @IsString() @MaxLength(2000) next!: string;
   @IsString() @MaxLength(2000) again!: string;
+  /** Ticked: one's tokens end too. */
+  @ReadAs((value) => value === 'on') @IsBoolean() tokens = false;
 }
 
 class TokenWish {
@@ -49,10 +51,10 @@ const intent = intentsOn<Me>();
 const out = { then: () => ({ to: '/sign-in', cookie: cookieFor('') }) };
 
 export const meIntents = {
-  password: intent(PasswordChange, ({ actor, session }, { current, next, again }) =>
+  password: intent(PasswordChange, ({ actor, session }, { current, next, again, tokens }) =>
     told(
       next === again
-        ? changePassword(office(), actor, { current, next, token: session ?? '' })
+        ? changePassword(office(), actor, { current, next, token: session ?? '', endTokens: tokens })
         : Promise.resolve('The two are not the same.'),
     ),
   ),

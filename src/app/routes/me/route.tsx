@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import { Form, useNavigation } from 'react-router';
+import { data, Form, useNavigation } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
 import { actorIn } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
@@ -15,7 +15,8 @@ import { SourceChoice } from '~/app/ui/SourceChoice';
 import { Strip } from '~/app/ui/Strip';
 import { allRights, mayAnywhere, type Right, rights } from '~/core/rights/rights';
 import { listGrants, listTokens } from '~/store/people/people';
-import { shortestPassword } from '~/work/people';
+import { isToken, onlyInPerson } from '~/work/actor';
+import { ownAccount, shortestPassword } from '~/work/people';
 import { sourcesFor } from '~/work/sources';
 import type { Route } from './+types/route';
 import { actOn, type Came } from '~/app/server/intents.server';
@@ -25,8 +26,10 @@ import type { PersonId } from '~/store/ids';
 export async function loader({ context }: Route.LoaderArgs) {
   const actor = actorIn({ context });
   const { store } = office();
+  if (isToken(actor)) throw data({ title: 'This page is for people', advice: onlyInPerson }, { status: 403 });
   const id = actor.person?.id ?? (0 as PersonId);
-  const [grants, tokens, sources] = await Promise.all([
+  const [account, grants, tokens, sources] = await Promise.all([
+    ownAccount(office(), actor),
     listGrants(store, id),
     listTokens(store, id),
     sourcesFor(office(), actor),
@@ -35,7 +38,7 @@ export async function loader({ context }: Route.LoaderArgs) {
     source === null ? 'all sources' : (sources.find((row) => row.id === source)?.name ?? 'a source you do not see');
   return {
     person: actor.person,
-    elsewhere: grants.some(({ byGroup }) => byGroup !== null),
+    ...account,
     shortest: shortestPassword,
     roles: grants.map(({ id: key, role, source, byGroup }) => ({ key, role, on: nameOf(source), byGroup })),
     tokens: tokens.map((token) => ({ ...token, on: nameOf(token.source) })),
@@ -53,7 +56,7 @@ export function meta() {
 }
 
 export default function Me({ loaderData, actionData }: Route.ComponentProps) {
-  const { person, roles, elsewhere, shortest } = loaderData;
+  const { person, roles, elsewhere, hasPassword, shortest, tokens } = loaderData;
   const busy = useNavigation().state !== 'idle';
   const said = (...intents: readonly (keyof typeof meIntents)[]) =>
     actionData && intents.some((one) => one === actionData.intent) ? actionData : null;
@@ -86,7 +89,13 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
               </li>
             ))}
           </PlainList>
-          {!elsewhere && (
+          {!elsewhere && !hasPassword && (
+            <>
+              <h2>Password</h2>
+              <p className="mute">You have none yet. Who keeps people sends you an invitation, by which you choose one.</p>
+            </>
+          )}
+          {hasPassword && (
             <Form method="post" aria-label="Password" key={said('password')?.problem === null ? 'changed' : 'asked'}>
               <h2>Password</h2>
               <Fields>
@@ -102,6 +111,13 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                 />
                 <TextField name="again" label="The same again" type="password" autoComplete="new-password" required />
               </Fields>
+              {tokens.some(({ revokedAt }) => revokedAt === null) && (
+                <FormControlLabel
+                  control={<Checkbox name="tokens" size="small" />}
+                  label="End my tokens too"
+                  slotProps={{ typography: { className: 'small' } }}
+                />
+              )}
               <Said problem={said('password')?.problem} done="Changed. Your other sessions have ended." />
               <div className="actions">
                 <Button type="submit" name="intent" value="password" disabled={busy}>

@@ -16,6 +16,7 @@ import { Strip } from '~/app/ui/Strip';
 import { type Role, roleNames, roles } from '~/core/rights/rights';
 import { listGrants, listPeople } from '~/store/people/people';
 import { listSources } from '~/store/sources/sources';
+import { lockedAmong } from '~/work/people';
 import type { Route } from './+types/route';
 import { actOn } from '~/app/server/intents.server';
 import { peopleIntents } from './peopleForms.server';
@@ -24,12 +25,13 @@ export async function loader({ context }: Route.LoaderArgs) {
   await enterAll({ context }, 'keepPeople');
   const { store } = office();
   const [people, grants, sources] = await Promise.all([listPeople(store), listGrants(store), listSources(store)]);
+  const locked = await lockedAmong(office(), people);
   return {
     you: actorIn({ context }).person?.id ?? null,
     sources: sources.map(({ id, name }) => ({ id, name })),
     people: people.map((person) => ({
       ...person,
-      locked: person.lockedUntil !== null && Date.parse(person.lockedUntil) > Date.now(),
+      locked: locked.has(person.id),
       grants: grants
         .filter(({ personId }) => personId === person.id)
         .map(({ id, role, source, byGroup }) => ({

@@ -1,0 +1,19 @@
+-- Wrong tries are counted for a name from an address, for a name, and for an address: nobody is locked out by what others try
+-- elsewhere. Only hashes: what is typed as a name is a password now and then.
+create table sign_in_tries (
+  who bytea primary key,
+  -- The hash of the name alone, where it is about one.
+  name bytea,
+  failures integer not null default 0 check (failures >= 0),
+  at timestamptz not null default now(),
+  locked_until timestamptz,
+  succeeded_at timestamptz
+);
+create index ix_sign_in_tries_name on sign_in_tries (name);
+create index ix_sign_in_tries_at on sign_in_tries (at);
+alter table people drop column failures, drop column locked_until;
+
+-- Who signs in elsewhere has no password here, and their tokens end some days after they were last there.
+alter table people add signed_in_at timestamptz;
+update people set password_hash = null, signed_in_at = now() where issuer is not null;
+alter table people add constraint ck_people_elsewhere check (issuer is null or password_hash is null);

@@ -114,13 +114,13 @@ test('a run is paused before its next step, and goes on when asked to', async ()
   await holding(async (letGo) => {
     const id = await ask(docket, plan, 'forward');
     await stands(id);
-    await steerRun(store, docket, 'pause');
+    await steerRun(store, { source, docket, asked: 'pause' });
     await letGo();
     await reached(id, 'paused', 'done');
     const steps = await listSteps(store, id);
     expect(steps.some((step) => step.state === 'waiting')).toBe(true);
     expect(steps.some((step) => step.state === 'running')).toBe(false);
-    await steerRun(store, docket, null);
+    await steerRun(store, { source, docket, asked: null });
     expect(await reached(id, 'done', 'stopped')).toMatchObject({ state: 'done', problem: null });
   });
   await run(docket, plan, 'back');
@@ -133,7 +133,7 @@ test('a stop interrupts the step that is under way; what was done can be gone ba
   await holding(async () => {
     const id = await ask(docket, plan, 'forward');
     await stands(id);
-    await steerRun(store, docket, 'stop');
+    await steerRun(store, { source, docket, asked: 'stop' });
     await reached(id, 'stopped', 'done');
     const steps = await listSteps(store, id);
     expect(steps.filter((step) => step.state === 'failed').map((step) => held.test(step.title))).toEqual([true]);
@@ -151,7 +151,7 @@ test('a first step that was stopped half way is gone on with, and what it left i
     const id = await ask(docket, plan, 'forward');
     const left = async () => (await audited.run('select 1 from pg_index where not indisvalid')).rowCount;
     await eventually(async () => ((await left()) ? true : null), 'an index to be half built');
-    await steerRun(store, docket, 'stop');
+    await steerRun(store, { source, docket, asked: 'stop' });
     await reached(id, 'stopped', 'done');
     expect(await left()).toBe(1);
   });

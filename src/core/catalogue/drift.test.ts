@@ -40,3 +40,19 @@ test('says what is new, gone, or not what it was', () => {
   ]);
   expect(driftOf(port, after, [tableId('port', 'berth')])).toEqual([]);
 });
+
+test('what one of two readings was not shown is no difference, whichever of the two', () => {
+  const trigger = { name: 'noted', function: 'as owner', enabled: true, event: 'before insert' };
+  const seen = { ...port, tables: port.tables.map((table) => ({ ...table, triggers: [trigger] })) };
+  const blind = { ...port, unknown: ['triggers' as const] };
+  expect([driftOf(blind, seen, [call]), driftOf({ ...seen, unknown: [] }, blind, [call])]).toEqual([[], []]);
+  expect(driftOf(port, seen, [call])).toEqual(['port.call: trigger noted is new']);
+  const without = { ...port, tables: port.tables.map((table) => ({ ...table, indexes: [] })) };
+  expect(driftOf(port, { ...without, unknown: ['indexes'] }, [call])).toEqual([]);
+  const unsure = (validated: boolean) => ({
+    ...port,
+    unknown: ['states' as const],
+    tables: port.tables.map((table) => ({ ...table, constraints: table.constraints.map((one) => ({ ...one, validated })) })),
+  });
+  expect(driftOf(unsure(true), unsure(false), [call])).toEqual([]);
+});

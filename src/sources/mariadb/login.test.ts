@@ -1,6 +1,7 @@
 // What a login cannot see the server leaves out without a word: it is said, and never taken for nothing.
 
 import { beforeAll, expect, test } from 'vitest';
+import { driftOf } from '../../core/catalogue/drift';
 import { hiddenInWords, risksInWords } from '../../core/survey/login';
 import { useMariadb } from '../../../test/kit/mariadb';
 import { openSource } from './reader';
@@ -95,4 +96,12 @@ test('reading cannot change anything, and takes no longer than it may', async ()
   } finally {
     await source.close();
   }
+});
+
+test('what the login that audits is not shown is no drift for the one that changes, and the other way round', async () => {
+  const [audits, changes] = [(await as('fitting')).catalogue, (await as('mighty', ['yard'])).catalogue];
+  const ids = audits.tables.map(({ id }) => id);
+  expect(audits.tables.flatMap(({ triggers }) => triggers)).toEqual([]);
+  expect(changes.tables.flatMap(({ triggers }) => triggers.map(({ name }) => name))).toEqual(['noted']);
+  expect([driftOf(audits, changes, ids), driftOf(changes, audits, ids)]).toEqual([[], []]);
 });

@@ -1,6 +1,6 @@
 import type { Direction } from '../../core/plan/direction';
 import { type Db, findRow, getRow, rowsOf } from '../db';
-import type { DocketId, FindingRowId, RunId } from '../ids';
+import type { DocketId, FindingRowId, RunId, SourceId } from '../ids';
 
 export type RunState = 'queued' | 'running' | 'paused' | 'done' | 'stopped';
 
@@ -116,12 +116,17 @@ export async function finishStep(
   ]);
 }
 
-/** Asks a run under way to pause or stop before its next step; null to go on. */
-export async function steerRun(db: Db, docket: DocketId, asked: RunRequest | null): Promise<void> {
-  await db.query(
-    `update runs set asked = $2 where docket_id = $1 and state in ('queued', 'running', 'paused') and asked is distinct from 'stop'`,
-    [docket, asked],
+/** Asks the run under way of a source's docket to pause or stop before its next step; null to go on. False where none is under way. */
+export async function steerRun(
+  db: Db,
+  { source, docket, asked }: { readonly source: SourceId; readonly docket: DocketId; readonly asked: RunRequest | null },
+): Promise<boolean> {
+  const steered = await db.query(
+    `update runs set asked = case when asked = 'stop' then asked else $3 end
+     where docket_id = (select id from dockets where id = $2 and source_id = $1) and state in ('queued', 'running', 'paused')`,
+    [source, docket, asked],
   );
+  return (steered.rowCount ?? 0) > 0;
 }
 
 export async function findRequest(db: Db, run: RunId): Promise<RunRequest | null> {

@@ -87,8 +87,8 @@ export function steer(room: Room, id: DocketId, asked: RunRequest | null): Promi
   // Not held: a run that is stopped must not wait for whoever looks at the docket.
   const act = { act: `docket.${asked ?? 'resume'}`, right: 'run', source, object: docketObject(id) } as const;
   return perform(office, actor, act, async (store) => {
-    await steerRun(store, id, asked);
-    return done;
+    const steered = await steerRun(store, { source: source.id, docket: id, asked });
+    return steered ? done : { problem: `There is no run of docket ${id} under way here.` };
   });
 }
 

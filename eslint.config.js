@@ -9,7 +9,18 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 const nodeGlobals = Object.fromEntries(
-  ['process', 'Buffer', 'console', 'fetch', 'setTimeout', 'clearTimeout', 'setInterval', 'URL'].map((name) => [name, 'readonly']),
+  [
+    'process',
+    'Buffer',
+    'console',
+    'fetch',
+    'setTimeout',
+    'clearTimeout',
+    'setInterval',
+    'clearInterval',
+    'AbortSignal',
+    'URL',
+  ].map((name) => [name, 'readonly']),
 );
 
 // Who imports whom, besides itself: what a folder may not reach is refused. Data flows one way.

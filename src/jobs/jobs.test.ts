@@ -12,6 +12,7 @@ import { addDocket, findDocket, freezeDocket, moveDocket, putItem, setDocketMode
 import { askForRehearsal, findLastRehearsal, startRehearsal } from '../store/dockets/rehearsals';
 import { askForRun, findRun, listProofsOfRun, listSteps } from '../store/dockets/runs';
 import { coreFinding, listFindings, moveFindings } from '../store/findings/findings';
+import { codeOfInstallation } from '../store/installation';
 import { addSource } from '../store/sources/sources';
 import {
   askForSurvey,
@@ -207,14 +208,19 @@ test('killing the worker in a rehearsal leaves no copy behind, and says so', asy
   await killed(first, 'SIGKILL');
   const id = there(await askForRehearsal(store, docket, plan));
   await startRehearsal(store, id);
-  await store.query(`create database pawl_scratch_1_r${id}`);
+  const code = await codeOfInstallation(store);
+  // Of another Pawl that rehearses there.
+  await store.query(`create database pawl_scratch_1_zzzzzz_r${id}`);
+  await store.query(`create database pawl_scratch_1_${code}_r${id}`);
   await hire();
   const rehearsal = await eventually(async () => {
     const row = await findLastRehearsal(store, docket);
     return row?.finishedAt ? row : null;
   }, 'the rehearsal to be given up');
   expect([rehearsal.state, rehearsal.problem]).toEqual(['failed', expect.stringContaining('interrupted')]);
-  expect((await store.query(`select 1 from pg_database where datname = 'pawl_scratch_1_r${id}'`)).rowCount).toBe(0);
+  expect((await store.query(`select 1 from pg_database where datname = 'pawl_scratch_1_${code}_r${id}'`)).rowCount).toBe(0);
+  expect((await store.query(`select 1 from pg_database where datname = 'pawl_scratch_1_zzzzzz_r${id}'`)).rowCount).toBe(1);
+  await store.query(`drop database pawl_scratch_1_zzzzzz_r${id}`);
 });
 
 test('a docket whose tables have changed since it was planned stops before its first step', async () => {

@@ -16,6 +16,7 @@ import {
 } from '../store/dockets/rehearsals';
 import { addOwed, keepOwedProblem, settleOwed, takeOwed } from '../store/dockets/owedRemovals';
 import { keepRefusals } from '../store/dockets/refusals';
+import { codeOfInstallation } from '../store/installation';
 import { findRehearsalServer } from '../store/sources/rehearsalServer';
 import { findSource, getConnection } from '../store/sources/sources';
 import { pawlItself } from '../work/actor';
@@ -49,7 +50,7 @@ export const rehearsalJob: Job = {
           return;
         }
         const place = await copyPlace(store, await getSourceOf(store, docketId));
-        const gone = await place.scratch.removeAll(place.server, labelOf(id)).then(
+        const gone = await place.scratch.removeAll(place.server, await labelOf(store, id)).then(
           () => true,
           () => false,
         );
@@ -69,14 +70,14 @@ const owed = 'Its copy could not be removed yet and is tried again until it is g
 const oweEveryMs = 60_000;
 
 /** Notes that a copy is still there, with how to reach it: the source may name another server by the next time. */
-function oweRemoval(
+async function oweRemoval(
   store: JobContext['store'],
   rehearsal: RehearsalId,
   { scratch, server }: CopyPlace,
   problem = 'Its server was away.',
 ): Promise<void> {
   const words = scratch.wordsFor(server);
-  return addOwed(store, { rehearsal, server, words, label: labelOf(rehearsal), problem });
+  return addOwed(store, { rehearsal, server, words, label: await labelOf(store, rehearsal), problem });
 }
 
 async function removeOwed(store: JobContext['store']): Promise<void> {
@@ -108,7 +109,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
     const { settings, secret } = await getConnection(store, sourceId);
     const report = await rehearse(plan, (options) => place.scratch.make(settings, secret, place.server, options), {
       onLeftBehind: (why) => oweRemoval(store, id, place, messageOf(why)),
-      label: labelOf(id),
+      label: await labelOf(store, id),
       mostBytes: usualCopyBytes,
       signal: AbortSignal.any([asked.signal, stopping]),
       onProgress: (progress) => keepReport(store, id, progress),
@@ -149,6 +150,6 @@ async function copyPlace(store: JobContext['store'], source: SourceId): Promise<
   return { scratch, server: scratch.serverFrom(usual) };
 }
 
-function labelOf(id: RehearsalId): string {
-  return `r${id}`;
+async function labelOf(store: JobContext['store'], id: RehearsalId): Promise<string> {
+  return `${await codeOfInstallation(store)}_r${id}`;
 }

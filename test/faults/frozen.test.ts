@@ -1,10 +1,13 @@
 // A web process that answers no more is ended, and one that works hard for a while is not.
 
-import { spawn } from 'node:child_process';
+import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { endWhenSilent } from '../../scripts/watch.mjs';
+
+type Watch = (child: ChildProcess, address: string, options: object) => () => void;
+const watch = endWhenSilent as Watch;
 
 /** Answers, until it is asked to freeze for so many milliseconds. */
 const program = `
@@ -26,7 +29,7 @@ test('a process that is frozen is ended', async () => {
   const { child, address } = await served();
   let told = 0;
   const ended = once(child, 'exit') as Promise<[number | null, string | null]>;
-  endWhenSilent(child, address, { every: 100, most: 3, said: () => told++ });
+  watch(child, address, { every: 100, most: 3, said: () => told++ });
   await untilAsked(address, 3);
   await fetch(`${address}?freeze=600000`);
   expect(await ended).toEqual([null, 'SIGKILL']);
@@ -35,7 +38,7 @@ test('a process that is frozen is ended', async () => {
 
 test('one that was silent for less than that is left alone', async () => {
   const { child, address } = await served();
-  const stop = endWhenSilent(child, address, { every: 300, most: 6 });
+  const stop = watch(child, address, { every: 300, most: 6 });
   await untilAsked(address, 3);
   await fetch(`${address}?freeze=700`);
   // Answered after it thawed.
@@ -53,7 +56,7 @@ test('one that never answered is left to who starts it', async () => {
     `let n = 0; require('node:net').createServer((s) => (s.destroy(), console.log(++n))).listen(0, '127.0.0.1', function () { console.log('at ' + this.address().port); });`,
   ]);
   const [first] = (await once(nobody.stdout, 'data')) as [Buffer];
-  endWhenSilent(child, `http://127.0.0.1:${String(first).trim().slice(3)}/`, { every: 30, most: 2 });
+  watch(child, `http://127.0.0.1:${String(first).trim().slice(3)}/`, { every: 30, most: 2 });
   for await (const _ of nobody.stdout) if (++asked > 5) break;
   expect([child.exitCode, child.signalCode]).toEqual([null, null]);
   child.kill();

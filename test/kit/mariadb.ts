@@ -99,7 +99,12 @@ function useServer(start: Start, setup: string, { durable = false, prepare = '' 
     rmSync(folder, { recursive: true, force: true });
   });
   return {
-    details: (databases = []) => ({ ...parseConnectionString(server.url()), databases, tls: 'off' }),
+    details: (databases = []) => ({
+      ...parseConnectionString(server.url()),
+      databases,
+      tls: 'off',
+      weakPassword: prepare !== '',
+    }),
     url: (database) => server.url(database),
     run,
     connection: async () => {

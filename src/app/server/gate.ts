@@ -171,7 +171,7 @@ function holdsMore(body: Buffer, most: number, type: string): boolean {
   const between = boundary ? `--${boundary[1] ?? boundary[2] ?? ''}` : '&';
   let at = -1;
   // One more stands at a form's end.
-  for (let count = boundary ? -1 : 1; (at = body.indexOf(between, at + 1)) !== -1; ) if (++count > most) return true;
+  for (let count = boundary ? -1 : 1; (at = body.indexOf(between, at + 1)) !== -1;) if (++count > most) return true;
   return false;
 }
 

@@ -14,7 +14,7 @@ export const commandLineOf = (server: ServerName): CommandLine<ServerSettings> =
   reads: (given) => given.toLowerCase().startsWith(`${server}://`),
   async connection(given, asking) {
     const { password, databases, server: _, ...found } = parseConnectionString(given);
-    const settings = { ...found, databases: databases.join(',') };
+    const settings = { fingerprint: '', weakPassword: false, ...found, databases: databases.join(',') };
     if (password !== '') {
       asking.warn('A password among the arguments shows in the list of processes: better leave it out, and set MYSQL_PWD.');
       return { settings, secret: password };

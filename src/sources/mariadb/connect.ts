@@ -3,10 +3,11 @@
 
 import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
 import { ownSchemas } from '../../core/engines/mariadb/questions/catalogue-queries';
-import type { ConnectionDetails, ServerName } from './details';
+import type { ConnectionDetails, ServerName, Settled } from './details';
 import { SourceError } from '../SourceError';
 import { connectionError } from './errors';
 import type { NamesOnCopy } from './naming';
+import { authPlugins } from './signIn';
 
 export interface SessionLimits {
   readonly statementMs: number;
@@ -25,6 +26,8 @@ export interface Client {
   readonly connection: Connection;
   /** As the server numbers it, to stop what it does. */
   readonly id: number;
+  /** How it is encrypted, of what was asked for. */
+  readonly tls: Settled['tls'];
   /** Of a session on a copy. */
   readonly names?: NamesOnCopy;
 }
@@ -55,12 +58,12 @@ async function opened(
   details: ConnectionDetails & { readonly names?: NamesOnCopy },
   prepare: (client: Client) => Promise<void>,
 ): Promise<Client> {
-  const connection = await connectTo(details);
+  const { connection, tls } = await connectTo(details);
   try {
     const [[id = '0', version = ''] = []] = await rowsOf(connection, 'select connection_id(), version()');
     refuseOther(version ?? '', details.server);
     const { names } = details;
-    const client = { connection, id: Number(id), ...(names && { names }) };
+    const client = { connection, id: Number(id), tls, ...(names && { names }) };
     await prepare(client);
     return client;
   } catch (error) {
@@ -142,7 +145,7 @@ export function settingsOf(
 
 /** Interrupts what another session of the same login does. Throws SourceError. */
 export async function cancelOther(details: ConnectionDetails, id: number): Promise<void> {
-  const connection = await connectTo(details);
+  const { connection } = await connectTo(details);
   try {
     // It may have ended meanwhile.
     await rowsOf(connection, `kill query ${Math.trunc(id)}`).catch(() => undefined);
@@ -163,27 +166,33 @@ function lockName(purpose: string): string {
   return `pawl ${purpose}`.slice(0, 64);
 }
 
-async function connectTo(details: ConnectionDetails): Promise<Connection> {
+async function connectTo(details: ConnectionDetails): Promise<Pick<Client, 'connection' | 'tls'>> {
+  const tls = details.tls === 'prefer' ? 'require' : details.tls;
   try {
-    return await connect(details, details.tls === 'prefer' ? 'require' : details.tls);
+    return { connection: await connect(details, tls), tls };
   } catch (error) {
     const unoffered = (error as { code?: string }).code === 'HANDSHAKE_NO_SSL_SUPPORT';
     if (details.tls !== 'prefer' || !unoffered) throw connectionError(error, details);
-    return connect(details, 'off').catch((again: unknown) => {
+    const connection = await connect(details, 'off').catch((again: unknown) => {
       throw connectionError(again, details);
     });
+    return { connection, tls: 'off' };
   }
 }
 
-function connect(
-  { server, host, port, user, password, databases }: ConnectionDetails,
-  tls: 'off' | 'require' | 'verify',
-): Promise<Connection> {
+/** The same server with the TLS that a session of ours agreed on with it: programs take no less. */
+export function settled(details: ConnectionDetails, { tls }: Pick<Client, 'tls'>): Settled {
+  return { ...details, tls };
+}
+
+function connect(details: ConnectionDetails, tls: Settled['tls']): Promise<Connection> {
+  const { server, host, port, user, password, databases } = details;
   const options: ConnectionOptions = {
     host,
     port,
     user,
     password,
+    authPlugins: authPlugins(details, tls === 'verify'),
     ...(databases.length === 1 && databases[0] !== undefined && { database: databases[0] }),
     rowsAsArray: true,
     // Every value as text or null, as the server spells it; of bytes that are none the hexadecimal is asked for.

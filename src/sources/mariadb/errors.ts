@@ -60,6 +60,15 @@ export function connectionError(cause: unknown, { host, port, user, databases }:
   return say(`Cannot connect to ${at}: ${text}.`, 'other');
 }
 
+/** The server wants the password itself, and nothing says that it is the server that is meant. `print`: the fingerprint that it showed. */
+export function weakPasswordError({ host, port, user }: Place, how: string, print: string | null): SourceError {
+  const known = print === null ? '' : ` If it is the one that you mean, keep its fingerprint for this source: ${print}.`;
+  return new SourceError(
+    `The server at ${host}:${port} asks for the password of ${user} ${how}, and it was not given. Choose to check its certificate (ssl-mode=verify_identity), or allow it for this source (weak-password=allowed).${known}`,
+    'weakPassword',
+  );
+}
+
 /** Translates what happened while we were `doing` something on an open connection. */
 export function statementError(cause: unknown, doing: string): SourceError {
   if (cause instanceof SourceError) return cause;

@@ -18,7 +18,8 @@ export function kindOf(server: ServerName, title: string, rehearsals: string): S
     fields,
     secret: 'Password',
     placeOf: (settings) => `${settings.user}@${placeOf(settings)}`,
-    destinationOf: ({ host, port, user, tls }) => JSON.stringify([host, port, user, tls]),
+    destinationOf: ({ host, port, user, tls, fingerprint, weakPassword }) =>
+      JSON.stringify([host, port, user, tls, fingerprint, weakPassword]),
     open: (settings, password, limits) => openSource(detailsOf(settings, password, server), limits),
     change: {
       wayOf: (settings) => ({ to: placeOf(settings), how: tlsWords[settings.tls] }),
@@ -47,6 +48,6 @@ function placeOf(settings: ServerSettings): string {
 }
 
 function detailsOf(settings: ServerSettings, password: string, server: ServerName): ConnectionDetails {
-  const { host, port, user, tls } = settings;
-  return { server, host, port, user, tls, password, databases: databasesOf(settings) };
+  const { host, port, user, tls, fingerprint, weakPassword } = settings;
+  return { server, host, port, user, tls, fingerprint, weakPassword, password, databases: databasesOf(settings) };
 }

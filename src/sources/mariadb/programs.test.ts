@@ -11,7 +11,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 async function loaded(text: string): Promise<number | null> {
   const { load, loading } = programsOf.mariadb;
-  const { child, ended } = started(load, server.details(), [...loading, 'copy']);
+  const { child, ended } = started(load, { ...server.details(), tls: 'off' }, [...loading, 'copy']);
   child.stdin.end(text);
   return ended;
 }

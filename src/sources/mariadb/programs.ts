@@ -2,14 +2,15 @@
 
 import { startProgram } from '../run/program';
 import { SourceError } from '../SourceError';
-import type { TlsMode } from '../tls';
-import type { ConnectionDetails, ServerName } from './details';
+import type { ServerName, Settled } from './details';
 
 interface Programs {
   readonly dump: string;
   readonly load: string;
   readonly install: string;
-  readonly tls: Readonly<Record<TlsMode, readonly string[]>>;
+  readonly tls: Readonly<Record<Settled['tls'], readonly string[]>>;
+  /** What keeps them from giving the password itself to whoever answers; null where nothing does. */
+  readonly guarded: readonly string[] | null;
   /** A dump as a snapshot, without locks, and with nothing that differs from one time to the next. */
   readonly plainly: readonly string[];
   /** Nothing but statements: a dump may hold what the client itself would do. */
@@ -33,7 +34,9 @@ export const programsOf: Readonly<Record<ServerName, Programs>> = {
     dump: 'mariadb-dump',
     load: 'mariadb',
     install: "Install Debian's mariadb-client",
-    tls: { off: ['--skip-ssl'], prefer: [], require: ['--ssl'], verify: ['--ssl', '--ssl-verify-server-cert'] },
+    tls: { off: ['--skip-ssl'], require: ['--ssl'], verify: ['--ssl', '--ssl-verify-server-cert'] },
+    // All ways that send more than a proof of it are libraries of their own: there they find none.
+    guarded: ['--plugin-dir=/dev/null'],
     plainly,
     // The client runs programs and writes files where a dump says so, unless it takes no commands of its own (10.5 knows no other way).
     loading: ['--local-infile=0', '--batch', '--binary-mode'],
@@ -44,11 +47,11 @@ export const programsOf: Readonly<Record<ServerName, Programs>> = {
     load: 'mysql',
     install: "Install MySQL's own client programs",
     tls: {
-      off: ['--ssl-mode=DISABLED', '--get-server-public-key'],
-      prefer: ['--ssl-mode=PREFERRED', '--get-server-public-key'],
+      off: ['--ssl-mode=DISABLED'],
       require: ['--ssl-mode=REQUIRED'],
       verify: ['--ssl-mode=VERIFY_IDENTITY'],
     },
+    guarded: null,
     plainly: [...plainly, '--set-gtid-purged=OFF', '--no-tablespaces'],
     loading: ['--local-infile=0', '--batch', '--binary-mode'],
     longestUser: 32,
@@ -56,7 +59,7 @@ export const programsOf: Readonly<Record<ServerName, Programs>> = {
 };
 
 /** Starts one, at a server where one is named. Its password goes by the environment. */
-export function started(program: string, details: ConnectionDetails | null, args: readonly string[]) {
+export function started(program: string, details: Settled | null, args: readonly string[]) {
   const place = details
     ? [
         `--host=${details.host}`,
@@ -64,6 +67,7 @@ export function started(program: string, details: ConnectionDetails | null, args
         `--user=${details.user}`,
         '--protocol=tcp',
         ...programsOf[details.server].tls[details.tls],
+        ...guards(details),
       ]
     : [];
   return startProgram(program, {
@@ -73,13 +77,25 @@ export function started(program: string, details: ConnectionDetails | null, args
   });
 }
 
+// Throws SourceError where the program would give the password itself to whoever answers there.
+function guards({ server, host, port, tls, weakPassword }: Settled): readonly string[] {
+  if (tls === 'verify') return [];
+  const { guarded, dump } = programsOf[server];
+  if (weakPassword) return server === 'mysql' && tls === 'off' ? ['--get-server-public-key'] : [];
+  if (guarded) return guarded;
+  throw new SourceError(
+    `${dump} gives the password to whoever answers at ${host}:${port} unless the certificate is checked. Choose that (ssl-mode=verify_identity), or allow it for this source (weak-password=allowed).`,
+    'weakPassword',
+  );
+}
+
 function installing(program: string): string {
   const of = Object.values(programsOf).find(({ dump, load }) => dump === program || load === program);
   return of?.install ?? programsOf.mariadb.install;
 }
 
 /** All that a program writes. Throws SourceError when it fails. */
-export async function collect(program: string, details: ConnectionDetails | null, args: readonly string[]): Promise<string> {
+export async function collect(program: string, details: Settled | null, args: readonly string[]): Promise<string> {
   const { child, ended, errors } = started(program, details, args);
   child.stdin.end();
   let text = '';

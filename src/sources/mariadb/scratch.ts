@@ -8,23 +8,22 @@ import { createInterface } from 'node:readline';
 import { ownSchemas } from '../../core/engines/mariadb/questions/catalogue-queries';
 import { literal, quote } from '../../core/engines/mariadb/quote';
 import { tokensOf } from '../../core/engines/mariadb/shown';
-import { type Fingerprint, leftBehind, type Scratch, type ScratchOptions } from '../run/scratch';
+import { copyName, type Fingerprint, isStale, labelHere, leftBehind, type Scratch, type ScratchOptions } from '../run/scratch';
 import { SourceError } from '../SourceError';
-import { type Client, openChanging, openReading, rowsOf, run } from './connect';
-import type { ConnectionDetails } from './details';
+import { type Client, openChanging, openReading, rowsOf, run, settled } from './connect';
+import type { ConnectionDetails, Settled } from './details';
 import { namesOnCopy, replaced } from './naming';
 import { collect, programsOf, said, started } from './programs';
 import { openSession } from './session';
 
 const prefix = 'pawl_copy_';
-const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
 
 /** Copies databases onto a server where some may be made. Throws SourceError, with nothing left there. */
 export async function makeScratch(
   source: ConnectionDetails,
   server: ConnectionDetails,
-  { mostBytes, signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
+  { mostBytes, signal, label = labelHere() }: ScratchOptions,
 ): Promise<Scratch> {
   const seen = await lookAt(source);
   if (seen.bytes > mostBytes)
@@ -32,7 +31,7 @@ export async function makeScratch(
       `${seen.databases.join(', ')} holds more than may be copied (${Math.round(seen.bytes / 1e6).toLocaleString('en-GB')} MB, at most ${Math.round(mostBytes / 1e6).toLocaleString('en-GB')}), and of a database here no part can be copied that holds together. Rehearse on a restored copy of it.`,
       'refused',
     );
-  const base = `${prefix}${Date.now().toString(36)}_${label}`;
+  const base = copyName(prefix, label);
   const names = new Map(seen.databases.map((name, i) => [name, `${base}_${i + 1}`]));
   const details: ConnectionDetails = {
     ...server,
@@ -45,24 +44,27 @@ export async function makeScratch(
       throw leftBehind(`${server.host}:${server.port}`, cause);
     });
   try {
-    await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
-    await onServer(server, async (admin) => {
+    await removeScratches(server, (other) => isStale(other, prefix, label));
+    const target = await onServer(server, async (admin) => {
       await run(admin, `create user ${quote(details.user)}@'%' identified by ${literal(details.password)}`);
       for (const [name, copy] of names) {
         const [collation] = seen.collations.get(name) ?? ['utf8mb4_general_ci'];
         await run(admin, `create database ${quote(copy)} collate ${collation}`);
-        await run(admin, `grant all on ${quote(copy)}.* to ${quote(details.user)}@'%'`);
+        // In a grant a name is a pattern.
+        await run(admin, `grant all on ${quote(copy.replaceAll(/[%_\\]/g, '\\$&'))}.* to ${quote(details.user)}@'%'`);
       }
+      return settled(details, admin);
     });
+    const unmade: string[] = [];
     for (const [name, copy] of names)
-      await copyDatabase({ source, target: details, name, copy, names, broken: seen.broken }, signal);
+      unmade.push(...(await copyDatabase({ source: seen.settled, target, name, copy, names, broken: seen.broken }, signal)));
     const translated = namesOnCopy(names);
     return {
       of: seen.databases.join(', '),
       owner: details.user,
       bytes: seen.bytes,
       sampled: null,
-      leftOut: seen.leftOut,
+      leftOut: [...seen.leftOut, ...unmade],
       open: () => openSession(details, translated),
       fingerprint: () => fingerprintOf(details, translated.inward),
       remove,
@@ -87,11 +89,12 @@ async function removeScratches(server: ConnectionDetails, unwanted: (base: strin
   await onServer(server, async (admin) => {
     const rows = await rowsOf(
       admin.connection,
-      `select schema_name from information_schema.schemata where schema_name like ${literal(`${prefix}%`)}`,
+      `select schema_name from information_schema.schemata where schema_name like ${literal(`${prefix.replaceAll('_', '\\_')}%`)}`,
     );
-    const users = await rowsOf(admin.connection, `select user from mysql.user where user like ${literal(`${prefix}%`)}`).catch(
-      () => [],
-    );
+    const users = await rowsOf(
+      admin.connection,
+      `select user from mysql.user where user like ${literal(`${prefix.replaceAll('_', '\\_')}%`)}`,
+    ).catch(() => []);
     const bases = new Set([...rows.map(([name]) => (name ?? '').replace(/_\d+$/, '')), ...users.map(([name]) => name ?? '')]);
     for (const base of bases) if (unwanted(base)) await drop(admin, base, server);
   });
@@ -104,15 +107,15 @@ export async function fingerprintOf(
 ): Promise<Fingerprint> {
   const structure: string[] = [];
   const { dump: program, plainly } = programsOf[details.server];
-  for (const database of details.databases) {
-    const dump = await collect(program, details, [...plainly, '--no-data', '--routines', '--triggers', database]);
-    const lines = told(dump).split('\n');
-    structure.push(
-      ...lines.filter((line) => line !== '' && !line.startsWith('--')).map((line) => line.replace(/ AUTO_INCREMENT=\d+/, '')),
-    );
-  }
   const client = await openReading(details, { ...limits, statementMs: 600_000 });
   try {
+    for (const database of details.databases) {
+      const args = [...plainly, '--no-data', '--routines', '--triggers', database];
+      const lines = told(await collect(program, settled(details, client), args)).split('\n');
+      structure.push(
+        ...lines.filter((line) => line !== '' && !line.startsWith('--')).map((line) => line.replace(/ AUTO_INCREMENT=\d+/, '')),
+      );
+    }
     const rows = new Map<string, string>();
     for (const database of details.databases) {
       const tables = await rowsOf(
@@ -142,6 +145,7 @@ async function sumOf(client: Client, database: string, table: string): Promise<s
 }
 
 interface Seen {
+  readonly settled: Settled;
   readonly databases: readonly string[];
   readonly collations: ReadonlyMap<string, readonly [string]>;
   readonly bytes: number;
@@ -176,6 +180,7 @@ async function lookAt(source: ConnectionDetails): Promise<Seen> {
     );
     const grants = (await rowsOf(client.connection, 'show grants')).map(([grant]) => grant ?? '').join('\n');
     return {
+      settled: settled(source, client),
       databases,
       collations: new Map(schemas.map(([name, collation]) => [name ?? '', [collation ?? 'utf8mb4_general_ci'] as const])),
       bytes: Number(bytes ?? 0),
@@ -219,35 +224,66 @@ function userOf(base: string, { server }: ConnectionDetails): string {
   return base.slice(0, programsOf[server].longestUser);
 }
 
-function madeAt(name: string): number {
-  return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
-}
-
 interface Copied {
-  readonly source: ConnectionDetails;
-  readonly target: ConnectionDetails;
+  readonly source: Settled;
+  readonly target: Settled;
   readonly name: string;
   readonly copy: string;
   readonly names: ReadonlyMap<string, string>;
   readonly broken: readonly string[];
 }
 
-// Structure and rows apart: in the text of a structure definers can be cut off and names put over, rows go as they are.
-async function copyDatabase(copied: Copied, signal: AbortSignal | undefined): Promise<void> {
+// Structure and rows apart: in the text of a structure definers can be cut off and names put over, rows go as they are. Programs come
+// before the views that call them, triggers after the rows. Returns the views that could not be made, in words.
+async function copyDatabase(copied: Copied, signal: AbortSignal | undefined): Promise<readonly string[]> {
   const { source, name, names, broken } = copied;
-  const ignored = broken.filter((view) => view.startsWith(`${name}.`)).map((view) => `--ignore-table=${view}`);
   const { plainly } = programsOf[source.server];
   const structure = (text: string): string => replaced(withoutDefiners(text), names, true);
-  const dumpOf = (...args: readonly string[]) => ({ details: source, args: [...plainly, ...ignored, ...args, name] });
-  await pass(dumpOf('--no-data', '--skip-triggers'), copied, structure, signal);
-  await pass(dumpOf('--no-create-info', '--skip-triggers'), copied, null, signal);
-  const programs = await readable(source, name);
-  await pass(
-    dumpOf('--no-create-info', '--no-data', '--triggers', ...(programs ? ['--routines'] : [])),
-    copied,
-    structure,
-    signal,
-  );
+  const views = await viewsOf(source, name);
+  const ignored = views.map((view) => `--ignore-table=${name}.${view}`);
+  const dumpOf = (args: readonly string[], some: readonly string[] = []) => ({
+    details: source,
+    // Names may begin with a dash.
+    args: [...plainly, ...args, '--', name, ...some],
+  });
+  if (await readable(source, name))
+    await pass(dumpOf([...ignored, '--no-create-info', '--no-data', '--skip-triggers', '--routines']), copied, {
+      change: structure,
+      signal,
+    });
+  await pass(dumpOf([...ignored, '--no-data', '--skip-triggers']), copied, { change: structure, signal });
+  await pass(dumpOf([...ignored, '--no-create-info', '--skip-triggers']), copied, { signal });
+  const wanted = views.filter((view) => !broken.includes(`${name}.${view}`));
+  const unmade =
+    wanted.length > 0
+      ? await copyViews(dumpOf(['--no-data', '--skip-triggers'], wanted), copied, { change: structure, signal })
+      : [];
+  await pass(dumpOf([...ignored, '--no-create-info', '--no-data', '--triggers']), copied, { change: structure, signal });
+  return unmade;
+}
+
+async function viewsOf(details: ConnectionDetails, database: string): Promise<readonly string[]> {
+  const client = await openReading(details);
+  try {
+    const rows = await rowsOf(
+      client.connection,
+      `select table_name from information_schema.tables where table_schema = ${literal(database)} and table_type = 'VIEW' order by table_name`,
+    );
+    return rows.map(([view]) => view ?? '');
+  } finally {
+    client.connection.destroy();
+  }
+}
+
+// One that calls a program which this login may not see cannot be made, and is no reason not to rehearse.
+async function copyViews(dump: Dump, copied: Copied, how: Passing): Promise<readonly string[]> {
+  const errors = await pass(dump, copied, { ...how, goesOn: true });
+  const made = new Set(await viewsOf(copied.target, copied.copy));
+  const all = await viewsOf(copied.source, copied.name);
+  const why = said(errors);
+  return all
+    .filter((view) => !made.has(view) && !copied.broken.includes(`${copied.name}.${view}`))
+    .map((view) => `${copied.name}.${view}: a view that could not be made on the copy (${why})`);
 }
 
 // Whoever may not look at all of them is refused the whole dump.
@@ -287,20 +323,27 @@ function withoutDefiners(text: string): string {
 }
 
 interface Dump {
-  readonly details: ConnectionDetails;
+  readonly details: Settled;
   readonly args: readonly string[];
 }
 
-/** From a dump into the copy; `change`: the whole text is changed on the way. */
+interface Passing {
+  /** The whole text is changed on the way. */
+  readonly change?: (text: string) => string;
+  /** What the copy refuses is left out. */
+  readonly goesOn?: boolean;
+  readonly signal: AbortSignal | undefined;
+}
+
+/** From a dump into the copy. Returns what the copy said to it. */
 async function pass(
   { details, args }: Dump,
   { target, copy, name }: Copied,
-  change: ((text: string) => string) | null,
-  signal: AbortSignal | undefined,
-): Promise<void> {
+  { change, goesOn = false, signal }: Passing,
+): Promise<string> {
   const { load: loader, loading } = programsOf[target.server];
-  const dump = started(programsOf[details.server].dump, details, args);
-  const load = started(loader, target, [...loading, copy]);
+  const dump = started(programsOf[details.server].dump, details, goesOn ? ['--force', ...args] : args);
+  const load = started(loader, target, [...loading, ...(goesOn ? ['--force'] : []), copy]);
   const stop = () => [dump, load].forEach(({ child }) => child.kill('SIGTERM'));
   signal?.addEventListener('abort', stop, { once: true });
   try {
@@ -311,8 +354,10 @@ async function pass(
     load.child.stdin.end();
     const [dumped, loaded] = await Promise.all([dump.ended, load.ended]);
     if (signal?.aborted) throw new SourceError('The rehearsal was stopped.', 'cancelled');
-    if (dumped !== 0) throw new SourceError(`${name} could not be copied: ${said(dump.errors())}`, 'refused');
-    if (loaded !== 0) throw new SourceError(`The copy of ${name} could not be made: ${said(load.errors())}`, 'refused');
+    if (dumped !== 0 && !goesOn) throw new SourceError(`${name} could not be copied: ${said(dump.errors())}`, 'refused');
+    if (loaded !== 0 && !goesOn)
+      throw new SourceError(`The copy of ${name} could not be made: ${said(load.errors())}`, 'refused');
+    return `${dump.errors()}\n${load.errors()}`.trim();
   } finally {
     signal?.removeEventListener('abort', stop);
   }

@@ -1,5 +1,5 @@
-import { AsNumber } from '../../input/fill';
-import { IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { AsNumber, ReadAs } from '../../input/fill';
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
 import { tlsChoices, type TlsMode, tlsModes } from '../tls';
 
@@ -28,6 +28,11 @@ export class ServerSettings {
   @MaxLength(128)
   @Matches(plain, { message: 'A user has no control characters' })
   user!: string;
+  /** SHA-256 of the server's certificate or RSA key, as the refusal to give it the password tells it; empty for none. */
+  @Matches(/^((?:[0-9a-f]{2}:?){32})?$/i, { message: 'A fingerprint is 64 hexadecimal digits, with or without colons' })
+  fingerprint = '';
+  /** Whether the password itself may be given to a server that nothing vouches for. */
+  @IsBoolean() @ReadAs((value) => value === true || value === 'on') weakPassword = false;
 }
 
 export function databasesOf({ databases }: Pick<ServerSettings, 'databases'>): readonly string[] {
@@ -43,4 +48,16 @@ export const fields: readonly Field[] = [
   { name: 'databases', label: 'Databases, with commas between; all that the login sees when empty', input: 'text', usual: '' },
   { name: 'tls', label: 'TLS', input: tlsChoices, usual: 'prefer' },
   { name: 'user', label: 'User', input: 'text', usual: '' },
+  {
+    name: 'fingerprint',
+    label: 'Fingerprint of its certificate or key, where that is not checked otherwise',
+    input: 'text',
+    usual: '',
+  },
+  {
+    name: 'weakPassword',
+    label: 'The password itself may be given to a server whose certificate is not checked',
+    input: 'tick',
+    usual: false,
+  },
 ];

@@ -8,7 +8,16 @@ import { pipeline } from 'node:stream/promises';
 import type pg from 'pg';
 import { literal, quote, relationText } from '../../core/engines/postgresql/quote';
 import { startProgram } from '../run/program';
-import { type Fingerprint, leftBehind, type Sampled, type Scratch, type ScratchOptions } from '../run/scratch';
+import {
+  copyName,
+  type Fingerprint,
+  isStale,
+  labelHere,
+  leftBehind,
+  type Sampled,
+  type Scratch,
+  type ScratchOptions,
+} from '../run/scratch';
 import type { ConnectionDetails } from './details';
 import { SourceError } from '../SourceError';
 import { openChanging, openReading, reading } from './connect';
@@ -16,7 +25,6 @@ import { copySample, type SampleOptions } from './sampleRows';
 import { openSession } from './session';
 
 const prefix = 'pawl_scratch_';
-const staleMs = 24 * 3_600_000;
 const limits = { statementMs: 0, lockMs: 5_000 };
 
 export interface DatabaseCopy extends Scratch {
@@ -27,12 +35,12 @@ export interface DatabaseCopy extends Scratch {
 export async function makeScratch(
   source: ConnectionDetails,
   server: ConnectionDetails,
-  { mostBytes, also = [], signal, label = randomBytes(4).toString('hex') }: ScratchOptions,
+  { mostBytes, also = [], signal, label = labelHere() }: ScratchOptions,
 ): Promise<DatabaseCopy> {
   const { bytes, unreadable, version } = await lookAt(source);
   const refusal = await whyNotCopied(version);
   if (refusal !== null) throw new SourceError(refusal, 'refused');
-  const name = `${prefix}${Date.now().toString(36)}_${label}`;
+  const name = copyName(prefix, label);
   const details: ConnectionDetails = { ...server, database: name, user: name, password: randomBytes(24).toString('hex') };
   const remove = () =>
     onServer(server, (admin) => drop(admin, name)).catch((cause: unknown) => {
@@ -40,7 +48,7 @@ export async function makeScratch(
     });
   try {
     // What a process left behind that died, and nobody came back for.
-    await removeScratches(server, (other) => Date.now() - madeAt(other) > staleMs);
+    await removeScratches(server, (other) => isStale(other, prefix, label));
     await onServer(server, async (admin) => {
       await admin.query(`create role ${quote(name)} login nosuperuser password ${literal(details.password)}`);
       await admin.query(`grant ${quote(name)} to current_user`);
@@ -193,10 +201,6 @@ async function drop(admin: pg.Client, name: string): Promise<void> {
     await admin.query(dropped);
   }
   await admin.query(`drop role if exists ${quote(name)}`);
-}
-
-function madeAt(name: string): number {
-  return Number.parseInt(name.slice(prefix.length).split('_')[0] ?? '', 36);
 }
 
 // Tables first, then rows, then what binds them: constraints, indexes, triggers. All of one snapshot.

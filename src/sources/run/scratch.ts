@@ -1,5 +1,7 @@
 // A scratch copy of a database, on which a docket is rehearsed.
 
+import { createHash, randomBytes } from 'node:crypto';
+import { hostname, userInfo } from 'node:os';
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Reference } from '../../core/catalogue/model';
 import { SourceError } from '../SourceError';
@@ -11,8 +13,28 @@ export interface ScratchOptions {
   /** References that are not declared, but that a sample has to keep to as well. */
   readonly also?: readonly (Reference & { readonly child: TableId })[];
   readonly signal?: AbortSignal;
-  /** Letters and digits that end the copy's name, to find it again after a crash. */
+  /** Whose copy it is and what for, `k3f9qx_r12`: it ends the copy's name, to find it again after a crash. */
   readonly label?: string;
+}
+
+const staleMs = 24 * 3_600_000;
+
+/** Of a copy that nobody has a label for: whose it is says the machine. */
+export function labelHere(): string {
+  const machine = createHash('sha256').update(`${hostname()} ${userInfo().username}`).digest('hex');
+  return `${machine.slice(0, 6)}_${randomBytes(4).toString('hex')}`;
+}
+
+export function copyName(prefix: string, label: string): string {
+  return `${prefix}${Date.now().toString(36)}_${label}`;
+}
+
+/** Whether a copy was left behind a day ago or earlier, by the Pawl of that label: several may make theirs on one server. */
+export function isStale(name: string, prefix: string, label: string): boolean {
+  const [made = '', owner, what] = name.slice(prefix.length).split('_');
+  // Earlier versions did not say whose they are.
+  const own = what === undefined || owner === label.split('_')[0];
+  return own && Date.now() - Number.parseInt(made, 36) > staleMs;
 }
 
 export interface Scratch {

@@ -17,3 +17,10 @@ alter table people drop column failures, drop column locked_until;
 alter table people add signed_in_at timestamptz;
 update people set password_hash = null, signed_in_at = now() where issuer is not null;
 alter table people add constraint ck_people_elsewhere check (issuer is null or password_hash is null);
+
+-- Which Pawl this is: several may make their copies on one server, and each removes its own.
+create table installation (
+  one boolean primary key default true constraint ck_installation_one check (one),
+  code text not null constraint ck_installation_code check (code ~ '^[a-z0-9]{6}$')
+);
+insert into installation (code) values (substr(md5(random()::text || clock_timestamp()::text || pg_backend_pid()), 1, 6));

@@ -117,6 +117,17 @@ export const peopleOf = `select id, name, full_name from people
 
 /** What stays where it is: people and what is theirs, what this installation promised others, and its own working. */
 export const stays = [
-  ...['people', 'grants', 'invitations', 'person_settings', 'sessions', 'sign_ins_elsewhere', 'sign_in_tries', 'tokens', 'looks'],
+  ...[
+    'people',
+    'grants',
+    'invitations',
+    'person_settings',
+    'sessions',
+    'sign_ins_elsewhere',
+    'sign_in_tries',
+    'installation',
+    'tokens',
+    'looks',
+  ],
   ...['listeners', 'deliveries', 'owed_removals', 'journal', 'migrations', 'sealing_keys', 'workers'],
 ] as const;

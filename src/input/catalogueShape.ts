@@ -96,6 +96,8 @@ class ConstraintShape {
   @IsOptional() @IsString() expression?: string;
   @IsOptional() @Equals(true) ownRowsOnly?: true;
   @IsOptional() @Equals(true) withinColumn?: true;
+  @IsOptional() @IsObject() prefix?: Record<string, number>;
+  @IsOptional() @IsString() excludes?: string;
 }
 
 class IndexShape {
@@ -311,8 +313,12 @@ function constraintFrom(table: TableId, shape: ConstraintShape): Constraint {
   };
   switch (shape.kind) {
     case 'primary key':
-    case 'exclusion':
-      return { ...base, kind: shape.kind, index: shape.index ?? name };
+      refusePrefix(table, name, shape.prefix);
+      return { ...base, kind: 'primary key', index: shape.index ?? name, ...(shape.prefix && { prefix: shape.prefix }) };
+    case 'exclusion': {
+      const { excludes } = shape;
+      return { ...base, kind: 'exclusion', index: shape.index ?? name, ...(excludes !== undefined && { excludes }) };
+    }
     case 'unique':
       return { ...base, kind: 'unique', index: shape.index ?? name, nulls: shape.nulls ?? 'distinct' };
     case 'check':
@@ -336,9 +342,13 @@ function indexFrom(table: TableId, shape: IndexShape): Index {
   const { predicate = null, constraint = null, plain, bare, ...rest } = shape;
   if (!shape.columns.every((column) => column === null || (typeof column === 'string' && column !== '')))
     throw new SurveyFileError(`The index ${shape.name} of ${table} is over what is no column.`);
-  if (Object.values(shape.prefix ?? {}).some((length) => typeof length !== 'number'))
-    throw new SurveyFileError(`The index ${shape.name} of ${table} takes parts of no length.`);
+  refusePrefix(table, shape.name, shape.prefix);
   return { ...rest, predicate, constraint, ...(plain !== undefined && { plain }), ...(bare !== undefined && { bare }) };
+}
+
+function refusePrefix(table: TableId, index: string, prefix: Readonly<Record<string, unknown>> | undefined): void {
+  if (Array.isArray(prefix) || Object.values(prefix ?? {}).some((length) => typeof length !== 'number'))
+    throw new SurveyFileError(`The index ${index} of ${table} takes parts of no length.`);
 }
 
 function refuseContradictions(table: Table, all: ReadonlyMap<TableId, Table>): void {

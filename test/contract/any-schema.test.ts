@@ -10,6 +10,8 @@ import type { Mode } from '../../src/core/plan/cost';
 import { planFor } from '../../src/core/plan/plan';
 import { wordsOf } from '../../src/core/rules/audit';
 import type { Finding } from '../../src/core/rules/rule';
+import { documentOf } from '../../src/core/survey/document';
+import { readSurveyDocument } from '../../src/input/surveyDocument';
 import { openSource } from '../../src/sources/postgresql/reader';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 
@@ -119,6 +121,10 @@ const database = useDatabase(`
   create trigger closed before update or delete on odd.ledger execute function odd.refuse();
   create table odd.seen (seen text);
   create function odd.note() returns event_trigger language plpgsql as $$begin perform 1 from pg_catalog.pg_class limit 1; end$$;
+  create extension if not exists btree_gist;
+  create table odd.slot (slot_no int, room text, since timestamp, until timestamp,
+    exclude using gist (room with =, tsrange(since, until) with &&), exclude using gist (lower(room) with =) where (slot_no > 10));
+  create index slot_parts on odd.slot (lower(room), slot_no) include (since) where slot_no is not null;
   create event trigger noting on ddl_command_end execute function odd.note();
 `);
 
@@ -140,6 +146,27 @@ const scripted = () =>
 const planned = (mode: Mode = 'plain') => planFor(scripted(), found.catalogue, { label: 'file', mode });
 const operationsOn = (table: string) =>
   planned().steps.flatMap(({ operation }) => (operation.table === table ? [operation] : []));
+
+test('what is written of it can be read again', async () => {
+  const { catalogue, evidence, findings } = found;
+  const document = documentOf({ catalogue, evidence, findings, takenAt: '2026-12-01T00:00:00Z', depth: 'exact' });
+  const read = await readSurveyDocument(JSON.stringify(document));
+  expect(read.findings).toHaveLength(findings.length);
+  expect(read.catalogue.tables.map(({ constraints }) => constraints)).toEqual(
+    catalogue.tables.map(({ constraints }) => constraints.map(withoutUndefined)),
+  );
+});
+
+const withoutUndefined = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+test('an exclusion is read with its elements, left alone, and said', () => {
+  const slot = found.catalogue.tables.find(({ id }) => id === 'odd.slot');
+  expect(slot?.constraints.map((c) => [c.columns, c.kind === 'exclusion' && c.excludes])).toEqual([
+    [[], 'lower(room) with ='],
+    [['room'], 'room with =, tsrange(since, until) with &&'],
+  ]);
+  expect(operationsOn('odd.slot').filter(({ kind }) => kind.startsWith('remove'))).toEqual([]);
+});
 
 describe('inheritance', () => {
   test('counts the rows that a reference would hold, and those that it would find', () => {

@@ -123,10 +123,11 @@ export function declaredUniques(table: Table): readonly (readonly string[])[] {
   return [...keys, ...indexes];
 }
 
-/** The column sets that a reference can point to: of what is unique, what is not checked late. */
+/** The column sets that a reference can point to: of what is unique, what is not checked late and takes whole values. */
 export function referableKeys(table: Table): readonly (readonly string[])[] {
   const late = table.constraints.filter((c) => c.kind !== 'check' && c.deferrable !== 'no' && c.kind !== 'foreign key');
-  return declaredUniques(table).filter((columns) => !late.some((c) => c.columns === columns));
+  const partly = table.constraints.filter((c) => c.kind === 'primary key' && c.prefix);
+  return declaredUniques(table).filter((columns) => ![...late, ...partly].some((c) => c.columns === columns));
 }
 
 /** True of an index that finds rows by whole values, and of all rows. */

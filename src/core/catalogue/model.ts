@@ -253,6 +253,8 @@ export interface PrimaryKey extends ConstraintBase {
   readonly kind: 'primary key';
   readonly columns: readonly string[];
   readonly index: string;
+  /** Of texts, the characters or bytes that it takes, by column; left out when it takes whole values. No reference rests on such a key. */
+  readonly prefix?: Readonly<Record<string, number>>;
 }
 
 export interface UniqueKey extends ConstraintBase {
@@ -296,8 +298,11 @@ export interface Check extends ConstraintBase {
 
 export interface Exclusion extends ConstraintBase {
   readonly kind: 'exclusion';
+  /** Those that it takes as they are; of expressions `excludes` tells. */
   readonly columns: readonly string[];
   readonly index: string;
+  /** Its elements as the server spells them: `room with =, tsrange(since, until) with &&`. Left out by older surveys. */
+  readonly excludes?: string;
 }
 
 export type ReferentialAction = 'no action' | 'restrict' | 'cascade' | 'set null' | 'set default';

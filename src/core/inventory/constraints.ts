@@ -49,7 +49,14 @@ function ruleOf(constraint: Constraint): string | null {
     case 'unique':
       return constraint.nulls === 'distinct' ? null : `nulls are ${constraint.nulls}`;
     case 'primary key':
+      return constraint.prefix ? partsInWords(constraint.prefix) : null;
     case 'exclusion':
-      return null;
+      return constraint.excludes ?? null;
   }
+}
+
+function partsInWords(prefix: Readonly<Record<string, number>>): string {
+  return Object.entries(prefix)
+    .map(([column, length]) => `takes the first ${length} of ${column}`)
+    .join(', ');
 }

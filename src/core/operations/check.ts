@@ -2,7 +2,7 @@
 // zero always means good.
 
 import { type TableId, tableId } from '../catalogue/identifiers';
-import { findNotNull, findTable, keyColumnsOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import { findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import type { FittedReference } from './reference';
@@ -182,7 +182,7 @@ function isShownOf(table: Table, check: Check): boolean {
   const index = (name: string) => table.indexes.find((i) => i.name === name);
   switch (check.kind) {
     case 'keyMissing':
-      return sameColumns(keyColumnsOf(table), check.columns);
+      return sameColumns(keyColumnsOf(table), check.columns) && !primaryKeyOf(table)?.prefix;
     case 'constraintMissing':
       return constraint(check.name) !== undefined && (!check.validated || constraint(check.name)?.validated === true);
     case 'constraintValidated':

@@ -4,7 +4,7 @@
 import type { Draft } from '../catalogue/draft';
 import { mapConstraint, newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
-import { keyColumnsOf, sameColumns } from '../catalogue/lookups';
+import { keyColumnsOf, primaryKeyOf, sameColumns } from '../catalogue/lookups';
 import type { Constraint } from '../catalogue/model';
 import { type AddForeignKey, referenceProofs } from './add-foreign-key';
 import type { CheckRows } from './check-rows';
@@ -105,6 +105,10 @@ export const replaceKey: Kind<ReplaceKey> = {
   changesAlso: tablesOf,
 
   fit(key, { current }) {
+    if (primaryKeyOf(current.get(key.table))?.prefix)
+      return new Refusal(
+        `The primary key of ${key.table} takes the beginnings of texts: how it gives way takes somebody's thought.`,
+      );
     if (keepsOwnRows(current.get(key.table), current))
       return new Refusal(`${key.table} has tables that inherit from it: its key cannot give way to a numbered column.`);
     return {

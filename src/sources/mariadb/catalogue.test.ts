@@ -1,6 +1,7 @@
 // The catalogue is read of many tables at once: what one of them cannot say, or wants to be taken for, is nothing of the others.
 
 import { expect, test } from 'vitest';
+import { declaredUniques, referableKeys } from '../../core/catalogue/lookups';
 import type { Table } from '../../core/catalogue/model';
 import { useMariadb } from '../../../test/kit/mariadb';
 import { openSource } from './reader';
@@ -17,6 +18,7 @@ const server = useMariadb(`
   insert into yard.visit select seq, '2025-12-01' + interval seq day from yard.seq_1_to_1000;
   insert into yard.tally values (1), (2), (3);
   analyze table yard.visit;
+  create table yard.entry (a int, b int, c varchar(400), d text, primary key (a, b, c(187)), unique key uq_d (d(20)));
   create database other;
   create table other.note (id int)`);
 
@@ -36,6 +38,12 @@ test('a table that cannot be shown is told as such, and keeps nothing from those
   expect([boat, crane, visit, note].map((table) => table?.readable)).toEqual([true, true, true, true]);
   expect(boat?.constraints.map(({ name }) => name)).toEqual(['PRIMARY', 'uq_name']);
   expect(crane?.constraints.map(({ name }) => name)).toEqual(['PRIMARY', 'fk_boat']);
+});
+
+test('a primary key over the beginning of a text is one, and no reference can rest on it', async () => {
+  const { entry } = await tables();
+  expect(entry?.constraints).toMatchObject([{ kind: 'primary key', columns: ['a', 'b', 'c'], prefix: { c: 187 } }]);
+  expect(entry && [declaredUniques(entry), referableKeys(entry)]).toEqual([[['a', 'b', 'c']], []]);
 });
 
 test('what a comment says is a comment', async () => {

@@ -453,10 +453,12 @@ function constraintsOf(table: TableId, said: ShownTable, { schema, shared, share
   const base = (name: string) =>
     ({ id: constraintId(table, name), name: shared(name), validated: true, enforced: true, deferrable: 'no' }) as const;
   const keys = said.keys.flatMap((key): Constraint[] => {
-    const columns = wholeColumns(key);
+    const columns = key.kind === 'primary' ? namedColumns(key) : wholeColumns(key);
     if (!columns || (key.kind !== 'primary' && key.kind !== 'unique')) return [];
     const of = { ...base(key.name), columns: sharedList(columns), index: shared(key.name) };
-    return [key.kind === 'primary' ? { ...of, kind: 'primary key' } : { ...of, kind: 'unique', nulls: 'distinct' }];
+    if (key.kind === 'unique') return [{ ...of, kind: 'unique', nulls: 'distinct' }];
+    const prefix = prefixOf(key);
+    return [{ ...of, kind: 'primary key', ...(prefix && { prefix }) }];
   });
   const references = said.references.map((reference): Constraint =>
     joined(base(reference.name), {
@@ -483,7 +485,19 @@ function constraintsOf(table: TableId, said: ShownTable, { schema, shared, share
   return [...keys, ...references, ...checks];
 }
 
-// The columns of a key that takes whole values of each; of another it is no key.
+function namedColumns({ parts }: ShownKey): readonly string[] | null {
+  const columns = parts.flatMap(({ column }) => column ?? []);
+  return columns.length === parts.length ? columns : null;
+}
+
+function prefixOf({ parts }: ShownKey): Readonly<Record<string, number>> | null {
+  const prefix = parts.flatMap(({ column, prefix: length }) =>
+    column === null || length === null ? [] : [[column, length] as const],
+  );
+  return prefix.length > 0 ? Object.fromEntries(prefix) : null;
+}
+
+// The columns of a key that takes whole values of each; of another it is no key that a reference could rest on.
 function wholeColumns({ parts }: ShownKey): readonly string[] | null {
   const columns = parts.flatMap(({ column, prefix }) => (column !== null && prefix === null ? [column] : []));
   return columns.length === parts.length ? columns : null;
@@ -496,9 +510,7 @@ function columnsIn(expression: string, { columns }: ShownTable): readonly string
 }
 
 function indexOf(key: ShownKey, { shared, sharedList }: Pick<Naming, 'shared' | 'sharedList'>): Index {
-  const prefix = Object.fromEntries(
-    key.parts.flatMap(({ column, prefix: length }) => (column === null || length === null ? [] : [[column, length]])),
-  );
+  const prefix = prefixOf(key);
   const columns = key.parts.map(({ column }) => column);
   const hash = /\bUSING HASH\b/.test(key.options);
   const method = key.kind === 'fulltext' ? 'fulltext' : key.kind === 'spatial' ? 'spatial' : hash ? 'hash' : 'btree';
@@ -513,10 +525,10 @@ function indexOf(key: ShownKey, { shared, sharedList }: Pick<Naming, 'shared' | 
     included: [],
     predicate: null,
     nulls: 'distinct',
-    constraint: unique && whole ? shared(key.name) : null,
+    constraint: (unique && whole) || key.kind === 'primary' ? shared(key.name) : null,
     plain: method === 'btree' && key.parts.every(({ descending, column }) => !descending && column !== null),
     bare: key.options === '' || key.options === 'USING BTREE',
-    ...(Object.keys(prefix).length > 0 && { prefix }),
+    ...(prefix && { prefix }),
     ...(/\bIGNORED\b|\bINVISIBLE\b/.test(key.options) && { ignored: true as const }),
     definition: shared(key.line),
   };

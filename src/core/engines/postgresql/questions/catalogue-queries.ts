@@ -140,8 +140,10 @@ function sortable(type: string): string {
 }
 
 export const constraints = `
-  select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, array_to_string(co.conkey, ' '), co.confrelid::text, array_to_string(co.confkey, ' '),
-    co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case when co.contype = 'c' then pg_get_expr(co.conbin, co.conrelid) end,
+  select co.conrelid::text, co.conname, co.contype, co.convalidated, co.condeferrable, co.condeferred, array_to_string(array_remove(co.conkey, 0::int2), ' '), co.confrelid::text, array_to_string(co.confkey, ' '),
+    co.confmatchtype, co.confdeltype, co.confupdtype, i.relname, case co.contype when 'c' then pg_get_expr(co.conbin, co.conrelid) when 'x' then (
+      select string_agg(pg_get_indexdef(co.conindid, e.n::int, true) || ' with ' || o.oprname, ', ' order by e.n)
+      from unnest(co.conexclop) with ordinality as e (operator, n) join pg_operator o on o.oid = e.operator) end,
     case when co.contype = 'f' then not co.oid = any (array(select tgconstraint from pg_trigger where tgenabled = 'D'))
       else coalesce(x.indisvalid and x.indisready, true) end and coalesce((to_jsonb(co) ->> 'conenforced')::bool, true),
     d.description, co.connoinherit

@@ -62,7 +62,7 @@ function barely(table: TableId, row: Row, { ids, namesOf, shared }: KnownParts):
         index,
       } as const);
     case 'x':
-      return joined(base, { kind: 'exclusion', index: index ?? base.name } as const);
+      return joined(base, { kind: 'exclusion', index: index ?? base.name, excludes: expression ?? '' } as const);
     default:
       return joined(base, {
         kind: 'check',

@@ -12,9 +12,7 @@ import { readSurveyDocument } from './surveyDocument';
 const table = tableId('port', 'call');
 const drawn = sketch('port.call: id, berth text, since timestamp, until timestamp, note text');
 const columns = ['id', 'berth', 'since', 'until', 'note'];
-const name = fc
-  .string({ unit: 'grapheme', minLength: 1, maxLength: 30 })
-  .filter((text) => !text.includes('\0'));
+const name = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 30 }).filter((text) => !text.includes('\0'));
 const some = fc.uniqueArray(fc.constantFrom(...columns), { minLength: 1, maxLength: 3 });
 const lengths = fc.dictionary(fc.constantFrom(...columns), fc.integer({ min: 1, max: 700 }), {
   minKeys: 1,

@@ -161,10 +161,10 @@ test.each(['plain', 'quiet'] as const)(
     expect(plan.problems).toEqual([]);
 
     const forward = await run(docket, plan, 'forward');
-    expect((await listSteps(store, forward)).map((step) => step.state)).toEqual(
+    expect((await listSteps(store, forward, { rows: true })).map((step) => step.state)).toEqual(
       Array.from({ length: plan.steps.length + 2 }, () => 'done'),
     );
-    const proofs = await listProofsOfRun(store, forward);
+    const proofs = await listProofsOfRun(store, forward, { rows: true });
     expect(proofs.length).toBeGreaterThan(3);
     expect(proofs.filter((proof) => proof.outcome !== 'refused')).toEqual([]);
     await eventually(

@@ -80,7 +80,7 @@ async function run(docket: DocketId, plan: Plan, direction: Direction): Promise<
 /** Resolves once a step stands still at the lock. */
 const stands = (id: RunId) =>
   eventually(async () => {
-    const running = (await listSteps(store, id)).find((step) => step.state === 'running');
+    const running = (await listSteps(store, id, { rows: true })).find((step) => step.state === 'running');
     return running && held.test(running.title) ? running : null;
   }, 'the run to stand at the lock');
 
@@ -117,7 +117,7 @@ test('a run is paused before its next step, and goes on when asked to', async ()
     await steerRun(store, { source, docket, asked: 'pause' });
     await letGo();
     await reached(id, 'paused', 'done');
-    const steps = await listSteps(store, id);
+    const steps = await listSteps(store, id, { rows: true });
     expect(steps.some((step) => step.state === 'waiting')).toBe(true);
     expect(steps.some((step) => step.state === 'running')).toBe(false);
     await steerRun(store, { source, docket, asked: null });
@@ -135,7 +135,7 @@ test('a stop interrupts the step that is under way; what was done can be gone ba
     await stands(id);
     await steerRun(store, { source, docket, asked: 'stop' });
     await reached(id, 'stopped', 'done');
-    const steps = await listSteps(store, id);
+    const steps = await listSteps(store, id, { rows: true });
     expect(steps.filter((step) => step.state === 'failed').map((step) => held.test(step.title))).toEqual([true]);
   });
   expect((await findDocket(store, source, docket))?.state).toBe('Stopped');
@@ -169,7 +169,7 @@ test('of two workers that are asked only one runs a docket', async () => {
   const id = await ask(docket, plan, 'forward');
   await Promise.all([queue.enqueue('run', id), queue.enqueue('run', id)]);
   await reached(id, 'done', 'stopped');
-  const outcomes = (await listSteps(store, id)).map((step) => step.outcome ?? '');
+  const outcomes = (await listSteps(store, id, { rows: true })).map((step) => step.outcome ?? '');
   expect(outcomes.filter((outcome) => outcome.includes('in force already'))).toEqual([]);
   await run(docket, plan, 'back');
   await same();

@@ -71,6 +71,7 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     const { plan, catalogue } = (await findFrozen(store, row.docketId)) ?? {};
     if (!plan || !catalogue) throw new Error('The docket has no plan. Open it and run it again.');
     const { kind, settings, secret } = await getConnection(store, source);
+    const keepsValues = (await findSource(store, source))?.sensitive === false;
     const { change } = sourceKind(kind);
     if (!change) throw new SourceError('It cannot be reached from here: its scripts are run where it is.', 'refused');
     const session = await change.open(settings, secret, login);
@@ -78,8 +79,8 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
       if (current && !(await hasBegun(store, row.docketId))) refuseDrift(plan, catalogue, current);
-      await runSteps({ session, plan, row, store }, current, steering);
-      if (row.direction === 'forward') await runProofs({ session, plan, row, store }, source);
+      await runSteps({ session, plan, row, store, keepsValues }, current, steering);
+      if (row.direction === 'forward') await runProofs({ session, plan, row, store, keepsValues }, source);
     } finally {
       steering.end();
       await session.close().catch(() => undefined);
@@ -163,10 +164,12 @@ interface UnderWay {
   readonly plan: Plan;
   readonly row: RunRow;
   readonly store: Db;
+  /** Of what the database says, values of rows are kept for who may see them; of a sensitive source nowhere. */
+  readonly keepsValues: boolean;
 }
 
 async function runSteps(
-  { session, plan, row: { id, docketId, direction }, store }: UnderWay,
+  { session, plan, row: { id, docketId, direction }, store, keepsValues }: UnderWay,
   current: Catalogue | null,
   steering: Steering,
 ): Promise<void> {
@@ -177,7 +180,11 @@ async function runSteps(
     },
     ended: (step, { words }) => finishStep(store, id, step, { state: 'done', outcome: words }),
     failed: async (step, error, finding) => {
-      await finishStep(store, id, step, { state: 'failed', outcome: messageOf(error) });
+      await finishStep(store, id, step, {
+        state: 'failed',
+        outcome: messageOf(error),
+        told: keepsValues && error instanceof SourceError ? error.told : null,
+      });
       const stopped = error instanceof SourceError && (error.reason === 'cancelled' || error.reason === 'lost');
       if (finding === null || stopped) return;
       const { title = '', statement = '' } = plannedSteps(plan, direction)[step - 1] ?? {};
@@ -189,12 +196,13 @@ async function runSteps(
   await carryOutPlan(session, plan, direction, { ...listener, current });
 }
 
-async function runProofs({ session, plan, row, store }: UnderWay, source: SourceId): Promise<void> {
+async function runProofs({ session, plan, row, store, keepsValues }: UnderWay, source: SourceId): Promise<void> {
   const planned = await listAsPlanned(store, source, row.docketId, new Set(plan.steps.map((step) => step.finding)));
   const findings = new Map(planned.map((f) => [f.identity as string, f.id]));
   for await (const { finding, ...proof } of provePlan(session, plan)) {
     const findingId = findings.get(finding);
-    if (findingId !== undefined) await keepProof(store, row.id, { findingId, ...proof });
+    if (findingId !== undefined)
+      await keepProof(store, row.id, { findingId, ...proof, told: keepsValues ? (proof.told ?? null) : null });
   }
 }
 

@@ -16,15 +16,18 @@ export type SourceProblem =
   | 'misspelt'
   | 'other';
 
-/** What stopped us at a source: what we were doing, what happened, and what to try. Never holds a password. */
+/** What stopped us at a source: what we were doing, what happened, and what to try. Never holds a password, nor values of rows. */
 export class SourceError extends NotAnswered {
   override readonly name = 'SourceError';
+  /** What the database said in full, where that may hold values of rows: for who may see such alone. Null where it says no more. */
+  readonly told: string | null;
 
   constructor(
     message: string,
     readonly reason: SourceProblem,
-    options?: ErrorOptions,
+    options?: ErrorOptions & { readonly told?: string | null },
   ) {
     super(message, reason === 'lost' || reason === 'cancelled', options);
+    this.told = options?.told ?? null;
   }
 }

@@ -5,7 +5,7 @@ import type pg from 'pg';
 import { findSource, type SourceRow } from '../store/sources/sources';
 import { type Actor, NotAllowed, permit } from './actor';
 import type { Office } from './office';
-import { write } from './perform';
+import { writeRefusal } from './perform';
 import type { SourceId } from '../store/ids';
 
 /** What one who looks gets: the source, and the records of it. */
@@ -36,7 +36,8 @@ export async function allowed(office: Office, actor: Actor, right: Right, source
     await permit(office.store, actor, right, source);
   } catch (error) {
     const row = source === null ? null : await findSource(office.store, source);
-    await write(office.store, actor, { act: `look.${right}`, source: row, object: row?.name ?? 'Pawl' }, { outcome: 'refused' });
+    const reason = error instanceof Error ? error.message : '';
+    await writeRefusal(office.store, actor, { act: `look.${right}`, source: row, object: row?.name ?? 'Pawl' }, reason);
     throw error;
   }
 }

@@ -3,7 +3,7 @@
 
 import type { Right } from '../core/rights/rights';
 import { type Db, inTransaction, noteWhose } from '../store/db';
-import { appendEntry } from '../store/journal/journal';
+import { appendEntry, wasRefusedLately } from '../store/journal/journal';
 import { type Actor, NotAllowed, permit } from './actor';
 import type { Office } from './office';
 import type { SourceId } from '../store/ids';
@@ -32,7 +32,7 @@ export async function perform<T>(
   try {
     await permit(store, actor, act.right, act.source?.id ?? null);
   } catch (error) {
-    if (error instanceof NotAllowed) await write(store, actor, act, { outcome: 'refused', after: { reason: error.message } });
+    if (error instanceof NotAllowed) await writeRefusal(store, actor, act, error.message);
     throw error;
   }
   try {
@@ -58,6 +58,13 @@ export async function perform<T>(
     if (error instanceof Declined) return { problem: error.message };
     throw error;
   }
+}
+
+/** Writes down that somebody may not do something: once in a while, however often they ask. */
+export async function writeRefusal(store: Db, actor: Actor, act: Omit<Act, 'right'>, reason: string): Promise<void> {
+  const { person } = actor;
+  if (person && (await wasRefusedLately(store, person.id, act.act, act.source?.id ?? null))) return;
+  await write(store, actor, act, { outcome: 'refused', after: { reason } });
 }
 
 /** Of an act whose result nobody asks for: what is wrong, or null. */

@@ -72,8 +72,9 @@ export function weakPasswordError({ host, port, user }: Place, how: string, prin
 /** Translates what happened while we were `doing` something on an open connection. */
 export function statementError(cause: unknown, doing: string): SourceError {
   if (cause instanceof SourceError) return cause;
-  const { number, text } = partsOf(cause);
-  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause });
+  const { number } = partsOf(cause);
+  const { says: text, told } = saidBy(cause);
+  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause, told });
   switch (number) {
     case 1044:
     case 1142:
@@ -100,6 +101,44 @@ export function statementError(cause: unknown, doing: string): SourceError {
   }
   if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
   return say(`${text}.`, 'other');
+}
+
+export interface Said {
+  /** Without values of rows. */
+  readonly says: string;
+  /** All of it, where there is more. */
+  readonly told: string | null;
+}
+
+const inOwnWords = 'the database refused, in words that may hold values of rows';
+/** Numbers of what is about a value, and of what a program says by SIGNAL: only what is spelt as below is told. Manual, "Error Codes". */
+const aboutValues = new Set([
+  ...[1062, 1169, 1264, 1265, 1292, 1366, 1367, 1406, 1411, 1416, 1425, 1441, 1525, 1586, 1644, 1690, 1859, 1918],
+  ...[3140, 3141, 3146, 3150, 3156, 3157, 3158, 3617, 4038, 4076],
+]);
+const spelt: readonly (readonly [RegExp, string])[] = [
+  [/^Duplicate entry '.*' for key ('[^']*')$/s, 'Duplicate entry … for key $1'],
+  [/^(Incorrect|Truncated incorrect) (\w+) value: '.*' for column (`.*`|'[^']*') at row \d+$/s, '$1 $2 value … for column $3'],
+  [/^(Incorrect|Truncated incorrect) (\w+) value: '.*'$/s, '$1 $2 value …'],
+  [/^(Data truncated|Out of range value|Data too long) for column ('[^']*')(?: at row \d+)?$/, '$1 for column $2'],
+];
+
+/** What we say ourselves where there is no SIGNAL: it comes as a value that a function does not take (see the variant's `raised`). */
+export function ownSignal(error: unknown): string | null {
+  const { number, text } = partsOf(error);
+  if (number !== 1411) return null;
+  return / value: '(Rows (?:came|of) .*)' for function uuid_to_bin/s.exec(text)?.[1] ?? null;
+}
+
+/** What a server said: it names objects, and values where it is about one. */
+export function saidBy(error: unknown): Said {
+  const { number, text } = partsOf(error);
+  const own = ownSignal(error);
+  if (own !== null) return { says: own, told: null };
+  if (!aboutValues.has(number)) return { says: text, told: null };
+  const found = spelt.find(([pattern]) => pattern.test(text));
+  const says = found ? text.replace(found[0], found[1]) : `${inOwnWords} (${number})`;
+  return { says, told: says === text ? null : text };
 }
 
 /** The server's number of an error; 0 of one that is not the server's. */

@@ -4,6 +4,7 @@ import { beforeAll, expect, test } from 'vitest';
 import { driftOf } from '../../core/catalogue/drift';
 import { hiddenInWords, risksInWords } from '../../core/survey/login';
 import { useMariadb } from '../../../test/kit/mariadb';
+import { saidBy, statementError } from './errors';
 import { openSource } from './reader';
 
 const server = useMariadb(`
@@ -104,4 +105,28 @@ test('what the login that audits is not shown is no drift for the one that chang
   expect(audits.tables.flatMap(({ triggers }) => triggers)).toEqual([]);
   expect(changes.tables.flatMap(({ triggers }) => triggers.map(({ name }) => name))).toEqual(['noted']);
   expect([driftOf(audits, changes, ids), driftOf(changes, audits, ids)]).toEqual([[], []]);
+});
+
+test.each([
+  ['a repeat', `insert into yard.berth values ('planted'), ('planted')`, "Duplicate entry … for key 'PRIMARY'"],
+  [
+    'a number that is none',
+    `insert into yard.visit (id) values ('planted')`,
+    'Incorrect integer value … for column `yard`.`visit`.`id`',
+  ],
+  ['a text that is too long', `insert into yard.berth values ('planted-and-more')`, "Data too long for column 'berth_no'"],
+  ['an orphan', `insert into yard.visit values (7, 'planted')`, /^Cannot add or update a child row/],
+  ['a check', `insert into yard.visit values (-7, null)`, 'CONSTRAINT `ck_id` failed for `yard`.`visit`'],
+  ['a program', `signal sqlstate '45000' set message_text = 'planted'`, /in words that may hold values of rows \(1644\)/],
+  ['a cast', `insert into yard.visit (id) select cast('planted' as date)`, /value …$/],
+] as const)('what the server says of a value is told without it: %s', async (_, statement, says) => {
+  const error: unknown = await server.run(statement).then(
+    () => null,
+    (thrown: unknown) => thrown,
+  );
+  const said = saidBy(error);
+  expect(said.says).toEqual(typeof says === 'string' ? says : expect.stringMatching(says));
+  expect(said.says).not.toContain('planted');
+  expect(statementError(error, 'Trying').message).not.toContain('planted');
+  await server.run('delete from yard.berth');
 });

@@ -3,6 +3,7 @@
 import { startProgram } from '../run/program';
 import { SourceError } from '../SourceError';
 import type { ServerName, Settled } from './details';
+import { saidBy } from './errors';
 
 interface Programs {
   readonly dump: string;
@@ -107,7 +108,10 @@ export async function collect(program: string, details: Settled | null, args: re
 /** What it says of what went wrong, in one line. */
 export function said(errors: string): string {
   const line = errors.split('\n').find((text) => /error/i.test(text)) ?? errors.split('\n')[0] ?? '';
-  return line.replace(/^(mariadb|mysql)(-?dump)?: /, '').trim() || 'no reason was given';
+  const [, head = '', number = '0', text = ''] = /^(.*?ERROR (\d+) \(\w+\)(?: at line \d+)?): (.*)$/i.exec(line) ?? [];
+  // Without values of rows, which it may be about.
+  const says = head === '' ? line : `${head}: ${saidBy({ errno: Number(number), sqlMessage: text }).says}`;
+  return says.replace(/^(mariadb|mysql)(-?dump)?: /, '').trim() || 'no reason was given';
 }
 
 /** Why a server of that version cannot be copied with the programs at hand, in words; null when it can. */

@@ -6,7 +6,7 @@ import type { Bounds, Ran, Refused, Session } from '../run/session';
 import { sourceOver } from '../reader';
 import { cancelOther, type Client, openChanging, run, settingsOf } from './connect';
 import type { ConnectionDetails } from './details';
-import { isLost, numberOf, partsOf, statementError } from './errors';
+import { isLost, numberOf, ownSignal, partsOf, saidBy, statementError } from './errors';
 import type { NamesOnCopy } from './naming';
 import { answered, readerOver } from './reader';
 
@@ -111,13 +111,14 @@ const refusals: Readonly<Record<number, Refused['kind']>> = {
 function refusalOf(error: unknown): Refused {
   const { text } = partsOf(error);
   // Where there is no SIGNAL, what we say ourselves comes as a value that a function does not take (see the variant's `raised`).
-  const said = numberOf(error) === 1411 ? / value: '(.*)' for function uuid_to_bin/s.exec(text)?.[1] : undefined;
-  if (said !== undefined)
+  const said = ownSignal(error);
+  if (said !== null)
     return {
       kind: /^Rows came/.test(said) ? 'busy' : 'orphan',
       constraint: /CONSTRAINT `((?:[^`]|``)+)`/.exec(said)?.[1] ?? null,
       column: null,
       says: said,
+      told: null,
     };
   // What the server takes the second time (see the dialect's renameColumn).
   const passing = numberOf(error) === 1054 && text.endsWith("in 'CHECK'");
@@ -137,6 +138,6 @@ function refusalOf(error: unknown): Refused {
     kind,
     constraint: named,
     column: kind === 'null' ? (/[Cc]olumn '([^']+)'/.exec(text)?.[1] ?? null) : null,
-    says: text,
+    ...saidBy(error),
   };
 }

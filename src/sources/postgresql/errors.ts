@@ -55,8 +55,8 @@ export function weakPasswordError({ host, port, user }: Place, how: string): Sou
 export function statementError(cause: unknown, doing: string): SourceError {
   if (cause instanceof SourceError) return cause;
   const code = codeOf(cause);
-  const text = textOf(cause);
-  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause });
+  const { says: text, told } = saidBy(cause);
+  const say = (what: string, reason: SourceProblem): SourceError => new SourceError(`${doing}: ${what}`, reason, { cause, told });
   const hidden = /row-level security policy for table "(.*)"/.exec(text)?.[1];
   if (hidden !== undefined)
     return say(
@@ -73,6 +73,31 @@ export function statementError(cause: unknown, doing: string): SourceError {
   if (code.startsWith('23')) return say(`the database refused: ${text}.`, 'refused');
   if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
   return say(`${text}.`, 'other');
+}
+
+export interface Said {
+  /** Without values of rows. */
+  readonly says: string;
+  /** All of it, where there is more. */
+  readonly told: string | null;
+}
+
+/** Where functions of people's own speak, in words that may hold anything (the source files of the procedural languages). */
+const ofFunctions = /^(pl_exec|plpy_\w+|plperl|pltcl)\.c$/;
+export const inOwnWords = 'a function of the database refused, in words of its own';
+
+/**
+ * What a server said. Its own messages name objects, and values in two places: in the detail, and in quotes where a value could not
+ * be read (class 22). What functions say is their own.
+ */
+export function saidBy(error: unknown): Said {
+  const text = textOf(error);
+  const code = codeOf(error);
+  const { file = '', detail = '' } = (error ?? {}) as { readonly file?: string; readonly detail?: string };
+  const isOwn = ofFunctions.test(file) || code.startsWith('P0');
+  const says = isOwn ? inOwnWords : code.startsWith('22') ? text.replaceAll(/"(?:[^"]|"")*"/g, '"…"') : text;
+  const full = [text, ...(detail === '' ? [] : [detail])].join('. ');
+  return { says, told: full === says ? null : full };
 }
 
 export function codeOf(error: unknown): string {

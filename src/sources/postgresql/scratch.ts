@@ -278,7 +278,8 @@ async function copy(
     return restore
       .errors()
       .split('\n')
-      .flatMap((line) => /ERROR:\s+(.*)$/.exec(line)?.[1] ?? []);
+      .flatMap((line) => /ERROR:\s+(.*)$/.exec(line)?.[1] ?? [])
+      .map(withoutValues);
   } finally {
     signal?.removeEventListener('abort', stop);
   }
@@ -320,6 +321,15 @@ function programPath(program: string): string {
   const root = '/usr/lib/postgresql';
   const versions = existsSync(root) ? readdirSync(root).sort((a, b) => Number(b) - Number(a)) : [];
   return versions.map((version) => join(root, version, 'bin', program)).find(existsSync) ?? program;
+}
+
+/** Only what is known to name objects is told as it is: what could not be read as a value stands in such a line, too. */
+function withoutValues(line: string): string {
+  const names =
+    /(does not exist|already exists|permission denied|violates|could not (create|access|open)|must be|is not supported)/;
+  return names.test(line) && !/^invalid/.test(line)
+    ? line
+    : 'something of it was refused there, for a value of a row or by a function';
 }
 
 function said(errors: string): string {

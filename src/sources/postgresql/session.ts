@@ -4,7 +4,7 @@ import pg from 'pg';
 import type { Bounds, Ran, Refused, Row, Session } from '../run/session';
 import type { ConnectionDetails } from './details';
 import { cancelOther, openChanging, openReading, reading, readingLimits, renewSettings } from './connect';
-import { codeOf, statementError } from './errors';
+import { codeOf, inOwnWords, saidBy, statementError } from './errors';
 import { sourceOver } from '../reader';
 import { readerOver } from './reader';
 
@@ -17,7 +17,9 @@ export async function openSession(details: ConnectionDetails): Promise<Session> 
   const pid = rows[0]?.pid ?? 0;
   const watched = watcher(details, pid);
   const notices: string[] = [];
-  client.on('notice', (notice) => notices.push(notice.message ?? ''));
+  client.on('notice', (notice) =>
+    notices.push(saidBy(notice).says.replace(inOwnWords, 'a function of the database remarked something')),
+  );
   let cancelled = false;
   const source = sourceOver(readerOver(client, readingLimits, () => cancelOther(details, pid)));
   return {
@@ -147,11 +149,11 @@ const refusals: Readonly<Record<string, Refused['kind']>> = {
 };
 
 function refusalOf(error: unknown): Refused {
-  const { constraint = null, column = null, message, detail } = error as Partial<pg.DatabaseError>;
+  const { constraint = null, column = null } = error as Partial<pg.DatabaseError>;
   return {
     kind: refusals[codeOf(error)] ?? 'other',
     constraint,
     column,
-    says: [message, detail].filter(Boolean).join('. '),
+    ...saidBy(error),
   };
 }

@@ -10,8 +10,10 @@ import type { Bounds, Refused, Session } from './session';
 export interface ProofAnswer {
   /** `acted`: the reference did to the children what it declares. `not provable`: there was no row to build the try from, or something else refused first. */
   readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
-  /** The database's own words. */
+  /** The database's own words, without values of rows. */
   readonly answer: string;
+  /** With them; null, or left out, where they say no more. */
+  readonly told?: string | null;
 }
 
 export interface Proven extends ProofAnswer {
@@ -63,7 +65,7 @@ export async function tryBreaking(
     return changed === 0 ? { outcome: 'not provable', answer: 'There are not enough rows to build a try from.' } : notHeld;
   } catch (error) {
     const refused = session.refusalOf(error);
-    return { outcome: isRefusedBy(proof, refused) ? 'refused' : 'not provable', answer: refused.says };
+    return { outcome: isRefusedBy(proof, refused) ? 'refused' : 'not provable', answer: refused.says, told: refused.told };
   } finally {
     await session.transaction.rollback();
   }
@@ -87,15 +89,16 @@ export async function tryAction(
         statement: tried,
       };
     const texts = key.map((value) => value ?? '');
-    tried = statement(texts);
+    // Told without the key that it was tried on.
+    tried = statement(texts.map(() => '…'));
     const before = await counted(session, left(texts));
-    await session.run(tried, tryBounds);
+    await session.run(statement(texts), tryBounds);
     const after = await counted(session, left(texts));
     return { ...(isRefusing(action) ? notHeld : seen(action, before, after)), statement: tried };
   } catch (error) {
     const refused = session.refusalOf(error);
     const held = isRefusing(action) && refused.kind === 'orphan' && refused.constraint === constraint;
-    return { outcome: held ? 'refused' : 'not provable', answer: refused.says, statement: tried };
+    return { outcome: held ? 'refused' : 'not provable', answer: refused.says, told: refused.told, statement: tried };
   } finally {
     await session.transaction.rollback();
   }

@@ -55,6 +55,8 @@ export interface Refused {
   readonly kind: 'busy' | 'null' | 'repeat' | 'orphan' | 'check' | 'other';
   readonly constraint: string | null;
   readonly column: string | null;
-  /** The database's own words. */
+  /** The database's own words, without values of rows. */
   readonly says: string;
+  /** With them; null where they say no more. */
+  readonly told: string | null;
 }

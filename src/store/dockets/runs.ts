@@ -28,6 +28,8 @@ export interface RunStepRow {
   readonly statement: string;
   readonly state: 'waiting' | 'running' | 'done' | 'failed';
   readonly outcome: string | null;
+  /** Of a refusal, what the database said with values of rows, for who may see such. */
+  readonly told?: string | null;
   readonly startedAt: string | null;
   readonly finishedAt: string | null;
 }
@@ -37,8 +39,10 @@ export interface ProofRow {
   readonly title: string;
   readonly statement: string;
   readonly outcome: 'refused' | 'acted' | 'accepted' | 'not provable';
-  /** The database's own words. */
+  /** The database's own words, without values of rows. */
   readonly answer: string;
+  /** With them, for who may see rows; null where they say no more. */
+  readonly told?: string | null;
   readonly at: string;
 }
 
@@ -70,6 +74,11 @@ export async function askForRun(db: Db, { docket, direction, user, by, steps }: 
   return id;
 }
 
+/** Of what the database said, values of rows are for who may see rows. */
+interface Sees {
+  readonly rows: boolean;
+}
+
 export function findRun(db: Db, id: RunId): Promise<RunRow | null> {
   return findRow(db, `select ${shown} from runs where id = $1`, [id]);
 }
@@ -78,10 +87,11 @@ export function listRuns(db: Db, docket: DocketId): Promise<readonly RunRow[]> {
   return rowsOf(db, `select ${shown} from runs where docket_id = $1 order by id desc`, [docket]);
 }
 
-export function listSteps(db: Db, run: RunId): Promise<readonly RunStepRow[]> {
+/** `rows`: whether who asks may see rows. */
+export function listSteps(db: Db, run: RunId, { rows }: Sees): Promise<readonly RunStepRow[]> {
   return rowsOf(
     db,
-    `select position, title, statement, state, outcome, started_at as "startedAt", finished_at as "finishedAt"
+    `select position, title, statement, state, outcome, ${rows ? 'told' : 'null as told'}, started_at as "startedAt", finished_at as "finishedAt"
      from run_steps where run_id = $1 order by position`,
     [run],
   );
@@ -106,14 +116,12 @@ export async function finishStep(
   db: Db,
   run: RunId,
   position: number,
-  { state, outcome }: { readonly state: 'done' | 'failed'; readonly outcome: string },
+  { state, outcome, told = null }: { readonly state: 'done' | 'failed'; readonly outcome: string; readonly told?: string | null },
 ): Promise<void> {
-  await db.query('update run_steps set state = $3, outcome = $4, finished_at = now() where run_id = $1 and position = $2', [
-    run,
-    position,
-    state,
-    outcome,
-  ]);
+  await db.query(
+    `update run_steps set state = $3, outcome = $4, told = $5, finished_at = now() where run_id = $1 and position = $2`,
+    [run, position, state, outcome, told],
+  );
 }
 
 /** Asks the run under way of a source's docket to pause or stop before its next step; null to go on. False where none is under way. */
@@ -168,26 +176,24 @@ export function listUnfinishedRuns(
 }
 
 export async function keepProof(db: Db, run: RunId, proof: Omit<ProofRow, 'at'>): Promise<void> {
-  await db.query('insert into proofs (run_id, finding_id, title, statement, outcome, answer) values ($1, $2, $3, $4, $5, $6)', [
-    run,
-    proof.findingId,
-    proof.title,
-    proof.statement,
-    proof.outcome,
-    proof.answer,
-  ]);
+  const { findingId, title, statement, outcome, answer, told = null } = proof;
+  await db.query(
+    'insert into proofs (run_id, finding_id, title, statement, outcome, answer, told) values ($1, $2, $3, $4, $5, $6, $7)',
+    [run, findingId, title, statement, outcome, answer, told],
+  );
 }
 
-const shownProof = 'finding_id as "findingId", title, statement, outcome, answer, at';
+const shownProof = ({ rows }: Sees) =>
+  `finding_id as "findingId", title, statement, outcome, answer, ${rows ? 'told' : 'null as told'}, at`;
 
-export function listProofsOfFinding(db: Db, finding: FindingRowId): Promise<readonly ProofRow[]> {
+export function listProofsOfFinding(db: Db, finding: FindingRowId, sees: Sees): Promise<readonly ProofRow[]> {
   return rowsOf(
     db,
-    `select ${shownProof} from proofs where finding_id = $1 and run_id = (select max(run_id) from proofs where finding_id = $1) order by id`,
+    `select ${shownProof(sees)} from proofs where finding_id = $1 and run_id = (select max(run_id) from proofs where finding_id = $1) order by id`,
     [finding],
   );
 }
 
-export function listProofsOfRun(db: Db, run: RunId): Promise<readonly ProofRow[]> {
-  return rowsOf(db, `select ${shownProof} from proofs where run_id = $1 order by id`, [run]);
+export function listProofsOfRun(db: Db, run: RunId, sees: Sees): Promise<readonly ProofRow[]> {
+  return rowsOf(db, `select ${shownProof(sees)} from proofs where run_id = $1 order by id`, [run]);
 }

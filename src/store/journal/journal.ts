@@ -134,3 +134,16 @@ export function verifyJournal(db: Db, head: string | null = null): Promise<Verif
     [head],
   );
 }
+
+/** Whether that was refused to a person in the last ten minutes: then it stands there already. */
+export async function wasRefusedLately(db: Db, person: PersonId, act: string, source: SourceId | null): Promise<boolean> {
+  const { refused } = await getRow<{ refused: boolean }>(
+    db,
+    `select exists (
+       select from (select act, source_id, outcome, at from journal where person_id = $1 order by id desc limit 500) as last
+       where act = $2 and source_id is not distinct from $3 and outcome = 'refused' and at > now() - interval '10 minutes'
+     ) as refused`,
+    [person, act, source],
+  );
+  return refused;
+}

@@ -24,3 +24,22 @@ create table installation (
   code text not null constraint ck_installation_code check (code ~ '^[a-z0-9]{6}$')
 );
 insert into installation (code) values (substr(md5(random()::text || clock_timestamp()::text || pg_backend_pid()), 1, 6));
+
+-- What the database said with values of rows stands beside its words, for who may see rows; of sensitive sources nowhere.
+alter table run_steps add told text;
+alter table proofs add told text;
+update proofs set told = answer
+where answer ~ '(Failing row contains|Key) \(|Duplicate entry ''' and not exists (
+  select from runs join dockets on dockets.id = docket_id join sources on sources.id = source_id where runs.id = run_id and sensitive);
+update proofs set answer = regexp_replace(regexp_replace(answer, '(Failing row contains|Key) \(.*$', '…'), 'Duplicate entry ''.*'' for key', 'Duplicate entry … for key')
+where answer ~ '(Failing row contains|Key) \(|Duplicate entry ''';
+update proofs set statement = regexp_replace(statement, '''[^'']*''', '''…''', 'g') where title like 'A row of % deleted that % refers to%' or title like 'The % of a row of % changed that % refers to%';
+update run_steps set outcome = regexp_replace(regexp_replace(outcome, '(Failing row contains|Key) \(.*$', '…'), 'Duplicate entry ''.*'' for key', 'Duplicate entry … for key')
+where outcome ~ '(Failing row contains|Key) \(|Duplicate entry ''';
+update runs set problem = regexp_replace(regexp_replace(problem, '(Failing row contains|Key) \(.*$', '…'), 'Duplicate entry ''.*'' for key', 'Duplicate entry … for key')
+where problem ~ '(Failing row contains|Key) \(|Duplicate entry ''';
+update refusals set says = regexp_replace(regexp_replace(says, '(Failing row contains|Key) \(.*$', '…'), 'Duplicate entry ''.*'' for key', 'Duplicate entry … for key')
+where says ~ '(Failing row contains|Key) \(|Duplicate entry ''';
+update rehearsals set report = regexp_replace(regexp_replace(report::text,
+    '(Failing row contains|Key) \((\\.|[^"\\])*', '…', 'g'), 'Duplicate entry ''(\\.|[^"\\])*'' for key', 'Duplicate entry … for key', 'g')::jsonb
+where report::text ~ '(Failing row contains|Key) \(|Duplicate entry ''';

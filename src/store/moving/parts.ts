@@ -10,7 +10,7 @@ export interface Part {
   readonly numbers: Readonly<Record<string, string>>;
   /** Of these, those whose rows come in after it. */
   readonly later?: readonly string[];
-  /** Columns that stay behind: secrets. */
+  /** Columns that stay behind: secrets, values of rows. */
   readonly without?: readonly string[];
   /** What columns hold where it comes in, whatever they held, in JSON. */
   readonly instead?: Readonly<Record<string, unknown>>;
@@ -87,8 +87,14 @@ export const parts: readonly Part[] = [
   },
   { table: 'rehearsals', of: ofDocket, order: 'id', numbers: { id: 'rehearsals', docket_id: 'dockets' } },
   { table: 'runs', of: ofDocket, order: 'id', numbers: { id: 'runs', docket_id: 'dockets' } },
-  { table: 'run_steps', of: ofRun, order: 'run_id, position', numbers: { run_id: 'runs' } },
-  { table: 'proofs', of: ofRun, order: 'id', numbers: { id: 'proofs', run_id: 'runs', finding_id: 'findings' } },
+  { table: 'run_steps', of: ofRun, order: 'run_id, position', numbers: { run_id: 'runs' }, without: ['told'] },
+  {
+    table: 'proofs',
+    of: ofRun,
+    order: 'id',
+    numbers: { id: 'proofs', run_id: 'runs', finding_id: 'findings' },
+    without: ['told'],
+  },
   {
     table: 'refusals',
     of: ofFinding,

@@ -61,10 +61,10 @@ export async function recordOf({ store, source }: Room, docket: DocketRow): Prom
       runs.toReversed().map(async (run) => ({
         ...{ number: run.id, direction: run.direction, by: run.by, user: run.user, state: run.state, problem: run.problem },
         ...{ asked: run.askedAt, finished: run.finishedAt },
-        steps: (await listSteps(store, run.id)).map(({ title, state, outcome, finishedAt }) => ({
+        steps: (await listSteps(store, run.id, { rows: false })).map(({ title, state, outcome, finishedAt }) => ({
           ...{ title: visible(title), state, outcome: outcome && visible(outcome), finished: finishedAt },
         })),
-        proofs: (await listProofsOfRun(store, run.id)).map(({ title, statement, outcome, answer }) => ({
+        proofs: (await listProofsOfRun(store, run.id, { rows: false })).map(({ title, statement, outcome, answer }) => ({
           ...{ title: visible(title), statement: visible(statement), outcome, answer: visible(answer) },
         })),
       })),

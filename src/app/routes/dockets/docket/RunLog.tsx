@@ -43,6 +43,7 @@ export function RunLog({ run, running }: RunLogProps) {
                 {step.state === 'running' ? 'running …' : visible(step.outcome ?? step.state)}
                 {step.startedAt && step.finishedAt && `, ${duration(Date.parse(step.finishedAt) - Date.parse(step.startedAt))}`}
               </span>
+              {step.told && <span className="mute mono small">{visible(step.told)}</span>}
             </span>
           </li>
         ))}
@@ -65,7 +66,7 @@ export function RunLog({ run, running }: RunLogProps) {
                 <b className={proof.outcome === 'accepted' ? 'rust' : proof.outcome === 'not provable' ? 'brass' : 'verd'}>
                   {proof.outcome}
                 </b>{' '}
-                <span className="mute mono">{visible(proof.answer)}</span>
+                <span className="mute mono">{visible(proof.told ?? proof.answer)}</span>
               </li>
             ))}
           </ul>

@@ -31,6 +31,7 @@ import { listDocketEvents } from '~/store/ratchet/history';
 import { lastEntryId } from '~/store/journal/journal';
 import { findSpeed } from '~/store/surveys/surveys';
 import { findLastRehearsal } from '~/store/dockets/rehearsals';
+import { seesRows } from '~/work/enter';
 import { whoMay } from '~/work/actor';
 import { findingsToMake } from '~/work/dockets/contents';
 import { planDocket } from '~/work/dockets/planned';
@@ -71,6 +72,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const others = async (right: Right): Promise<string | null> =>
     may(actor.bounds, right, source.id) ? null : whoMay(store, right, source.id);
   const [last] = runs;
+  const sees = { rows: seesRows(room) };
   const { scratch, engineOf: engineAt } = sourceKind(source.kind);
   const { client } = engineNamed(engineAt(source.settings));
   const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
@@ -140,7 +142,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       confirm: source.environment === 'production',
       bytes: (catalogue?.tables ?? []).reduce((sum, table) => sum + (table.bytes ?? 0), 0),
     },
-    run: last ? { ...last, steps: await listSteps(store, last.id), proofs: await listProofsOfRun(store, last.id) } : null,
+    run: last
+      ? { ...last, steps: await listSteps(store, last.id, sees), proofs: await listProofsOfRun(store, last.id, sees) }
+      : null,
     events,
   };
 }

@@ -30,7 +30,7 @@ import { latestCatalogue } from '~/work/catalogues';
 import { mostEarlier } from '~/work/sameness';
 import { findingsToMake } from '~/work/dockets/contents';
 import { usualMode } from '~/work/dockets/planned';
-import type { Room } from '~/work/enter';
+import { type Room, seesRows } from '~/work/enter';
 import type { FindingRowId } from '~/store/ids';
 
 /**
@@ -46,7 +46,7 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision 
     listEvents(store, id),
     listAmounts(store, id),
     findDocketOf(store, id),
-    listProofsOfFinding(store, id),
+    listProofsOfFinding(store, id, { rows: seesRows(room) }),
     findRefusal(store, id),
     listEarlierSelves(store, id, mostEarlier),
     findTurn(store, id),

@@ -201,7 +201,7 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
               Tried and rolled back <Moment at={proof.at} />.
             </span>
           </div>
-          <div className="mono">{proof.answer}</div>
+          <div className="mono">{proof.told ?? proof.answer}</div>
           <Folded title="What was tried">
             <Script text={`${proof.statement};`} label="The statement that was tried" />
           </Folded>

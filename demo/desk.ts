@@ -12,7 +12,7 @@ import { type FindingRow, listStanding, moveFindings } from '../src/store/findin
 import type { DocketId, SourceId } from '../src/store/ids';
 import { findPersonNamed } from '../src/store/people/people';
 import { findSource, type SourceRow } from '../src/store/sources/sources';
-import { planDocket, type PlannedDocket } from '../src/work/dockets/planned';
+import { planDocket, type PlannedDocket, placeOf } from '../src/work/dockets/planned';
 
 interface Lying {
   readonly name: string;
@@ -109,7 +109,7 @@ class OnDesk {
     const signer = await findPersonNamed(this.db, 'bo');
     if (!plan || !catalogue || !signer) return;
     const by = { id: signer.id, name: signer.fullName };
-    await signDocket(this.db, this.id, { signer: by, digest }, { plan, catalogue });
+    await signDocket(this.db, this.id, { signer: by, digest, place: placeOf(this.source) }, { plan, catalogue });
     const at = this.now.toISOString();
     await addBackup(this.db, this.id, { at, place: 'vault 2, the night before', by: 'Jon Averi' });
   }

@@ -27,6 +27,7 @@ import {
   type SurveyRow,
 } from '../store/surveys/surveys';
 import { nameOf } from './actor';
+import { latestCatalogue } from './catalogues';
 import type { Room } from './enter';
 import { type Outcome, perform } from './perform';
 import { announceEnd, recordSurvey } from './recorded';
@@ -59,6 +60,11 @@ export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()
     const { engine }: { readonly engine: string } = source.settings as FilesSettings;
     const { name }: { readonly name: string } = brought.catalogue.engine;
     if (name !== engine) return { problem: `The file is of ${name}, the source of ${engine}.` };
+    const before = await latestCatalogue(db, source.id);
+    if (before && !isSameDatabase(before.database, brought.catalogue.database))
+      return {
+        problem: `The file is of the database ${brought.catalogue.database}, and what is recorded here of ${before.database}. Add a source for the other one.`,
+      };
     const unfinished = await findUnfinished(db, source.id);
     if (unfinished && !(await isUntouched(db, unfinished)))
       return { problem: 'A survey of it waits for answers, or runs. Let that end, or cancel it, first.' };
@@ -79,6 +85,12 @@ export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()
     };
     return { problem: null, result, object: `survey ${survey}`, after: { ...result, takenAt: brought.takenAt } };
   });
+}
+
+/** Of several databases that are surveyed together one may come or go. */
+function isSameDatabase(before: string, now: string): boolean {
+  const [was, is] = [before, now].map((names) => new Set(names.split(', '))) as [Set<string>, Set<string>];
+  return [...is].some((name) => was.has(name));
 }
 
 async function isUntouched(db: Db, { id, state }: SurveyRow): Promise<boolean> {

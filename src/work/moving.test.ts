@@ -10,11 +10,12 @@ import { sourceAt } from '../../test/kit/source';
 import { there } from '../../test/kit/there';
 import { audit } from '../core/rules/audit';
 import { openStore, rowsOf } from '../store/db';
-import { addAuthor, addDocket, putItem } from '../store/dockets/dockets';
+import { addAuthor, addDocket, listDockets, putItem } from '../store/dockets/dockets';
 import { keepFindings, listEvents, listStanding, moveFindings } from '../store/findings/findings';
 import type { DocketId, PersonId, SourceId } from '../store/ids';
 import { migrate } from '../store/migrate';
 import { parts, stays } from '../store/moving/parts';
+import { listDocketEvents } from '../store/ratchet/history';
 import { addSchedule, listSchedules } from '../store/sources/schedules';
 import { addSource, findSource, getConnection } from '../store/sources/sources';
 import { askForSurvey, cancelSurvey } from '../store/surveys/surveys';
@@ -117,6 +118,38 @@ test('what comes out of where it went is what came out of where it was, number f
   expect((await listSchedules(to, arrived)).map(({ isOn }) => isOn)).toEqual([false]);
   // What is made next gets numbers of its own.
   expect(await filled(to, 'made later')).toBeGreaterThan(arrived);
+});
+
+test('what was signed there is a draft here, and who signed stays on record', async () => {
+  const own = await filled(from, 'signed there');
+  await from.query(
+    `update dockets set state = 'Signed', signed_by = 'Bo Larsk', signed_at = '2026-01-01', signed_digest = 'd', signed_format = 2,
+       signed_for = 'db1', signed_by_id = (select id from people where name = 'ines') where source_id = $1`,
+    [own],
+  );
+  const arrived = await movedTo(to, await fileOf(from, own));
+  const [docket] = await listDockets(to, arrived);
+  expect(docket).toMatchObject({ state: 'Draft', signedBy: null, signedById: null, signedDigest: null });
+  expect((await listDocketEvents(to, there(docket).id)).map(({ what, by, note }) => [what, by, note])).toContainEqual([
+    'signed elsewhere, or by an earlier version',
+    'Bo Larsk',
+    'does not count any more',
+  ]);
+});
+
+test('a file that changes while it is read is not taken in', async () => {
+  const lines = await fileOf(from, source);
+  let reads = 0;
+  const changing = {
+    ...coming(lines, 'changing'),
+    // eslint-disable-next-line @typescript-eslint/require-await -- as a file is read
+    lines: async function* () {
+      const again = reads++ > 0;
+      yield* again ? lines.map((line) => line.replace('lamp_no', 'lamp_on')) : lines;
+    },
+  };
+  await expect(moveIn(officeOf(to), admin, changing)).rejects.toThrow('changed while it was read');
+  expect(await rowsOf(to, `select 1 from sources where name = 'changing'`)).toEqual([]);
 });
 
 test('where its numbers are taken all of them move, and still mean the same', async () => {

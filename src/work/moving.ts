@@ -5,7 +5,7 @@
 import { createHmac, type Hmac, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto';
 import { DatabaseError } from 'pg';
 import { type Db, inTransaction } from '../store/db';
-import { isRunning } from '../store/dockets/dockets';
+import { isRunning, forgetSignatures } from '../store/dockets/dockets';
 import { sourceFormat } from '../core/formats/index';
 import type { SourceId } from '../store/ids';
 import { Arrival, ArrivalError } from '../store/moving/in';
@@ -82,7 +82,7 @@ export interface MovedIn {
 }
 
 interface Coming {
-  /** The lines of the file, from the first; asked for twice. */
+  /** The lines of the file, from the first; asked for twice, and the second time they must be the same. */
   readonly lines: () => AsyncIterable<string>;
   readonly phrase: string;
   /** What the first line says, once it is seen to be of that shape. Throws with words when it is not. */
@@ -97,7 +97,7 @@ interface Coming {
  */
 export async function moveIn(office: Office, actor: Actor, { name, ...coming }: Coming): Promise<Outcome<MovedIn>> {
   await permit(office.store, actor, 'keepSources', null);
-  const head = await verified(coming);
+  const { head, seal } = await verified(coming);
   const called = name ?? head.source;
   const act = { act: 'source.moveIn', right: 'keepSources', source: null, object: called } as const;
   return perform<MovedIn>(office, actor, act, async (db) => {
@@ -107,14 +107,15 @@ export async function moveIn(office: Office, actor: Actor, { name, ...coming }: 
       return {
         problem: `It comes from a Pawl whose store is at ${head.store}, this one is at ${own}. Bring both to the same version first.`,
       };
-    const moved = await takeAll(db, head, called, coming.lines);
-    return { problem: null, result: moved, after: { from: head.source, at: head.at, rows: moved.rows } };
+    const moved = await takeAll(db, head, called, sealed(coming, { head, seal }));
+    const unsigned = await forgetSignatures(db, moved.source);
+    return { problem: null, result: moved, after: { from: head.source, at: head.at, rows: moved.rows, draftsAgain: unsigned } };
   });
 }
 
 const atOnce = 200;
 
-async function takeAll(db: Db, head: Head, name: string, lines: Coming['lines']): Promise<MovedIn> {
+async function takeAll(db: Db, head: Head, name: string, lines: AsyncIterable<string>): Promise<MovedIn> {
   const arrival = new Arrival(db, head, name);
   try {
     await arrival.begin();
@@ -127,7 +128,7 @@ async function takeAll(db: Db, head: Head, name: string, lines: Coming['lines'])
       rows = [];
     };
     let isFirst = true;
-    for await (const line of lines()) {
+    for await (const line of lines) {
       if (isFirst || line === '' || line.startsWith('{"mac":')) {
         isFirst = false;
         continue;
@@ -156,8 +157,24 @@ async function takeAll(db: Db, head: Head, name: string, lines: Coming['lines'])
   }
 }
 
+interface Verified {
+  readonly head: Head;
+  /** Of all that the file holds, under the phrase. */
+  readonly seal: Buffer;
+}
+
+/** The same lines again. Throws MovingError at their end where they are not those that were verified: somebody may change a file while it is read. */
+async function* sealed({ lines, phrase }: Pick<Coming, 'lines' | 'phrase'>, { head, seal }: Verified): AsyncGenerator<string> {
+  const mac = macOf(phrase, head.salt);
+  for await (const line of lines()) {
+    if (!line.startsWith('{"mac":')) mac.update(`${line}\n`);
+    yield line;
+  }
+  if (!timingSafeEqual(mac.digest(), seal)) throw new MovingError('It was changed while it was read.');
+}
+
 /** The head of a file that is whole, and was written by somebody who knows the phrase. Throws MovingError. */
-async function verified({ lines, phrase, headOf }: Omit<Coming, 'name'>): Promise<Head> {
+async function verified({ lines, phrase, headOf }: Omit<Coming, 'name'>): Promise<Verified> {
   let head: Head | null = null;
   let mac: Hmac | null = null;
   let said: string | null = null;
@@ -177,5 +194,5 @@ async function verified({ lines, phrase, headOf }: Omit<Coming, 'name'>): Promis
   const own = mac.digest();
   if (given.length !== own.length || !timingSafeEqual(given, own))
     throw new MovingError('The phrase is not the one it was written with, or it was changed since.');
-  return head;
+  return { head, seal: own };
 }

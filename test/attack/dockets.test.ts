@@ -237,6 +237,42 @@ describe('what is signed and run is what was shown', () => {
     );
   });
 
+  test('a signature is for a place: where the source goes elsewhere since, it is not run there', async () => {
+    const docket = await drafted();
+    await rehearsed(docket);
+    expect((await sign(by(signer), docket, await shownOf(docket))).problem).toBeNull();
+    await confirmBackup(room, docket, { at: '2026-01-01T06:00', place: 'vault', shown: await shownOf(docket) });
+    const went = there(await findDocket(store, room.source.id, docket)).signedFor;
+    const shown = await shownOf(docket);
+    const elsewhere = { ...room, source: { ...room.source, settings: { ...room.source.settings, host: 'db2.example' } } };
+    await store.query(`update sources set settings = settings || '{"host": "db2.example"}' where id = $1`, [room.source.id]);
+    const run = async (as: Room, seen: Shown) =>
+      runDocket({ ...as, actor: runner }, docket, { direction: 'forward', login, shown: seen });
+    // Not even by who was shown the docket before.
+    expect(await run(elsewhere, shown)).toContain('not what you were shown');
+    room = elsewhere;
+    const words = await run(elsewhere, await shownOf(docket));
+    expect(words).toContain(`signed for ${went}`);
+    expect(words).toContain('db2.example');
+    // Nor where a step of it was done at the first place.
+    await moveDocket(store, docket, ['Signed'], 'Stopped');
+    expect(await run(elsewhere, await shownOf(docket))).toContain('signed for');
+  });
+
+  test.each([
+    ['signer', 'signed_by_id'],
+    ['digest', 'signed_digest'],
+  ])('a signature without a %s is none', async (_, column) => {
+    const docket = await drafted();
+    await rehearsed(docket);
+    expect((await sign(by(signer), docket, await shownOf(docket))).problem).toBeNull();
+    await confirmBackup(room, docket, { at: '2026-01-01T06:00', place: 'vault', shown: await shownOf(docket) });
+    await database.run(`update pawl.dockets set ${column} = null where id = ${docket}`);
+    expect(await runDocket(by(runner), docket, { direction: 'forward', login, shown: await shownOf(docket) })).toMatch(
+      /signature/,
+    );
+  });
+
   test('on production an author does not sign, and a signer does not run', async () => {
     const docket = await drafted();
     await rehearsed(docket);

@@ -151,7 +151,7 @@ function counted(what: 'forms' | 'answers'): RequestHandler {
       if (bytes <= most) return void parts.push(part);
       request.off('data', take).off('end', end).pause();
       response.set('Connection', 'close').once('finish', () => request.destroy());
-      refuse(response, 413, 'That is more than Pawl takes at once.');
+      refuse(response, 413, `That is more than the ${most / 1e6} MB that Pawl takes at once.`);
     };
     const end = (): void => {
       const body = Buffer.concat(parts);

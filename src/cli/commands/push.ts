@@ -7,17 +7,20 @@ export const usage = 'pawl push URL FILE';
 export const about =
   'Brings a survey file into the record of a source that is asked by files: URL is its address in Pawl (https://pawl.example/s/3), PAWL_TOKEN a token of somebody who may survey it.';
 
-const longestMs = 120_000;
+/** The largest files are read, judged and written down in a minute or two. */
+const longestMs = 600_000;
 
 /** Answers 1 where the file made something worse. */
 export async function run(args: readonly string[]): Promise<number> {
   const { url, file } = await readArguments(PushArguments, args, {}, (_, [first, second]) => ({ url: first, file: second }));
   const token = process.env['PAWL_TOKEN'] ?? '';
   if (token === '') throw new UsageError('PAWL_TOKEN is not set: a token is made under Your account.');
+  const body = await readFile(file);
+  process.stderr.write(`Bringing ${(body.length / 1e6).toFixed(1)} MB: Pawl reads it, judges it and writes it down …\n`);
   const answer = await fetch(placeOf(url), {
     method: 'POST',
     headers: { Authorization: `Bearer ${token}`, 'Content-Type': 'application/json' },
-    body: await readFile(file),
+    body,
     redirect: 'error',
     signal: AbortSignal.timeout(longestMs),
   }).catch((cause: unknown) => {
@@ -42,7 +45,7 @@ const refused: Readonly<Record<number, string>> = {
   401: 'Pawl does not know that token, or it has ended.',
   403: 'That token may not survey this source.',
   404: 'There is no such source.',
-  413: 'The file is larger than Pawl takes.',
+  413: 'The file is larger than the 64 MB that Pawl takes at once.',
 };
 
 function problemIn(told: unknown): string | null {

@@ -1,18 +1,18 @@
 import { expect, test } from 'vitest';
 import { requirementsFor, signableStates, whyNotRun, whyNotSigned } from './permit';
 
-const open = { signedBy: null, backupAt: null };
+const open = { signedBy: null, signedById: null, signedDigest: null, backupAt: null };
 
 test('a production source asks for a rehearsal, a signature and a backup', () => {
   const met = (prepared: Parameters<typeof requirementsFor>[0]) =>
     requirementsFor(prepared, { environment: 'production', copied: true }).map(({ kind, met: is }) => `${kind} ${is}`);
   expect(met({ ...open, state: 'Draft' })).toEqual(['rehearsal false', 'signature false', 'backup false']);
   expect(met({ ...open, state: 'Rehearsed' })).toEqual(['rehearsal true', 'signature false', 'backup false']);
-  expect(met({ state: 'Signed', signedBy: 'Ada', backupAt: '2026-11-25' })).toEqual([
-    'rehearsal true',
-    'signature true',
-    'backup true',
-  ]);
+  const signed = { state: 'Signed', signedBy: 'Ada', signedById: 1, signedDigest: 'd', backupAt: '2026-11-25' } as const;
+  // A name alone is no signature.
+  for (const lacking of [{ signedById: null }, { signedDigest: null }])
+    expect(met({ ...signed, ...lacking })).toContain('signature false');
+  expect(met(signed)).toEqual(['rehearsal true', 'signature true', 'backup true']);
 });
 
 test('other sources ask for nothing', () => {

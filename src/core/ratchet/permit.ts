@@ -5,6 +5,10 @@ import type { DocketState } from './states';
 export interface Prepared {
   readonly state: DocketState;
   readonly signedBy: string | null;
+  /** Null of one whom nobody knows here. */
+  readonly signedById: number | null;
+  /** What was signed. */
+  readonly signedDigest: string | null;
   readonly backupAt: string | null;
 }
 
@@ -25,11 +29,11 @@ export interface Destination {
  * nothing. Of what cannot be copied from here no rehearsal is asked: its scripts are tried where it is.
  */
 export function requirementsFor(
-  { state, signedBy, backupAt }: Prepared,
+  { state, signedBy, signedById, signedDigest, backupAt }: Prepared,
   { environment, copied }: Destination,
 ): readonly Requirement[] {
   if (environment !== 'production') return [];
-  const signed = signedBy !== null;
+  const signed = signedBy !== null && signedById !== null && signedDigest !== null;
   return [
     ...(copied ? [{ kind: 'rehearsal', met: signed || state === 'Rehearsed' } as const] : []),
     { kind: 'signature', met: signed },

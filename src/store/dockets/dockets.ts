@@ -28,6 +28,8 @@ export interface DocketRow {
   readonly signedDigest: string | null;
   /** The format in which that was signed. */
   readonly signedFormat: number | null;
+  /** Where it was signed to go. */
+  readonly signedFor: string | null;
   readonly backupAt: string | null;
   readonly backupWhere: string | null;
   /** When what its repairs kept was dropped; from then on there is no way back. */
@@ -55,7 +57,7 @@ export interface DocketItem {
 const shown = `id, name, state, mode, created_at as "createdAt", state_at as "stateAt",
   (select coalesce(json_agg(json_build_object('id', people.id, 'name', full_name) order by full_name), '[]')
    from docket_authors join people on people.id = person_id where docket_id = dockets.id) as authors,
-  signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest", signed_format as "signedFormat",
+  signed_by as "signedBy", signed_by_id as "signedById", signed_at as "signedAt", signed_digest as "signedDigest", signed_format as "signedFormat", signed_for as "signedFor",
   (select at from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupAt",
   (select place from docket_backups where docket_id = dockets.id order by docket_backups.id desc limit 1) as "backupWhere",
   cleared_at as "clearedAt", (select count(*) from docket_items where docket_id = dockets.id) as remedies, rows_changed as "rowsChanged", risk`;
@@ -127,22 +129,38 @@ async function reopen(db: Db, id: DocketId): Promise<void> {
 export interface Signature {
   readonly signer: Author;
   readonly digest: string;
+  /** Where it goes. */
+  readonly place: string;
 }
 
 /** Signs a docket as it is planned now: that plan is what will run. False when its state does not allow it. */
 export async function signDocket(
   db: Db,
   id: DocketId,
-  { signer, digest }: Signature,
+  { signer, digest, place }: Signature,
   { plan, catalogue }: { readonly plan: Plan; readonly catalogue: Catalogue },
 ): Promise<boolean> {
   if (!(await moveDocket(db, id, ['Draft', 'Rehearsed', 'Signed'], 'Signed'))) return false;
   await db.query(
-    'update dockets set signed_by = $2, signed_by_id = $3, signed_digest = $4, signed_format = $5, signed_at = now() where id = $1',
-    [id, signer.name, signer.id, digest, currentFormat],
+    'update dockets set signed_by = $2, signed_by_id = $3, signed_digest = $4, signed_format = $5, signed_for = $6, signed_at = now() where id = $1',
+    [id, signer.name, signer.id, digest, currentFormat, place],
   );
   await freezeDocket(db, id, plan, catalogue);
   return true;
+}
+
+/** Of a source that came from elsewhere: what was signed and rehearsed there is a draft here, and who signed stays on record. Returns how many. */
+export async function forgetSignatures(db: Db, source: SourceId): Promise<number> {
+  const forgotten = await db.query(
+    `update dockets
+     set state = case when state in ('Signed', 'Rehearsed') then 'Draft' else state end, state_at = now(),
+       plan = case when state = 'Signed' then null else plan end, catalogue = case when state = 'Signed' then null else catalogue end,
+       formerly_signed_by = coalesce(signed_by, formerly_signed_by), formerly_signed_at = coalesce(signed_at, formerly_signed_at),
+       signed_by = null, signed_by_id = null, signed_digest = null, signed_for = null, signed_at = null
+     where source_id = $1 and (state in ('Signed', 'Rehearsed') or state = 'Stopped' and signed_at is not null)`,
+    [source],
+  );
+  return forgotten.rowCount ?? 0;
 }
 
 /** Takes a signature back; a rehearsal that it had stays. */

@@ -43,3 +43,12 @@ where says ~ '(Failing row contains|Key) \(|Duplicate entry ''';
 update rehearsals set report = regexp_replace(regexp_replace(report::text,
     '(Failing row contains|Key) \((\\.|[^"\\])*', '…', 'g'), 'Duplicate entry ''(\\.|[^"\\])*'' for key', 'Duplicate entry … for key', 'g')::jsonb
 where report::text ~ '(Failing row contains|Key) \(|Duplicate entry ''';
+
+-- A signature is for a place, by somebody who is known, for a digest. What was signed otherwise does not count any more, and stays on
+-- record; so do signatures that came with a source from another Pawl.
+alter table dockets add signed_for text, add formerly_signed_by text, add formerly_signed_at timestamptz;
+update dockets set
+  state = case when signed_by_id is not null and signed_digest is not null then 'Rehearsed' else 'Draft' end, state_at = now(),
+  formerly_signed_by = signed_by, formerly_signed_at = signed_at, signed_by = null, signed_by_id = null, signed_digest = null, signed_at = null,
+  plan = null, catalogue = null, rows_changed = null, risk = null
+where state = 'Signed';

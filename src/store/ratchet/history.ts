@@ -33,7 +33,10 @@ export function listDocketEvents(db: Db, docket: DocketId): Promise<readonly Doc
        union all
        select 5, said_at, 'backed up', said_by, place, null from docket_backups where docket_id = $1
        union all
-       select 6, signed_at, 'signed', signed_by, null, 'well' from dockets where id = $1 and signed_at is not null
+       select 6, signed_at, 'signed', signed_by, signed_for, 'well' from dockets where id = $1 and signed_at is not null
+       union all
+       select 6, formerly_signed_at, 'signed elsewhere, or by an earlier version', formerly_signed_by, 'does not count any more', null
+       from dockets where id = $1 and formerly_signed_at is not null
        union all
        select 7, asked_at, case when elsewhere then 'run elsewhere' else 'run asked for' end || ': ' || direction, asked_by, user_name, null
        from runs where docket_id = $1

@@ -6,6 +6,7 @@ import { engineOf, scriptsOf } from '../../core/engines/index';
 import type { Mode } from '../../core/plan/cost';
 import type { DecidedFinding, Plan } from '../../core/plan/plan';
 import type { Right } from '../../core/rights/rights';
+import { sourceKind } from '../../sources/index';
 import type { Db } from '../../store/db';
 import { addAuthor, type DocketRow, findFrozen, listItems, lockDocket } from '../../store/dockets/dockets';
 import { coreFinding, type FindingRow, listFindingsById } from '../../store/findings/findings';
@@ -71,7 +72,14 @@ export async function planDocket(store: Db, source: SourceRow, docket: DocketRow
     madeAt: docket.stateAt,
   };
   const write = (form: ScriptForm): Partial<Scripts> => scriptsOf(plan, heading, form);
-  return { rows, plan, write, catalogue, digest: signedDigest(plan, heading, decisions) };
+  return { rows, plan, write, catalogue, digest: signedDigest(plan, heading, [placeOf(source), decisions]) };
+}
+
+/** Where a docket of a source goes, in words: part of what is signed. */
+export function placeOf({ kind, settings }: Pick<SourceRow, 'kind' | 'settings'>): string {
+  const { change, placeOf: placeAt } = sourceKind(kind);
+  const way = change?.wayOf(settings);
+  return way ? `${way.to}, ${way.how}` : placeAt(settings);
 }
 
 function findingsIn(plan: Plan | null): readonly string[] {

@@ -8,7 +8,7 @@ import { nextState } from '../../core/ratchet/states';
 import { sourceKind } from '../../sources/index';
 import { plannedSteps } from '../../sources/run/carryOut';
 import type { Db } from '../../store/db';
-import { freezeDocket, getSourceOf, keepCleared, moveDocket } from '../../store/dockets/dockets';
+import { type DocketRow, freezeDocket, getSourceOf, keepCleared, moveDocket } from '../../store/dockets/dockets';
 import { forgetRefusals } from '../../store/dockets/refusals';
 import { askForRun, finishRun, type RunRequest, type RunRow, steerRun } from '../../store/dockets/runs';
 import { moveFindings } from '../../store/findings/findings';
@@ -18,7 +18,7 @@ import { listAsPlanned } from '../renamed';
 import type { Room } from '../enter';
 import type { Login } from '../office';
 import { done, type Outcome, perform } from '../perform';
-import { docketObject, nothing, onDocket, type Shown } from './planned';
+import { docketObject, nothing, onDocket, placeOf, type Shown } from './planned';
 import { destinationOf } from './signing';
 
 const acts = { forward: 'docket.run', back: 'docket.back', clear: 'docket.clear' } as const;
@@ -44,9 +44,8 @@ export async function runDocket(
         return { problem: `A production source still asks for this first: ${open.map(({ kind }) => kind).join(', ')}.` };
       const refusal = direction === 'forward' ? whyNotRun(docket, source, actor.person?.id ?? null) : null;
       if (refusal) return { problem: refusal };
-      // The plan of a signed docket does not change; one that an earlier version signed was written down in another format.
-      if (docket.state === 'Signed' && docket.signedFormat === currentFormat && docket.signedDigest !== digest)
-        return { problem: 'It is not what was signed. Take the signature back, rehearse and sign it again.' };
+      const asSigned = signedProblem(docket, { digest, place: placeOf(source) });
+      if (asSigned) return { problem: asSigned };
       if (direction === 'back' && docket.clearedAt !== null && operationsOf(plan, 'clear').length > 0)
         return { problem: 'What its repairs kept has been dropped: there is no way back any more.' };
       if (!(await moveDocket(store, docket.id, startsFrom[direction], 'Running')))
@@ -65,6 +64,19 @@ export async function runDocket(
   ).catch(inAnother);
   if (outcome.problem === null) await office.enqueue('run', outcome.result);
   return outcome.problem;
+}
+
+/** Why a docket is not what somebody signed, or goes elsewhere; null where it is, or nobody did. */
+function signedProblem(
+  { state, signedDigest, signedFor, signedFormat }: DocketRow,
+  { digest, place }: { readonly digest: string; readonly place: string },
+): string | null {
+  if (signedFor !== null && signedFor !== place)
+    return `It was signed for ${signedFor}, and would go to ${place} now. Take the signature back, look at it again, and sign it for there.`;
+  // The plan of a signed docket does not change.
+  if (state === 'Signed' && (signedDigest !== digest || signedFormat !== currentFormat))
+    return 'It is not what was signed. Take the signature back, rehearse and sign it again.';
+  return null;
 }
 
 // uq_docket_items_open: going back or on would put a finding into two dockets that are not through.

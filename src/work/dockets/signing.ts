@@ -11,7 +11,7 @@ import type { SourceRow } from '../../store/sources/sources';
 import { nameOf } from '../actor';
 import type { Room } from '../enter';
 import { done, type Outcome } from '../perform';
-import { nothing, onDocket, type Shown } from './planned';
+import { nothing, onDocket, placeOf, type Shown } from './planned';
 
 /** A source as what its dockets run on. */
 export function destinationOf({ environment, kind }: Pick<SourceRow, 'environment' | 'kind'>): Destination {
@@ -37,10 +37,11 @@ export function sign(room: Room, id: DocketId, shown: Shown): Promise<Outcome<nu
       return {
         problem: 'Its plan is not the one that was rehearsed: the schema or its findings have changed since. Rehearse it again.',
       };
-    const signature = { signer: { id: person.id, name: person.fullName }, digest };
+    const place = placeOf(source);
+    const signature = { signer: { id: person.id, name: person.fullName }, digest, place };
     if (!(await signDocket(store, docket.id, signature, { plan, catalogue })))
       return { problem: `The docket is ${docket.state.toLowerCase()}; it cannot be signed now.` };
-    return { ...done, after: { digest, authors: docket.authors } };
+    return { ...done, after: { digest, place, authors: docket.authors } };
   });
 }
 

@@ -5,17 +5,25 @@ import { Worker } from 'node:worker_threads';
 import type { Catalogue } from '../../core/catalogue/model';
 import { type Dictionary, dictionaryOf } from '../../core/naming/dictionary';
 import type { SurveyId } from '../../store/ids';
+import { NotAllowed } from '../actor';
 import { catalogueId } from '../catalogues';
+import type { Room } from '../enter';
+import type { Bringing, Brings, BroughtHere, CameOf } from './bringing';
 import { type AskedOf, type ResultOf, type Task, type TaskName, tasks } from './tasks';
 
-/** What a thread is asked: the catalogue by its number in the store. */
-export interface Asked {
-  readonly id: number;
-  readonly catalogue: SurveyId;
-  readonly dictionary: Dictionary;
-  readonly task: TaskName;
-  readonly asked: unknown;
-}
+/** What a thread is asked: the catalogue by its number in the store; or a file is brought. */
+export type Asked =
+  | {
+      readonly id: number;
+      readonly catalogue: SurveyId;
+      readonly dictionary: Dictionary;
+      readonly task: TaskName;
+      readonly asked: unknown;
+    }
+  | { readonly id: number; readonly brings: Brings };
+
+/** For a file, in megabytes: of one that takes more the thread ends, and nothing else does. */
+const mostMemory = 2_048;
 
 export type Answered =
   | { readonly id: number; readonly result: unknown }
@@ -47,17 +55,37 @@ export function compute<T extends TaskName>(
 ): Promise<ResultOf<T>> {
   const number = catalogueId(catalogue);
   if (number === null || small) return Promise.resolve().then(() => (tasks[task] as Task)(catalogue, asked) as ResultOf<T>);
+  return ask(rooms[task], (id) => ({ id, catalogue: number, dictionary: dictionaryOf(catalogue), task, asked }));
+}
+
+/** Takes in a file that somebody brings, apart from the pages. Throws NotAllowed, and what is a bug. */
+export async function bring({ office, actor, source }: Room, as: Bringing, bytes: Uint8Array): Promise<CameOf> {
+  const brings: Brings = { source: source.id, actor, as, bytes };
+  const { came, enqueued } = await ask<BroughtHere>('files', (id) => ({ id, brings })).catch((error: unknown) => {
+    if ((error as { code?: unknown }).code !== 'ERR_WORKER_OUT_OF_MEMORY') throw error;
+    const problem = `The file takes more than the ${mostMemory / 1024} GB of memory that Pawl gives to one. Bring a part of it: fewer schemas, or fewer tables.`;
+    return { came: { problem }, enqueued: [] } satisfies BroughtHere;
+  });
+  for (const [job, id] of enqueued) await office.enqueue(job, id);
+  if ('notAllowed' in came) throw new NotAllowed(came.notAllowed, came.right);
+  return came;
+}
+
+function ask<T>(room: string, asked: (id: number) => Asked): Promise<T> {
   return new Promise((resolve, reject) => {
     const id = ++last;
-    const worker = threads.get(rooms[task]) ?? startThread(rooms[task]);
+    const worker = threads.get(room) ?? startThread(room);
     waiting.set(id, { worker, resolve: resolve as (result: unknown) => void, reject });
-    worker.postMessage({ id, catalogue: number, dictionary: dictionaryOf(catalogue), task, asked } satisfies Asked);
+    worker.postMessage(asked(id));
   });
 }
 
 // From its source, as the server's own bundle has no other files.
 function startThread(room: string): Worker {
-  const worker = new Worker(join(process.cwd(), 'src/work/thread/start.mjs'), { execArgv: [] });
+  const worker = new Worker(join(process.cwd(), 'src/work/thread/start.mjs'), {
+    execArgv: [],
+    ...(room === 'files' && { resourceLimits: { maxOldGenerationSizeMb: mostMemory } }),
+  });
   threads.set(room, worker);
   worker.unref();
   worker.on('message', (answer: Answered) => {

@@ -1,7 +1,7 @@
 import { enter, orPage } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
-import { ranElsewhere } from '~/work/dockets/ranElsewhere';
 import type { Brought } from '~/app/ui/BringFile';
+import { bring } from '~/work/thread/thread';
 import type { Route } from './+types/evidence';
 
 /** Takes what after.sql wrote where somebody ran a docket themselves: it is the body as it is. */
@@ -11,6 +11,6 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const { searchParams } = new URL(request.url);
   const shown = { digest: searchParams.get('digest') ?? '', seen: Number(searchParams.get('seen') ?? 0) };
   const evidence = new Uint8Array(await request.arrayBuffer());
-  const problem = await orPage(ranElsewhere(room, docket, { direction: 'forward', evidence, shown }));
+  const { problem } = await orPage(bring(room, { kind: 'evidence', docket, shown }, evidence));
   return { problem, remark: null };
 }

@@ -20,6 +20,8 @@ interface SigningProps {
   readonly docket: DocketRow;
   /** True when the backup is more than a day old. */
   readonly backupOld: boolean;
+  /** Where it goes. */
+  readonly place: string;
   readonly shown: Shown;
   /** The id of the person who looks. */
   readonly you: number | null;
@@ -28,7 +30,7 @@ interface SigningProps {
 }
 
 /** What has to be there before the docket may run: a rehearsal, a second pair of eyes, a backup. */
-export function Signing({ source, destination, docket, backupOld, shown, you, instead, problem }: SigningProps) {
+export function Signing({ source, destination, docket, backupOld, place, shown, you, instead, problem }: SigningProps) {
   const busy = useNavigation().state !== 'idle';
   const requirements = requirementsFor(docket, destination);
   const asked = changeableStates.includes(docket.state);
@@ -43,7 +45,7 @@ export function Signing({ source, destination, docket, backupOld, shown, you, in
           {requirements.map((requirement) => (
             <li key={requirement.kind} className={requirement.met ? 'met' : undefined}>
               <span className="visually-hidden">{requirement.met ? 'Done: ' : 'Open: '}</span>
-              <What {...requirement} docket={docket} backupOld={backupOld} />
+              <What {...requirement} docket={docket} backupOld={backupOld} place={place} />
             </li>
           ))}
         </Needed>
@@ -62,8 +64,8 @@ export function Signing({ source, destination, docket, backupOld, shown, you, in
             <Form method="post" preventScrollReset aria-label="Sign">
               <AsShown {...shown} />
               <p className="small" style={{ margin: '0 0 6px' }}>
-                You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here:{' '}
-                <Digest of={shown.digest} />
+                You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here, to be run
+                at <span className="mono">{place}</span>: <Digest of={shown.digest} />
               </p>
               <div className="actions">
                 <Button type="submit" name="intent" value="sign" disabled={busy}>
@@ -130,13 +132,13 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
 
 function Digest({ of }: { readonly of: string }) {
   return (
-    <code className="mono digest" title="SHA-256 of plan, scripts and decisions">
+    <code className="mono digest" title="SHA-256 of plan, scripts, decisions and place">
       {of.match(/.{8}/g)?.join(' ')}
     </code>
   );
 }
 
-function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps, 'docket' | 'backupOld'>) {
+function What({ kind, met, docket, backupOld, place }: Requirement & Pick<SigningProps, 'docket' | 'backupOld' | 'place'>) {
   switch (kind) {
     case 'rehearsal':
       return met ? 'Rehearsed on a copy, as it is now' : 'A rehearsal on a copy';
@@ -144,7 +146,12 @@ function What({ kind, met, docket, backupOld }: Requirement & Pick<SigningProps,
       return met ? (
         <>
           Planned by {docket.authors.map(({ name }) => name).join(', ') || 'Pawl'}, signed by <b>{docket.signedBy}</b>{' '}
-          {docket.signedAt && <Moment at={docket.signedAt} />}
+          {docket.signedAt && <Moment at={docket.signedAt} />} for <span className="mono">{docket.signedFor}</span>
+          {docket.signedFor !== place && (
+            <b className="rust">
+              : it would go to <span className="mono">{place}</span> now, which nobody signed
+            </b>
+          )}
         </>
       ) : (
         'A signature by somebody else than who planned it'

@@ -34,7 +34,7 @@ import { findLastRehearsal } from '~/store/dockets/rehearsals';
 import { seesRows } from '~/work/enter';
 import { whoMay } from '~/work/actor';
 import { findingsToMake } from '~/work/dockets/contents';
-import { planDocket } from '~/work/dockets/planned';
+import { planDocket, placeOf } from '~/work/dockets/planned';
 import { rehearsalPlace } from '~/work/dockets/rehearsing';
 import { destinationOf } from '~/work/dockets/signing';
 import { ProblemStation } from '~/app/ui/ProblemPage';
@@ -79,6 +79,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     source,
     destination: destinationOf(source),
+    goesTo: placeOf(source),
     way: sourceKind(source.kind).change?.wayOf(source.settings) ?? null,
     client: { name: client.name, command: client.runs(`docket-${docket.id}-after.sql`) },
     docket,
@@ -351,6 +352,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
               destination={loaderData.destination}
               docket={docket}
               backupOld={backupOld}
+              place={loaderData.goesTo}
               shown={shown}
               you={loaderData.you}
               instead={instead}

@@ -37,7 +37,7 @@ let made = 0;
 beforeEach(async () => {
   const id = await addSource(store, {
     ...{ name: `behind a wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
-    settings: { engine: engineNames[0], database: 'harbour', rows: false },
+    settings: { engine: engineNames[0], database: 'sketch', rows: false },
   });
   const office = { store, enqueue: () => Promise.resolve(), offerLogin: () => Promise.resolve(true) };
   room = { source: there(await findSource(store, id)), store, office, actor: pawlItself('browser') };

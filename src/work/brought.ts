@@ -3,6 +3,7 @@
 
 import type { TableId } from '../core/catalogue/identifiers';
 import { tableNames } from '../core/catalogue/identifiers';
+import { visible } from '../core/naming/visible';
 import type { KnownFinding, Taken } from '../core/ratchet/against';
 import { type BroughtFacts, type WaivedFinding, waiverNames } from '../core/rules/audit';
 import { rules } from '../core/rules/index';
@@ -27,7 +28,6 @@ import {
   type SurveyRow,
 } from '../store/surveys/surveys';
 import { nameOf } from './actor';
-import { latestCatalogue } from './catalogues';
 import type { Room } from './enter';
 import { type Outcome, perform } from './perform';
 import { announceEnd, recordSurvey } from './recorded';
@@ -60,10 +60,10 @@ export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()
     const { engine }: { readonly engine: string } = source.settings as FilesSettings;
     const { name }: { readonly name: string } = brought.catalogue.engine;
     if (name !== engine) return { problem: `The file is of ${name}, the source of ${engine}.` };
-    const before = await latestCatalogue(db, source.id);
-    if (before && !isSameDatabase(before.database, brought.catalogue.database))
+    const { database } = source.settings as FilesSettings;
+    if (!isSameDatabase(database, brought.catalogue.database))
       return {
-        problem: `The file is of the database ${brought.catalogue.database}, and what is recorded here of ${before.database}. Add a source for the other one.`,
+        problem: `The file is of the database ${visible(brought.catalogue.database)}, the source of ${database}. Add a source for the other one.`,
       };
     const unfinished = await findUnfinished(db, source.id);
     if (unfinished && !(await isUntouched(db, unfinished)))
@@ -88,8 +88,8 @@ export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()
 }
 
 /** Of several databases that are surveyed together one may come or go. */
-function isSameDatabase(before: string, now: string): boolean {
-  const [was, is] = [before, now].map((names) => new Set(names.split(', '))) as [Set<string>, Set<string>];
+function isSameDatabase(named: string, found: string): boolean {
+  const [was, is] = [named, found].map((names) => new Set(names.split(', '))) as [Set<string>, Set<string>];
   return [...is].some((name) => was.has(name));
 }
 

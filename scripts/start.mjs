@@ -58,6 +58,7 @@ if (standIns) {
   keepRunning('stand-ins', ['--import', 'tsx', 'demo/standIns.ts'], standIns);
   process.env.PAWL_SMTP_URL ??= `smtp://127.0.0.1:${standIns.PAWL_HEARD_SMTP_PORT}`;
   process.env.PAWL_SMTP_FROM ??= 'Pawl <pawl@harbour.example>';
+  process.env.PAWL_LISTENER_LOOPBACK ??= '1';
 }
 const { PAWL_REHEARSAL_URL } = { ...process.env, ...owning };
 keepRunning('worker', ['--enable-source-maps', ...frugalHeap, await program('worker')], {

@@ -19,6 +19,9 @@ import { addressProblem, announce, deliver } from '../work/announcing';
 import { mailAddress } from '../work/send/byMail';
 import type { Queue } from './queue';
 import { send } from '../work/send/index';
+import { lookup, NotSentTo } from '../work/send/whereTo';
+
+process.env['PAWL_LISTENER_LOOPBACK'] = '1';
 
 const audited = useDatabase('create table lamp (lamp_no text, height text)');
 const database = useDatabase();
@@ -195,8 +198,57 @@ test.each([
   ['https://169.254.169.254/latest', /own wiring/],
   ['file:///etc/passwd', /Only https/],
   ['nowhere', /no address/],
+  ['https://[::ffff:169.254.169.254]/', /own wiring/],
+  ['https://[fd00:ec2::254]/', /own wiring/],
+  ['https://10.0.0.8/', /network of one’s own/],
+  ['https://192.168.1.4:8443/', /network of one’s own/],
+  ['https://[::ffff:10.0.0.8]/', /network of one’s own/],
+  ['https://[64:ff9b::a00:8]/', /network of one’s own/],
+  ['https://[2002:a00:8::]/', /network of one’s own/],
+  ['https://[fc00::1]/', /network of one’s own/],
+  ['https://0.0.0.0/', /network of one’s own/],
 ])('%s is allowed, or refused with words', (given, words) => {
   const problem = addressProblem(given);
   if (words === null) expect(problem).toBeNull();
   else expect(problem).toMatch(words);
+});
+
+describe('where the start does not allow it', () => {
+  beforeEach(() => void vi.stubEnv('PAWL_LISTENER_LOOPBACK', ''));
+  afterEach(() => void vi.unstubAllEnvs());
+
+  test.each([
+    'http://127.0.0.1:9000/',
+    'https://127.1/',
+    'https://2130706433/',
+    'https://0x7f.0.0.1/',
+    'https://localhost/',
+    'https://LOCALHOST./',
+    'https://hear.localhost/',
+    'https://[::1]/',
+    'https://[::ffff:127.0.0.1]/',
+    'https://[::ffff:7f00:1]/',
+  ])('nothing is sent to this machine: %s', async (given) => {
+    expect(addressProblem(given)).toMatch(/machine that Pawl runs on/);
+    await expect(send({ id: 1, address: given, body: '{}', secret: null }, new Date())).rejects.toThrow(NotSentTo);
+  });
+
+  test('nor by a name that leads here, whatever port: the address that is connected to counts', async () => {
+    const found = new Promise((resolve, reject) =>
+      lookup('localhost', { all: true }, (error, addresses) => (error ? reject(error) : resolve(addresses))),
+    );
+    await expect(found).rejects.toThrow('machine that Pawl runs on');
+  });
+
+  test('hosts of one’s own network are named by who starts it, and then no others', () => {
+    vi.stubEnv('PAWL_LISTENER_HOSTS', 'hooks.harbour.example, .ci.example,10.0.0.8');
+    expect(['hooks.harbour.example', 'a.ci.example', '10.0.0.8'].map((host) => addressProblem(`https://${host}/`))).toEqual([
+      null,
+      null,
+      null,
+    ]);
+    expect(addressProblem('https://hear.example/')).toMatch(/go to hooks.harbour.example/);
+    expect(addressProblem('https://10.0.0.9/')).toMatch(/network of one’s own/);
+    expect(addressProblem('https://evilhooks.harbour.example/')).toMatch(/go to/);
+  });
 });

@@ -24,6 +24,7 @@ import { lockSource } from '../store/sources/sources';
 import { nameOf } from './actor';
 import { isByMail, mailAddress, mailboxOf, mailServer } from './send/byMail';
 import type { Send } from './send/index';
+import { hostProblem } from './send/whereTo';
 import { isOwnMachine } from './ownMachine';
 import type { Room } from './enter';
 import type { Office } from './office';
@@ -64,9 +65,7 @@ export function addressProblem(address: string): string | null {
   if (url.username !== '' || url.password !== '') return 'No login goes into the address: what is sent is signed.';
   if (url.protocol !== 'https:' && !(url.protocol === 'http:' && isOwnMachine(url)))
     return 'Only https:// is sent to; http:// on this machine alone.';
-  return /^(169\.254\.|\[fe80:|\[fd00:ec2|0\.)/i.test(url.hostname)
-    ? 'Nothing is sent to an address of the machine’s own wiring.'
-    : null;
+  return hostProblem(url.hostname);
 }
 
 function mailProblem(mailbox: string): string | null {

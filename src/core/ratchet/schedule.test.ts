@@ -26,10 +26,38 @@ test.each([
   ['61 2 * * *', 'UTC', /no time/],
   ['30 2 31 2 *', 'UTC', /no time/],
   ['* * * * *', 'UTC', /more often/],
+  ['10,20-59 * * * *', 'UTC', /more often/],
+  ['0-5 2 * * *', 'UTC', /more often/],
+  ['0,55 0,23 * * *', 'UTC', /more often/],
+  ['0,5 3 1 6 *', 'UTC', /more often/],
+  ['0,9 * * * 7', 'UTC', /more often/],
+  ['H 2 * * *', 'UTC', /no part of a time|no time/],
+  ['30 2 L * *', 'UTC', /no time/],
+  ['30 2 * * 5#2', 'UTC', /no part of a time/],
+  ['30 2 ? * *', 'UTC', /no part of a time/],
   ['30 2 * * *', 'Atlantis/Harbour', /no time zone/],
   ['30 2 * * *; drop', 'UTC', /Five parts/],
 ])('%s in %s is refused with words', (cron, zone, words) => {
   expect(scheduleProblem({ cron, zone })).toMatch(words);
+});
+
+test.each(['*/10 * * * *', '0,10,50 * * * *', '30 2 * jan-mar mon-fri', '5 0-23/2 1,15 * *', '0 0 29 2 *'])(
+  '%s is a time',
+  (cron) => {
+    expect(scheduleProblem({ cron, zone: 'UTC' })).toBeNull();
+  },
+);
+
+test('whatever is taken comes at ten minutes’ distance at least', () => {
+  const part = fc.stringMatching(/^(\*|[1-5]?[0-9])(-[1-5][0-9])?(\/[1-9]\d?)?(,[1-5]?[0-9](-[1-5][0-9])?)?$/);
+  fc.assert(
+    fc.property(part, fc.constantFrom('*', '2', '*/3', '0,23', '1-4'), fc.constantFrom('*', '0', '6,0'), (minute, hour, day) => {
+      const schedule = { cron: `${minute} ${hour} * * ${day}`, zone: 'UTC' };
+      if (scheduleProblem(schedule) !== null) return;
+      const times = nextTimes(schedule, new Date('2026-11-27T10:00:00Z'), 300).map((at) => at.getTime());
+      for (const [i, time] of times.slice(1).entries()) expect(time - (times[i] ?? 0)).toBeGreaterThanOrEqual(600_000);
+    }),
+  );
 });
 
 test('whatever is typed is a time or a problem', () => {

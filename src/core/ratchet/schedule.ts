@@ -16,17 +16,34 @@ export function scheduleProblem({ cron, zone }: Schedule): string | null {
   if (parts.length !== 5)
     return `Five parts are needed: minute, hour, day of the month, month, day of the week. Here ${parts.length === 1 ? 'is one' : `are ${parts.length}`}.`;
   if (!isZone(zone)) return `There is no time zone ${zone}.`;
+  const odd = parts.find((part) => !plainPart.test(part));
+  if (odd !== undefined)
+    return `${odd} is no part of a time: numbers, names of months and days, *, and ranges, lists and steps of those.`;
   try {
-    const [first, second] = nextTimes({ cron, zone }, new Date(0), 2);
-    return first && second && second.getTime() - first.getTime() < leastMs
-      ? 'That is more often than every ten minutes, and would leave the database no rest.'
-      : null;
+    const next = CronExpressionParser.parse(cron.trim(), { currentDate: someMonday, tz: 'UTC', strict: false });
+    let before = next.next().getTime();
+    // A week of every ten minutes is as many.
+    for (let times = 0; times <= mostAWeek; times++) {
+      const time = next.next().getTime();
+      if (time - before < leastMs) return 'That is more often than every ten minutes, and would leave the database no rest.';
+      if (time - someMonday.getTime() > weekMs) break;
+      before = time;
+    }
+    return null;
   } catch (error) {
     return error instanceof Error ? `That is no time: ${error.message}.` : 'That is no time.';
   }
 }
 
+/** Of crontab, what every reader of it takes alike; not `H`, `L`, `W`, `#` and `?`. */
+const named = 'jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec|sun|mon|tue|wed|thu|fri|sat';
+const item = `(\\*|(\\d{1,2}|${named})(-(\\d{1,2}|${named}))?)(/\\d{1,2})?`;
+const plainPart = new RegExp(`^${item}(,${item})*$`, 'i');
 const leastMs = 10 * 60_000;
+const weekMs = 7 * 86_400_000;
+const mostAWeek = weekMs / leastMs;
+/** By a clock that is not set forward or back. */
+const someMonday = new Date('2024-01-01T00:00:00Z');
 
 /** `At 02:30, Monday through Friday`. Throws where `scheduleProblem` finds something. */
 export function scheduleInWords({ cron }: Schedule): string {

@@ -8,6 +8,7 @@ import type { Adopted } from '../core/naming/style';
 import { isTemplateProblem } from '../core/naming/template';
 import { rules } from '../core/rules/index';
 import { type Severity, severities } from '../core/rules/rule';
+import { JsonError, jsonIn } from './json';
 import { errorsInWords, parse } from './parse';
 
 /** A file that is none, or says what cannot be; the message says what. */
@@ -45,9 +46,10 @@ export async function readHouseStyle(text: string): Promise<HouseStyleDocument> 
 
 function plainOf(text: string): unknown {
   try {
-    return JSON.parse(text);
+    return jsonIn(text);
   } catch (cause) {
-    throw new HouseStyleError('This is no house style of Pawl: it is not JSON.', { cause });
+    if (!(cause instanceof JsonError)) throw cause;
+    throw new HouseStyleError(`This is no house style of Pawl: ${cause.message}.`, { cause });
   }
 }
 

@@ -29,6 +29,7 @@ import { type Proposal, remedyOf } from '../core/remedies/index';
 import { surveyFormat } from '../core/survey/document';
 import { concerns, type Finding, severities } from '../core/rules/rule';
 import { catalogueFrom, CatalogueShape, partsOf } from './catalogueShape';
+import { JsonError, jsonIn } from './json';
 import { errorsInWords, parse, parsePart } from './parse';
 import { proposalShapes } from './proposals';
 import { Names, SurveyFileError } from './surveyFile';
@@ -96,9 +97,6 @@ export interface ReadSurvey extends Taken {
 
 /** Reads the text of a survey file. Throws SurveyFileError. */
 export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
-  refuseDepth(text);
-  // No name and no text in the store holds a zero byte.
-  if (/(?:^|[^\\])(?:\\\\)*\\u0000/.test(text)) throw new SurveyFileError('The file holds a zero byte, which no database does.');
   const { plain, format } = upToDate(parsedJson(text));
   const parsed = await parse(SurveyDocumentShape, plain, 'drop');
   if (!parsed.ok) throw new SurveyFileError(`The file is not a ${surveyFormat} survey: ${errorsInWords(parsed.errors)}.`);
@@ -125,9 +123,12 @@ export async function readSurveyDocument(text: string): Promise<ReadSurvey> {
 
 function parsedJson(text: string): unknown {
   try {
-    return JSON.parse(text);
+    return jsonIn(text);
   } catch (cause) {
-    throw new SurveyFileError('The file is not JSON. Write it again with `pawl survey … --json FILE`.', { cause });
+    if (!(cause instanceof JsonError)) throw cause;
+    throw new SurveyFileError(`The file is no survey: ${cause.message}. Write it again with \`pawl survey … --json FILE\`.`, {
+      cause,
+    });
   }
 }
 
@@ -176,22 +177,6 @@ function refuseLists(parts: readonly unknown[]): void {
     throw new SurveyFileError(
       'The file has a list where there should be an object. Write it again with `pawl survey … --json FILE`.',
     );
-}
-
-/** How deep what is in brackets may lie: a survey is not half as deep, and what checks it goes down with it. */
-const deepest = 100;
-
-function refuseDepth(text: string): void {
-  let depth = 0;
-  // Brackets within texts do not count.
-  for (const [sign] of text.matchAll(/"(?:[^"\\]|\\.)*(?:"|$)|[[\]{}]/gs)) {
-    if (sign === '[' || sign === '{') depth++;
-    else if (sign === ']' || sign === '}') depth--;
-    if (depth > deepest)
-      throw new SurveyFileError(
-        `The file is nested more than ${deepest} deep: it is no survey. Write it again with \`pawl survey … --json FILE\`.`,
-      );
-  }
 }
 
 // Its facts serve words only, which are read off the message; a decision depends on the proposal alone, which is checked.

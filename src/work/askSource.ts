@@ -1,10 +1,10 @@
 // One question asked of a source while somebody waits for the page: few at a time, bounded in time, stopped at the server
 // when whoever asked has gone, and never an error page when the source says no.
 
+import { NotAnswered } from '../core/engines/questions';
 import type { Right } from '../core/rights/rights';
 import { sourceKind } from '../sources/index';
 import type { Source } from '../sources/source';
-import { SourceError } from '../sources/SourceError';
 import { getSettings } from '../store/sources/settings';
 import { getConnection } from '../store/sources/sources';
 import { permit } from './actor';
@@ -62,7 +62,7 @@ export async function askSource<T>(
       await reader.close();
     }
   } catch (error) {
-    if (error instanceof SourceError) return unanswered(error.message);
+    if (error instanceof NotAnswered) return unanswered(error.message);
     throw error;
   } finally {
     leave();

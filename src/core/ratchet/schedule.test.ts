@@ -32,7 +32,7 @@ test.each([
   ['0,5 3 1 6 *', 'UTC', /more often/],
   ['0,9 * * * 7', 'UTC', /more often/],
   ['H 2 * * *', 'UTC', /no part of a time|no time/],
-  ['30 2 L * *', 'UTC', /no time/],
+  ['30 2 L * *', 'UTC', /no part of a time/],
   ['30 2 * * 5#2', 'UTC', /no part of a time/],
   ['30 2 ? * *', 'UTC', /no part of a time/],
   ['30 2 * * *', 'Atlantis/Harbour', /no time zone/],

@@ -9,7 +9,7 @@ import type { Operation } from '../../core/operations/index';
 import { blocksOthers, type Mode } from '../../core/plan/cost';
 import type { Plan } from '../../core/plan/plan';
 import { SourceError } from '../SourceError';
-import type { Bounds, Session } from './session';
+import type { Bounds, Row, Session } from './session';
 
 export interface Outcome {
   /** How it went, in words: `done, 212 rows`, `in force already`. */
@@ -83,7 +83,14 @@ export async function countOf(session: Session, check: Check, { engine }: Pick<P
 
 async function count(session: Session, query: string): Promise<number> {
   const [row] = await session.read(query);
-  return Number(row?.[0]);
+  return countIn(row);
+}
+
+/** A count as the server answers it. Throws where it is none: nothing is taken for done, or for well, that nobody has counted. */
+export function countIn(row: Row | undefined): number {
+  const count = Number(row?.[0] ?? Number.NaN);
+  if (!Number.isInteger(count) || count < 0) throw new SourceError('The server answered a count with what is none.', 'other');
+  return count;
 }
 
 function stoppedOnRequest(): SourceError {

@@ -5,6 +5,7 @@ import { engineNamed } from '../../core/engines/index';
 import { type ActionProof, type BreakingProof, describeProof, isRefusing, triggersFired } from '../../core/operations/proof';
 import type { Plan } from '../../core/plan/plan';
 import type { FindingId } from '../../core/rules/rule';
+import { countIn } from './perform';
 import type { Bounds, Refused, Session } from './session';
 
 export interface ProofAnswer {
@@ -106,7 +107,7 @@ export async function tryAction(
 
 async function counted(session: Session, query: string): Promise<number> {
   const [row] = await session.readWithin(query);
-  return Number(row?.[0]);
+  return countIn(row);
 }
 
 function seen(action: ActionProof['action'], before: number, after: number): ProofAnswer {

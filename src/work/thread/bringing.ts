@@ -1,6 +1,7 @@
 // Files that somebody brings, read, checked, judged and recorded in a thread: the largest take a minute, and keep nobody waiting but who
 // brought them. The whole act is done there, by the same use cases.
 
+import { DatabaseError } from 'pg';
 import type pg from 'pg';
 import { readHouseStyle, HouseStyleError } from '../../input/houseStyle';
 import { readSurveyDocument } from '../../input/surveyDocument';
@@ -58,8 +59,15 @@ export async function bringHere(store: pg.Pool, brings: Brings): Promise<Brought
     if (error instanceof NotAllowed) return { came: { notAllowed: error.message, right: error.right }, enqueued };
     if (error instanceof SurveyFileError || error instanceof HouseStyleError)
       return { came: { problem: error.message, unreadable: true }, enqueued };
+    if (error instanceof DatabaseError && isUnkept(error.code ?? ''))
+      return { came: { problem: `The file holds what cannot be kept: ${error.message}.`, unreadable: true }, enqueued };
     throw error;
   }
+}
+
+/** Of values that are none, and of texts longer than an index takes (SQLSTATE classes 22 and 54). */
+function isUnkept(code: string): boolean {
+  return code.startsWith('22') || code.startsWith('54');
 }
 
 async function take(room: Room, { as, bytes }: Brings): Promise<CameOf> {

@@ -2,6 +2,7 @@ import { ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { askedDefaults } from '~/core/operations/default-value';
+import { jsonIn } from '~/input/json';
 import { type Wish, type WishKind, wishes } from '~/core/wishes/index';
 import { namedParts, type NamedPart } from '~/core/wishes/named';
 
@@ -11,7 +12,7 @@ const defaults = Object.keys(askedDefaults) as readonly (keyof typeof askedDefau
 /** A list or an object as a form sends it: JSON, checked after. */
 function plain(value: unknown): unknown {
   try {
-    return typeof value === 'string' ? JSON.parse(value) : value;
+    return typeof value === 'string' ? jsonIn(value) : value;
   } catch {
     return null;
   }

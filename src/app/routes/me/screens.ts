@@ -3,6 +3,7 @@ import { data } from 'react-router';
 import { actorIn, formIn, shapeIn } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { setScreen } from '~/work/screens';
+import { jsonIn } from '~/input/json';
 import type { Route } from './+types/screens';
 
 class ScreenForm {
@@ -22,7 +23,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 
 function parsed(text: string): unknown {
   try {
-    return JSON.parse(text) as unknown;
+    return jsonIn(text);
   } catch {
     return undefined;
   }

@@ -8,7 +8,7 @@ import { questionsOf } from './questions/index';
 import { traits } from './traits';
 import { types } from './types';
 
-const run = (file: string): string => `mariadb --abort-source-on-error --show-warnings DATABASE < ${file}`;
+const run = (file: string): string => `mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < ${file}`;
 
 export const mariadb: Engine = {
   title: 'MariaDB',

@@ -153,9 +153,10 @@ function guards(all: readonly Check[], outcome: string, by: Scripting): readonly
   return all.map((check) => by.guard(by.check(check), `${outcome}: ${describeCheck(check)}.`.slice(0, 128)));
 }
 
+/** Further in, line by line; but not within quotes: a name may hold the end of a line. */
 export function indent(text: string, by: number): string {
-  return text
-    .split('\n')
-    .map((line) => ' '.repeat(by) + line)
-    .join('\n');
+  const margin = ' '.repeat(by);
+  return margin + text.replaceAll(quotedOrEnd, (part) => (part === '\n' ? `\n${margin}` : part));
 }
+
+const quotedOrEnd = /`(?:[^`]|``)*`|'(?:[^'\\]|\\.|'')*'|"(?:[^"\\]|\\.|"")*"|\n/gs;

@@ -11,7 +11,7 @@ import { prepared } from './prepared';
 import { reserved } from './reserved';
 import { variant } from './variant';
 
-const run = (file: string): string => `mysql --show-warnings DATABASE < ${file}`;
+const run = (file: string): string => `mysql --binary-mode --show-warnings DATABASE < ${file}`;
 
 export const mysql: Engine = {
   title: 'MySQL',

@@ -3,7 +3,7 @@ import type { Catalogue } from '../core/catalogue/model';
 import type { Plan } from '../core/plan/plan';
 import { operationsOf } from '../core/plan/direction';
 import { isInForce, tablesNeeded, tablesTouched } from '../core/operations/index';
-import { carryOutPlan, CheckFailed, plannedSteps, type StepListener } from '../sources/run/carryOut';
+import { type Carrying, carryOutPlan, CheckFailed, plannedSteps, type StepListener } from '../sources/run/carryOut';
 import { sourceKind } from '../sources/index';
 import { provePlan } from '../sources/run/prove';
 import type { Session } from '../sources/run/session';
@@ -78,8 +78,9 @@ async function carryOut(row: RunRow, context: JobContext, lost: AbortSignal): Pr
     const steering = steer(session, row.id, store, lost);
     try {
       const current = row.direction === 'forward' ? await session.readCatalogue() : null;
-      if (current && !(await hasBegun(store, row.docketId))) refuseDrift(plan, catalogue, current);
-      await runSteps({ session, plan, row, store, keepsValues }, current, steering);
+      const first = current !== null && !(await hasBegun(store, row.docketId));
+      if (current && first) refuseDrift(plan, catalogue, current);
+      await runSteps({ session, plan, row, store, keepsValues }, { current, first }, steering);
       if (row.direction === 'forward') await runProofs({ session, plan, row, store, keepsValues }, source);
     } finally {
       steering.end();
@@ -170,7 +171,7 @@ interface UnderWay {
 
 async function runSteps(
   { session, plan, row: { id, docketId, direction }, store, keepsValues }: UnderWay,
-  current: Catalogue | null,
+  carrying: Carrying,
   steering: Steering,
 ): Promise<void> {
   const listener: StepListener = {
@@ -193,7 +194,7 @@ async function runSteps(
       await keepRefusals(store, docketId, 'run', [{ finding, step: title, statement, says, rows, tried: true }]);
     },
   };
-  await carryOutPlan(session, plan, direction, { ...listener, current });
+  await carryOutPlan(session, plan, direction, { ...listener, ...carrying });
 }
 
 async function runProofs({ session, plan, row, store, keepsValues }: UnderWay, source: SourceId): Promise<void> {

@@ -4,16 +4,20 @@
 import { describe, expect, test } from 'vitest';
 import { newIndex } from '../../src/core/catalogue/edit';
 import { driftOf } from '../../src/core/catalogue/drift';
-import { getTable } from '../../src/core/catalogue/lookups';
+import { getTable, sideTablePrefix } from '../../src/core/catalogue/lookups';
 import { whyNotSwitched } from '../../src/core/wishes/switched';
 import { constraintId, tableId } from '../../src/core/catalogue/identifiers';
 import type { FindingId } from '../../src/core/rules/rule';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { type EngineName, traitsOf } from '../../src/core/engines/index';
+import { engineNamed, type EngineName, traitsOf } from '../../src/core/engines/index';
 import { apply, inverseOf, kinds, type Operation } from '../../src/core/operations/index';
 import { clearKept, sideTableOf } from '../../src/core/operations/side-table';
+import { checksBefore } from '../../src/core/plan/checks';
 import { asItIsDone } from '../../src/core/plan/order';
+import type { Plan } from '../../src/core/plan/plan';
+import { recordFor } from '../../src/core/plan/record';
 import { type Mode, modes } from '../../src/core/plan/cost';
+import { carryOutPlan } from '../../src/sources/run/carryOut';
 import { perform } from '../../src/sources/run/perform';
 import type { Session } from '../../src/sources/run/session';
 import { fitting } from '../kit/fit';
@@ -219,6 +223,15 @@ for (const engine of enginesAtHand)
       for (const [i, sample] of tried.entries())
         test(`${kind} ${i + 1}: the catalogue is as foretold, and as before afterwards`, () =>
           there(live, sample, { engine, mode }));
+    for (const [kind, tried] of Object.entries(samples))
+      for (const [i, sample] of tried.entries())
+        // What repairs changed is kept row by row.
+        if (!sample.some((operation) => 'sideTable' in operation))
+          test(`${kind} ${i + 1}: what was there before the first run stays, by us and by the client`, () =>
+            stays(live, sample, { engine, mode }));
+    test.each(others)('$kind: another of that name stops it before anything, by us and by the client', (other) =>
+      stops(live, other, { engine, mode }),
+    );
     test('dropKept: what was kept is gone, once', () => dropped(live, samples.setAside[1] ?? [], { engine, mode }));
   });
 
@@ -279,6 +292,109 @@ async function there(live: Live, sample: Sample, on: { readonly engine: EngineNa
   } finally {
     await session.close();
   }
+}
+
+/** What stands there by the name that an operation would give, and is something else. */
+const others: readonly Operation[] = [
+  { ...key, columns: ['berth_no', 'area'], nullableBefore: ['area'] },
+  { kind: 'addUnique', table: vessel, name: 'uq_imo', columns: ['imo_no', 'name'], index: null },
+  { ...reference, rows: 'checked', onDelete: 'restrict' },
+  { kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['call_no', 'vessel_id'], unique: false },
+];
+
+async function stops(live: Live, other: Operation, on: { readonly engine: EngineName; readonly mode: Mode }): Promise<void> {
+  const session = await live.session();
+  try {
+    const first = await session.readCatalogue();
+    const wanted = asDoneBy((samples as Record<string, readonly Sample[]>)[other.kind]?.[0] ?? [], first).map((o) =>
+      fitting(o, first),
+    );
+    const plan = planned(wanted, first, on);
+    const standing: Operation[] = [];
+    for (const operation of asDoneBy([other], first)) standing.push(fitting(operation, first));
+    for (const operation of standing) await perform(session, operation, on);
+    const before = await session.readCatalogue();
+    const { forward } = engineNamed(on.engine).dialect.scripts(plan, { title: 't', source: 's', madeAt: '' });
+    await expect(carryOutPlan(session, plan, 'forward', { first: true })).rejects.toThrow(/Nothing was changed.* another /);
+    expect(await live.byClient(forward)).toMatch(/Nothing was changed: another /);
+    const ids = first.tables.map(({ id }) => id);
+    expect(driftOf(before, await session.readCatalogue(), ids)).toEqual([]);
+    for (const back of standing.toReversed().flatMap(inverseOf)) await perform(session, back, on);
+    expect(driftOf(first, await session.readCatalogue(), ids)).toEqual([]);
+  } finally {
+    await session.close();
+  }
+}
+
+/** Somebody makes by hand what a docket would make, before its first run; then it runs, and is gone back from. */
+async function stays(live: Live, sample: Sample, on: { readonly engine: EngineName; readonly mode: Mode }): Promise<void> {
+  const session = await live.session();
+  try {
+    const first = await session.readCatalogue();
+    const carried: Operation[] = [];
+    let next = first;
+    for (const wanted of asDoneBy(sample, first)) {
+      if (wanted.kind === 'switchReference' && !traitsOf(first).switchesReferences) break;
+      if (wanted.kind === 'renameColumn' && wanted.from === 'tons' && !traitsOf(first).renamesCheckedColumns) break;
+      carried.push(fitting(wanted, next));
+      next = apply(carried.at(-1) as Operation, next);
+    }
+    // Of what is only passed on the way to another nobody could tell whether it was there.
+    if (carried.length !== 1) return;
+    const plan = planned(carried, first, on);
+    const { forward, back } = engineNamed(on.engine).dialect.scripts(plan, { title: 't', source: 's', madeAt: '' });
+    const ways: readonly (readonly [string, (direction: 'forward' | 'back', isFirst: boolean) => Promise<void>])[] = [
+      ['by us', (direction, isFirst) => carryOutPlan(session, plan, direction, { first: isFirst })],
+      ['by the client', async (direction) => expect(await live.byClient(direction === 'forward' ? forward : back)).toBe('')],
+    ];
+    const ids = first.tables.map(({ id }) => id);
+    const alike = async (wanted: Catalogue, says: string) => {
+      const seen = await session.readCatalogue();
+      expect(driftOf(wanted, seen, ids), says).toEqual([]);
+      expect(seen.tables.filter(({ name }) => name.startsWith(sideTablePrefix))).toEqual([]);
+    };
+    for (const [says, go] of ways) {
+      // Alone it goes away again.
+      for (const [direction, isFirst] of [
+        ['forward', true],
+        ['forward', false],
+        ['back', false],
+      ] as const)
+        await go(direction, isFirst);
+      await alike(first, `${says}, alone`);
+      for (const operation of carried) await perform(session, operation, on);
+      const byHand = await session.readCatalogue();
+      for (const [direction, isFirst] of [
+        ['forward', true],
+        ['forward', false],
+        ['back', false],
+      ] as const)
+        await go(direction, isFirst);
+      await alike(byHand, `${says}, by hand before`);
+      for (const back of carried.toReversed().flatMap(inverseOf)) await perform(session, back, on);
+      await alike(first, `${says}, taken away by hand`);
+    }
+  } finally {
+    await session.close();
+  }
+}
+
+function planned(
+  operations: readonly Operation[],
+  catalogue: Catalogue,
+  { engine, mode }: { readonly engine: EngineName; readonly mode: Mode },
+): Plan {
+  const { dialect } = engineNamed(engine);
+  const record = recordFor(operations, catalogue, 'd1');
+  return {
+    ...{ engine, mode, label: 'd1', problems: [], after: [], ...(record && { record }) },
+    steps: operations.map((operation) => ({
+      ...{ operation, finding: 'tried' as FindingId, proofs: [] },
+      cost: dialect.cost(operation, mode),
+    })),
+    back: operations.toReversed().flatMap(inverseOf),
+    before: checksBefore(operations),
+  };
 }
 
 /** What an engine has no way to do is left out of every plan. */

@@ -9,11 +9,14 @@ import { openSession } from '../../src/sources/postgresql/session';
 import type { Session } from '../../src/sources/run/session';
 import type { Source } from '../../src/sources/source';
 import { useDatabase } from './database';
-import { type TestServer, useMariadb, useMysql } from './mariadb';
+import { byMariadbClient, type TestServer, useMariadb, useMysql } from './mariadb';
+import { runScript } from './psql';
 
 export interface Live {
   open(): Promise<Source>;
   session(): Promise<Session>;
+  /** Runs a script by the engine's own client, as people do; what went wrong, empty when nothing did. */
+  byClient(this: void, script: string): Promise<string>;
   /** Runs SQL as one who may do all. */
   run(this: void, text: string): Promise<unknown>;
   /** A name as its SQL spells it. */
@@ -49,6 +52,7 @@ export const liveEngines: Readonly<Record<EngineName, LiveEngine>> = {
           ),
         open: () => database.open(),
         session: () => openSession(database.details),
+        byClient: (script) => runScript(database.details, script),
         run: database.run,
         quoted: quote,
       };
@@ -86,6 +90,7 @@ function liveOf(server: TestServer, of: Pick<Live, 'collations' | 'slow'>): Live
     },
     open: () => openMariadb(server.details()),
     session: () => openMariadbSession(server.details()),
+    byClient: (script) => Promise.resolve(byMariadbClient(server, script)),
     run: server.run,
     quoted: quoteAsMariadb,
   };

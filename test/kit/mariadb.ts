@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -154,4 +155,14 @@ function statementsIn(text: string): readonly string[] {
     }, [])
     .map((statement) => statement.trim())
     .filter((statement) => statement !== '');
+}
+
+/** Runs a script by the server's own client, as people are told to; what went wrong, empty when nothing did. */
+export function byMariadbClient(server: TestServer, script: string): string {
+  const { server: kind, host, port, user, password } = server.details();
+  const mysql = kind === 'mysql' ? ['--get-server-public-key'] : ['--abort-source-on-error'];
+  const args = ['--no-defaults', '--binary-mode', ...mysql, `-h${host}`, `-P${port}`, `-u${user}`];
+  const env = { ...process.env, MYSQL_PWD: password };
+  const { status, stderr } = spawnSync(kind, args, { input: script, encoding: 'utf8', env });
+  return status === 0 ? '' : stderr || `it ended with ${status}`;
 }

@@ -1,6 +1,7 @@
 // What every dialect can write. A new kind of operation does not compile until each dialect can
 // write it. Nothing outside a dialect writes SQL that changes an audited database.
 
+import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
 import type { Operation } from '../operations/index';
@@ -9,6 +10,7 @@ import { DialectError } from './DialectError';
 import type { Query } from './questions';
 import type { Cost, Mode } from '../plan/cost';
 import type { Plan } from '../plan/plan';
+import type { Entry } from '../plan/record';
 
 export interface Dialect {
   /** What carries an operation out, in order. */
@@ -23,6 +25,8 @@ export interface Dialect {
   readonly check: (check: Check) => string;
   /** A statement that breaks a rule, built from rows that are there. It changes no row when there are none to build it from. */
   readonly proof: (proof: BreakingProof, catalogue: Catalogue) => string;
+  /** Makes the record of what was there before a first run, with these of its columns (see plan/record). */
+  readonly makesRecord: (table: TableId, found: readonly Pick<Entry, 'column' | 'words'>[]) => readonly string[];
   /** What has constraints that are put off speak at once, within a transaction; null where there are none. */
   readonly allAtOnce: string | null;
   /** Why a rule is not tried on purpose, in words, where what was tried could stay; left out where nothing ever does. */

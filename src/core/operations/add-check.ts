@@ -36,6 +36,7 @@ export const addCheck: Kind<AddCheck> = {
   todo: ({ table, name }) => ({ kind: 'constraintMissing', table, name, validated: false }),
   before: ({ table, name, claim, rows }) => [
     { kind: 'constraintPresent', table, name },
+    { kind: 'constraintDiffers', table, name, wanted: { kind: 'check', over: columnsOfClaim(claim) } },
     ...(rows === 'checked' ? [{ kind: 'breaking', table, claim } as const] : []),
   ],
   after: ({ table, name, rows }) => [{ kind: 'constraintMissing', table, name, validated: rows === 'checked' }],

@@ -82,7 +82,9 @@ export const addForeignKey: Kind<AddForeignKey> = {
     const { table, name, rows } = key;
     const checked: readonly Check[] =
       rows === 'checked' ? [{ kind: 'orphans', table, reference: referenceIn(key), values: null }] : [];
-    return [{ kind: 'constraintPresent', table, name }, ...checked];
+    const { columns: over, parent, parentColumns, onDelete, onUpdate } = key;
+    const wanted = { kind: 'foreign key', over, parent, parentColumns, onDelete, onUpdate } as const;
+    return [{ kind: 'constraintPresent', table, name }, { kind: 'constraintDiffers', table, name, wanted }, ...checked];
   },
   after: ({ table, name, rows }) => [{ kind: 'constraintMissing', table, name, validated: rows === 'checked' }],
   proofs: referenceProofs,

@@ -53,6 +53,7 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
   todo: ({ table, name }) => ({ kind: 'constraintMissing', table, name, validated: false }),
   before: (key) => [
     { kind: 'constraintPresent', table: key.table, name: key.name },
+    { kind: 'keyDiffers', table: key.table, name: key.name, over: key.columns },
     { kind: 'nulls', table: key.table, columns: key.columns },
     repeatsIn(key),
   ],

@@ -22,7 +22,11 @@ export const addUnique: Kind<AddUnique> = {
   },
 
   todo: ({ table, name }) => ({ kind: 'constraintMissing', table, name, validated: false }),
-  before: (key) => [{ kind: 'constraintPresent', table: key.table, name: key.name }, repeatsIn(key)],
+  before: (key) => [
+    { kind: 'constraintPresent', table: key.table, name: key.name },
+    { kind: 'constraintDiffers', table: key.table, name: key.name, wanted: { kind: 'unique', over: key.columns } },
+    repeatsIn(key),
+  ],
   after: ({ table, name }) => [{ kind: 'constraintMissing', table, name, validated: true }],
   proofs: (key) => [repeatProof(key)],
 

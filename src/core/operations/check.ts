@@ -3,7 +3,7 @@
 
 import { type TableId, tableId } from '../catalogue/identifiers';
 import { findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
-import type { Catalogue, Constraint, Table } from '../catalogue/model';
+import type { Catalogue, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
@@ -50,6 +50,18 @@ export type Check =
       /** Only when it is over just these columns: of two that swap their names this tells which is which. */
       readonly over?: readonly string[];
     }
+  /** A constraint of that name which is another than this. */
+  | { readonly kind: 'constraintDiffers'; readonly table: TableId; readonly name: string; readonly wanted: Wanted }
+  /** A primary key of another name or over other columns, or something else of that name. */
+  | { readonly kind: 'keyDiffers'; readonly table: TableId; readonly name: string; readonly over: readonly string[] }
+  /** An index of that name over other columns, or unique where it should not be, or not where it should. */
+  | {
+      readonly kind: 'indexDiffers';
+      readonly table: TableId;
+      readonly name: string;
+      readonly over: readonly string[];
+      readonly unique: boolean;
+    }
   /** A broken index counts as missing: an interrupted build leaves one. */
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
   | { readonly kind: 'indexPresent'; readonly table: TableId; readonly name: string }
@@ -70,8 +82,22 @@ export type Check =
   /** A column of that name, but not one that a run which was interrupted had begun to number. */
   | { readonly kind: 'columnTaken'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'columnPresent'; readonly table: TableId; readonly column: string }
+  /** The record of a docket has no such column: it was not there before the first run. Also where there is no record. */
+  | { readonly kind: 'notThereBefore'; readonly table: TableId; readonly column: string }
   /** There, or not there, but not numbered by the database. */
   | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
+
+/** What a constraint of some name is to be. */
+export type Wanted =
+  | { readonly kind: 'unique' | 'check'; readonly over: readonly string[] }
+  | {
+      readonly kind: 'foreign key';
+      readonly over: readonly string[];
+      readonly parent: TableId;
+      readonly parentColumns: readonly string[];
+      readonly onDelete: ReferentialAction;
+      readonly onUpdate: ReferentialAction;
+    };
 
 /** What the login of a run needs: to own a table or be of its owner's role, to refer to a parent, to make an index or a table in its schema. */
 export type Right = 'own' | 'refer' | 'create';
@@ -105,6 +131,12 @@ export function describeCheck(check: Check): string {
       return `constraint ${check.name} on ${check.table} validated`;
     case 'constraintPresent':
       return `constraint ${check.name} on ${check.table} already there`;
+    case 'constraintDiffers':
+      return `another constraint ${check.name} on ${check.table} than is to be made`;
+    case 'keyDiffers':
+      return `another primary key of ${check.table} than is to be made`;
+    case 'indexDiffers':
+      return `another index ${check.name} on ${check.table} than is to be made`;
     case 'indexMissing':
       return `index ${check.name} missing on ${check.table}`;
     case 'indexPresent':
@@ -130,6 +162,8 @@ export function describeCheck(check: Check): string {
       return `table ${check.table} still there`;
     case 'columnMissing':
       return `column ${check.table}.${check.column} missing`;
+    case 'notThereBefore':
+      return `${check.table} does not say that it was there before: ${check.column}`;
     case 'identityMissing':
       return `column ${check.table}.${check.column} not numbered by itself`;
     case 'columnTaken':
@@ -172,6 +206,23 @@ function notNullAs(table: Table, name: string): Shown | undefined {
   return column?.notNull && { columns: [column.name], validated: column.notNull.validated };
 }
 
+function differs(constraint: (Shown & Partial<ForeignKey>) | undefined, wanted: Wanted): boolean {
+  if (!constraint) return false;
+  if (!('kind' in constraint) || (constraint.kind as string) !== wanted.kind) return true;
+  // Conditions are spelt by each server in its own way.
+  if (wanted.kind === 'check') return false;
+  if (!sameColumns(constraint.columns, wanted.over)) return true;
+  return (
+    wanted.kind === 'foreign key' &&
+    !(
+      constraint.parent === wanted.parent &&
+      sameColumns(constraint.parentColumns ?? [], wanted.parentColumns) &&
+      constraint.onDelete === wanted.onDelete &&
+      constraint.onUpdate === wanted.onUpdate
+    )
+  );
+}
+
 function there(constraint: Shown | undefined, over: readonly string[] | undefined): boolean {
   return constraint !== undefined && (over === undefined || sameColumnSet(constraint.columns, over));
 }
@@ -189,6 +240,23 @@ function isShownOf(table: Table, check: Check): boolean {
       return constraint(check.name)?.validated === false;
     case 'constraintPresent':
       return !there(constraint(check.name), check.over);
+    case 'constraintDiffers':
+      return !differs(constraint(check.name), check.wanted);
+    case 'keyDiffers':
+      return table.constraints
+        .filter(({ kind, name }) => kind === 'primary key' || name === check.name)
+        .every((c) => c.kind === 'primary key' && !c.prefix && c.name === check.name && sameColumns(c.columns, check.over));
+    case 'indexDiffers': {
+      const found = index(check.name);
+      return (
+        !found ||
+        (found.unique === check.unique &&
+          sameColumns(
+            found.columns.flatMap((c) => c ?? []),
+            check.over,
+          ))
+      );
+    }
     case 'indexMissing':
       return index(check.name)?.valid === true;
     case 'indexPresent':

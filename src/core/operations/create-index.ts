@@ -36,6 +36,7 @@ export const createIndex: Kind<CreateIndex> = {
   },
 
   todo: ({ table, name }) => ({ kind: 'indexMissing', table, name }),
+  before: ({ table, name, columns, unique }) => [{ kind: 'indexDiffers', table, name, over: columns, unique }],
   after: ({ table, name }) => [{ kind: 'indexMissing', table, name }],
   fit: (operation, { current }) =>
     current.get(operation.table).kind === 'partitioned' ? { ...operation, partitioned: true } : operation,

@@ -27,12 +27,39 @@ export function checksBefore(operations: readonly Operation[]): readonly Check[]
     ({ rowsOf }) => rowsOf,
   );
   const passing = namesPassing(operations);
+  const renamed = tablesRenamed(operations);
   const ofRows = operations.flatMap(checksFor).filter((check) => {
+    if (isOfDefinition(check) && tablesIn(check).some((table) => renamed.has(table))) return false;
     if ('name' in check && passing.has(`${check.table} ${check.name}`)) return false;
     if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
     return !mending.get(check.table)?.some((mends) => mends.covers(check));
   });
   return [...checksOfRights(operations), ...ofRows];
+}
+
+/** That what stands by the names of these operations is what they would make: also of those that are in force. */
+export function checksOfDefinition(operations: readonly Operation[]): readonly Check[] {
+  const passing = namesPassing(operations);
+  const renamed = tablesRenamed(operations);
+  return operations
+    .flatMap(checksFor)
+    .filter(isOfDefinition)
+    .filter((check) => !passing.has(`${check.table} ${check.name}`) && !tablesIn(check).some((table) => renamed.has(table)));
+}
+
+// What is there after a first run speaks of other names by then.
+function tablesRenamed(operations: readonly Operation[]): ReadonlySet<TableId> {
+  return new Set(operations.flatMap((o) => (o.kind === 'renameColumn' || o.kind === 'renameTable' ? [o.table] : [])));
+}
+
+function isOfDefinition(check: Check): check is Extract<Check, { kind: 'constraintDiffers' | 'keyDiffers' | 'indexDiffers' }> {
+  return ['constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(check.kind);
+}
+
+function tablesIn(check: Check): readonly TableId[] {
+  return check.kind === 'constraintDiffers' && check.wanted.kind === 'foreign key'
+    ? [check.table, check.wanted.parent]
+    : [check.table];
 }
 
 /** Names that one rename gives up or makes and another takes: they are neither free before nor there after. */

@@ -5,7 +5,7 @@ import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
 import { checksFor, isInForce, kindOf, type Operation } from '../operations/index';
 import type { FindingId } from '../rules/rule';
-import { checksAfter, checksBefore, checksOfRights } from './checks';
+import { checksAfter, checksBefore, checksOfDefinition, checksOfRights } from './checks';
 import type { Plan } from './plan';
 
 /** `clear`: what repairs kept is dropped, once nobody wants to go back. */
@@ -25,8 +25,11 @@ export function operationsOf(plan: Plan, direction: Direction): readonly Operati
 
 /** The checks before what is still to do, given what the catalogue shows to be done. */
 export function checksToStart(plan: Plan, direction: Direction, catalogue: Catalogue): readonly Check[] {
-  const open = operationsOf(plan, direction).filter((operation) => !isInForce(operation, catalogue));
-  return direction === 'forward' ? checksBefore(open) : checksOfRights(open);
+  const all = operationsOf(plan, direction);
+  const open = all.filter((operation) => !isInForce(operation, catalogue));
+  if (direction !== 'forward') return checksOfRights(open);
+  const inForce = all.filter((operation) => !open.includes(operation));
+  return [...checksOfDefinition(all).filter((check) => inForce.some((o) => o.table === check.table)), ...checksBefore(open)];
 }
 
 /** The remedy that a step of the way forward is of; null for one that undoes. */

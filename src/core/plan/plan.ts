@@ -24,6 +24,7 @@ import type { Cost, Mode } from './cost';
 import { fitted, groundOf } from './fit';
 import { inTurn } from './order';
 import { inOneRebuild } from './rebuilds';
+import { type Record, recordFor } from './record';
 
 export interface DecidedFinding {
   readonly finding: Finding;
@@ -42,6 +43,10 @@ export interface Plan {
   readonly problems: readonly Problem[];
   /** Undoes what was done of remedies that were taken out after a run had stopped; before all else, whichever way it goes. */
   readonly undo?: readonly Operation[];
+  /** What its side tables are told by; left out by older versions. */
+  readonly label?: string;
+  /** Where it is written down what was there before the first run; left out where nothing of it could be. */
+  readonly record?: Record;
 }
 
 export interface Step {
@@ -75,7 +80,7 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
     if (operations instanceof Refusal) problems.push(problemOf(finding.id, operations));
     else candidates.push(...operations.map((operation) => ({ finding: finding.id, operation })));
   }
-  return planOf(keepWhatFits(inTurn(candidates, catalogue), catalogue, problems), catalogue, mode, problems);
+  return planOf(keepWhatFits(inTurn(candidates, catalogue), catalogue, problems), catalogue, { mode, problems, label });
 }
 
 /** What is left of a plan without some of its remedies, and those that cannot be carried out without them. */
@@ -90,7 +95,7 @@ export function leaveOut(
     catalogue,
     resting,
   );
-  return { plan: planOf(fitting, catalogue, plan.mode, plan.problems), resting };
+  return { plan: planOf(fitting, catalogue, plan), resting };
 }
 
 /** As `leaveOut`, of a plan of which some steps have been taken: those of what is left out are undone first. */
@@ -119,15 +124,23 @@ export function ownedBy(plan: Plan, owner: string): Plan {
   };
 }
 
-function planOf(fitting: readonly Candidate[], catalogue: Catalogue, mode: Mode, problems: readonly Problem[]): Plan {
+function planOf(
+  fitting: readonly Candidate[],
+  catalogue: Catalogue,
+  { mode, problems, label, record: former }: Pick<Plan, 'mode' | 'problems' | 'label' | 'record'>,
+): Plan {
   const { dialect } = engineOf(catalogue);
   const operations = inOneRebuild(
     fitting.map(({ operation }) => operation),
     dialect,
   );
+  const record = label === undefined ? null : recordFor(operations, catalogue, label);
   return {
     engine: catalogue.engine.name,
     mode,
+    ...(label !== undefined && { label }),
+    // What was written down before some of it was left out stands where it was.
+    ...(record && { record: former ? { ...record, table: former.table } : record }),
     steps: operations.map((operation, at) => ({
       operation,
       finding: (fitting[at] as Candidate).finding,

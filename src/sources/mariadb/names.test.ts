@@ -1,10 +1,9 @@
 // Names that mean harm to scripts: they end lines, blocks and texts, and look like what the client itself would do. What is planned on
 // them is run and taken back, by us and by the client.
 
-import { spawnSync } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
 import { expect, test } from 'vitest';
-import { useMariadb } from '../../../test/kit/mariadb';
+import { byMariadbClient, useMariadb } from '../../../test/kit/mariadb';
 import { planOfAll } from '../../../test/kit/planned';
 import { mariadb } from '../../core/engines/mariadb/index';
 import { carryOutPlan } from '../run/carryOut';
@@ -39,16 +38,6 @@ async function made(): Promise<void> {
     await run(`execute immediate x'${Buffer.from(statement).toString('hex')}'`);
 }
 
-function byClient(script: string): void {
-  const { host, port, user, password } = server.details();
-  const { status, stderr } = spawnSync('mariadb', ['--no-defaults', '--binary-mode', `-h${host}`, `-P${port}`, `-u${user}`], {
-    input: script,
-    encoding: 'utf8',
-    env: { ...process.env, MYSQL_PWD: password },
-  });
-  expect([status, stderr]).toEqual([0, '']);
-}
-
 test.each(['plain', 'quiet'] as const)('there, again and back, by us and by the client, %s', async (mode) => {
   await made();
   const details = server.details(['yard']);
@@ -64,10 +53,10 @@ test.each(['plain', 'quiet'] as const)('there, again and back, by us and by the 
   expect(differences(before, await fingerprintOf(details))).toEqual([]);
   const heading = { title: 'D-1\n\\! touch x', source: `yard\n\\! touch ${file}`, madeAt: '2026-01-01T00:00:00Z' };
   const { forward, back } = mariadb.dialect.scripts(plan, heading);
-  for (const script of [forward, forward, back]) byClient(script);
+  for (const script of [forward, forward, back]) expect(byMariadbClient(server, script)).toBe('');
   expect(differences(before, await fingerprintOf(details))).toEqual([]);
   const bare = mariadb.dialect.statementScripts(plan, heading);
-  for (const script of [bare.forward, bare.back]) byClient(script);
+  for (const script of [bare.forward, bare.back]) expect(byMariadbClient(server, script)).toBe('');
   expect(differences(before, await fingerprintOf(details))).toEqual([]);
   expect(existsSync(file)).toBe(false);
   rmSync(file, { force: true });

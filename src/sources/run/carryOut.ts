@@ -9,10 +9,12 @@ import { checksOfRights } from '../../core/plan/checks';
 import { checksToEnd, checksToStart, type Direction, findingOf, findingOfCheck, operationsOf } from '../../core/plan/direction';
 import { leaveOut, type Plan } from '../../core/plan/plan';
 import { byItself } from '../../core/plan/rebuilds';
+import { entriesOf, type Entry, stayingBy } from '../../core/plan/record';
+import { tableId, tableNames } from '../../core/catalogue/identifiers';
 import type { FailedRemedy } from '../../core/plan/rehearsal';
 import type { FindingId } from '../../core/rules/rule';
 import { SourceError } from '../SourceError';
-import { countOf, type Outcome, perform } from './perform';
+import { countOf, type Outcome, perform, wholeTime } from './perform';
 import type { Session } from './session';
 
 export interface PlannedStep {
@@ -52,18 +54,30 @@ function statementOf(operation: Operation, { engine, mode }: Plan): string {
   return statementsOf(engineNamed(engine).dialect, operation, mode).join(';\n');
 }
 
-/** Takes every step that is not in force already. `current`: the catalogue, when it was just read. Throws SourceError at the first that fails, after telling of it. */
+export interface Carrying {
+  /** The catalogue, when it was just read. */
+  readonly current?: Catalogue | null;
+  /** Whether no run of the plan has begun before: then what is there already stays when it is gone back. */
+  readonly first?: boolean;
+}
+
+/** Takes every step that is not in force already. Throws SourceError at the first that fails, after telling of it. */
 export async function carryOutPlan(
   session: Session,
   plan: Plan,
   direction: Direction,
-  { current = null, ...listener }: StepListener & { readonly current?: Catalogue | null } = {},
+  { current = null, first = false, ...listener }: StepListener & Carrying = {},
 ): Promise<void> {
   const operations = operationsOf(plan, direction);
+  const stays = direction === 'back' ? stayingBy(plan) : () => null;
   const toStart = checksToStart(plan, direction, current ?? (await session.readCatalogue()));
   const work: readonly (() => Promise<Outcome>)[] = [
-    () => checkAll(session, plan, toStart, 'Nothing was changed'),
-    ...operations.map((operation) => () => perform(session, operation, plan)),
+    async () => {
+      const outcome = await checkAll(session, plan, toStart, 'Nothing was changed');
+      if (direction === 'forward' && first) await noteFound(session, plan);
+      return outcome;
+    },
+    ...operations.map((operation) => () => takeUnlessItStays(session, operation, plan, stays)),
     () => checkAll(session, plan, checksToEnd(plan, direction), 'The steps are done'),
   ];
   for (const [i, take] of work.entries()) {
@@ -77,10 +91,55 @@ export async function carryOutPlan(
     }
     await listener.ended?.(i + 1, outcome);
   }
+  if (direction !== 'forward') await forgetFound(session, plan);
 
   function whose(error: unknown, at: number): FindingId | null {
     return at === 0 && error instanceof CheckFailed ? findingOfCheck(plan, error.check) : findingOf(plan, at - 1);
   }
+}
+
+/** Writes down what a plan would make and is there already, for the way back to leave it. Nothing is written where nothing is. */
+export async function noteFound(session: Session, plan: Plan): Promise<void> {
+  const { record } = plan;
+  if (!record || (await countOf(session, { kind: 'tableMissing', table: record.table }, plan)) === 0) return;
+  const found: Entry[] = [];
+  for (const entry of entriesOf(plan)) if ((await countOf(session, entry.todo, plan)) === 0) found.push(entry);
+  if (found.length === 0) return;
+  await change(session, engineNamed(plan.engine).dialect.makesRecord(record.table, found));
+}
+
+async function forgetFound(session: Session, plan: Plan): Promise<void> {
+  const { record } = plan;
+  if (!record || (await countOf(session, { kind: 'tablePresent', table: record.table }, plan)) === 0) return;
+  const names = tableNames(record.table);
+  const kept = { kind: 'dropKept', table: tableId(names.schema, names.table), sideTable: names.table } as const;
+  await perform(session, kept, plan);
+}
+
+async function change(session: Session, statements: readonly string[]): Promise<void> {
+  await session.transaction.begin();
+  try {
+    for (const statement of statements) await session.run(statement, wholeTime);
+    await session.transaction.commit();
+  } catch (error) {
+    await session.transaction.rollback();
+    throw session.problemOf(error, 'Noting what is there already');
+  }
+}
+
+async function takeUnlessItStays(
+  session: Session,
+  operation: Operation,
+  plan: Plan,
+  stays: (back: Operation) => Check | null,
+): Promise<Outcome> {
+  const isFound = async (one: Operation): Promise<boolean> => {
+    const check = stays(one);
+    return check !== null && (await countOf(session, check, plan)) === 0;
+  };
+  if (await isFound(operation)) return { words: 'left: it was there before', changed: false, locks: [] };
+  for (const other of operation.also ?? []) if (await isFound(other)) return perform(session, byItself(operation), plan);
+  return perform(session, operation, plan);
 }
 
 async function checkAll(session: Session, plan: Plan, checks: readonly Check[], otherwise: string): Promise<Outcome> {
@@ -130,6 +189,7 @@ class PastFailures {
     const { session, plan } = this;
     const rights = checksOfRights(operationsOf(plan, 'forward'));
     await this.step(1, () => checkAll(session, plan, rights, 'Nothing was changed'));
+    await noteFound(session, plan);
     await this.fail(await this.againstTheStart());
     for (const [i, step] of plan.steps.entries()) await this.take(i + 2, step);
     const end = checksToEnd(this.left, 'forward');

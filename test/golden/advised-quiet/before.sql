@@ -51,6 +51,13 @@ select count(*) from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release';
 
+-- another primary key of cargo.customs_release than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.customs_release'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_customs_release')
+  and not (contype = 'p' and conname = 'pk_customs_release' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'release_seq')]::pg_catalog.int2[]);
+
 -- rows of cargo.customs_release with no manifest_no or release_seq
 :settings
 select count(*)
@@ -71,6 +78,13 @@ from (
 -- constraint pk_berth_booking on port.berth_booking already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'pk_berth_booking';
+
+-- another primary key of port.berth_booking than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.berth_booking'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_berth_booking')
+  and not (contype = 'p' and conname = 'pk_berth_booking' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'booking_no')]::pg_catalog.int2[]);
 
 -- rows of port.berth_booking with no booking_no
 :settings
@@ -93,9 +107,23 @@ from (
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'pk_call_log';
 
+-- another primary key of port.call_log than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.call_log'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_call_log')
+  and not (contype = 'p' and conname = 'pk_call_log' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id')]::pg_catalog.int2[]);
+
 -- constraint pk_surge_warning on tide.surge_warning already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.surge_warning'::pg_catalog.regclass and conname = 'pk_surge_warning';
+
+-- another primary key of tide.surge_warning than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'tide.surge_warning'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_surge_warning')
+  and not (contype = 'p' and conname = 'pk_surge_warning' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.surge_warning'::pg_catalog.regclass and attname = 'warning_no')]::pg_catalog.int2[]);
 
 -- rows of tide.surge_warning with no warning_no
 :settings
@@ -118,6 +146,12 @@ from (
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no';
 
+-- another constraint uq_invoice_invoice_no on dues.invoice than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_no')]::pg_catalog.int2[]);
+
 -- values of invoice_no in dues.invoice that repeat
 :settings
 select count(*)
@@ -132,6 +166,12 @@ from (
 -- constraint uq_consignment_manifest_no_line_no on cargo.consignment already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no';
+
+-- another constraint uq_consignment_manifest_no_line_no on cargo.consignment than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'line_no')]::pg_catalog.int2[]);
 
 -- values of manifest_no, line_no in cargo.consignment that repeat
 :settings
@@ -148,6 +188,12 @@ from (
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no';
 
+-- another constraint uq_inspector_badge_no on port.inspector than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'badge_no')]::pg_catalog.int2[]);
+
 -- values of badge_no in port.inspector that repeat
 :settings
 select count(*)
@@ -162,6 +208,12 @@ from (
 -- constraint uq_vessel_imo_no on port.vessel already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no';
+
+-- another constraint uq_vessel_imo_no on port.vessel than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'imo_no')]::pg_catalog.int2[]);
 
 -- values of imo_no in port.vessel that repeat
 :settings
@@ -188,53 +240,323 @@ where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and conname = 'uq_mooring_gang_gang_name';
 
+-- another index ix_consignment_manifest_no on cargo.consignment than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[]);
+
+-- another index ix_berth_booking_berth_no on port.berth_booking than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[]);
+
+-- another index ix_pilotage_job_pilot_id on port.pilotage_job than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[]);
+
+-- another index ix_consignment_container_container_no on cargo.consignment_container than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[]);
+
+-- another index ix_storage_stay_warehouse_code on cargo.storage_stay than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[]);
+
+-- another index ix_storage_stay_warehouse_code_slot_no on cargo.storage_stay than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[]);
+
+-- another index ix_invoice_line_tariff_code on dues.invoice_line than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[]);
+
+-- another index ix_inspection_previous_inspection_id on port.inspection than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[]);
+
+-- another index ix_pilot_home_area_code on port.pilot than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[]);
+
+-- another index ix_port_call_agent_id on port.port_call than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+
+-- another index ix_consignment_commodity_code on cargo.consignment than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'commodity_code')]::pg_catalog.int2[]);
+
+-- another index ix_consignment_shipper_id on cargo.consignment than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'shipper_id')]::pg_catalog.int2[]);
+
+-- another index ix_invoice_agent_id on dues.invoice than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+
+-- another index ix_invoice_currency_code on dues.invoice than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code')]::pg_catalog.int2[]);
+
+-- another index ix_berth_booking_vessel_id on port.berth_booking than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[]);
+
+-- another index ix_call_log_call_id on port.call_log than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+
+-- another index ix_pilotage_job_call_id on port.pilotage_job than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+
+-- another index ix_tug_assignment_tug_id on port.tug_assignment than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.tug_assignment'::pg_catalog.regclass and attname = 'tug_id')]::pg_catalog.int2[]);
+
+-- another index ix_container_type_code on cargo.container than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[]);
+
+-- another index ix_customs_release_manifest_no on cargo.customs_release than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[]);
+
+-- another index ix_manifest_agent_id on cargo.manifest than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+
+-- another index ix_manifest_call_id on cargo.manifest than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+
+-- another index ix_seal_container_no on cargo.seal than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.seal'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[]);
+
+-- another index ix_storage_stay_consignment_id on cargo.storage_stay than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'consignment_id')]::pg_catalog.int2[]);
+
+-- another index ix_receipt_invoice_id on dues.receipt than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'invoice_id')]::pg_catalog.int2[]);
+
+-- another index ix_inspection_inspector_id on port.inspection than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspector_id')]::pg_catalog.int2[]);
+
+-- another index ix_inspection_vessel_id on port.inspection than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[]);
+
+-- another index ix_mooring_job_gang_name on port.mooring_job than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'gang_name')]::pg_catalog.int2[]);
+
+-- another index ix_mooring_job_call_id on port.mooring_job than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+
+-- another index ix_vessel_agent_id on port.vessel than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+
+-- another index ix_vessel_flag_code on port.vessel than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'flag_code')]::pg_catalog.int2[]);
+
+-- another index ix_vessel_type_code on port.vessel than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[]);
+
+-- another index ix_forecast_gauge_code on tide.forecast than is to be made
+:settings
+select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code'
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'gauge_code')]::pg_catalog.int2[]);
+
 -- constraint fk_consignment_manifest on cargo.consignment already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest';
+
+-- another constraint fk_consignment_manifest on cargo.consignment than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confrelid = 'cargo.manifest'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
 
 -- constraint fk_berth_booking_berth on port.berth_booking already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth';
 
+-- another constraint fk_berth_booking_berth on port.berth_booking than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confrelid = 'port.berth'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+
 -- constraint fk_pilotage_job_pilot on port.pilotage_job already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot';
+
+-- another constraint fk_pilotage_job_pilot on port.pilotage_job than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confrelid = 'port.pilot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
 
 -- constraint fk_consignment_container_container on cargo.consignment_container already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container';
 
+-- another constraint fk_consignment_container_container on cargo.consignment_container than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confrelid = 'cargo.container'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+
 -- constraint fk_storage_stay_warehouse on cargo.storage_stay already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse';
+
+-- another constraint fk_storage_stay_warehouse on cargo.storage_stay than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confrelid = 'cargo.warehouse'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.warehouse'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
 
 -- constraint fk_storage_stay_storage_slot on cargo.storage_stay already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot';
 
+-- another constraint fk_storage_stay_storage_slot on cargo.storage_stay than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confrelid = 'cargo.storage_slot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+
 -- constraint fk_invoice_line_tariff on dues.invoice_line already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff';
+
+-- another constraint fk_invoice_line_tariff on dues.invoice_line than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confrelid = 'dues.tariff'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.tariff'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
 
 -- constraint fk_inspection_inspection on port.inspection already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection';
 
+-- another constraint fk_inspection_inspection on port.inspection than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[] and confrelid = 'port.inspection'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+
 -- constraint fk_pilot_harbour_area on port.pilot already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area';
+
+-- another constraint fk_pilot_harbour_area on port.pilot than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[] and confrelid = 'port.harbour_area'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.harbour_area'::pg_catalog.regclass and attname = 'area_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
 
 -- constraint fk_port_call_agent on port.port_call already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent';
 
+-- another constraint fk_port_call_agent on port.port_call than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confrelid = 'port.agent'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+
 -- constraint ck_crew_pass_valid_from_valid_until on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until';
 
+-- another constraint ck_crew_pass_valid_from_valid_until on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until' and not (contype = 'c');
+
 -- constraint ck_crew_pass_vessel_id on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id';
+
+-- another constraint ck_crew_pass_vessel_id on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and not (contype = 'c');
 
 -- rows of port.vessel with no call_sign
 :settings
@@ -246,9 +568,21 @@ where call_sign is null;
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note';
 
+-- another constraint ck_crew_pass_note on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and not (contype = 'c');
+
 -- constraint ck_crew_pass_note_note on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note';
+
+-- another constraint ck_crew_pass_note_note on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and not (contype = 'c');
 
 -- rows of dues.invoice with no currency_code
 :settings
@@ -260,13 +594,31 @@ where currency_code is null;
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis';
 
+-- another constraint ck_tariff_line_basis on dues.tariff_line than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and not (contype = 'c');
+
 -- constraint ck_crew_pass_granted_for_type on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type';
 
+-- another constraint ck_crew_pass_granted_for_type on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and not (contype = 'c');
+
 -- constraint ck_crew_pass_status on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status';
+
+-- another constraint ck_crew_pass_status on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and not (contype = 'c');
 
 -- rows of dues.receipt with no received_on
 :settings
@@ -284,65 +636,161 @@ where recorded_by is null;
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer';
 
+-- another constraint ck_customs_release_officer on cargo.customs_release than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and not (contype = 'c');
+
 -- constraint ck_berth_booking_booked_by on port.berth_booking already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by';
+
+-- another constraint ck_berth_booking_booked_by on port.berth_booking than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and not (contype = 'c');
 
 -- constraint ck_call_log_entry on port.call_log already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry';
 
+-- another constraint ck_call_log_entry on port.call_log than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and not (contype = 'c');
+
 -- constraint ck_crew_pass_grade_code on port.crew_pass already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code';
+
+-- another constraint ck_crew_pass_grade_code on port.crew_pass than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and not (contype = 'c');
 
 -- constraint ck_inspection_result on port.inspection already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result';
 
+-- another constraint ck_inspection_result on port.inspection than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and not (contype = 'c');
+
 -- constraint ck_port_call_purpose on port.port_call already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose';
+
+-- another constraint ck_port_call_purpose on port.port_call than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and not (contype = 'c');
 
 -- constraint ck_forecast_recorded_by on tide.forecast already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by';
 
+-- another constraint ck_forecast_recorded_by on tide.forecast than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and not (contype = 'c');
+
 -- constraint ck_tariff_line_rate on dues.tariff_line already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate';
+
+-- another constraint ck_tariff_line_rate on dues.tariff_line than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and not (contype = 'c');
 
 -- constraint ck_berth_depth_m on port.berth already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m';
 
+-- another constraint ck_berth_depth_m on port.berth than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and not (contype = 'c');
+
 -- constraint ck_pilotage_job_started_at_ended_at on port.pilotage_job already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at';
+
+-- another constraint ck_pilotage_job_started_at_ended_at on port.pilotage_job than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and not (contype = 'c');
 
 -- constraint ck_pilotage_job_draught_m on port.pilotage_job already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m';
 
+-- another constraint ck_pilotage_job_draught_m on port.pilotage_job than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and not (contype = 'c');
+
 -- constraint ck_port_call_arrived_at_departed_at on port.port_call already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at';
+
+-- another constraint ck_port_call_arrived_at_departed_at on port.port_call than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and not (contype = 'c');
 
 -- constraint ck_tug_assignment_line_length_m on port.tug_assignment already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m';
 
+-- another constraint ck_tug_assignment_line_length_m on port.tug_assignment than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and not (contype = 'c');
+
 -- constraint ck_vessel_gross_tonnage on port.vessel already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage';
+
+-- another constraint ck_vessel_gross_tonnage on port.vessel than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and not (contype = 'c');
 
 -- constraint ck_vessel_length_m on port.vessel already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m';
 
+-- another constraint ck_vessel_length_m on port.vessel than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and not (contype = 'c');
+
 -- constraint ck_vessel_built_year on port.vessel already there
 :settings
 select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year';
+
+-- another constraint ck_vessel_built_year on port.vessel than is to be made
+:settings
+select count(*)
+from pg_catalog.pg_constraint
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and not (contype = 'c');
 
 -- rows of cargo.consignment_container whose container_no is not in cargo.container
 :settings

@@ -39,6 +39,15 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.customs_release'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_customs_release')
+      and not (contype = 'p' and conname = 'pk_customs_release' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'release_seq')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another primary key of cargo.customs_release than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from cargo.customs_release
     where manifest_no is null or release_seq is null
   ) > 0 then
@@ -56,6 +65,15 @@ begin
     ) as repeated
   ) > 0 then
     raise exception using message = 'Nothing was changed: values of manifest_no, release_seq in cargo.customs_release that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.berth_booking'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_berth_booking')
+      and not (contype = 'p' and conname = 'pk_berth_booking' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'booking_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another primary key of port.berth_booking than is to be made.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -81,6 +99,24 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.call_log'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_call_log')
+      and not (contype = 'p' and conname = 'pk_call_log' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another primary key of port.call_log than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'tide.surge_warning'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_surge_warning')
+      and not (contype = 'p' and conname = 'pk_surge_warning' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.surge_warning'::pg_catalog.regclass and attname = 'warning_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another primary key of tide.surge_warning than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from tide.surge_warning
     where warning_no is null
   ) > 0 then
@@ -102,6 +138,14 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint uq_invoice_invoice_no on dues.invoice than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from (
       select 1
       from dues.invoice
@@ -111,6 +155,14 @@ begin
     ) as repeated
   ) > 0 then
     raise exception using message = 'Nothing was changed: values of invoice_no in dues.invoice that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'line_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint uq_consignment_manifest_no_line_no on cargo.consignment than is to be made.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -128,6 +180,14 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'badge_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint uq_inspector_badge_no on port.inspector than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from (
       select 1
       from port.inspector
@@ -137,6 +197,14 @@ begin
     ) as repeated
   ) > 0 then
     raise exception using message = 'Nothing was changed: values of badge_no in port.inspector that repeat.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'imo_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint uq_vessel_imo_no on port.vessel than is to be made.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -153,6 +221,366 @@ begin
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_consignment_manifest_no on cargo.consignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_berth_booking_berth_no on port.berth_booking than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_pilotage_job_pilot_id on port.pilotage_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_consignment_container_container_no on cargo.consignment_container than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_storage_stay_warehouse_code on cargo.storage_stay than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_storage_stay_warehouse_code_slot_no on cargo.storage_stay than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_invoice_line_tariff_code on dues.invoice_line than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_inspection_previous_inspection_id on port.inspection than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_pilot_home_area_code on port.pilot than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_port_call_agent_id on port.port_call than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'commodity_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_consignment_commodity_code on cargo.consignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'shipper_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_consignment_shipper_id on cargo.consignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_invoice_agent_id on dues.invoice than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_invoice_currency_code on dues.invoice than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_berth_booking_vessel_id on port.berth_booking than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_call_log_call_id on port.call_log than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_pilotage_job_call_id on port.pilotage_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.tug_assignment'::pg_catalog.regclass and attname = 'tug_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_tug_assignment_tug_id on port.tug_assignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_container_type_code on cargo.container than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_customs_release_manifest_no on cargo.customs_release than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_manifest_agent_id on cargo.manifest than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_manifest_call_id on cargo.manifest than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.seal'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_seal_container_no on cargo.seal than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'consignment_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_storage_stay_consignment_id on cargo.storage_stay than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'invoice_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_receipt_invoice_id on dues.receipt than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspector_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_inspection_inspector_id on port.inspection than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_inspection_vessel_id on port.inspection than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'gang_name')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_mooring_job_gang_name on port.mooring_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_mooring_job_call_id on port.mooring_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_vessel_agent_id on port.vessel than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'flag_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_vessel_flag_code on port.vessel than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_vessel_type_code on port.vessel than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+      where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code'
+      and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'gauge_code')]::pg_catalog.int2[])
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another index ix_forecast_gauge_code on tide.forecast than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confrelid = 'cargo.manifest'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_consignment_manifest on cargo.consignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confrelid = 'port.berth'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_berth_booking_berth on port.berth_booking than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confrelid = 'port.pilot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_pilotage_job_pilot on port.pilotage_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confrelid = 'cargo.container'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_consignment_container_container on cargo.consignment_container than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confrelid = 'cargo.warehouse'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.warehouse'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_storage_stay_warehouse on cargo.storage_stay than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confrelid = 'cargo.storage_slot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_storage_stay_storage_slot on cargo.storage_stay than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confrelid = 'dues.tariff'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.tariff'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_invoice_line_tariff on dues.invoice_line than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[] and confrelid = 'port.inspection'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_inspection_inspection on port.inspection than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[] and confrelid = 'port.harbour_area'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.harbour_area'::pg_catalog.regclass and attname = 'area_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_pilot_harbour_area on port.pilot than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confrelid = 'port.agent'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint fk_port_call_agent on port.port_call than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_valid_from_valid_until on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_vessel_id on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
     select count(*)
     from port.vessel
     where call_sign is null
@@ -162,10 +590,50 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_note on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_note_note on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from dues.invoice
     where currency_code is null
   ) > 0 then
     raise exception using message = 'Nothing was changed: rows of dues.invoice with no currency_code.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_tariff_line_basis on dues.tariff_line than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_granted_for_type on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_status on port.crew_pass than is to be made.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -182,6 +650,134 @@ begin
     where recorded_by is null
   ) > 0 then
     raise exception using message = 'Nothing was changed: rows of tide.forecast with no recorded_by.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_customs_release_officer on cargo.customs_release than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_berth_booking_booked_by on port.berth_booking than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_call_log_entry on port.call_log than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_crew_pass_grade_code on port.crew_pass than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_inspection_result on port.inspection than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_port_call_purpose on port.port_call than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_forecast_recorded_by on tide.forecast than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_tariff_line_rate on dues.tariff_line than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_berth_depth_m on port.berth than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_pilotage_job_started_at_ended_at on port.pilotage_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_pilotage_job_draught_m on port.pilotage_job than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_port_call_arrived_at_departed_at on port.port_call than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_tug_assignment_line_length_m on port.tug_assignment than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_vessel_gross_tonnage on port.vessel than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_vessel_length_m on port.vessel than is to be made.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_constraint
+    where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and not (contype = 'c')
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: another constraint ck_vessel_built_year on port.vessel than is to be made.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -420,6 +1016,1127 @@ begin
     where built_year < 0
   ) > 0 then
     raise exception using message = 'Nothing was changed: rows of port.vessel that break: built_year is not below zero.';
+  end if;
+end
+$pawl$;
+
+-- Once, before the first run: what is there already is noted, for the way back to leave it.
+:settings
+do $pawl$
+declare
+  found text[] := array[]::text[];
+begin
+  if (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_found') is null) = 0 then return; end if;
+  if (
+select count(*)
+from pg_catalog.pg_attribute
+where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'vessel_id' and attnotnull
+  ) = 0 then found := found || 'found_3fce4040'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_8a738568'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_fb1c6434'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release')
+  ) = 0 then found := found || 'found_af59a772'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'pk_berth_booking')
+  ) = 0 then found := found || 'found_cab9427b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'pk_call_log')
+  ) = 0 then found := found || 'found_903d4da5'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.surge_warning'::pg_catalog.regclass and conname = 'pk_surge_warning')
+  ) = 0 then found := found || 'found_3e03cb80'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no')
+  ) = 0 then found := found || 'found_301fb992'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no')
+  ) = 0 then found := found || 'found_d3c259b6'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no')
+  ) = 0 then found := found || 'found_8b44dd2a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no')
+  ) = 0 then found := found || 'found_c7fe38da'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_gang'::pg_catalog.regclass and contype = 'p' and (
+  select pg_catalog.array_agg(attname::text order by place)
+  from pg_catalog.unnest(conkey) with ordinality as part (number, place)
+  join pg_catalog.pg_attribute on attrelid = conrelid and attnum = number
+) = array['id'])
+  ) = 0 then found := found || 'found_8b59b954'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no' and indisvalid)
+  ) = 0 then found := found || 'found_9fcbe8bf'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no' and indisvalid)
+  ) = 0 then found := found || 'found_7fcf03c1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id' and indisvalid)
+  ) = 0 then found := found || 'found_2417c6bc'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no' and indisvalid)
+  ) = 0 then found := found || 'found_fa9fb721'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code' and indisvalid)
+  ) = 0 then found := found || 'found_b25f7c81'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no' and indisvalid)
+  ) = 0 then found := found || 'found_9c2fff19'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code' and indisvalid)
+  ) = 0 then found := found || 'found_11f34946'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id' and indisvalid)
+  ) = 0 then found := found || 'found_b9cc7d4c'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code' and indisvalid)
+  ) = 0 then found := found || 'found_ec4e528b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id' and indisvalid)
+  ) = 0 then found := found || 'found_191e3523'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code' and indisvalid)
+  ) = 0 then found := found || 'found_0b4bf395'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id' and indisvalid)
+  ) = 0 then found := found || 'found_e622345d'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id' and indisvalid)
+  ) = 0 then found := found || 'found_86912b47'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code' and indisvalid)
+  ) = 0 then found := found || 'found_3c90b8e3'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id' and indisvalid)
+  ) = 0 then found := found || 'found_98997084'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id' and indisvalid)
+  ) = 0 then found := found || 'found_8a7f0170'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id' and indisvalid)
+  ) = 0 then found := found || 'found_490c9f30'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id' and indisvalid)
+  ) = 0 then found := found || 'found_cf0d8ed8'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code' and indisvalid)
+  ) = 0 then found := found || 'found_18c37284'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no' and indisvalid)
+  ) = 0 then found := found || 'found_45529d57'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id' and indisvalid)
+  ) = 0 then found := found || 'found_604d2117'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id' and indisvalid)
+  ) = 0 then found := found || 'found_81c9833c'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no' and indisvalid)
+  ) = 0 then found := found || 'found_c6559cbf'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id' and indisvalid)
+  ) = 0 then found := found || 'found_9598921b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id' and indisvalid)
+  ) = 0 then found := found || 'found_97625475'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id' and indisvalid)
+  ) = 0 then found := found || 'found_46f24f3d'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id' and indisvalid)
+  ) = 0 then found := found || 'found_649fe686'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name' and indisvalid)
+  ) = 0 then found := found || 'found_a242d01d'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id' and indisvalid)
+  ) = 0 then found := found || 'found_a9640c66'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id' and indisvalid)
+  ) = 0 then found := found || 'found_a4368765'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code' and indisvalid)
+  ) = 0 then found := found || 'found_941731e2'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code' and indisvalid)
+  ) = 0 then found := found || 'found_babb30dc'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
+  where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code' and indisvalid)
+  ) = 0 then found := found || 'found_00f28e4b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest')
+  ) = 0 then found := found || 'found_923992b7'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth')
+  ) = 0 then found := found || 'found_f5e6cf36'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot')
+  ) = 0 then found := found || 'found_37d52099'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container')
+  ) = 0 then found := found || 'found_afb6deed'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse')
+  ) = 0 then found := found || 'found_f007b7bf'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot')
+  ) = 0 then found := found || 'found_786d760e'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff')
+  ) = 0 then found := found || 'found_74fd38d9'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection')
+  ) = 0 then found := found || 'found_67068ed1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area')
+  ) = 0 then found := found || 'found_3a4b1550'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent')
+  ) = 0 then found := found || 'found_497f8462'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until')
+  ) = 0 then found := found || 'found_14240b27'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id')
+  ) = 0 then found := found || 'found_6b97700b'::text; end if;
+  if (
+select count(*)
+from pg_catalog.pg_attribute
+where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'call_sign' and (not attnotnull or exists (
+  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+))
+  ) = 0 then found := found || 'found_c4104077'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note')
+  ) = 0 then found := found || 'found_bd870b07'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note')
+  ) = 0 then found := found || 'found_10ee4f61'::text; end if;
+  if (
+select count(*)
+from pg_catalog.pg_attribute
+where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code' and (not attnotnull or exists (
+  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+))
+  ) = 0 then found := found || 'found_9d44f012'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis')
+  ) = 0 then found := found || 'found_ed14f8e0'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type')
+  ) = 0 then found := found || 'found_e5d7d9ba'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status')
+  ) = 0 then found := found || 'found_77d0cf0d'::text; end if;
+  if (
+select count(*)
+from pg_catalog.pg_attribute
+where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'received_on' and (not attnotnull or exists (
+  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+))
+  ) = 0 then found := found || 'found_61afeafa'::text; end if;
+  if (
+select count(*)
+from pg_catalog.pg_attribute
+where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'recorded_by' and (not attnotnull or exists (
+  select 1 from pg_catalog.pg_constraint where contype = 'n' and conrelid = attrelid and conkey = array[attnum] and not convalidated
+))
+  ) = 0 then found := found || 'found_d3dc7d73'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer')
+  ) = 0 then found := found || 'found_27ec016c'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by')
+  ) = 0 then found := found || 'found_21203a3b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry')
+  ) = 0 then found := found || 'found_e8e02f1f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code')
+  ) = 0 then found := found || 'found_7b72cd6a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result')
+  ) = 0 then found := found || 'found_64e2dc0b'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose')
+  ) = 0 then found := found || 'found_936d32d2'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by')
+  ) = 0 then found := found || 'found_c6becf03'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate')
+  ) = 0 then found := found || 'found_102333e0'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m')
+  ) = 0 then found := found || 'found_cc0060d7'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at')
+  ) = 0 then found := found || 'found_95c05e26'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m')
+  ) = 0 then found := found || 'found_506237ef'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at')
+  ) = 0 then found := found || 'found_cf03fee7'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m')
+  ) = 0 then found := found || 'found_8603c7cb'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage')
+  ) = 0 then found := found || 'found_da9a4bbf'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m')
+  ) = 0 then found := found || 'found_f48b92bc'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year')
+  ) = 0 then found := found || 'found_7101ec14'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and convalidated)
+  ) = 0 then found := found || 'found_a45291c7'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and convalidated)
+  ) = 0 then found := found || 'found_ed00fba1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and convalidated)
+  ) = 0 then found := found || 'found_8711d4ab'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and convalidated)
+  ) = 0 then found := found || 'found_c9db69c9'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and convalidated)
+  ) = 0 then found := found || 'found_d6605936'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and convalidated)
+  ) = 0 then found := found || 'found_1643fd91'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and convalidated)
+  ) = 0 then found := found || 'found_ed3f17a1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and convalidated)
+  ) = 0 then found := found || 'found_1da3c94a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and convalidated)
+  ) = 0 then found := found || 'found_23dbd1fa'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and convalidated)
+  ) = 0 then found := found || 'found_742fe969'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and convalidated)
+  ) = 0 then found := found || 'found_2da2c2fb'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and convalidated)
+  ) = 0 then found := found || 'found_3667305a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and convalidated)
+  ) = 0 then found := found || 'found_aeb334b1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and convalidated)
+  ) = 0 then found := found || 'found_4529f94f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and convalidated)
+  ) = 0 then found := found || 'found_979836f9'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.mooring_job'::pg_catalog.regclass and conname = 'ck_mooring_job_lines' and convalidated)
+  ) = 0 then found := found || 'found_c23d0730'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and convalidated)
+  ) = 0 then found := found || 'found_e29fe75a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and convalidated)
+  ) = 0 then found := found || 'found_2de01ce7'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and convalidated)
+  ) = 0 then found := found || 'found_9347aa75'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and convalidated)
+  ) = 0 then found := found || 'found_06fca1c6'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and convalidated)
+  ) = 0 then found := found || 'found_c5f80f54'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and convalidated)
+  ) = 0 then found := found || 'found_b527e277'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and convalidated)
+  ) = 0 then found := found || 'found_60ef24d8'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and convalidated)
+  ) = 0 then found := found || 'found_017dabc5'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and convalidated)
+  ) = 0 then found := found || 'found_6ef2fc1a'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and convalidated)
+  ) = 0 then found := found || 'found_bfbd8691'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and convalidated)
+  ) = 0 then found := found || 'found_69f337f8'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and convalidated)
+  ) = 0 then found := found || 'found_7d088ed4'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and convalidated)
+  ) = 0 then found := found || 'found_724feb12'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and convalidated)
+  ) = 0 then found := found || 'found_77c0db46'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and convalidated)
+  ) = 0 then found := found || 'found_1b33e7a1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
+  ) = 0 then found := found || 'found_fce32aa9'::text; end if;
+  if (
+select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check'
+  ) = 0 then found := found || 'found_9753f717'::text; end if;
+  if (
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key'
+  ) = 0 then found := found || 'found_10b05146'::text; end if;
+  if (
+select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey'
+  ) = 0 then found := found || 'found_3d38aad7'::text; end if;
+  if (
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check'
+  ) = 0 then found := found || 'found_4f11f62a'::text; end if;
+  if (
+select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey'
+  ) = 0 then found := found || 'found_eea2daed'::text; end if;
+  if pg_catalog.has_schema_privilege('port', 'create') then
+    create table port.pawl_kept_golden_found ();
+    if 'found_3fce4040' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3fce4040 boolean;
+      comment on column port.pawl_kept_golden_found.found_3fce4040 is 'There before: vessel_id of port.crew_pass may be empty';
+    end if;
+    if 'found_8a738568' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8a738568 boolean;
+      comment on column port.pawl_kept_golden_found.found_8a738568 is 'There before: a surrogate column id on port.call_log that numbers every row';
+    end if;
+    if 'found_fb1c6434' = any (found) then
+      alter table port.pawl_kept_golden_found add found_fb1c6434 boolean;
+      comment on column port.pawl_kept_golden_found.found_fb1c6434 is 'There before: a surrogate column id on port.mooring_gang that numbers every row';
+    end if;
+    if 'found_af59a772' = any (found) then
+      alter table port.pawl_kept_golden_found add found_af59a772 boolean;
+      comment on column port.pawl_kept_golden_found.found_af59a772 is 'There before: manifest_no, release_seq as the primary key of cargo.customs_release';
+    end if;
+    if 'found_cab9427b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_cab9427b boolean;
+      comment on column port.pawl_kept_golden_found.found_cab9427b is 'There before: booking_no as the primary key of port.berth_booking';
+    end if;
+    if 'found_903d4da5' = any (found) then
+      alter table port.pawl_kept_golden_found add found_903d4da5 boolean;
+      comment on column port.pawl_kept_golden_found.found_903d4da5 is 'There before: id as the primary key of port.call_log';
+    end if;
+    if 'found_3e03cb80' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3e03cb80 boolean;
+      comment on column port.pawl_kept_golden_found.found_3e03cb80 is 'There before: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there';
+    end if;
+    if 'found_301fb992' = any (found) then
+      alter table port.pawl_kept_golden_found add found_301fb992 boolean;
+      comment on column port.pawl_kept_golden_found.found_301fb992 is 'There before: invoice_no unique in dues.invoice';
+    end if;
+    if 'found_d3c259b6' = any (found) then
+      alter table port.pawl_kept_golden_found add found_d3c259b6 boolean;
+      comment on column port.pawl_kept_golden_found.found_d3c259b6 is 'There before: manifest_no, line_no unique in cargo.consignment';
+    end if;
+    if 'found_8b44dd2a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8b44dd2a boolean;
+      comment on column port.pawl_kept_golden_found.found_8b44dd2a is 'There before: badge_no unique in port.inspector';
+    end if;
+    if 'found_c7fe38da' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c7fe38da boolean;
+      comment on column port.pawl_kept_golden_found.found_c7fe38da is 'There before: imo_no unique in port.vessel';
+    end if;
+    if 'found_8b59b954' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8b59b954 boolean;
+      comment on column port.pawl_kept_golden_found.found_8b59b954 is 'There before: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang';
+    end if;
+    if 'found_9fcbe8bf' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9fcbe8bf boolean;
+      comment on column port.pawl_kept_golden_found.found_9fcbe8bf is 'There before: an index under the reference, on manifest_no of cargo.consignment';
+    end if;
+    if 'found_7fcf03c1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7fcf03c1 boolean;
+      comment on column port.pawl_kept_golden_found.found_7fcf03c1 is 'There before: an index under the reference, on berth_no of port.berth_booking';
+    end if;
+    if 'found_2417c6bc' = any (found) then
+      alter table port.pawl_kept_golden_found add found_2417c6bc boolean;
+      comment on column port.pawl_kept_golden_found.found_2417c6bc is 'There before: an index under the reference, on pilot_id of port.pilotage_job';
+    end if;
+    if 'found_fa9fb721' = any (found) then
+      alter table port.pawl_kept_golden_found add found_fa9fb721 boolean;
+      comment on column port.pawl_kept_golden_found.found_fa9fb721 is 'There before: an index under the reference, on container_no of cargo.consignment_container';
+    end if;
+    if 'found_b25f7c81' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b25f7c81 boolean;
+      comment on column port.pawl_kept_golden_found.found_b25f7c81 is 'There before: an index under the reference, on warehouse_code of cargo.storage_stay';
+    end if;
+    if 'found_9c2fff19' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9c2fff19 boolean;
+      comment on column port.pawl_kept_golden_found.found_9c2fff19 is 'There before: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay';
+    end if;
+    if 'found_11f34946' = any (found) then
+      alter table port.pawl_kept_golden_found add found_11f34946 boolean;
+      comment on column port.pawl_kept_golden_found.found_11f34946 is 'There before: an index under the reference, on tariff_code of dues.invoice_line';
+    end if;
+    if 'found_b9cc7d4c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b9cc7d4c boolean;
+      comment on column port.pawl_kept_golden_found.found_b9cc7d4c is 'There before: an index under the reference, on previous_inspection_id of port.inspection';
+    end if;
+    if 'found_ec4e528b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_ec4e528b boolean;
+      comment on column port.pawl_kept_golden_found.found_ec4e528b is 'There before: an index under the reference, on home_area_code of port.pilot';
+    end if;
+    if 'found_191e3523' = any (found) then
+      alter table port.pawl_kept_golden_found add found_191e3523 boolean;
+      comment on column port.pawl_kept_golden_found.found_191e3523 is 'There before: an index under the reference, on agent_id of port.port_call';
+    end if;
+    if 'found_0b4bf395' = any (found) then
+      alter table port.pawl_kept_golden_found add found_0b4bf395 boolean;
+      comment on column port.pawl_kept_golden_found.found_0b4bf395 is 'There before: an index under the reference, on commodity_code of cargo.consignment';
+    end if;
+    if 'found_e622345d' = any (found) then
+      alter table port.pawl_kept_golden_found add found_e622345d boolean;
+      comment on column port.pawl_kept_golden_found.found_e622345d is 'There before: an index under the reference, on shipper_id of cargo.consignment';
+    end if;
+    if 'found_86912b47' = any (found) then
+      alter table port.pawl_kept_golden_found add found_86912b47 boolean;
+      comment on column port.pawl_kept_golden_found.found_86912b47 is 'There before: an index under the reference, on agent_id of dues.invoice';
+    end if;
+    if 'found_3c90b8e3' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3c90b8e3 boolean;
+      comment on column port.pawl_kept_golden_found.found_3c90b8e3 is 'There before: an index under the reference, on currency_code of dues.invoice';
+    end if;
+    if 'found_98997084' = any (found) then
+      alter table port.pawl_kept_golden_found add found_98997084 boolean;
+      comment on column port.pawl_kept_golden_found.found_98997084 is 'There before: an index under the reference, on vessel_id of port.berth_booking';
+    end if;
+    if 'found_8a7f0170' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8a7f0170 boolean;
+      comment on column port.pawl_kept_golden_found.found_8a7f0170 is 'There before: an index under the reference, on call_id of port.call_log';
+    end if;
+    if 'found_490c9f30' = any (found) then
+      alter table port.pawl_kept_golden_found add found_490c9f30 boolean;
+      comment on column port.pawl_kept_golden_found.found_490c9f30 is 'There before: an index under the reference, on call_id of port.pilotage_job';
+    end if;
+    if 'found_cf0d8ed8' = any (found) then
+      alter table port.pawl_kept_golden_found add found_cf0d8ed8 boolean;
+      comment on column port.pawl_kept_golden_found.found_cf0d8ed8 is 'There before: an index under the reference, on tug_id of port.tug_assignment';
+    end if;
+    if 'found_18c37284' = any (found) then
+      alter table port.pawl_kept_golden_found add found_18c37284 boolean;
+      comment on column port.pawl_kept_golden_found.found_18c37284 is 'There before: an index under the reference, on type_code of cargo.container';
+    end if;
+    if 'found_45529d57' = any (found) then
+      alter table port.pawl_kept_golden_found add found_45529d57 boolean;
+      comment on column port.pawl_kept_golden_found.found_45529d57 is 'There before: an index under the reference, on manifest_no of cargo.customs_release';
+    end if;
+    if 'found_604d2117' = any (found) then
+      alter table port.pawl_kept_golden_found add found_604d2117 boolean;
+      comment on column port.pawl_kept_golden_found.found_604d2117 is 'There before: an index under the reference, on agent_id of cargo.manifest';
+    end if;
+    if 'found_81c9833c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_81c9833c boolean;
+      comment on column port.pawl_kept_golden_found.found_81c9833c is 'There before: an index under the reference, on call_id of cargo.manifest';
+    end if;
+    if 'found_c6559cbf' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c6559cbf boolean;
+      comment on column port.pawl_kept_golden_found.found_c6559cbf is 'There before: an index under the reference, on container_no of cargo.seal';
+    end if;
+    if 'found_9598921b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9598921b boolean;
+      comment on column port.pawl_kept_golden_found.found_9598921b is 'There before: an index under the reference, on consignment_id of cargo.storage_stay';
+    end if;
+    if 'found_97625475' = any (found) then
+      alter table port.pawl_kept_golden_found add found_97625475 boolean;
+      comment on column port.pawl_kept_golden_found.found_97625475 is 'There before: an index under the reference, on invoice_id of dues.receipt';
+    end if;
+    if 'found_46f24f3d' = any (found) then
+      alter table port.pawl_kept_golden_found add found_46f24f3d boolean;
+      comment on column port.pawl_kept_golden_found.found_46f24f3d is 'There before: an index under the reference, on inspector_id of port.inspection';
+    end if;
+    if 'found_649fe686' = any (found) then
+      alter table port.pawl_kept_golden_found add found_649fe686 boolean;
+      comment on column port.pawl_kept_golden_found.found_649fe686 is 'There before: an index under the reference, on vessel_id of port.inspection';
+    end if;
+    if 'found_a242d01d' = any (found) then
+      alter table port.pawl_kept_golden_found add found_a242d01d boolean;
+      comment on column port.pawl_kept_golden_found.found_a242d01d is 'There before: an index under the reference, on gang_name of port.mooring_job';
+    end if;
+    if 'found_a9640c66' = any (found) then
+      alter table port.pawl_kept_golden_found add found_a9640c66 boolean;
+      comment on column port.pawl_kept_golden_found.found_a9640c66 is 'There before: an index under the reference, on call_id of port.mooring_job';
+    end if;
+    if 'found_a4368765' = any (found) then
+      alter table port.pawl_kept_golden_found add found_a4368765 boolean;
+      comment on column port.pawl_kept_golden_found.found_a4368765 is 'There before: an index under the reference, on agent_id of port.vessel';
+    end if;
+    if 'found_941731e2' = any (found) then
+      alter table port.pawl_kept_golden_found add found_941731e2 boolean;
+      comment on column port.pawl_kept_golden_found.found_941731e2 is 'There before: an index under the reference, on flag_code of port.vessel';
+    end if;
+    if 'found_babb30dc' = any (found) then
+      alter table port.pawl_kept_golden_found add found_babb30dc boolean;
+      comment on column port.pawl_kept_golden_found.found_babb30dc is 'There before: an index under the reference, on type_code of port.vessel';
+    end if;
+    if 'found_00f28e4b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_00f28e4b boolean;
+      comment on column port.pawl_kept_golden_found.found_00f28e4b is 'There before: an index under the reference, on gauge_code of tide.forecast';
+    end if;
+    if 'found_923992b7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_923992b7 boolean;
+      comment on column port.pawl_kept_golden_found.found_923992b7 is 'There before: the reference from cargo.consignment to cargo.manifest, for new rows';
+    end if;
+    if 'found_f5e6cf36' = any (found) then
+      alter table port.pawl_kept_golden_found add found_f5e6cf36 boolean;
+      comment on column port.pawl_kept_golden_found.found_f5e6cf36 is 'There before: the reference from port.berth_booking to port.berth, for new rows';
+    end if;
+    if 'found_37d52099' = any (found) then
+      alter table port.pawl_kept_golden_found add found_37d52099 boolean;
+      comment on column port.pawl_kept_golden_found.found_37d52099 is 'There before: the reference from port.pilotage_job to port.pilot, for new rows';
+    end if;
+    if 'found_afb6deed' = any (found) then
+      alter table port.pawl_kept_golden_found add found_afb6deed boolean;
+      comment on column port.pawl_kept_golden_found.found_afb6deed is 'There before: the reference from cargo.consignment_container to cargo.container, for new rows';
+    end if;
+    if 'found_f007b7bf' = any (found) then
+      alter table port.pawl_kept_golden_found add found_f007b7bf boolean;
+      comment on column port.pawl_kept_golden_found.found_f007b7bf is 'There before: the reference from cargo.storage_stay to cargo.warehouse, for new rows';
+    end if;
+    if 'found_786d760e' = any (found) then
+      alter table port.pawl_kept_golden_found add found_786d760e boolean;
+      comment on column port.pawl_kept_golden_found.found_786d760e is 'There before: the reference from cargo.storage_stay to cargo.storage_slot, for new rows';
+    end if;
+    if 'found_74fd38d9' = any (found) then
+      alter table port.pawl_kept_golden_found add found_74fd38d9 boolean;
+      comment on column port.pawl_kept_golden_found.found_74fd38d9 is 'There before: the reference from dues.invoice_line to dues.tariff, for new rows';
+    end if;
+    if 'found_67068ed1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_67068ed1 boolean;
+      comment on column port.pawl_kept_golden_found.found_67068ed1 is 'There before: the reference from port.inspection to port.inspection, for new rows';
+    end if;
+    if 'found_3a4b1550' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3a4b1550 boolean;
+      comment on column port.pawl_kept_golden_found.found_3a4b1550 is 'There before: the reference from port.pilot to port.harbour_area, for new rows';
+    end if;
+    if 'found_497f8462' = any (found) then
+      alter table port.pawl_kept_golden_found add found_497f8462 boolean;
+      comment on column port.pawl_kept_golden_found.found_497f8462 is 'There before: the reference from port.port_call to port.agent, for new rows';
+    end if;
+    if 'found_14240b27' = any (found) then
+      alter table port.pawl_kept_golden_found add found_14240b27 boolean;
+      comment on column port.pawl_kept_golden_found.found_14240b27 is 'There before: a check on port.crew_pass, for new rows: valid_from is not after valid_until';
+    end if;
+    if 'found_6b97700b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_6b97700b boolean;
+      comment on column port.pawl_kept_golden_found.found_6b97700b is 'There before: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1"';
+    end if;
+    if 'found_c4104077' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c4104077 boolean;
+      comment on column port.pawl_kept_golden_found.found_c4104077 is 'There before: call_sign of port.vessel never empty';
+    end if;
+    if 'found_bd870b07' = any (found) then
+      alter table port.pawl_kept_golden_found add found_bd870b07 boolean;
+      comment on column port.pawl_kept_golden_found.found_bd870b07 is 'There before: a check on port.crew_pass, for new rows: note is not blank';
+    end if;
+    if 'found_10ee4f61' = any (found) then
+      alter table port.pawl_kept_golden_found add found_10ee4f61 boolean;
+      comment on column port.pawl_kept_golden_found.found_10ee4f61 is 'There before: a check on port.crew_pass, for new rows: note is none of "N/A"';
+    end if;
+    if 'found_9d44f012' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9d44f012 boolean;
+      comment on column port.pawl_kept_golden_found.found_9d44f012 is 'There before: currency_code of dues.invoice never empty';
+    end if;
+    if 'found_ed14f8e0' = any (found) then
+      alter table port.pawl_kept_golden_found add found_ed14f8e0 boolean;
+      comment on column port.pawl_kept_golden_found.found_ed14f8e0 is 'There before: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre"';
+    end if;
+    if 'found_e5d7d9ba' = any (found) then
+      alter table port.pawl_kept_golden_found add found_e5d7d9ba boolean;
+      comment on column port.pawl_kept_golden_found.found_e5d7d9ba is 'There before: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair"';
+    end if;
+    if 'found_77d0cf0d' = any (found) then
+      alter table port.pawl_kept_golden_found add found_77d0cf0d boolean;
+      comment on column port.pawl_kept_golden_found.found_77d0cf0d is 'There before: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned"';
+    end if;
+    if 'found_61afeafa' = any (found) then
+      alter table port.pawl_kept_golden_found add found_61afeafa boolean;
+      comment on column port.pawl_kept_golden_found.found_61afeafa is 'There before: received_on of dues.receipt never empty';
+    end if;
+    if 'found_d3dc7d73' = any (found) then
+      alter table port.pawl_kept_golden_found add found_d3dc7d73 boolean;
+      comment on column port.pawl_kept_golden_found.found_d3dc7d73 is 'There before: recorded_by of tide.forecast never empty';
+    end if;
+    if 'found_27ec016c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_27ec016c boolean;
+      comment on column port.pawl_kept_golden_found.found_27ec016c is 'There before: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik"';
+    end if;
+    if 'found_21203a3b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_21203a3b boolean;
+      comment on column port.pawl_kept_golden_found.found_21203a3b is 'There before: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office"';
+    end if;
+    if 'found_e8e02f1f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_e8e02f1f boolean;
+      comment on column port.pawl_kept_golden_found.found_e8e02f1f is 'There before: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard"';
+    end if;
+    if 'found_7b72cd6a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7b72cd6a boolean;
+      comment on column port.pawl_kept_golden_found.found_7b72cd6a is 'There before: a check on port.crew_pass, for new rows: grade_code is one of "green", "red"';
+    end if;
+    if 'found_64e2dc0b' = any (found) then
+      alter table port.pawl_kept_golden_found add found_64e2dc0b boolean;
+      comment on column port.pawl_kept_golden_found.found_64e2dc0b is 'There before: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks"';
+    end if;
+    if 'found_936d32d2' = any (found) then
+      alter table port.pawl_kept_golden_found add found_936d32d2 boolean;
+      comment on column port.pawl_kept_golden_found.found_936d32d2 is 'There before: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter"';
+    end if;
+    if 'found_c6becf03' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c6becf03 boolean;
+      comment on column port.pawl_kept_golden_found.found_c6becf03 is 'There before: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch"';
+    end if;
+    if 'found_102333e0' = any (found) then
+      alter table port.pawl_kept_golden_found add found_102333e0 boolean;
+      comment on column port.pawl_kept_golden_found.found_102333e0 is 'There before: a check on dues.tariff_line, for new rows: rate is not below zero';
+    end if;
+    if 'found_cc0060d7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_cc0060d7 boolean;
+      comment on column port.pawl_kept_golden_found.found_cc0060d7 is 'There before: a check on port.berth, for new rows: depth_m is not below zero';
+    end if;
+    if 'found_95c05e26' = any (found) then
+      alter table port.pawl_kept_golden_found add found_95c05e26 boolean;
+      comment on column port.pawl_kept_golden_found.found_95c05e26 is 'There before: a check on port.pilotage_job, for new rows: started_at is not after ended_at';
+    end if;
+    if 'found_506237ef' = any (found) then
+      alter table port.pawl_kept_golden_found add found_506237ef boolean;
+      comment on column port.pawl_kept_golden_found.found_506237ef is 'There before: a check on port.pilotage_job, for new rows: draught_m is not below zero';
+    end if;
+    if 'found_cf03fee7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_cf03fee7 boolean;
+      comment on column port.pawl_kept_golden_found.found_cf03fee7 is 'There before: a check on port.port_call, for new rows: arrived_at is not after departed_at';
+    end if;
+    if 'found_8603c7cb' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8603c7cb boolean;
+      comment on column port.pawl_kept_golden_found.found_8603c7cb is 'There before: a check on port.tug_assignment, for new rows: line_length_m is not below zero';
+    end if;
+    if 'found_da9a4bbf' = any (found) then
+      alter table port.pawl_kept_golden_found add found_da9a4bbf boolean;
+      comment on column port.pawl_kept_golden_found.found_da9a4bbf is 'There before: a check on port.vessel, for new rows: gross_tonnage is not below zero';
+    end if;
+    if 'found_f48b92bc' = any (found) then
+      alter table port.pawl_kept_golden_found add found_f48b92bc boolean;
+      comment on column port.pawl_kept_golden_found.found_f48b92bc is 'There before: a check on port.vessel, for new rows: length_m is not below zero';
+    end if;
+    if 'found_7101ec14' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7101ec14 boolean;
+      comment on column port.pawl_kept_golden_found.found_7101ec14 is 'There before: a check on port.vessel, for new rows: built_year is not below zero';
+    end if;
+    if 'found_a45291c7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_a45291c7 boolean;
+      comment on column port.pawl_kept_golden_found.found_a45291c7 is 'There before: the reference fk_consignment_manifest checked for the rows that are there';
+    end if;
+    if 'found_ed00fba1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_ed00fba1 boolean;
+      comment on column port.pawl_kept_golden_found.found_ed00fba1 is 'There before: the reference fk_pilotage_job_pilot checked for the rows that are there';
+    end if;
+    if 'found_8711d4ab' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8711d4ab boolean;
+      comment on column port.pawl_kept_golden_found.found_8711d4ab is 'There before: the reference fk_consignment_container_container checked for the rows that are there';
+    end if;
+    if 'found_c9db69c9' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c9db69c9 boolean;
+      comment on column port.pawl_kept_golden_found.found_c9db69c9 is 'There before: the reference fk_storage_stay_warehouse checked for the rows that are there';
+    end if;
+    if 'found_d6605936' = any (found) then
+      alter table port.pawl_kept_golden_found add found_d6605936 boolean;
+      comment on column port.pawl_kept_golden_found.found_d6605936 is 'There before: the reference fk_storage_stay_storage_slot checked for the rows that are there';
+    end if;
+    if 'found_1643fd91' = any (found) then
+      alter table port.pawl_kept_golden_found add found_1643fd91 boolean;
+      comment on column port.pawl_kept_golden_found.found_1643fd91 is 'There before: the reference fk_invoice_line_tariff checked for the rows that are there';
+    end if;
+    if 'found_ed3f17a1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_ed3f17a1 boolean;
+      comment on column port.pawl_kept_golden_found.found_ed3f17a1 is 'There before: the reference fk_inspection_inspection checked for the rows that are there';
+    end if;
+    if 'found_1da3c94a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_1da3c94a boolean;
+      comment on column port.pawl_kept_golden_found.found_1da3c94a is 'There before: the reference fk_pilot_harbour_area checked for the rows that are there';
+    end if;
+    if 'found_23dbd1fa' = any (found) then
+      alter table port.pawl_kept_golden_found add found_23dbd1fa boolean;
+      comment on column port.pawl_kept_golden_found.found_23dbd1fa is 'There before: the reference fk_port_call_agent checked for the rows that are there';
+    end if;
+    if 'found_742fe969' = any (found) then
+      alter table port.pawl_kept_golden_found add found_742fe969 boolean;
+      comment on column port.pawl_kept_golden_found.found_742fe969 is 'There before: the check ck_crew_pass_vessel_id checked for the rows that are there';
+    end if;
+    if 'found_2da2c2fb' = any (found) then
+      alter table port.pawl_kept_golden_found add found_2da2c2fb boolean;
+      comment on column port.pawl_kept_golden_found.found_2da2c2fb is 'There before: the check ck_crew_pass_note checked for the rows that are there';
+    end if;
+    if 'found_3667305a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3667305a boolean;
+      comment on column port.pawl_kept_golden_found.found_3667305a is 'There before: the check ck_crew_pass_note_note checked for the rows that are there';
+    end if;
+    if 'found_aeb334b1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_aeb334b1 boolean;
+      comment on column port.pawl_kept_golden_found.found_aeb334b1 is 'There before: the check ck_tariff_line_basis checked for the rows that are there';
+    end if;
+    if 'found_4529f94f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_4529f94f boolean;
+      comment on column port.pawl_kept_golden_found.found_4529f94f is 'There before: the check ck_crew_pass_granted_for_type checked for the rows that are there';
+    end if;
+    if 'found_979836f9' = any (found) then
+      alter table port.pawl_kept_golden_found add found_979836f9 boolean;
+      comment on column port.pawl_kept_golden_found.found_979836f9 is 'There before: the check ck_crew_pass_status checked for the rows that are there';
+    end if;
+    if 'found_c23d0730' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c23d0730 boolean;
+      comment on column port.pawl_kept_golden_found.found_c23d0730 is 'There before: the check ck_mooring_job_lines checked for the rows that are there';
+    end if;
+    if 'found_e29fe75a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_e29fe75a boolean;
+      comment on column port.pawl_kept_golden_found.found_e29fe75a is 'There before: the check ck_customs_release_officer checked for the rows that are there';
+    end if;
+    if 'found_2de01ce7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_2de01ce7 boolean;
+      comment on column port.pawl_kept_golden_found.found_2de01ce7 is 'There before: the check ck_berth_booking_booked_by checked for the rows that are there';
+    end if;
+    if 'found_9347aa75' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9347aa75 boolean;
+      comment on column port.pawl_kept_golden_found.found_9347aa75 is 'There before: the check ck_call_log_entry checked for the rows that are there';
+    end if;
+    if 'found_06fca1c6' = any (found) then
+      alter table port.pawl_kept_golden_found add found_06fca1c6 boolean;
+      comment on column port.pawl_kept_golden_found.found_06fca1c6 is 'There before: the check ck_crew_pass_grade_code checked for the rows that are there';
+    end if;
+    if 'found_c5f80f54' = any (found) then
+      alter table port.pawl_kept_golden_found add found_c5f80f54 boolean;
+      comment on column port.pawl_kept_golden_found.found_c5f80f54 is 'There before: the check ck_inspection_result checked for the rows that are there';
+    end if;
+    if 'found_b527e277' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b527e277 boolean;
+      comment on column port.pawl_kept_golden_found.found_b527e277 is 'There before: the check ck_port_call_purpose checked for the rows that are there';
+    end if;
+    if 'found_60ef24d8' = any (found) then
+      alter table port.pawl_kept_golden_found add found_60ef24d8 boolean;
+      comment on column port.pawl_kept_golden_found.found_60ef24d8 is 'There before: the check ck_forecast_recorded_by checked for the rows that are there';
+    end if;
+    if 'found_017dabc5' = any (found) then
+      alter table port.pawl_kept_golden_found add found_017dabc5 boolean;
+      comment on column port.pawl_kept_golden_found.found_017dabc5 is 'There before: the check ck_tariff_line_rate checked for the rows that are there';
+    end if;
+    if 'found_6ef2fc1a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_6ef2fc1a boolean;
+      comment on column port.pawl_kept_golden_found.found_6ef2fc1a is 'There before: the check ck_berth_depth_m checked for the rows that are there';
+    end if;
+    if 'found_bfbd8691' = any (found) then
+      alter table port.pawl_kept_golden_found add found_bfbd8691 boolean;
+      comment on column port.pawl_kept_golden_found.found_bfbd8691 is 'There before: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there';
+    end if;
+    if 'found_69f337f8' = any (found) then
+      alter table port.pawl_kept_golden_found add found_69f337f8 boolean;
+      comment on column port.pawl_kept_golden_found.found_69f337f8 is 'There before: the check ck_pilotage_job_draught_m checked for the rows that are there';
+    end if;
+    if 'found_7d088ed4' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7d088ed4 boolean;
+      comment on column port.pawl_kept_golden_found.found_7d088ed4 is 'There before: the check ck_port_call_arrived_at_departed_at checked for the rows that are there';
+    end if;
+    if 'found_724feb12' = any (found) then
+      alter table port.pawl_kept_golden_found add found_724feb12 boolean;
+      comment on column port.pawl_kept_golden_found.found_724feb12 is 'There before: the check ck_tug_assignment_line_length_m checked for the rows that are there';
+    end if;
+    if 'found_77c0db46' = any (found) then
+      alter table port.pawl_kept_golden_found add found_77c0db46 boolean;
+      comment on column port.pawl_kept_golden_found.found_77c0db46 is 'There before: the check ck_vessel_gross_tonnage checked for the rows that are there';
+    end if;
+    if 'found_1b33e7a1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_1b33e7a1 boolean;
+      comment on column port.pawl_kept_golden_found.found_1b33e7a1 is 'There before: the check ck_vessel_length_m checked for the rows that are there';
+    end if;
+    if 'found_fce32aa9' = any (found) then
+      alter table port.pawl_kept_golden_found add found_fce32aa9 boolean;
+      comment on column port.pawl_kept_golden_found.found_fce32aa9 is 'There before: the check ck_vessel_built_year checked for the rows that are there';
+    end if;
+    if 'found_9753f717' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9753f717 boolean;
+      comment on column port.pawl_kept_golden_found.found_9753f717 is 'There before: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t';
+    end if;
+    if 'found_10b05146' = any (found) then
+      alter table port.pawl_kept_golden_found add found_10b05146 boolean;
+      comment on column port.pawl_kept_golden_found.found_10b05146 is 'There before: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no';
+    end if;
+    if 'found_3d38aad7' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3d38aad7 boolean;
+      comment on column port.pawl_kept_golden_found.found_3d38aad7 is 'There before: tariff_line_pkey on dues.tariff_line named pk_tariff_line';
+    end if;
+    if 'found_4f11f62a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_4f11f62a boolean;
+      comment on column port.pawl_kept_golden_found.found_4f11f62a is 'There before: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at';
+    end if;
+    if 'found_eea2daed' = any (found) then
+      alter table port.pawl_kept_golden_found add found_eea2daed boolean;
+      comment on column port.pawl_kept_golden_found.found_eea2daed is 'There before: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel';
+    end if;
+  elsif pg_catalog.cardinality(found) > 0 then
+    raise exception using message = 'Nothing was changed: some of it is there already, and this login may make no table here that would remember it for the way back. Grant it CREATE on the schema.';
   end if;
 end
 $pawl$;

@@ -25,6 +25,7 @@ export const blocks: Omit<Scripting, 'stages' | 'check' | 'run'> = {
       'end if;',
       'end//',
     ].join('\n'),
+  plainly: (statement) => `${statement}//`,
   // A block has semicolons of its own.
   bare: (statement) =>
     statement.startsWith('begin not atomic') ? `delimiter //\n${statement}//\ndelimiter ;\n` : `${statement};\n`,

@@ -1,5 +1,5 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
-import type { Check } from '../../operations/check';
+import type { Check, Wanted } from '../../operations/check';
 import { brokenCondition } from './claims';
 import { orphanCondition } from './conditions';
 import { countUnfilled } from './operations/repairs';
@@ -62,6 +62,14 @@ const written: {
   // There is no constraint here whose rows nobody looked at.
   constraintValidated: () => 'select 0',
   constraintPresent: (check, variant) => `select count(*) from (${constraint(check, variant)} limit 1) as present`,
+  constraintDiffers: ({ table, name, wanted }) => {
+    // A check of that name is found by what it says, which the server spells in its own way.
+    if (wanted.kind === 'check') return 'select 0';
+    if (wanted.kind === 'foreign key') return referenceDiffers(table, name, wanted);
+    return indexDiffers(table, name, { over: wanted.over, unique: true });
+  },
+  keyDiffers: ({ table, over }) => indexDiffers(table, 'PRIMARY', { over, unique: true }),
+  indexDiffers: ({ table, name, over, unique }) => indexDiffers(table, name, { over, unique }),
   indexMissing: (check) => unless(index(check.table, check.name)),
   indexPresent: (check) => `select count(*) from (${index(check.table, check.name)} limit 1) as present`,
   // A build that is interrupted leaves nothing.
@@ -81,6 +89,7 @@ const written: {
   tableMissing: (check) => unless(`select 1 from information_schema.tables where ${isTable(check.table)}`),
   tablePresent: (check) => `select count(*) from information_schema.tables where ${isTable(check.table)}`,
   columnMissing: (check) => unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')}`),
+  notThereBefore: (check) => unless(column(check.table, check.column).replace('select count(*)', 'select 1')),
   identityMissing: (check) =>
     unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')} and extra like '%auto_increment%'`),
   columnTaken: (check) => column(check.table, check.column),
@@ -115,6 +124,42 @@ function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>, {
     '  ) as granted',
     '  where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)',
     `) < ${needed[right].length}`,
+  );
+}
+
+function indexDiffers(
+  table: TableId,
+  name: string,
+  { over, unique }: { readonly over: readonly string[]; readonly unique: boolean },
+): string {
+  return lines(
+    'select count(*)',
+    'from (',
+    "  select group_concat(column_name order by seq_in_index separator '`') as columns, count(sub_part) as partly, max(non_unique) as loose",
+    `  from information_schema.statistics where ${isTable(table)} and ${sameName('index_name', name)}`,
+    ') as present',
+    `where columns is not null and (partly > 0 or loose <> ${unique ? 0 : 1} or ${sameName('columns', over.join('`'))} = 0)`,
+  );
+}
+
+function referenceDiffers(table: TableId, name: string, wanted: Extract<Wanted, { kind: 'foreign key' }>): string {
+  const { schema, table: child } = tableNames(table);
+  const { schema: parentSchema, table: parent } = tableNames(wanted.parent);
+  const pairs = wanted.over.map((column, at) => `${column}\`${wanted.parentColumns[at] ?? ''}`).join('`');
+  // NO ACTION and RESTRICT are one to the server.
+  const rule = (action: string): string =>
+    action === 'no action' || action === 'restrict' ? "in ('NO ACTION', 'RESTRICT')" : `= ${literal(action.toUpperCase())}`;
+  return lines(
+    'select count(*)',
+    'from (',
+    "  select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,",
+    `    min(${sameName('referenced_table_schema', parentSchema)} and ${sameName('referenced_table_name', parent)}) as there`,
+    `  from information_schema.key_column_usage where ${isTable(table)} and referenced_table_name is not null and ${sameName('constraint_name', name)}`,
+    ') as present',
+    `where pairs is not null and (there = 0 or ${sameName('pairs', pairs)} = 0 or not exists (`,
+    `  select 1 from information_schema.referential_constraints where constraint_schema = ${literal(schema)} and table_name = ${literal(child)} and ${sameName('constraint_name', name)}`,
+    `    and delete_rule ${rule(wanted.onDelete)} and update_rule ${rule(wanted.onUpdate)}`,
+    '))',
   );
 }
 

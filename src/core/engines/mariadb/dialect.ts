@@ -5,7 +5,7 @@ import type { Dialect } from '../dialect';
 import { writeCheck } from './checks';
 import { bytesPassed, spellingFor } from './operations/index';
 import { whyNotTried, writeActionProof, writeProof } from './proofs';
-import { type Scripting, scriptsBy } from './scripts';
+import { makesRecord, type Scripting, scriptsBy } from './scripts';
 import type { Variant } from './variant';
 
 export function dialectFor(variant: Variant, client: Omit<Scripting, 'stages' | 'check'>): Dialect {
@@ -17,6 +17,7 @@ export function dialectFor(variant: Variant, client: Omit<Scripting, 'stages' | 
     check,
     proof: writeProof,
     whyNotTried,
+    makesRecord,
     allAtOnce: null,
     actionProof: writeActionProof,
     questions: null,

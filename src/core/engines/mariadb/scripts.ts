@@ -6,8 +6,11 @@ import { type Operation, operationInWords, todoOf } from '../../operations/index
 import { blocksInWords, wayInWords } from '../../plan/cost';
 import type { Plan, Step } from '../../plan/plan';
 import { operationsOf } from '../../plan/direction';
+import { byItself } from '../../plan/rebuilds';
+import { entriesOf, type Entry, stayingBy } from '../../plan/record';
+import type { TableId } from '../../catalogue/identifiers';
 import type { Dialect, Heading, Scripts, Stage, StatementScripts } from '../dialect';
-import { comment } from './quote';
+import { comment, literal, note, quote, quoteTable } from './quote';
 
 /** How a server of the family is told what hangs on something, by its own client. */
 export interface Scripting {
@@ -24,6 +27,8 @@ export interface Scripting {
   guard(query: string, says: string): string;
   /** Carries a stage out where a query counts anything; what is said then, and what else. */
   stage(stage: Stage, query: string, says: Says | null): string;
+  /** A statement that hangs on nothing. */
+  plainly(statement: string): string;
   /** A statement of those that are only to be read. */
   bare(statement: string): string;
 }
@@ -66,12 +71,16 @@ function writeScripts(plan: Plan, heading: Heading, by: Scripting): Scripts {
         guards(plan.before.filter(isOfRows), 'Nothing was changed', by),
       ),
       ...undoing(plan, plan.undo ?? [], by),
+      ...noting(plan, by),
       ...plan.steps.flatMap((step, i) =>
         section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan, by)),
       ),
       ...section('Checks after.', guards(plan.after, 'The steps are done', by)),
     ]),
-    back: whole(header('Back', plan, heading, by), by, undoing(plan, operationsOf(plan, 'back'), by)),
+    back: whole(header('Back', plan, heading, by), by, [
+      ...undoing(plan, operationsOf(plan, 'back'), by),
+      ...forgetting(plan, by),
+    ]),
     before: checks('Checks before', plan.before, header('Checks before', plan, heading, by), by),
     after: checks('Checks after', plan.after, header('Checks after', plan, heading, by), by),
   };
@@ -105,22 +114,89 @@ function writeStatementScripts(plan: Plan, heading: Heading, by: Scripting): Sta
 }
 
 function undoing(plan: Plan, operations: readonly Operation[], by: Scripting): readonly string[] {
-  return operations.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan, by)));
+  const stays = stayingBy(plan);
+  return operations.flatMap((operation) =>
+    section(`Undo: ${operationInWords(operation)}`, [
+      ...carryOut(operation, plan, by, staying(operation, stays)),
+      // What one rebuild would have undone together is undone by itself where some of it stays.
+      ...((operation.also ?? []).some(stays) ? carryOut(byItself(operation), plan, by, staying(byItself(operation), stays)) : []),
+    ]),
+  );
 }
 
-/** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
+/** What counts nothing where something of it was there before. */
+function staying(operation: Operation, stays: (back: Operation) => Check | null): readonly Check[] {
+  return [operation, ...(operation.also ?? [])].flatMap((each) => stays(each) ?? []);
+}
+
+// In one statement: what is there already, and the table that says so.
+function noting(plan: Plan, by: Scripting): readonly string[] {
+  const { record } = plan;
+  if (!record) return [];
+  const missing = by.check({ kind: 'tableMissing', table: record.table });
+  const columns = entriesOf(plan).map(({ column, todo, words }) => {
+    const text = `, ${recordColumn(column, words)}`;
+    return `if((\n${indent(by.check(todo), 4)}\n  ) = 0, ${literal(text)}, '')`;
+  });
+  const [begin = '', end = ''] = recordAround(record.table);
+  const made = [literal(begin), ...columns, literal(end)].map((part) => `  ${part}`).join(',\n');
+  return section('Once, before the first run: what is there already is noted, for the way back to leave it.', [
+    [
+      by.plainly(`set @pawl_record = if((\n${indent(missing, 2)}\n) > 0, concat(\n${made}\n), 'do 0')`),
+      by.plainly('prepare pawl from @pawl_record'),
+      by.plainly('execute pawl'),
+      by.plainly('deallocate prepare pawl'),
+    ].join('\n'),
+  ]);
+}
+
+function forgetting({ record }: Plan, by: Scripting): readonly string[] {
+  if (!record) return [];
+  return section('The note of what was there before.', [by.plainly(`drop table if exists ${quoteTable(record.table)}`)]);
+}
+
+/** The record of what was there before a docket's first run: a table without rows, a column for each thing that was. */
+export function makesRecord(table: TableId, found: readonly Pick<Entry, 'column' | 'words'>[]): readonly string[] {
+  const [begin = '', end = ''] = recordAround(table);
+  return [[begin, ...found.map(({ column, words }) => `, ${recordColumn(column, words)}`), end].join('')];
+}
+
+function recordAround(table: TableId): readonly string[] {
+  return [`create table ${quoteTable(table)} (pawl int primary key`, ') engine = InnoDB'];
+}
+
+function recordColumn(column: string, words: string): string {
+  return `${quote(column)} int comment ${note(`There before: ${words}`.slice(0, 250))}`;
+}
+
+/** What speaks against it in the rows, and what is there by its name and is something else; whether a step is in force already is asked beside the step. */
 function isOfRows({ kind }: Check): boolean {
-  return ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'unfilled', 'rowMissing'].includes(kind);
+  return ['notAllowed', 'constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(kind) || isOfValues(kind);
 }
 
-function carryOut(operation: Operation, plan: Plan, by: Scripting): readonly string[] {
+function isOfValues(kind: Check['kind']): boolean {
+  return ['nulls', 'repeats', 'orphans', 'breaking', 'unfilled', 'rowMissing'].includes(kind);
+}
+
+function carryOut(operation: Operation, plan: Plan, by: Scripting, stays: readonly Check[] = []): readonly string[] {
   const stages = by.stages(operation, plan.mode);
   const all = JSON.stringify(todoOf(operation));
   const main = stages.findLastIndex((stage) => JSON.stringify(stage.todo) === all);
   const words = operationInWords(operation);
+  const already = `${words}: ${stays.length > 0 ? 'in force already, or there before' : 'in force already'}.`;
   return stages.map((stage, i) =>
-    by.stage(stage, by.check(stage.todo), i === main ? { done: `${words}: done.`, before: `${words}: in force already.` } : null),
+    by.stage(
+      stage,
+      unlessFound(by.check(stage.todo), stays, by),
+      i === main ? { done: `${words}: done.`, before: already } : null,
+    ),
   );
+}
+
+function unlessFound(query: string, stays: readonly Check[], by: Scripting): string {
+  if (stays.length === 0) return query;
+  const free = stays.map((check) => `(\n${indent(by.check(check), 2)}\n) > 0`).join(' and ');
+  return `select case when ${free} then (\n${indent(query, 2)}\n) else 0 end`;
 }
 
 function stepInWords({ operation, cost }: Step): string {

@@ -18,6 +18,7 @@ export const prepared: Omit<Scripting, 'stages' | 'check' | 'run'> = {
       ...(stage.alone ? [] : ['commit;']),
       ...(says ? [`select if(@pawl_todo > 0, ${literal(says.done)}, ${literal(says.before)}) as pawl;`] : []),
     ].join('\n'),
+  plainly: (statement) => `${statement};`,
   bare: (statement) => `${statement};\n`,
 };
 

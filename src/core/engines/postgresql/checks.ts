@@ -1,6 +1,6 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 
-import type { Check } from '../../operations/check';
+import type { Check, Wanted } from '../../operations/check';
 import { brokenCondition } from './claims';
 import { childRows, orphanCondition, rowsOf } from './conditions';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
@@ -55,6 +55,24 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     `select count(*)${constraint(check.table, check.name).slice('select 1'.length)} and convalidated`,
   constraintPresent: (check) =>
     `select count(*)${constraint(check.table, check.name).slice('select 1'.length)}${check.over ? ` and ${isOver(check.over)}` : ''}`,
+  constraintDiffers: ({ table, name, wanted }) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_constraint',
+      `where conrelid = ${regclass(table)} and conname = ${literal(name)} and not (${isWanted(table, wanted)})`,
+    ),
+  keyDiffers: ({ table, name, over }) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_constraint',
+      `where conrelid = ${regclass(table)} and (contype = 'p' or conname = ${literal(name)})`,
+      `  and not (contype = 'p' and conname = ${literal(name)} and conkey = ${numbersOf(table, over)})`,
+    ),
+  indexDiffers: ({ table, name, over, unique }) =>
+    lines(
+      `select count(*) ${index(table, name)}`,
+      `  and not (${unique ? '' : 'not '}indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = ${numbersOf(table, over)})`,
+    ),
   indexMissing: (check) => unless(`select 1 ${index(check.table, check.name)} and indisvalid`),
   indexPresent: (check) => `select count(*) ${index(check.table, check.name)}`,
   indexBroken: (check) => `select count(*) ${index(check.table, check.name)} and not indisvalid`,
@@ -98,6 +116,10 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
   tablePresent: (check) =>
     `select count(*) from (values (1)) as wanted where pg_catalog.to_regclass(${tableText(check.table)}) is not null`,
   columnMissing: (check) => unless(`select 1 ${column(check.table, check.column)}`),
+  notThereBefore: ({ table, column: name }) =>
+    unless(
+      `select 1 from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass(${tableText(table)}) and attname = ${literal(name)} and not attisdropped`,
+    ),
   identityMissing: (check) => unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`),
   columnTaken: (check) =>
     lines(
@@ -111,6 +133,25 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     ),
   columnPresent: (check) => `select count(*) ${column(check.table, check.column)}`,
 };
+
+function isWanted(table: TableId, wanted: Wanted): string {
+  const type = { unique: 'u', check: 'c', 'foreign key': 'f' }[wanted.kind];
+  // Conditions are spelt by the server in its own way.
+  if (wanted.kind === 'check') return `contype = '${type}'`;
+  const own = `contype = '${type}' and conkey = ${numbersOf(table, wanted.over)}`;
+  if (wanted.kind !== 'foreign key') return own;
+  const { parent, parentColumns, onDelete, onUpdate } = wanted;
+  return `${own} and confrelid = ${regclass(parent)} and confkey = ${numbersOf(parent, parentColumns)} and confdeltype = '${actionSigns[onDelete]}' and confupdtype = '${actionSigns[onUpdate]}'`;
+}
+
+const actionSigns = { 'no action': 'a', restrict: 'r', cascade: 'c', 'set null': 'n', 'set default': 'd' } as const;
+
+/** The numbers of columns of a table, in that order. */
+function numbersOf(table: TableId, columns: readonly string[]): string {
+  const number = (column: string): string =>
+    `(select attnum from pg_catalog.pg_attribute where attrelid = ${regclass(table)} and attname = ${literal(column)})`;
+  return `array[${columns.map(number).join(', ')}]::pg_catalog.int2[]`;
+}
 
 /** What numbers new rows while those that are there are numbered, a few blocks at a time. */
 export function numberingSequence(table: TableId, column: string): string {

@@ -5,6 +5,7 @@ import { bytesPassed, costOf, stagesOf } from './operations/index';
 import { printed } from './printed';
 import { writeActionProof, writeProof } from './proofs';
 import { questions } from './questions/index';
+import { makesRecord } from './record';
 import { writeScripts, writeStatementScripts } from './scripts';
 import { traits } from './traits';
 import { types } from './types';
@@ -24,6 +25,7 @@ export const postgresql: Engine = {
     bytesPassed,
     check: writeCheck,
     proof: writeProof,
+    makesRecord,
     allAtOnce: 'set constraints all immediate',
     actionProof: writeActionProof,
     questions: printed,

@@ -7,11 +7,13 @@ import { type Operation, operationInWords, todoOf } from '../../operations/index
 import { blocksInWords, blocksOthers } from '../../plan/cost';
 import type { Plan, Step } from '../../plan/plan';
 import { operationsOf } from '../../plan/direction';
+import { entriesOf, type NotThereBefore, stayingBy } from '../../plan/record';
 import { visible } from '../../naming/visible';
 import { type Heading, type Scripts, type Stage, type StatementScripts } from '../dialect';
 import { writeCheck } from './checks';
 import { stagesOf } from './operations/index';
-import { comment, dollarQuoted, literal } from './quote';
+import { comment, dollarQuoted, literal, quoteTable, tableText } from './quote';
+import { recordsOnce } from './record';
 
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
 
@@ -23,7 +25,9 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
         guard(plan.before.filter(isOfRows), 'Nothing was changed'),
       ),
+      ...(plan.undo ? remembering(plan) : []),
       ...undoing(plan, plan.undo ?? []),
+      ...noting(plan),
       ...plan.steps.flatMap((step, i) =>
         section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan)),
       ),
@@ -32,7 +36,11 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
         guard(plan.after, failed),
       ),
     ]),
-    back: inMode(plan, header('Back', plan, heading), [...undoing(plan, operationsOf(plan, 'back'))]),
+    back: inMode(plan, header('Back', plan, heading), [
+      ...remembering(plan),
+      ...undoing(plan, operationsOf(plan, 'back')),
+      ...forgetting(plan),
+    ]),
     before: checks('Checks before', plan.before, plan, heading),
     after: checks('Checks after', plan.after, plan, heading),
   };
@@ -69,17 +77,45 @@ function bareStatements(operation: Operation, { mode }: Plan): readonly string[]
 }
 
 function undoing(plan: Plan, operations: readonly Operation[]): readonly string[] {
-  return operations.flatMap((operation) => section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan)));
+  const stays = stayingBy(plan);
+  return operations.flatMap((operation) =>
+    section(`Undo: ${operationInWords(operation)}`, carryOut(operation, plan, stays(operation))),
+  );
 }
 
-/** What speaks against it in the rows; whether a step is in force already is asked beside the step. */
+function noting(plan: Plan): readonly string[] {
+  const { record } = plan;
+  if (!record) return [];
+  return section('Once, before the first run: what is there already is noted, for the way back to leave it.', [
+    [':settings', recordsOnce(record.table, entriesOf(plan))].join('\n'),
+  ]);
+}
+
+// psql puts it into each question that follows; empty where there is no note.
+function remembering({ record }: Plan): readonly string[] {
+  if (!record) return [];
+  const columns = `select attname from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass(${tableText(record.table)}) and attnum > 0 and not attisdropped`;
+  return section('What was there before the first run is left.', [
+    [`select array(${columns})::text as found`, '\\gset'].join('\n'),
+  ]);
+}
+
+function forgetting({ record }: Plan): readonly string[] {
+  return record ? section('The note of what was there before.', [`drop table if exists ${quoteTable(record.table)};`]) : [];
+}
+
+/** What speaks against it in the rows, and what is there by its name and is something else; whether a step is in force already is asked beside the step. */
 function isOfRows({ kind }: Check): boolean {
-  return ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
+  return ['notAllowed', 'constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(kind) || isOfValues(kind);
+}
+
+function isOfValues(kind: Check['kind']): boolean {
+  return ['nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 // A quiet step has several stages, and may have been interrupted between any two. psql keeps what a query
 // returns in a variable, and leaves out what stands under a false condition (its manual, \\gset and \\if).
-function carryOut(operation: Operation, plan: Plan): readonly string[] {
+function carryOut(operation: Operation, plan: Plan, stays: NotThereBefore | null = null): readonly string[] {
   const stages = stagesOf(operation, plan.mode);
   // The stage that does what the step is for; others clear up around it.
   const whole = JSON.stringify(todoOf(operation));
@@ -87,11 +123,16 @@ function carryOut(operation: Operation, plan: Plan): readonly string[] {
   return stages.map((stage, i) =>
     [
       ':settings',
-      `select (${onLines(writeCheck(stage.todo))}) > 0 as todo`,
+      `select (${onLines(writeCheck(stage.todo))}) > 0${stays ? ` and not ${literal(stays.column)} = any (:'found'::text[])` : ''} as todo`,
       '\\gset',
       '\\if :todo',
       ...inTransaction(stage, plan).flatMap(safely),
-      ...(i === main ? ['\\else', `\\echo ${echoed(`${operationInWords(operation)}: in force already.`)}`] : []),
+      ...(i === main
+        ? [
+            '\\else',
+            `\\echo ${echoed(`${operationInWords(operation)}: ${stays ? 'in force already, or there before' : 'in force already'}.`)}`,
+          ]
+        : []),
       '\\endif',
     ].join('\n'),
   );

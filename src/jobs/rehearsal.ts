@@ -122,7 +122,7 @@ async function carryOut({ id, docketId, plan }: Row, store: JobContext['store'],
       if (!report.holds) await moveDocket(db, docketId, ['Rehearsed'], 'Draft');
       if (!changed) await keepRefusals(db, docketId, 'rehearsal', report.failed ?? []);
       await finishRehearsal(db, id, report.holds ? 'held' : 'failed', changed ? 'The docket has been changed since.' : null);
-      const act = { act: 'rehearsal.end', source: await findSource(db, sourceId), object: docketObject(docketId) };
+      const act = { act: 'rehearsal.end' as const, source: await findSource(db, sourceId), object: docketObject(docketId) };
       await write(db, pawlItself('worker'), act, { outcome: report.holds ? 'done' : 'failed', after: { rehearsal: id } });
     }, store);
   } catch (error) {

@@ -218,5 +218,5 @@ async function stop(store: JobContext['store'], run: RunId, docket: DocketId, pr
 async function endOf(db: Db, { docketId }: Pick<RunRow, 'docketId'>) {
   const id = await getSourceOf(db, docketId);
   const source = await findSource(db, id);
-  return { act: 'run.end', source: { id, name: source?.name ?? '' }, object: docketObject(docketId) };
+  return { act: 'run.end' as const, source: { id, name: source?.name ?? '' }, object: docketObject(docketId) };
 }

@@ -110,7 +110,7 @@ async function noteEnd(
   after: object,
 ) {
   const source = await findSource(store, sourceId);
-  const act = { act: 'survey.end', source, object: `survey ${id}` };
+  const act = { act: 'survey.end' as const, source, object: `survey ${id}` };
   await write(store, pawlItself('worker'), act, { outcome, after: { depth, ...after } });
 }
 

@@ -1,5 +1,6 @@
 // Who hears of a source: what people settle about it, what is written for them, and how it is sent.
 
+import type { ActName } from '../core/rights/acts';
 import { randomBytes } from 'node:crypto';
 import { isEmail } from 'class-validator';
 import { type Announcement, isWorse } from '../core/report/announcement';
@@ -94,7 +95,7 @@ export function tryListener(room: Room, id: ListenerId, now = new Date()): Promi
   return onListener(room, 'listener.try', id, (db) => addDelivery(db, id, null, JSON.stringify(test)));
 }
 
-function onListener(room: Room, act: string, id: ListenerId, work: (db: Db) => Promise<void>): Promise<Outcome<null>> {
+function onListener(room: Room, act: ActName, id: ListenerId, work: (db: Db) => Promise<void>): Promise<Outcome<null>> {
   return perform<null>(room.office, room.actor, actOn(room, act, `listener ${id}`), async (db) => {
     const listener = await findListener(db, room.source.id, id);
     if (!listener) return { problem: 'It was removed meanwhile.' };
@@ -103,7 +104,7 @@ function onListener(room: Room, act: string, id: ListenerId, work: (db: Db) => P
   });
 }
 
-function actOn({ source }: Room, act: string, object: string): Act {
+function actOn({ source }: Room, act: ActName, object: string): Act {
   return { act, right: 'keepSources', source, object };
 }
 

@@ -1,5 +1,6 @@
 // Who sees to findings, and what people say of them.
 
+import type { ActName } from '../core/rights/acts';
 import { counted } from '../core/naming/words';
 import { type Care, type FindingRow, keepCare, listFindingsById, noteOnFindings } from '../store/findings/findings';
 import type { FindingRowId } from '../store/ids';
@@ -41,7 +42,7 @@ export function comment(room: Room, id: FindingRowId, words: string): Promise<Ou
   });
 }
 
-function actOn({ source }: Room, act: string, ids: readonly FindingRowId[]): Act {
+function actOn({ source }: Room, act: ActName, ids: readonly FindingRowId[]): Act {
   return { act, right: 'care', source, object: ids.length === 1 ? `finding ${ids[0]}` : counted(ids.length, 'finding') };
 }
 

@@ -1,5 +1,6 @@
 // People: who they are, how they get in, and what they may do.
 
+import type { ActName } from '../core/rights/acts';
 import { createHash, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import { type Grant, type Right, rights, type Role, roles } from '../core/rights/rights';
@@ -355,7 +356,7 @@ export async function takeRole(office: Office, actor: Actor, id: PersonId, grant
 function performOn<T>(
   office: Office,
   actor: Actor,
-  { act, id }: { readonly act: string; readonly id: PersonId },
+  { act, id }: { readonly act: ActName; readonly id: PersonId },
   work: (db: Db, person: PersonRow) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   return perform(office, actor, { act, right: 'keepPeople', source: null, object: `person ${id}` }, async (db) => {

@@ -1,6 +1,7 @@
 // One act of one person: allowed or refused in one place, carried out in a transaction, and written into the journal in
 // the same one, so that nothing is done that is not on record.
 
+import type { ActName } from '../core/rights/acts';
 import type { Right } from '../core/rights/rights';
 import { type Db, inTransaction, noteWhose } from '../store/db';
 import { appendEntry, wasRefusedLately } from '../store/journal/journal';
@@ -10,7 +11,7 @@ import type { SourceId } from '../store/ids';
 
 export interface Act {
   /** `docket.sign`. */
-  readonly act: string;
+  readonly act: ActName;
   readonly right: Right;
   readonly source: { readonly id: SourceId; readonly name: string } | null;
   /** On what, in words: `Docket 3`. */

@@ -1,5 +1,6 @@
 // A person knows better than Pawl which finding is which: two are joined into one, or parted again.
 
+import type { ActName } from '../core/rights/acts';
 import { objectInWords } from '../core/ratchet/mended';
 import type { Db } from '../store/db';
 import { findFinding } from '../store/findings/findings';
@@ -55,7 +56,7 @@ function because(why: string): string {
   return why.trim() === '' ? '' : `: ${why.trim()}`;
 }
 
-function onFinding<T>(room: Room, act: string, id: FindingRowId, work: (db: Db) => Promise<Outcome<T>>): Promise<Outcome<T>> {
+function onFinding<T>(room: Room, act: ActName, id: FindingRowId, work: (db: Db) => Promise<Outcome<T>>): Promise<Outcome<T>> {
   const { office, actor, source } = room;
   return perform<T>(office, actor, { act, right: 'care', source, object: `finding ${id}` }, async (db) => {
     // No survey moves them meanwhile.

@@ -1,5 +1,6 @@
 // Surveys by the clock: what people settle about them, and what the clock does.
 
+import type { ActName } from '../core/rights/acts';
 import type { Depth } from '../core/evidence/requests';
 import { nextAfterFailures, nextTimes, type Schedule, scheduleInWords, scheduleProblem } from '../core/ratchet/schedule';
 import { inTransaction } from '../store/db';
@@ -67,7 +68,7 @@ const gone = 'The schedule was removed meanwhile.';
 
 function onSchedule(
   room: Room,
-  act: string,
+  act: ActName,
   id: ScheduleId,
   work: (db: Parameters<typeof dropSchedule>[0], schedule: ScheduleRow) => Promise<Outcome<null>>,
 ): Promise<Outcome<null>> {
@@ -77,7 +78,7 @@ function onSchedule(
   });
 }
 
-function actOn({ source }: Room, act: string, id: ScheduleId | null): Act {
+function actOn({ source }: Room, act: ActName, id: ScheduleId | null): Act {
   return { act, right: 'keepSources', source, object: id === null ? 'a new schedule' : `schedule ${id}` };
 }
 
@@ -106,7 +107,7 @@ export async function askForWhatIsDue({ store, enqueue }: Clock, now: Date): Pro
       await noteAsked(db, schedule.id, survey, nextAt);
       if (survey === null || source === null) continue;
       surveys.push(survey);
-      const act = { act: 'survey.ask', source, object: `survey ${survey}` };
+      const act = { act: 'survey.ask' as const, source, object: `survey ${survey}` };
       await write(db, pawlItself('worker'), act, { outcome: 'done', after: { schedule: schedule.id, depth: schedule.depth } });
     }
     return surveys;

@@ -12,3 +12,11 @@ export function useAllowed(): (right: Right) => boolean {
 export function usePerson() {
   return useRouteLoaderData<typeof rootLoader>('root') ?? null;
 }
+
+/** Who sees rows of the source that the page is about, for one who does not. */
+export function useWhoSeesRows(): string {
+  const data = useRouteLoaderData<() => { readonly source: { readonly sensitive: boolean } }>('routes/source/route');
+  return data?.source.sensitive
+    ? 'Its rows are shown to nobody: the source is marked sensitive.'
+    : 'Its rows are shown to who may see rows of data here.';
+}

@@ -18,7 +18,7 @@ type Chain = readonly string[];
 
 // What is opened and never closed goes on to the end: a try that fails there would be made again at every sign.
 const pattern =
-  /--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)|"((?:[^"]|"")+)(?:"|$)|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
+  /--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)|"((?:[^"]|"")+)(?:"|$)|`((?:[^`]|``)+)(?:`|$)|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
 const beforeTable = new Set(['from', 'join', 'update', 'into', 'only', ',', '(', 'using']);
 const noAlias = new Set(
   'on where join left right inner outer full cross natural using group order having limit union set values select as returning offset for loop'.split(
@@ -75,8 +75,9 @@ function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Na
 
 function wordsIn(text: string, casts: RegExp): readonly Word[] {
   const words: Word[] = [];
-  for (const [all, quoted, plain] of text.slice(0, longestText).replaceAll(casts, '').matchAll(pattern)) {
+  for (const [all, quoted, ticked, plain] of text.slice(0, longestText).replaceAll(casts, '').matchAll(pattern)) {
     if (quoted !== undefined) words.push({ kind: 'name', text: quoted.replaceAll('""', '"') });
+    else if (ticked !== undefined) words.push({ kind: 'name', text: ticked.replaceAll('``', '`') });
     else if (plain !== undefined) words.push({ kind: 'name', text: plain.toLowerCase() });
     else if (!/^(--|\/\*)/.test(all)) words.push({ kind: 'sign', text: all });
   }

@@ -39,8 +39,10 @@ export interface Traits {
   readonly viewsActForCallers: boolean;
   /** True where a reference can be declared and not hold. */
   readonly switchesReferences: boolean;
-  /** True where a reference can be checked at the end of a transaction, and give its children their default. */
+  /** True where a reference can be checked at the end of a transaction. */
   readonly defersReferences: boolean;
+  /** True where a reference gives its children their default when their parent goes, as it may declare. */
+  readonly setsDefaults: boolean;
   /** True where a column that a reference empties cannot be NOT NULL. */
   readonly emptiesNullableOnly: boolean;
   /** True where a trigger can be switched off and on, or get another name. */
@@ -66,6 +68,10 @@ export interface Traits {
 export interface NameRules {
   /** A name as long as names may be, or shorter by `room`, in what the engine counts. */
   readonly shorten: (name: string, room?: number) => string;
+  /** What two names have in common that are one to the server, or to people. */
+  readonly fold: (name: string) => string;
+  /** Whether names of a kind are told apart within a whole schema, or within their table. */
+  readonly scopeOf: (kind: NamedKind) => 'schema' | 'table';
   /** A name that needs no quotes. */
   readonly bare: RegExp;
   /** A name as the server writes it in expressions: in quotes where it needs them. */

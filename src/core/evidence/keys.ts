@@ -4,6 +4,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { heirsOf, includesColumns, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
+import { singular } from '../naming/words';
 import { vocabularyOf } from '../naming/vocabulary';
 import { type Evidence, type How, sampleOf, uniquenessOf, wasAsked } from './evidence';
 import type { Depth, RepeatsRequest } from './requests';
@@ -186,13 +187,40 @@ export function lacksPrimaryKey(table: Table): boolean {
 }
 
 /** A name for a surrogate key column that the table does not use yet. */
-export function surrogateName(table: Table): string {
+export function surrogateName(table: Table, catalogue: Pick<Catalogue, 'tables'>): string {
   const taken = new Set(table.columns.map((column) => column.name));
-  for (const name of ['id', `${table.name.slice(0, 55)}_id`]) if (!taken.has(name)) return name;
+  const usual = surrogatesOf(catalogue);
+  for (const call of [usual, ...callings]) {
+    const name = call?.(table.name.slice(0, 55));
+    if (name !== undefined && !taken.has(name)) return name;
+  }
   let n = 2;
   while (taken.has(`id_${n}`)) n++;
   return `id_${n}`;
 }
+
+/** Ways in which houses call a key that only numbers rows, by its table; the first are usual where a house has none. */
+const callings: readonly ((table: string) => string)[] = [
+  () => 'id',
+  (table) => `${table}_id`,
+  (table) => `${singular(table)}_id`,
+  (table) => `id_${table}`,
+  (table) => `${table}id`,
+];
+
+/** How most keys that number rows are called in a schema, of three at least; undefined where they are called in several ways. */
+const surrogatesOf = once(({ tables }: Pick<Catalogue, 'tables'>): ((table: string) => string) | undefined => {
+  const numbered = tables.flatMap((table) => {
+    const [name, ...more] = primaryKeyOf(table)?.columns ?? [];
+    const column = table.columns.find((one) => one.name === name);
+    return column && more.length === 0 && column.fillsItself && column.family === 'integer'
+      ? [{ table: table.name, name: column.name }]
+      : [];
+  });
+  const follow = (call: (table: string) => string): number => numbered.filter(({ table, name }) => call(table) === name).length;
+  const [best] = callings.toSorted((a, b) => follow(b) - follow(a));
+  return best && numbered.length >= 3 && follow(best) * 2 > numbered.length ? best : undefined;
+});
 
 /** Why a column that numbers the rows cannot be added; null when it can. */
 export function whyNotNumbered(table: Table, catalogue: Catalogue): string | null {

@@ -35,11 +35,14 @@ const decided = (finding: Finding, { decisions }: Sample) =>
 test.each([0, 1, 2])('a plan of the first format is written as it was signed: docket %i', (n) => {
   const sample = samples[n] as Sample;
   const chosen = survey.findings.filter(({ id }) => id in sample.decisions);
-  const anew = planFor(
+  const planned = planFor(
     chosen.map((finding) => ({ finding, decision: decided(finding, sample) })),
     survey.catalogue,
     { label: 'kept', mode: sample.plan.mode },
   );
+  // It notes nothing of what was there before, nor whether what is there is what it would make.
+  const { record: _, label: __, ...rest } = planned;
+  const anew = { ...rest, before: rest.before.filter(({ kind }) => !kind.endsWith('Differs')) };
   const stored = planFrom(sample.plan, 1);
   expect(stored.engine).toBe(Object.keys(engines)[0]);
   expect(scriptsOf(stored, heading, 'guarded')).toEqual(scriptsOf(anew, heading, 'guarded'));

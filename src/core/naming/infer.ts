@@ -30,6 +30,21 @@ export interface Convention {
   readonly names: number;
   readonly follow: number;
   readonly exceptions: readonly Exception[];
+  /** The templates that bring back most names, each of those that the ones before it do not; left out by older versions. */
+  readonly patterns?: readonly Pattern[];
+}
+
+export interface Pattern {
+  readonly template: string;
+  readonly follow: number;
+}
+
+/** Of fewer names nothing is told of a house. */
+export const fewestOfStyle = 5;
+
+/** Whether a template is what most names follow: more than half of enough. */
+export function isStyle({ names, follow }: Pick<Followed, 'names' | 'follow'>): boolean {
+  return names >= fewestOfStyle && follow * 2 > names;
 }
 
 /** The same without those that do not follow. */
@@ -60,7 +75,9 @@ export const inferConventions = once((catalogue: Catalogue): readonly Convention
   const all = namedObjects(catalogue);
   const constraints = namedKinds.flatMap((kind) => {
     const own = all.filter((one) => one.kind === kind);
-    return own.length === 0 ? [] : [conventionOf(kind, own, bestTemplate(own, rules)?.text ?? null, rules)];
+    return own.length === 0
+      ? []
+      : [{ ...conventionOf(kind, own, bestTemplate(own, rules)?.text ?? null, rules), patterns: patternsOf(own, rules) }];
   });
   const terms = groupBy(termsOf(catalogue), ({ kind }) => kind);
   return [
@@ -94,6 +111,22 @@ export function explainedBy(text: string, kind: StyledKind, catalogue: Catalogue
 export function styledObjects(catalogue: Catalogue, kind: StyledKind): readonly Styled[] {
   const all: readonly Styled[] = isTermKind(kind) ? termsOf(catalogue) : namedObjects(catalogue);
   return all.filter((one) => one.kind === kind);
+}
+
+const mostPatterns = 3;
+
+/** Greedily: the template that brings back most names, then the one that brings back most of the others. */
+function patternsOf(objects: readonly NamedObject[], rules: Spelling): readonly Pattern[] {
+  const patterns: Pattern[] = [];
+  let left = objects;
+  while (patterns.length < mostPatterns && left.length > 1) {
+    const template = bestTemplate(left, rules);
+    const follow = template ? left.filter((object) => nameBy(template, object, rules) === object.name) : [];
+    if (!template || follow.length < 2) break;
+    patterns.push({ template: template.text, follow: follow.length });
+    left = left.filter((object) => !follow.includes(object));
+  }
+  return patterns;
 }
 
 const mostTried = 40;

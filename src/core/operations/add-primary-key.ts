@@ -1,4 +1,5 @@
 import { newConstraint, withKey, withNullability, withoutIndex } from '../catalogue/edit';
+import { getTable, primaryKeyOf } from '../catalogue/lookups';
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
 import type { Kind } from './operation';
@@ -79,6 +80,18 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
       ...(handedDown.length > 0 && { handedDown }),
       ...(definitions.length > 0 && { definitions }),
     };
+  },
+
+  refuseBeside({ operation: key, finding }, beside, catalogue) {
+    // By the catalogue it has none: another remedy that comes before would make one.
+    if (primaryKeyOf(getTable(catalogue, key.table))) return null;
+    const makers = [...beside.on(key.table)].filter(({ operation: { kind } }) => kind === 'addPrimaryKey');
+    const [first] = makers;
+    return first && first.finding !== finding
+      ? new Refusal(
+          `Another remedy of this docket makes a primary key for ${key.table} already, and a table has one: choose which, and take the other out.`,
+        )
+      : null;
   },
 
   refuse(key, current) {

@@ -1,8 +1,8 @@
 // What the journal's acts are in words: `Ada Holm signed a docket`.
 
-import { isRight, rights } from './rights';
+import { isRight, type Right, rights } from './rights';
 
-const words: Readonly<Record<string, string>> = {
+const words = {
   'person.signIn': 'signed in',
   'person.signOut': 'signed out',
   'person.password': 'chose a password',
@@ -52,9 +52,27 @@ const words: Readonly<Record<string, string>> = {
   'wish.takeBack': 'asked for a rule no longer',
   'style.settle': 'settled the house style',
   'budget.settle': 'settled the survey budget',
-};
+  'source.moveOut': 'wrote a source to a file',
+  'source.moveIn': 'took a source in from a file',
+  'survey.bring': 'brought a survey',
+  'finding.care': 'said who cares for a finding, and until when',
+  'finding.comment': 'wrote about a finding',
+  'finding.join': 'said that two findings are one',
+  'finding.part': 'said that a finding is another',
+  'drift.acknowledge': 'acknowledged changes of the schema',
+  'schedule.settle': 'settled a schedule',
+  'schedule.switch': 'switched a schedule on or off',
+  'schedule.remove': 'removed a schedule',
+  'listener.add': 'allowed somebody to hear of a source',
+  'listener.switch': 'switched a listener on or off',
+  'listener.remove': 'removed a listener',
+  'listener.try': 'sent something to try a listener',
+} as const;
+
+/** What the journal can be told of. */
+export type ActName = keyof typeof words | `look.${Right}`;
 
 export function actInWords(act: string): string {
   const looked = act.startsWith('look.') ? act.slice('look.'.length) : '';
-  return words[act] ?? (isRight(looked) ? `wanted to ${rights[looked]}` : act);
+  return (words as Readonly<Record<string, string>>)[act] ?? (isRight(looked) ? `wanted to ${rights[looked]}` : act);
 }

@@ -27,12 +27,21 @@ export interface AskedFacts {
   readonly how: How | null;
 }
 
+const inWords: Readonly<Record<Concern, string>> = {
+  Keys: 'keys',
+  References: 'references',
+  Uniqueness: 'what may not repeat',
+  Nullability: 'what may not be empty',
+  Values: 'values',
+  Naming: 'names',
+};
+
 /** The rule for wishes of a concern; `isOf` tells which those are. */
 export function askedRule(concern: Concern, isOf: (wish: Wish) => boolean): Rule<AskedFacts> {
   return defineRule<AskedFacts>({
     id: `${concern.toLowerCase()}/asked`,
     concern,
-    about: 'What a person asked for that no other rule finds.',
+    about: `What a person asked for about ${inWords[concern]}, that no other rule finds.`,
 
     *asks(audit) {
       for (const { wish } of wishesOf(audit, isOf)) yield* asksOf(wish);

@@ -42,9 +42,9 @@ export const keyWish: WishKind<KeyWish> = {
     const key = primaryKeyOf(on.table);
     return incomparable(wish, on) ?? (key && `${on.table.id} has a primary key already: ${key.name}.`);
   },
-  proposal({ columns }, { table }, { rows }) {
+  proposal({ columns }, { table, catalogue }, { rows }) {
     const offered = { columns, nullRows: 0, score: 1, reasons: ['somebody asked for it'] };
-    return { kind: 'primaryKey', columns, rows, candidates: [offered], surrogate: surrogateName(table), children: [] };
+    return { kind: 'primaryKey', columns, rows, candidates: [offered], surrogate: surrogateName(table, catalogue), children: [] };
   },
   measured: {
     asks: (wish) => [repeatsOf(wish)],

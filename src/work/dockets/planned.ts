@@ -1,5 +1,6 @@
 // A docket with its plan, as a person was shown it, and the way by which every act on one goes.
 
+import type { ActName } from '../../core/rights/acts';
 import type { Catalogue } from '../../core/catalogue/model';
 import type { Heading, ScriptForm, Scripts } from '../../core/engines/dialect';
 import { engineOf, scriptsOf } from '../../core/engines/index';
@@ -106,7 +107,7 @@ export interface Shown {
 }
 
 interface OnDocket {
-  readonly act: string;
+  readonly act: ActName;
   readonly right: Right;
   /** Null where it is not about what the docket does: a pause, a stop. */
   readonly shown: Shown | null;

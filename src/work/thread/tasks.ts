@@ -2,7 +2,7 @@
 
 import type { Catalogue } from '../../core/catalogue/model';
 import { type LearntShort, learnShort, spellingOf } from '../../core/naming/dictionary';
-import { conventionsOf, type Exception, explainedBy, renamed, styledObjects } from '../../core/naming/infer';
+import { conventionsOf, type Exception, type Pattern, explainedBy, renamed, styledObjects } from '../../core/naming/infer';
 import type { Adopted } from '../../core/naming/style';
 import { onNames, styleChange } from '../../core/naming/styleChange';
 import { parseFor, type StyledKind } from '../../core/naming/styled';
@@ -24,6 +24,8 @@ export interface KindTold {
   readonly adopted: boolean;
   readonly names: number;
   readonly follow: number;
+  /** What else some of the names follow, the most first. */
+  readonly patterns: readonly Pattern[];
 }
 
 interface OfKind {
@@ -52,10 +54,10 @@ export const tasks = {
   plan: (catalogue: Catalogue, { decided, ...options }: ToPlan): Plan => planFor(decided, catalogue, options),
 
   conventions: (catalogue: Catalogue, { templates }: { readonly templates: Adopted }): readonly KindTold[] =>
-    conventionsOf(catalogue).map(({ kind, template: learnt, names, follow }) => {
+    conventionsOf(catalogue).map(({ kind, template: learnt, names, follow, patterns = [] }) => {
       const adopted = templates[kind] ?? null;
       const following = adopted === null || adopted === learnt ? follow : explainedBy(adopted, kind, catalogue);
-      return { kind, template: adopted ?? learnt, adopted: adopted !== null, names, follow: following };
+      return { kind, template: adopted ?? learnt, adopted: adopted !== null, names, follow: following, patterns };
     }),
 
   names: (catalogue: Catalogue, { kind, tried, templates, policies, most }: OfKind): NamesTold => {

@@ -27,7 +27,19 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
   const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
   const at = pathTo('/s/:source', { source: source.id });
   const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
-  const stations = ['Coverage', 'Findings', 'Dockets', 'Surveys'].map((name): Landing => ({
+  const stations = [
+    'Inventory',
+    'Coverage',
+    'Findings',
+    'Dockets',
+    'Ratchet',
+    'Surveys',
+    'Drift',
+    'Waivers',
+    'Rules',
+    'Style',
+    'Schedules',
+  ].map((name): Landing => ({
     kind: 'station',
     label: name,
     to: `${at}/${name.toLowerCase()}`,

@@ -17,6 +17,7 @@ import { Moment } from '~/app/ui/Moment';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { styledInWords } from '~/core/naming/styled';
+import { fewestOfStyle, isStyle } from '~/core/naming/infer';
 import { capital } from '~/core/naming/words';
 import { may } from '~/core/rights/rights';
 import { listStyles } from '~/store/sources/houseStyles';
@@ -152,6 +153,23 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
   );
 }
 
+/** What was adopted, or what more than half of the names follow; else how they are made, each with its share. */
+function Followed({ template, adopted, names, follow, patterns }: KindRow) {
+  if (template !== null && (adopted || isStyle({ names, follow }))) return <TemplateText text={template} />;
+  if (names < fewestOfStyle) return <span className="mute">too few to tell: {names}</span>;
+  if (patterns.length === 0) return <span className="mute">no two are made alike</span>;
+  return (
+    <span className="small">
+      {patterns.map((one, at) => (
+        <span key={one.template} style={{ whiteSpace: 'nowrap' }}>
+          {at > 0 && ', '}
+          <TemplateText text={one.template} /> <span className="mute">{percent(one.follow / names)}</span>
+        </span>
+      ))}
+    </span>
+  );
+}
+
 const fields: readonly WholeField<KindRow>[] = [
   {
     ...{ name: 'kind', title: 'For', type: 'text', width: 130, usual: true },
@@ -161,8 +179,7 @@ const fields: readonly WholeField<KindRow>[] = [
   {
     ...{ name: 'template', title: 'What most names follow', type: 'text', width: 240, usual: true },
     of: ({ template }) => template,
-    draw: ({ template }) =>
-      template === null ? <span className="mute">no two are made alike</span> : <TemplateText text={template} />,
+    draw: (row) => <Followed {...row} />,
   },
   {
     ...{ name: 'share', title: 'Share', type: 'share', width: 110, usual: true },

@@ -12,6 +12,7 @@ export function traits(version = ''): Traits {
     viewsActForCallers: true,
     switchesReferences: false,
     defersReferences: false,
+    setsDefaults: false,
     emptiesNullableOnly: true,
     renamesCheckedColumns: true,
     changesTriggers: false,

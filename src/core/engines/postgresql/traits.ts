@@ -15,6 +15,7 @@ export function traits(version: string): Traits {
     // Manual of PostgreSQL 18, "ALTER TABLE".
     switchesReferences: major >= 18,
     defersReferences: true,
+    setsDefaults: true,
     emptiesNullableOnly: false,
     renamesCheckedColumns: true,
     changesTriggers: true,

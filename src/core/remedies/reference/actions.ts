@@ -104,7 +104,7 @@ function whyNotNull(table: Table, columns: readonly string[]): string | null {
 }
 
 function whyNoDefault(table: Table, columns: readonly string[], catalogue: Catalogue): string | null {
-  if (!traitsOf(catalogue).defersReferences) return 'the server takes it without a word and does not do it';
+  if (!traitsOf(catalogue).setsDefaults) return 'the server takes it without a word and does not do it';
   const without = table.columns.filter((c) => columns.includes(c.name) && c.default === null).map((c) => c.name);
   return without.length > 0 ? `${columnsId(table.id, without)} has no default` : null;
 }

@@ -60,7 +60,11 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
       evidence: [
         { label: 'last', text: last.toLocaleString('en-GB'), harm: share >= 90 },
         { label: 'most', text: `${most.toLocaleString('en-GB')}, by ${limitedBy}` },
-        { label: 'full on', text: fullOn ? fullOn.slice(0, 10) : 'not known: it takes two surveys to see a rate' },
+        {
+          label: 'full on',
+          text: last >= most ? 'it is full' : fullOn ? fullOn.slice(0, 10) : 'not known: it takes two surveys to see a rate',
+          harm: last >= most,
+        },
       ],
       reasons: ['read from the catalogue and the largest value'],
       advice: 'Widen it to bigint, its children first, while there is time to do it without a hurry.',

@@ -45,7 +45,7 @@ export const volatileKey = defineRule<Facts>({
         severity: children.length > 2 ? 'Moderate' : 'Minor',
         confidence: 0.7,
         facts: { name: key.name, changing: moving, children: [...new Set(children)] },
-        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table) },
+        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table, catalogue) },
       };
     }
   },

@@ -50,7 +50,7 @@ export const wideKey = defineRule<Facts, 'bytes' | 'saving'>({
         severity: saving > 100 * 1_048_576 ? 'Moderate' : 'Minor',
         confidence: 0.8,
         facts: { name: key.name, bytes: Math.round(bytes), children, saving, indexes },
-        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table) },
+        proposal: { kind: 'replaceKey', columns: key.columns, name: key.name, surrogate: surrogateName(table, catalogue) },
       };
     }
   },

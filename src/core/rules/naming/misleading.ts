@@ -30,11 +30,11 @@ export const misleadingName = defineRule<Facts>({
     const taken = new TakenBySchema(audit.catalogue);
     for (const table of audit.tables) {
       if (table.kind === 'foreign' || table.extension !== undefined || table.persistence === 'temporary') continue;
-      const names = taken.in(table.schema);
       for (const object of namedOf(audit.catalogue, table)) {
         if (isMadeBySystem(audit.style, object)) continue;
         const lie = lieOf(audit.catalogue, table, object);
         if (lie === null) continue;
+        const names = taken.of(table, object.kind);
         const suggested = freeName(audit.style, object, names);
         if (suggested === object.name) continue;
         names.add(suggested);

@@ -225,7 +225,8 @@ const RehearsalSteps = styled('ol')({
   '& .failed b': {
     color: 'var(--mui-palette-error-main)',
   },
-  '& .failed .outcome': {
+  // Of the part; each of its steps is told by itself.
+  '& .failed .MuiAccordionSummary-content .outcome': {
     color: 'var(--mui-palette-error-main)',
   },
   '& .failed .span > span': {

@@ -30,17 +30,32 @@ interface RunPanelProps {
   readonly problem: string | null;
   /** Where a login goes, and how; null where the docket cannot be run from here. */
   readonly way: { readonly to: string; readonly how: string } | null;
+  /** False where each DDL statement commits. */
+  readonly inTransaction: boolean;
   /** The command that runs after.sql where the database is. */
   readonly command: string;
 }
 
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({ source, destination, docket, run, kept, shown, you, instead, problem, way, command }: RunPanelProps) {
+export function RunPanel({
+  source,
+  destination,
+  docket,
+  run,
+  kept,
+  shown,
+  you,
+  instead,
+  problem,
+  way,
+  inTransaction,
+  command,
+}: RunPanelProps) {
   const busy = useNavigation().state !== 'idle';
   const user = useRef<HTMLInputElement>(null);
   const wrong = useWrong();
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
-  if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} />;
+  if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} inTransaction={inTransaction} />;
   const changeable = changeableStates.includes(docket.state);
   const open = requirementsFor(docket, destination).filter(({ met }) => !met);
   const wouldForward = docket.state === 'Stopped' || (changeable && open.length === 0);
@@ -159,7 +174,7 @@ function Evidence({ source, docket, shown: { digest, seen }, command, open }: Ev
   );
 }
 
-function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run' | 'instead'>) {
+function Steering({ docket, run, instead, inTransaction }: Pick<RunPanelProps, 'docket' | 'run' | 'instead' | 'inTransaction'>) {
   const paused = run?.state === 'paused';
   const stopping = run?.asked === 'stop';
   return (
@@ -172,9 +187,11 @@ function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run'
             : run?.asked === 'pause'
               ? 'Pausing after this step …'
               : 'Running.'}{' '}
-        {docket.mode === 'plain'
-          ? 'Each step waits at most 5 seconds for a lock'
-          : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
+        {!inTransaction
+          ? 'A step that others keep from its lock gives up after some seconds and comes again'
+          : docket.mode === 'plain'
+            ? 'Each step waits at most 5 seconds for a lock'
+            : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
         , and what it did is kept as it happens.
       </Alert>
       {instead.run !== null && <p className="small mute">{instead.run}</p>}
@@ -185,7 +202,11 @@ function Steering({ docket, run, instead }: Pick<RunPanelProps, 'docket' | 'run'
         <Button type="submit" name="intent" value="stop" color="error" disabled={stopping}>
           Stop
         </Button>
-        <span className="small mute">A stop rolls back the step that is under way.</span>
+        <span className="small mute">
+          {inTransaction
+            ? 'A stop rolls back the step that is under way.'
+            : 'A stop ends the statement that is under way; what this server has committed of the step stays, and is gone on with.'}
+        </span>
       </div>
     </Form>
   );

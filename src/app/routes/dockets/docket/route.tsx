@@ -233,7 +233,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
           {docket.authors.length > 0 && <>Planned by {docket.authors.map(({ name }) => name).join(', ')}. </>}
           Its whole record:{' '}
           <a href={recordAt} download>
-            a page to print
+            a page to download and print
           </a>
           ,{' '}
           <a href={`${recordAt}?as=json`} download>
@@ -369,6 +369,7 @@ export default function Docket({ loaderData, actionData }: Route.ComponentProps)
               instead={instead}
               problem={about === null ? problem : null}
               way={loaderData.way}
+              inTransaction={loaderData.inTransaction}
               command={loaderData.client.command}
             />
           </>

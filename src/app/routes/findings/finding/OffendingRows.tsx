@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import { RowsOnTheirWay, RowsTable } from '~/app/ui/RowsTable';
-import { useAllowed } from '~/app/ui/useAllowed';
+import { useAllowed, useWhoSeesRows } from '~/app/ui/useAllowed';
 import type { Offenders } from '../rows';
 
 /** The rows behind a finding, read from the source when asked for, a page at a time. */
@@ -19,6 +19,7 @@ export function OffendingRows({
 }) {
   const fetcher = useFetcher<Offenders>();
   const allowed = useAllowed()('seeRows');
+  const whoSees = useWhoSeesRows();
   const load = (page: number): void =>
     void fetcher.load(`${pathTo('/s/:source/findings/:finding/rows', { source, finding })}?page=${page}`);
   useEffect(() => {
@@ -26,7 +27,7 @@ export function OffendingRows({
   }, [finding]); // eslint-disable-line react-hooks/exhaustive-deps
   const busy = fetcher.state !== 'idle';
   const offenders = fetcher.data;
-  if (!allowed) return <p className="small mute">Its rows are shown to who may see rows of data here.</p>;
+  if (!allowed) return <p className="small mute">{whoSees}</p>;
   if (!offenders && busy) return <RowsOnTheirWay />;
   if (!offenders)
     return (

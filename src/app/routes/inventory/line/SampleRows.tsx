@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import { inFull } from '~/app/ui/format';
 import { RowsOnTheirWay, RowsTable } from '~/app/ui/RowsTable';
-import { useAllowed } from '~/app/ui/useAllowed';
+import { useAllowed, useWhoSeesRows } from '~/app/ui/useAllowed';
 import { visible } from '~/core/naming/visible';
 import type { ChildCounts } from '../sample/children';
 import type { Sample, Way } from '../sample/route';
@@ -30,6 +30,7 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
   const [way, setWay] = useState<readonly Look[]>([start]);
   const fetcher = useFetcher<Sample>();
   const allowed = useAllowed()('seeRows');
+  const whoSees = useWhoSeesRows();
   const busy = fetcher.state !== 'idle';
   const here = way.at(-1) ?? start;
   const look = (at: Look, page = 1): void => {
@@ -50,7 +51,7 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
     setWay(before);
     look(before.at(-1) ?? start);
   };
-  if (!allowed) return <p className="small mute">Rows are shown to who may see rows of data here.</p>;
+  if (!allowed) return <p className="small mute">{whoSees}</p>;
   const sample = fetcher.data;
   if (!sample && busy) return <RowsOnTheirWay />;
   if (!sample)

@@ -123,10 +123,11 @@ function effectOf({ onDelete, mandatory }: ReachReference): ReachLine['effect'] 
   return onDelete === 'set null' && mandatory.length === 0 ? 'emptied' : 'refuses';
 }
 
-function* mostChildren({ child, columns }: ReachReference): Asking<readonly string[] | null> {
+function* mostChildren({ child, columns, parent, parentColumns }: ReachReference): Asking<readonly string[] | null> {
   const list = columns.map(quote);
   const rows = yield* rowsOf({
-    text: `select sql_big_result ${list.join(', ')} from ${quoteTable(child)} where ${list.map((c) => `${c} is not null`).join(' and ')}
+    text: `select sql_big_result ${list.join(', ')} from ${quoteTable(child)} as child where ${list.map((c) => `${c} is not null`).join(' and ')}
+       and exists (select 1 from ${quoteTable(parent)} as parent where ${parentColumns.map((c, i) => `parent.${quote(c)} = child.${list[i]}`).join(' and ')})
      group by ${list.join(', ')} order by count(*) desc, ${list.join(', ')} limit 1`,
     columns: columns.length,
     givesData: true,

@@ -97,12 +97,13 @@ function* inOrder({ references }: ReachQuestion): Asking<readonly ReachReference
   return references.toSorted((a, b) => place(a) - place(b));
 }
 
-function* mostChildren({ child, columns }: ReachReference): Asking<readonly string[] | null> {
+function* mostChildren({ child, columns, parent, parentColumns }: ReachReference): Asking<readonly string[] | null> {
   const list = columns.map((c) => `${quote(c)}`);
   const rows = yield* texts(
     `select ${list.map((c) => `${c}::text`).join(', ')}
-     from ${quoteTable(child)}
+     from ${quoteTable(child)} as child
      where ${list.map((c) => `${c} is not null`).join(' and ')}
+       and exists (select from ${quoteTable(parent)} as parent where ${parentColumns.map((c, i) => `parent.${quote(c)} = child.${list[i]}`).join(' and ')})
      group by ${list.join(', ')}
      order by count(*) desc, ${list.join(', ')}
      limit 1`,

@@ -68,8 +68,6 @@ export interface Traits {
 export interface NameRules {
   /** A name as long as names may be, or shorter by `room`, in what the engine counts. */
   readonly shorten: (name: string, room?: number) => string;
-  /** What two names have in common that are one to the server, or to people. */
-  readonly fold: (name: string) => string;
   /** Whether names of a kind are told apart within a whole schema, or within their table. */
   readonly scopeOf: (kind: NamedKind) => 'schema' | 'table';
   /** A name that needs no quotes. */

@@ -1,27 +1,22 @@
 import { tableId } from '../catalogue/identifiers';
 import { findTable } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { engineOf } from '../engines/index';
 import { once } from '../once';
-import type { NamedKind } from './named';
 
 /** The names that a new constraint, index or table of a schema must not take: those that are there, and those given since. */
 export class TakenNames {
   private readonly given = new Set<string>();
 
-  constructor(
-    private readonly there: ReadonlySet<string>,
-    private readonly fold: (name: string) => string,
-  ) {}
+  constructor(private readonly there: ReadonlySet<string>) {}
 
   /** Also where it is there in another case. */
   has(name: string): boolean {
-    const folded = this.fold(name);
-    return this.there.has(folded) || this.given.has(folded);
+    const own = folded(name);
+    return this.there.has(own) || this.given.has(own);
   }
 
   add(name: string): void {
-    this.given.add(this.fold(name));
+    this.given.add(folded(name));
   }
 }
 
@@ -32,12 +27,11 @@ export class TakenBySchema {
 
   constructor(private readonly catalogue: Catalogue) {}
 
-  /** For a name of some kind on a table: what its server tells apart. */
-  of({ schema, name }: Pick<Table, 'schema' | 'name'>, kind: NamedKind): Pick<TakenNames, 'has' | 'add'> {
-    const { names } = engineOf(this.catalogue);
+  /** For a name on a table: of the whole schema, or of what its server tells apart within the table alone. */
+  of({ schema, name }: Pick<Table, 'schema' | 'name'>, scope: 'schema' | 'table'): Pick<TakenNames, 'has' | 'add'> {
     const all = this.in(schema);
-    if (names.scopeOf(kind) === 'schema') return all;
-    const own = this.byTable.get(`${schema}.${name}`) ?? new TakenNames(this.namesOn(schema, name), names.fold);
+    if (scope === 'schema') return all;
+    const own = this.byTable.get(`${schema}.${name}`) ?? new TakenNames(this.namesOn(schema, name));
     this.byTable.set(`${schema}.${name}`, own);
     return {
       has: (asked) => own.has(asked),
@@ -49,9 +43,8 @@ export class TakenBySchema {
   }
 
   private namesOn(schema: string, name: string): ReadonlySet<string> {
-    const { fold } = engineOf(this.catalogue).names;
     const table = findTable(this.catalogue, tableId(schema, name));
-    return new Set([...(table?.constraints ?? []), ...(table?.indexes ?? [])].map((one) => fold(one.name)));
+    return new Set([...(table?.constraints ?? []), ...(table?.indexes ?? [])].map((one) => folded(one.name)));
   }
 
   in(schema: string): TakenNames {
@@ -64,14 +57,13 @@ export class TakenBySchema {
 const namesBySchema = once(namesIn);
 
 export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {
-  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set(), engineOf(catalogue).names.fold);
+  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set());
 }
 
 function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
-  const { fold } = engineOf(catalogue).names;
   const found = new Map<string, Set<string>>();
   const add = (schema: string, spelt: string): void => {
-    const name = fold(spelt);
+    const name = folded(spelt);
     const names = found.get(schema);
     if (names) names.add(name);
     else found.set(schema, new Set([name]));
@@ -84,4 +76,9 @@ function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>>
   }
   for (const { schema, name } of catalogue.sequences) add(schema, name);
   return found;
+}
+
+/** What two names have in common that are one to most servers, and to people on all: case does not tell them apart. */
+function folded(name: string): string {
+  return name.toLowerCase();
 }

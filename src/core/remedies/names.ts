@@ -25,7 +25,7 @@ export function startNaming(catalogue: Catalogue, style: HouseStyle, label: stri
 export function give(naming: Naming, table: Table, made: Making): string {
   const fixed = engineOf(naming.catalogue).names.fixed?.[made.kind];
   if (fixed !== undefined) return fixed;
-  const taken = naming.taken.of(table, made.kind);
+  const taken = naming.taken.of(table, engineOf(naming.catalogue).names.scopeOf(made.kind));
   const name = freeName(naming.style, named(naming.catalogue, table, made), taken);
   taken.add(name);
   return name;

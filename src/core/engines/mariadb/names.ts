@@ -30,8 +30,6 @@ export const names: NameRules = {
     Array.from(name)
       .slice(0, Math.max(0, longestName - room))
       .join(''),
-  // Manual, "Identifier Case-sensitivity": names of columns, keys and constraints without regard to case.
-  fold: (name) => name.toLowerCase(),
   // A unique key is an index of its table; references and checks are told apart further.
   scopeOf: (kind) => (kind === 'unique' || kind === 'index' || kind === 'primary key' ? 'table' : 'schema'),
   bare: /^[a-z_][a-z0-9_$]*$/,

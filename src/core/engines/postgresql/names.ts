@@ -34,8 +34,6 @@ const reserved = new Set(
 
 export const names: NameRules = {
   shorten: (name, room = 0) => shorten(name, longestName - room),
-  // Apart to the server, in quotes; to people who read them, one.
-  fold: (name) => name.toLowerCase(),
   scopeOf: () => 'schema',
   bare: /^[a-z_][a-z0-9_$]*$/,
   reserved,

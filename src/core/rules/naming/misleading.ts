@@ -6,6 +6,7 @@ import { TakenBySchema } from '../../naming/taken';
 import { lettersOf, withArticle } from '../../naming/words';
 import { groupBy } from '../../grouping';
 import { once } from '../../once';
+import { engineOf } from '../../engines/index';
 import { defineRule } from '../rule';
 
 type Lie =
@@ -34,7 +35,7 @@ export const misleadingName = defineRule<Facts>({
         if (isMadeBySystem(audit.style, object)) continue;
         const lie = lieOf(audit.catalogue, table, object);
         if (lie === null) continue;
-        const names = taken.of(table, object.kind);
+        const names = taken.of(table, engineOf(audit.catalogue).names.scopeOf(object.kind));
         const suggested = freeName(audit.style, object, names);
         if (suggested === object.name) continue;
         names.add(suggested);

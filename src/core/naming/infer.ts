@@ -7,7 +7,7 @@ import { type Dictionary, type Spelling, spellingOf } from './dictionary';
 import { once } from '../once';
 import { isServerMade } from './made';
 import { groupBy } from '../grouping';
-import { inferTerm } from './inferTerms';
+import { inferTerm, termPatterns } from './inferTerms';
 import { type NamedObject, namedKinds, namedObjects } from './named';
 import { followers, isTermKind, parseFor, type Styled, type StyledKind, termKinds } from './styled';
 import { termsOf } from './terms';
@@ -84,7 +84,9 @@ export const inferConventions = once((catalogue: Catalogue): readonly Convention
     ...constraints,
     ...termKinds.flatMap((kind) => {
       const own = terms.get(kind) ?? [];
-      return own.length === 0 ? [] : [conventionOf(kind, own, inferTerm(kind, own, rules), rules)];
+      if (own.length === 0) return [];
+      const patterns = termPatterns(kind, own, rules).slice(0, mostPatterns);
+      return [{ ...conventionOf(kind, own, inferTerm(kind, own, rules), rules), patterns }];
     }),
   ];
 });

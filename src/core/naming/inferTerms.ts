@@ -31,21 +31,41 @@ export function inferTerm(kind: TermKind, terms: readonly Term[], rules: Spellin
       const [likely] = numbered.map((text) => ({ text, count: follow(text) })).sort((a, b) => b.count - a.count);
       return likely && likely.count >= prevails * terms.length ? likely.text : plain;
     }
+    default:
+      return best(comingIntoQuestion(kind, terms));
+  }
+}
+
+/** The templates that most of the names follow, each with how many do; of fewer than two names it is none. */
+export function termPatterns(
+  kind: TermKind,
+  terms: readonly Term[],
+  rules: Spelling,
+): readonly { template: string; follow: number }[] {
+  return comingIntoQuestion(kind, terms)
+    .map((template) => ({ template, follow: followers(kind, template, terms, rules) }))
+    .filter(({ follow }) => follow > 1)
+    .sort((a, b) => b.follow - a.follow);
+}
+
+function comingIntoQuestion(kind: TermKind, terms: readonly Term[]): readonly string[] {
+  switch (kind) {
+    case 'table':
     case 'column':
-      return best(cases.map((form) => `{words:${form}}`));
+      return cases.map((form) => `{words:${form}}`);
     case 'key column':
-      return best([...sameEverywhere(terms), ...endings(terms).flatMap((end) => ofTable.map((table) => `{${table}}${end}`))]);
+      return [...sameEverywhere(terms), ...endings(terms).flatMap((end) => ofTable.map((table) => `{${table}}${end}`))];
     case 'reference column':
-      return best([
+      return [
         '[{role}_]{keys}',
         ...ofParent.map((by) => `[{role}_]{${by}}_{keys}`),
         ...endings(terms).flatMap((end) => ofParent.map((by) => `[{role}_]{${by}}${end}`)),
-      ]);
+      ];
     case 'truth column':
     case 'day column':
     case 'moment column':
     case 'amount column':
-      return best(affixes(terms));
+      return affixes(terms);
   }
 }
 

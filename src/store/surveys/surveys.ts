@@ -131,7 +131,7 @@ export async function findConventions(db: Db, id: SurveyId): Promise<readonly Fo
 const conventionsFormat = 1;
 
 export async function keepConventions(db: Db, id: SurveyId, conventions: readonly Followed[]): Promise<void> {
-  const learnt = conventions.map(({ kind, template, names, follow }) => ({ kind, template, names, follow }));
+  const learnt = conventions.map(({ kind, template, names, follow, patterns }) => ({ kind, template, names, follow, patterns }));
   await db.query('update surveys set conventions = $2 where id = $1', [
     id,
     JSON.stringify({ format: conventionsFormat, learnt }),

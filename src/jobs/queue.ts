@@ -1,6 +1,7 @@
 // The queue between the web server and the workers, kept in Pawl's own store. Only this file
 // knows which package does it.
 
+import pg from 'pg';
 import PgBoss from 'pg-boss';
 
 export interface Queue {
@@ -14,14 +15,15 @@ const schema = 'pawl_queue';
 
 /** `role`: a worker also keeps the queue in order; a sender only sends. Queues are made on first use. */
 export async function openQueue(connectionString: string, jobs: readonly string[], role: 'sender' | 'worker'): Promise<Queue> {
+  const pool = new pg.Pool({ connectionString, max: 3, application_name: 'pawl queue' });
+  pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const boss = new PgBoss({
-    connectionString,
+    db: { executeSql: (text, values) => pool.query(text, values).catch(told) },
     schema,
     supervise: role === 'worker',
     schedule: false,
-    max: 3,
     maintenanceIntervalSeconds: 30,
-    application_name: 'pawl queue',
   });
   boss.on('error', () => undefined);
   await boss.start();
@@ -32,6 +34,24 @@ export async function openQueue(connectionString: string, jobs: readonly string[
       void (await boss.work<{ id: number }>(job, { pollingIntervalSeconds: 0.5, batchSize: 1 }, async (batch) => {
         for (const { data } of batch) await handler(data.id);
       })),
-    stop: () => boss.stop({ graceful: false, close: true }),
+    stop: async () => {
+      await boss.stop({ graceful: false });
+      await pool.end();
+    },
   };
+}
+
+const tellings = new WeakSet<object>();
+
+function told(error: object): never {
+  tellings.add(error);
+  throw error;
+}
+
+/**
+ * Whether an error is the queue's own, of a statement that nobody waits for: it notes the end of a job that way, and were the
+ * store away just then, the process would end. What was not noted is harmless: jobs know by their own rows whether they ended.
+ */
+export function isOfQueue(error: unknown): boolean {
+  return typeof error === 'object' && error !== null && tellings.has(error);
 }

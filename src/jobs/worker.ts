@@ -8,9 +8,14 @@ import { send } from '../work/send/index';
 import { chores } from '../work/chores';
 import { jobs } from './index';
 import type { JobContext } from './job';
-import { openQueue } from './queue';
+import { isOfQueue, openQueue } from './queue';
 
 const recoverEveryMs = 2_000;
+
+process.on('unhandledRejection', (error) => {
+  if (!isOfQueue(error)) throw error;
+  console.error('The queue could not note the end of a job: the store did not take it. The job goes by its own record.');
+});
 
 const stopping = new AbortController();
 const name = `${hostname()} ${process.pid}`;

@@ -132,34 +132,27 @@ export function describeCheck(check: Check): string {
     case 'constraintPresent':
       return `constraint ${check.name} on ${check.table} already there`;
     case 'constraintDiffers':
-      return `another constraint ${check.name} on ${check.table} than is to be made`;
     case 'keyDiffers':
-      return `another primary key of ${check.table} than is to be made`;
     case 'indexDiffers':
-      return `another index ${check.name} on ${check.table} than is to be made`;
+      return `another ${differing(check)} than is to be made`;
     case 'indexMissing':
-      return `index ${check.name} missing on ${check.table}`;
     case 'indexPresent':
-      return `index ${check.name} on ${check.table} still there`;
     case 'indexBroken':
-      return `index ${check.name} on ${check.table} not valid: its build was interrupted`;
+      return describeIndex(check);
     case 'defaultIs':
     case 'defaultIsNot':
       return describeDefault(check);
     case 'triggerIs':
-      return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
     case 'triggerMissing':
-      return `trigger ${check.trigger} missing on ${check.table}`;
+      return describeTrigger(check);
     case 'sequenceMissing':
       return `sequence ${check.sequence} missing`;
     case 'nullable':
-      return `${check.table}.${check.column} still allows null`;
     case 'notNullable':
-      return `${check.table}.${check.column} allows no null`;
+      return `${check.table}.${check.column} ${check.kind === 'nullable' ? 'still allows null' : 'allows no null'}`;
     case 'tableMissing':
-      return `table ${check.table} missing`;
     case 'tablePresent':
-      return `table ${check.table} still there`;
+      return `table ${check.table} ${check.kind === 'tableMissing' ? 'missing' : 'still there'}`;
     case 'columnMissing':
       return `column ${check.table}.${check.column} missing`;
     case 'notThereBefore':
@@ -170,6 +163,21 @@ export function describeCheck(check: Check): string {
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;
   }
+}
+
+function differing(check: Extract<Check, { kind: 'constraintDiffers' | 'keyDiffers' | 'indexDiffers' }>): string {
+  if (check.kind === 'keyDiffers') return `primary key of ${check.table}`;
+  return `${check.kind === 'indexDiffers' ? 'index' : 'constraint'} ${check.name} on ${check.table}`;
+}
+
+function describeIndex({ kind, name, table }: Extract<Check, { kind: 'indexMissing' | 'indexPresent' | 'indexBroken' }>): string {
+  if (kind === 'indexMissing') return `index ${name} missing on ${table}`;
+  return `index ${name} on ${table} ${kind === 'indexPresent' ? 'still there' : 'not valid: its build was interrupted'}`;
+}
+
+function describeTrigger(check: Extract<Check, { kind: 'triggerIs' | 'triggerMissing' }>): string {
+  if (check.kind === 'triggerMissing') return `trigger ${check.trigger} missing on ${check.table}`;
+  return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
 }
 
 function describeDefault({ kind, table, column, expression }: Extract<Check, { kind: 'defaultIs' | 'defaultIsNot' }>): string {

@@ -1,6 +1,6 @@
 // The shape of a `pawl-house-style/1` file.
 
-import { Equals, IsBoolean, IsIn, IsObject, IsOptional, ValidateIf } from 'class-validator';
+import { Equals, IsBoolean, IsIn, IsObject, ValidateIf } from 'class-validator';
 import { houseStyleFormat, type HouseStyleDocument, type RuleSetting } from '../core/naming/document';
 import { type Dictionary, dictionaryLists, entryProblem, isEmpty, noDictionary } from '../core/naming/dictionary';
 import { parseFor, styledKinds } from '../core/naming/styled';
@@ -19,8 +19,8 @@ export class HouseStyleError extends Error {
 class HouseStyleShape {
   @Equals(houseStyleFormat, { message: `$property is not ${houseStyleFormat}` }) format!: typeof houseStyleFormat;
   @IsObject() templates!: Record<string, unknown>;
-  @IsOptional() @IsObject() rules: Record<string, unknown> = {};
-  @IsOptional() @IsObject() dictionary: Record<string, unknown> = {};
+  @IsObject() rules: Record<string, unknown> = {};
+  @IsObject() dictionary: Record<string, unknown> = {};
 }
 
 class RuleSettingShape {

@@ -65,10 +65,10 @@ export function firstOf(errors: FieldErrors): Readonly<Record<string, string>> {
 
 export function errorsInWords(errors: FieldErrors): string {
   return Object.entries(errors)
-    .map(
-      ([field, problems]) =>
-        `${field === '' ? 'It' : field} ${problems.join(', ').replace(new RegExp(`^${field.split('.').at(-1) ?? ''} `), '')}`,
-    )
+    .map(([field, problems]) => {
+      const [said, itself] = [problems.join(', '), `${field.split('.').at(-1) ?? ''} `];
+      return `${field === '' ? 'It' : field} ${said.startsWith(itself) ? said.slice(itself.length) : said}`;
+    })
     .join('; ');
 }
 

@@ -43,7 +43,7 @@ export async function openQueue(connectionString: string, jobs: readonly string[
 
 const tellings = new WeakSet<object>();
 
-function told(error: object): never {
+function told(error: Error): never {
   tellings.add(error);
   throw error;
 }

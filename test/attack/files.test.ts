@@ -4,10 +4,14 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setImmediate as turn } from 'node:timers/promises';
+import fc from 'fast-check';
 import type pg from 'pg';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { documentOf } from '../../src/core/survey/document';
-import { houseStyleFormat } from '../../src/core/naming/document';
+import { noDictionary } from '../../src/core/naming/dictionary';
+import { houseStyleFormat, houseStyleOf } from '../../src/core/naming/document';
+import { settledStyle } from '../../src/core/naming/style';
+import { noPolicies } from '../../src/core/rules/policy';
 import { db } from '../../src/store/db';
 import type { SourceId } from '../../src/store/ids';
 import { migrate } from '../../src/store/migrate';
@@ -17,6 +21,7 @@ import type { Room } from '../../src/work/enter';
 import type { Office } from '../../src/work/office';
 import { bring } from '../../src/work/thread/thread';
 import { useDatabase } from '../kit/database';
+import { drawn, placesIn, withValue } from '../kit/drawn';
 import { evidence } from '../kit/measured';
 import { sketch } from '../kit/sketch';
 import { there } from '../kit/there';
@@ -111,6 +116,43 @@ test.each([
   expect(result).toMatchObject({ problem: expect.stringMatching(/./) as string, unreadable: true });
   expect(result.problem?.length).toBeLessThan(2_000);
   expect(longest).toBeLessThan(Math.max(100, ms));
+});
+
+/** What becomes of a text that was cut, torn, or holds what does not belong there. */
+const torn = (text: string) =>
+  fc
+    .tuple(
+      fc.nat(text.length),
+      fc.nat(40),
+      fc.oneof(
+        fc.string({ unit: 'binary', maxLength: 20 }),
+        fc.constantFrom('null', '{}', '[', '"', '1e999', '-1', '\\u0000', '\\ud800'),
+      ),
+    )
+    .map(([at, length, instead]) => text.slice(0, at) + instead + text.slice(at + length));
+/** Still JSON, with one of its values another. */
+const changed = (whole: object) =>
+  fc
+    .tuple(fc.constantFrom(...placesIn(whole)), fc.jsonValue({ maxDepth: 2 }))
+    .map(([place, value]) => JSON.stringify(withValue(whole, place, value)));
+
+const style = houseStyleOf({ templates: settledStyle([]), policies: noPolicies, dictionary: noDictionary });
+
+test.each([
+  ['survey', JSON.parse(JSON.stringify(surveyOf(3))) as object],
+  ['style', JSON.parse(JSON.stringify(style)) as object],
+] as const)('a %s that somebody tampered with is taken or refused in words', async (kind, whole) => {
+  const kinds = new Set<string>();
+  const text = JSON.stringify(whole);
+  await fc.assert(
+    fc.asyncProperty(fc.oneof(torn(text), changed(whole)), async (file) => {
+      const came = await bring(room, { kind }, bytesOf(file));
+      if (came.problem !== null) expect(came.problem).toMatch(/^.{5,1999}$/s);
+      kinds.add(came.problem === null ? 'taken' : 'refused');
+    }),
+    drawn({ numRuns: 120, seed: 29 }),
+  );
+  expect(kinds).toContain('refused');
 });
 
 test('who may not is told so, from there too', async () => {

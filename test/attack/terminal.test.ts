@@ -13,6 +13,7 @@ import { connectionFrom } from '../../src/cli/connection';
 import { postgresql } from '../../src/core/engines/postgresql/index';
 import { SurveyFileError } from '../../src/input/surveyFile';
 import { useDatabase } from '../kit/database';
+import { drawn, placesIn, withValue } from '../kit/drawn';
 
 const folder = mkdtempSync(join(tmpdir(), 'pawl-terminal-'));
 const audited = useDatabase(`
@@ -163,28 +164,11 @@ describe('a survey file that is none', () => {
           kinds.add('refused');
         }
       }),
-      { numRuns: 400, seed: 91 },
+      drawn({ numRuns: 400, seed: 91 }),
     );
     expect([...kinds].sort()).toEqual(['planned', 'refused']);
   });
 });
-
-type Place = readonly (string | number)[];
-
-function placesIn(value: unknown, at: Place = []): Place[] {
-  if (typeof value !== 'object' || value === null) return [at];
-  return [at, ...Object.entries(value).flatMap(([key, part]) => placesIn(part, [...at, key]))].filter(
-    (place) => place.length > 0,
-  );
-}
-
-function withValue(whole: object, place: Place, value: unknown): object {
-  const copy = structuredClone(whole) as Record<string, unknown>;
-  let inside = copy;
-  for (const step of place.slice(0, -1)) inside = inside[step] as Record<string, unknown>;
-  inside[place.at(-1) ?? ''] = value;
-  return copy;
-}
 
 test('a process that is asked for a password without a terminal does not wait for ever', async () => {
   const child = spawn(process.execPath, ['bin/pawl.js', 'survey', withoutPassword(), '--json', join(folder, 'never.json')], {

@@ -128,9 +128,8 @@ export function describeCheck(check: Check): string {
     case 'constraintMissing':
       return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
     case 'constraintValidated':
-      return `constraint ${check.name} on ${check.table} validated`;
     case 'constraintPresent':
-      return `constraint ${check.name} on ${check.table} already there`;
+      return `constraint ${check.name} on ${check.table} ${check.kind === 'constraintPresent' ? 'already there' : 'validated'}`;
     case 'constraintDiffers':
     case 'keyDiffers':
     case 'indexDiffers':

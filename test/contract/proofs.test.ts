@@ -115,6 +115,17 @@ for (const engine of enginesAtHand)
         }),
     );
 
+    test('a key within which there is a narrower one: nothing repeats past that, and only a key that is there is said to refuse', () =>
+      within(async (session) => {
+        const wanted = { kind: 'addUnique', table: stay, name: 'uq_all', columns: ['id', 'ticket'], index: null } as const;
+        const operation = fitting(wanted, await session.readCatalogue());
+        const proofs = kindOf(operation).proofs?.(operation) ?? [];
+        expect(await outcomes(session, engine, proofs)).toEqual(['not provable']);
+        await perform(session, operation, { engine, mode: 'plain' });
+        expect(await outcomes(session, engine, proofs)).toEqual(['refused']);
+        await undo(session, engine, operation);
+      }));
+
     test('of a table without rows nothing can be tried', () =>
       within(async (session) => {
         await live.run('create table proof.empty (a int, b varchar(9))');
@@ -159,7 +170,7 @@ async function outcomes(
     const answer =
       proof.kind === 'action'
         ? await tryAction(session, dialect, proof, dialect.actionProof(proof, catalogue))
-        : await tryBreaking(session, dialect, proof, dialect.proof(proof, catalogue));
+        : await tryBreaking(session, dialect, proof, { statement: dialect.proof(proof, catalogue), catalogue });
     all.push(answer.outcome);
   }
   return all;

@@ -35,7 +35,10 @@ async function proven(change: string, operation: Operation, undo: string): Promi
       const answer =
         proof.kind === 'action'
           ? await tryAction(session, postgresql.dialect, proof, postgresql.dialect.actionProof(proof, catalogue))
-          : await tryBreaking(session, postgresql.dialect, proof, postgresql.dialect.proof(proof, catalogue));
+          : await tryBreaking(session, postgresql.dialect, proof, {
+              statement: postgresql.dialect.proof(proof, catalogue),
+              catalogue,
+            });
       const fired = triggersFired(proof, catalogue);
       outcomes.push(
         `${proof.kind === 'action' ? proof.event : proof.kind}: ${answer.outcome}${fired.length > 0 ? ` (${fired.join()})` : ''}`,

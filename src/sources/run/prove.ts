@@ -1,6 +1,8 @@
 // Trying the new rules of a plan that was carried out. Every try is rolled back, whatever happens.
 
 import { type Dialect, type ActionTry } from '../../core/engines/dialect';
+import { getTable } from '../../core/catalogue/lookups';
+import type { Catalogue } from '../../core/catalogue/model';
 import { engineNamed } from '../../core/engines/index';
 import { type ActionProof, type BreakingProof, describeProof, isRefusing, triggersFired } from '../../core/operations/proof';
 import type { Plan } from '../../core/plan/plan';
@@ -38,7 +40,7 @@ export async function* provePlan(session: Session, plan: Plan): AsyncGenerator<P
         yield { finding, title, ...(await tryAction(session, dialect, proof, dialect.actionProof(proof, catalogue))) };
       } else {
         const statement = dialect.proof(proof, catalogue);
-        yield { finding, title, statement, ...(await tryBreaking(session, dialect, proof, statement)) };
+        yield { finding, title, statement, ...(await tryBreaking(session, dialect, proof, { statement, catalogue })) };
       }
     }
   }
@@ -58,7 +60,7 @@ export async function tryBreaking(
   session: Session,
   dialect: Dialect,
   proof: BreakingProof,
-  statement: string,
+  { statement, catalogue }: { readonly statement: string; readonly catalogue: Catalogue },
 ): Promise<ProofAnswer> {
   try {
     await start(session, dialect);
@@ -66,7 +68,12 @@ export async function tryBreaking(
     return changed === 0 ? { outcome: 'not provable', answer: 'There are not enough rows to build a try from.' } : notHeld;
   } catch (error) {
     const refused = session.refusalOf(error);
-    return { outcome: isRefusedBy(proof, refused) ? 'refused' : 'not provable', answer: refused.says, told: refused.told };
+    const narrower = isRefusedBySome(proof, refused, catalogue);
+    return {
+      outcome: narrower || isRefusedBy(proof, refused) ? 'refused' : 'not provable',
+      answer: narrower ? `${refused.says} Its columns are among these: nothing that repeats gets past it.` : refused.says,
+      told: refused.told,
+    };
   } finally {
     await session.transaction.rollback();
   }
@@ -119,4 +126,16 @@ function seen(action: ActionProof['action'], before: number, after: number): Pro
 
 function isRefusedBy(proof: BreakingProof, { kind, constraint, column }: Refused): boolean {
   return kind === proof.kind && (proof.kind === 'null' ? column === proof.column : constraint === proof.constraint);
+}
+
+/**
+ * Whether another key of the table refused a repeat, one that allows even less: its columns are among those that repeat. The
+ * one that is proven has to be there, for that it is cannot be seen by such a try.
+ */
+function isRefusedBySome(proof: BreakingProof, { kind, constraint }: Refused, catalogue: Catalogue): boolean {
+  if (proof.kind !== 'repeat' || kind !== 'repeat' || constraint === proof.constraint) return false;
+  const { constraints } = getTable(catalogue, proof.table);
+  if (!constraints.some(({ name, enforced }) => name === proof.constraint && enforced)) return false;
+  const by = constraints.find(({ name }) => name === constraint);
+  return (by?.kind === 'primary key' || by?.kind === 'unique') && by.columns.every((column) => proof.columns.includes(column));
 }

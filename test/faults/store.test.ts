@@ -6,7 +6,7 @@ import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
-import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { startPostgres } from '../../scripts/postgres.mjs';
 // @ts-expect-error Likewise.
@@ -64,6 +64,9 @@ interface House {
   readonly leave: () => Promise<void>;
 }
 
+/** Who was not left yet, when a test fails. */
+const open = new Set<() => Promise<void>>();
+
 async function houseAt(url: string): Promise<House> {
   const store = openStore(url);
   const names = jobs.map((job) => job.name);
@@ -75,10 +78,12 @@ async function houseAt(url: string): Promise<House> {
     return worker;
   };
   const leave = async () => {
+    open.delete(leave);
     await Promise.all(workers.map((worker) => killed(worker, 'SIGKILL')));
     await queue.stop();
     await store.end();
   };
+  open.add(leave);
   return { url, store, queue, hire, leave };
 }
 
@@ -91,6 +96,9 @@ beforeEach(async () => {
   await migrate(server.url(name));
   house = await houseAt(server.url(name));
   source = await addSource(house.store, sourceAt({ name: 'audited', environment: 'test', ...audited.details }));
+});
+afterEach(async () => {
+  for (const leave of open) await leave();
 });
 afterAll(() => {
   server.stop();
@@ -194,7 +202,6 @@ test('the store is full: the survey fails with words, and goes well once there i
   await onStore(house.url, 'drop trigger full_disk on pawl.findings');
   expect((await ends(await ask())).state).toBe('done');
   expect(await count('findings')).toBeGreaterThan(0);
-  await house.leave();
 }, 120_000);
 
 test('the store is full while a docket runs: it stops, nothing is done twice, and it goes on when there is room', async () => {
@@ -218,7 +225,6 @@ test('the store is full while a docket runs: it stops, nothing is done twice, an
   expect(await keys()).toBe(2);
   await run(docket, house, 'back');
   expect(await keys()).toBe(0);
-  await house.leave();
 }, 120_000);
 
 test('the store is killed in the middle of a survey, and comes back: the survey goes on and ends once', async () => {
@@ -235,7 +241,6 @@ test('the store is killed in the middle of a survey, and comes back: the survey 
   // Who was there before it was killed works on, with nobody starting it anew.
   expect((await ends(await ask())).state).toBe('done');
   expect(await listSurveys(house.store, source)).toHaveLength(2);
-  await house.leave();
 }, 180_000);
 
 async function restart(): Promise<void> {
@@ -279,7 +284,6 @@ test('a clock that jumps an hour ahead and back asks for each due survey once', 
   // And when the hour has come round, it goes on.
   expect(await looks('04:31')).toBe(3);
   expect(new Set(asked).size).toBe(3);
-  await house.leave();
 });
 
 test("yesterday's store beside today's source: what a docket did meanwhile is not done twice, and each tells what is", async () => {
@@ -318,5 +322,4 @@ test("yesterday's store beside today's source: what a docket did meanwhile is no
   }
   expect(await findRun(house.store, await run(docket, house, 'back'))).toMatchObject({ state: 'done', problem: null });
   expect(differences(before, await audited.fingerprint())).toEqual([]);
-  await house.leave();
 }, 180_000);

@@ -2,6 +2,8 @@
 
 import { expect, test } from 'vitest';
 import { useMariadb } from '../../../test/kit/mariadb';
+import { type TableId, tableId } from '../../core/catalogue/identifiers';
+import { countOf } from '../run/perform';
 import { makeScratch } from './scratch';
 import { openSource } from './reader';
 
@@ -9,6 +11,7 @@ const server = useMariadb(`
   create database yard;
   create table yard.haul (haul_id int primary key, tonnes int not null);
   insert into yard.haul values (1, 10), (2, 25);
+  create table yard.tow (tow_id int primary key, haul_id int, constraint fk_tow foreign key (haul_id) references yard.haul (haul_id));
   create function yard.doubled(n int) returns int deterministic return n * 2;
   create function yard.heavy(n int) returns int reads sql data return (select count(*) from yard.haul where tonnes > n);
   create view yard.twice as select haul_id, yard.doubled(tonnes) as tonnes from yard.haul;
@@ -28,7 +31,7 @@ test('views that call programs are made after them', async () => {
   const scratch = await made('programs');
   const session = await scratch.open();
   const { tables } = await session.readCatalogue();
-  expect(tables.map(({ name }) => name).sort()).toEqual(['above', 'haul', 'plain', 'twice']);
+  expect(tables.map(({ name }) => name).sort()).toEqual(['above', 'haul', 'plain', 'tow', 'twice']);
   expect(scratch.leftOut.filter((words) => words.includes('view'))).toEqual([]);
   await session.close();
   await scratch.remove();
@@ -38,10 +41,30 @@ test('with the login that we prescribe those that call what it may not see are l
   const scratch = await made('fitting');
   const session = await scratch.open();
   const { tables } = await session.readCatalogue();
-  expect(tables.map(({ name }) => name).sort()).toEqual(['haul', 'plain']);
+  expect(tables.map(({ name }) => name).sort()).toEqual(['haul', 'plain', 'tow']);
   expect(scratch.leftOut.filter((words) => words.includes('view')).map((words) => words.split(':')[0])).toEqual([
     'yard.above',
     'yard.twice',
+  ]);
+  await session.close();
+  await scratch.remove();
+});
+
+test('a reference on a copy is told from others by where it goes there, under the names of the original', async () => {
+  const scratch = await made('fitting');
+  const session = await scratch.open();
+  const [table, haul] = [tableId('yard', 'tow'), tableId('yard', 'haul')];
+  const differs = (parent: TableId, parentColumns: readonly string[]) =>
+    countOf(
+      session,
+      {
+        ...{ kind: 'constraintDiffers', table, name: 'fk_tow' },
+        wanted: { kind: 'foreign key', over: ['haul_id'], parent, parentColumns, onDelete: 'no action', onUpdate: 'no action' },
+      },
+      { engine: 'mariadb' },
+    );
+  expect([await differs(haul, ['haul_id']), await differs(table, ['haul_id']), await differs(haul, ['tonnes'])]).toEqual([
+    0, 1, 1,
   ]);
   await session.close();
   await scratch.remove();

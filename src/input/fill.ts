@@ -26,6 +26,9 @@ export const ReadAs = (read: (value: unknown) => unknown): PropertyDecorator => 
 /** A number, or a list of such, also where it came as text. */
 export const AsNumber = () => ReadAs((value) => (Array.isArray(value) ? value.map(numberIn) : numberIn(value)));
 
+/** A field that is ticked in a form, or true where it was kept. */
+export const Ticked = () => ReadAs((value) => value === true || value === 'on');
+
 /** An object of that class, or a list of such. */
 export const Part = (shapeOf: () => ClassConstructor<object>): PropertyDecorator =>
   reads((value, place) =>

@@ -1,8 +1,8 @@
 // The queue between the web server and the workers, kept in Pawl's own store. Only this file
 // knows which package does it.
 
-import pg from 'pg';
 import PgBoss from 'pg-boss';
+import { openPool } from '../store/db';
 
 export interface Queue {
   enqueue(job: string, id: number): Promise<void>;
@@ -15,11 +15,9 @@ const schema = 'pawl_queue';
 
 /** `role`: a worker also keeps the queue in order; a sender only sends. Queues are made on first use. */
 export async function openQueue(connectionString: string, jobs: readonly string[], role: 'sender' | 'worker'): Promise<Queue> {
-  const pool = new pg.Pool({ connectionString, max: 3, application_name: 'pawl queue' });
-  pool.on('error', () => undefined);
-  pool.on('connect', (client) => client.on('error', () => undefined));
+  const pool = openPool({ connectionString, max: 3, application_name: 'pawl queue' });
   const boss = new PgBoss({
-    db: { executeSql: (text, values) => pool.query(text, values).catch(told) },
+    db: { executeSql: (text, values) => pool.query(text, values).catch(marked) },
     schema,
     supervise: role === 'worker',
     schedule: false,
@@ -41,10 +39,10 @@ export async function openQueue(connectionString: string, jobs: readonly string[
   };
 }
 
-const tellings = new WeakSet<object>();
+const ownErrors = new WeakSet<object>();
 
-function told(error: Error): never {
-  tellings.add(error);
+function marked(error: Error): never {
+  ownErrors.add(error);
   throw error;
 }
 
@@ -53,5 +51,5 @@ function told(error: Error): never {
  * store away just then, the process would end. What was not noted is harmless: jobs know by their own rows whether they ended.
  */
 export function isOfQueue(error: unknown): boolean {
-  return typeof error === 'object' && error !== null && tellings.has(error);
+  return typeof error === 'object' && error !== null && ownErrors.has(error);
 }

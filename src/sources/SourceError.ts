@@ -16,6 +16,14 @@ export type SourceProblem =
   | 'misspelt'
   | 'other';
 
+/** What a server said when it refused. */
+export interface Said {
+  /** Without values of rows. */
+  readonly says: string;
+  /** All of it, where there is more. */
+  readonly told: string | null;
+}
+
 /** What stopped us at a source: what we were doing, what happened, and what to try. Never holds a password, nor values of rows. */
 export class SourceError extends NotAnswered {
   override readonly name = 'SourceError';

@@ -13,13 +13,18 @@ export function db(): pg.Pool {
 }
 
 export function openStore(connectionString: string): pg.Pool {
-  const pool = new pg.Pool({
+  return openPool({
     connectionString,
     max: 8,
     application_name: 'pawl store',
     options: `-c search_path=${schema}`,
     types: storeTypes,
   });
+}
+
+/** A pool that outlives the connections that it loses. */
+export function openPool(config: pg.PoolConfig): pg.Pool {
+  const pool = new pg.Pool(config);
   // Also of clients that somebody holds: without a listener a lost connection ends the process; the next statement tells of it.
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));

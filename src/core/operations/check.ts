@@ -102,6 +102,20 @@ export type Wanted =
 /** What the login of a run needs: to own a table or be of its owner's role, to refer to a parent, to make an index or a table in its schema. */
 export type Right = 'own' | 'refer' | 'create';
 
+/** Of what stands by a name and is another than is to be made. */
+export type DefinitionCheck = Extract<Check, { kind: 'constraintDiffers' | 'keyDiffers' | 'indexDiffers' }>;
+
+export function isOfDefinition(check: Check): check is DefinitionCheck {
+  return ['constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(check.kind);
+}
+
+const ofRows = ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'];
+
+/** Whether a script stops before its first step for it; whether a step is in force already is asked beside the step. */
+export function stopsScript(check: Check): boolean {
+  return isOfDefinition(check) || ofRows.includes(check.kind);
+}
+
 /** What a check counts, in words. */
 export function describeCheck(check: Check): string {
   switch (check.kind) {
@@ -164,7 +178,7 @@ export function describeCheck(check: Check): string {
   }
 }
 
-function differing(check: Extract<Check, { kind: 'constraintDiffers' | 'keyDiffers' | 'indexDiffers' }>): string {
+function differing(check: DefinitionCheck): string {
   if (check.kind === 'keyDiffers') return `primary key of ${check.table}`;
   return `${check.kind === 'indexDiffers' ? 'index' : 'constraint'} ${check.name} on ${check.table}`;
 }

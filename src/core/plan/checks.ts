@@ -2,7 +2,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import { groupBy } from '../grouping';
-import type { Check, Right } from '../operations/check';
+import { type Check, isOfDefinition, type Right } from '../operations/check';
 import { checksFor, isRename, kindOf, type Operation } from '../operations/index';
 
 /** Whether whoever runs these operations is allowed to, asked before the first of them. */
@@ -50,10 +50,6 @@ export function checksOfDefinition(operations: readonly Operation[]): readonly C
 // What is there after a first run speaks of other names by then.
 function tablesRenamed(operations: readonly Operation[]): ReadonlySet<TableId> {
   return new Set(operations.flatMap((o) => (o.kind === 'renameColumn' || o.kind === 'renameTable' ? [o.table] : [])));
-}
-
-function isOfDefinition(check: Check): check is Extract<Check, { kind: 'constraintDiffers' | 'keyDiffers' | 'indexDiffers' }> {
-  return ['constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(check.kind);
 }
 
 function tablesIn(check: Check): readonly TableId[] {

@@ -1,4 +1,4 @@
-import { ReadAs } from '../../input/fill';
+import { Ticked } from '../../input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
 import { engineNamed, type EngineName, engineNamesPrinted } from '../../core/engines/index';
 import type { Field } from '../kind';
@@ -12,7 +12,7 @@ export class FilesSettings {
   @Matches(/^\P{C}*$/u, { message: 'A database has no control characters' })
   database!: string;
   /** Whether values of the tables may be written into the answers, beside counts. */
-  @IsBoolean() @ReadAs((value) => value === true || value === 'on') rows = false;
+  @IsBoolean() @Ticked() rows = false;
 }
 
 export const fields: readonly Field[] = [

@@ -51,7 +51,7 @@ export async function makeScratch(
         const [collation] = seen.collations.get(name) ?? ['utf8mb4_general_ci'];
         await run(admin, `create database ${quote(copy)} collate ${collation}`);
         // In a grant a name is a pattern.
-        await run(admin, `grant all on ${quote(copy.replaceAll(/[%_\\]/g, '\\$&'))}.* to ${quote(details.user)}@'%'`);
+        await run(admin, `grant all on ${quote(asPattern(copy))}.* to ${quote(details.user)}@'%'`);
       }
       return settled(details, admin);
     });
@@ -89,11 +89,11 @@ async function removeScratches(server: ConnectionDetails, unwanted: (base: strin
   await onServer(server, async (admin) => {
     const rows = await rowsOf(
       admin.connection,
-      `select schema_name from information_schema.schemata where schema_name like ${literal(`${prefix.replaceAll('_', '\\_')}%`)}`,
+      `select schema_name from information_schema.schemata where schema_name like ${literal(`${asPattern(prefix)}%`)}`,
     );
     const users = await rowsOf(
       admin.connection,
-      `select user from mysql.user where user like ${literal(`${prefix.replaceAll('_', '\\_')}%`)}`,
+      `select user from mysql.user where user like ${literal(`${asPattern(prefix)}%`)}`,
     ).catch(() => []);
     const bases = new Set([...rows.map(([name]) => (name ?? '').replace(/_\d+$/, '')), ...users.map(([name]) => name ?? '')]);
     for (const base of bases) if (unwanted(base)) await drop(admin, base, server);
@@ -218,6 +218,11 @@ async function drop(admin: Client, base: string, server: ConnectionDetails): Pro
   await run(admin, 'set foreign_key_checks = 0');
   for (const [name] of rows) await run(admin, `drop database if exists ${quote(name ?? '')}`);
   await run(admin, `drop user if exists ${quote(user)}@'%'`);
+}
+
+/** A name where one is taken for a pattern. */
+function asPattern(name: string): string {
+  return name.replaceAll(/[%_\\]/g, '\\$&');
 }
 
 function userOf(base: string, { server }: ConnectionDetails): string {

@@ -1,4 +1,4 @@
-import { AsNumber, ReadAs } from '../../input/fill';
+import { AsNumber, Ticked } from '../../input/fill';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
 import { tlsChoices, type TlsMode, tlsModes } from '../tls';
@@ -32,7 +32,7 @@ export class ServerSettings {
   @Matches(/^((?:[0-9a-f]{2}:?){32})?$/i, { message: 'A fingerprint is 64 hexadecimal digits, with or without colons' })
   fingerprint = '';
   /** Whether the password itself may be given to a server that nothing vouches for. */
-  @IsBoolean() @ReadAs((value) => value === true || value === 'on') weakPassword = false;
+  @IsBoolean() @Ticked() weakPassword = false;
 }
 
 export function databasesOf({ databases }: Pick<ServerSettings, 'databases'>): readonly string[] {

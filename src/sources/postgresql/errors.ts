@@ -1,4 +1,4 @@
-import { SourceError, type SourceProblem } from '../SourceError';
+import { type Said, SourceError, type SourceProblem } from '../SourceError';
 
 interface Place {
   readonly host: string;
@@ -73,13 +73,6 @@ export function statementError(cause: unknown, doing: string): SourceError {
   if (code.startsWith('23')) return say(`the database refused: ${text}.`, 'refused');
   if (isLost(cause)) return say('the connection was lost. What was done so far is kept; go on when the server is back.', 'lost');
   return say(`${text}.`, 'other');
-}
-
-export interface Said {
-  /** Without values of rows. */
-  readonly says: string;
-  /** All of it, where there is more. */
-  readonly told: string | null;
 }
 
 /** Where functions of people's own speak, in words that may hold anything (the source files of the procedural languages). */

@@ -1,10 +1,9 @@
-import { AsNumber, ReadAs } from '../../input/fill';
+import { AsNumber, Ticked } from '../../input/fill';
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
 import type { Field } from '../kind';
 import { tlsChoices, type TlsMode, tlsModes } from '../tls';
 
 const plain = /^\P{C}*$/u;
-const Ticked = () => ReadAs((value) => value === true || value === 'on');
 
 /** Where a database is and who Pawl is there, as typed and as kept; the password is sealed beside it. */
 export class ServerSettings {

@@ -10,7 +10,7 @@ import { checksToEnd, checksToStart, type Direction, findingOf, findingOfCheck, 
 import { leaveOut, type Plan } from '../../core/plan/plan';
 import { byItself } from '../../core/plan/rebuilds';
 import { entriesOf, type Entry, stayingBy } from '../../core/plan/record';
-import { tableId, tableNames } from '../../core/catalogue/identifiers';
+import { tableNames } from '../../core/catalogue/identifiers';
 import type { FailedRemedy } from '../../core/plan/rehearsal';
 import type { FindingId } from '../../core/rules/rule';
 import { SourceError } from '../SourceError';
@@ -111,9 +111,7 @@ export async function noteFound(session: Session, plan: Plan): Promise<void> {
 async function forgetFound(session: Session, plan: Plan): Promise<void> {
   const { record } = plan;
   if (!record || (await countOf(session, { kind: 'tablePresent', table: record.table }, plan)) === 0) return;
-  const names = tableNames(record.table);
-  const kept = { kind: 'dropKept', table: tableId(names.schema, names.table), sideTable: names.table } as const;
-  await perform(session, kept, plan);
+  await perform(session, { kind: 'dropKept', table: record.table, sideTable: tableNames(record.table).table }, plan);
 }
 
 async function change(session: Session, statements: readonly string[]): Promise<void> {

@@ -88,10 +88,9 @@ const written: {
   notNullable: (check) => `${column(check.table, check.column)} and is_nullable = 'NO'`,
   tableMissing: (check) => unless(`select 1 from information_schema.tables where ${isTable(check.table)}`),
   tablePresent: (check) => `select count(*) from information_schema.tables where ${isTable(check.table)}`,
-  columnMissing: (check) => unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')}`),
-  notThereBefore: (check) => unless(column(check.table, check.column).replace('select count(*)', 'select 1')),
-  identityMissing: (check) =>
-    unless(`${column(check.table, check.column).replace('select count(*)', 'select 1')} and extra like '%auto_increment%'`),
+  columnMissing: (check) => unless(isThere(check)),
+  notThereBefore: (check) => unless(isThere(check)),
+  identityMissing: (check) => unless(`${isThere(check)} and extra like '%auto_increment%'`),
   columnTaken: (check) => column(check.table, check.column),
   columnPresent: (check) => column(check.table, check.column),
 };
@@ -177,7 +176,15 @@ function index(table: TableId, name: string): string {
 }
 
 function column(table: TableId, name: string): string {
-  return `select count(*) from information_schema.columns where ${isTable(table)} and ${sameName('column_name', name)}`;
+  return `select count(*) ${columnNamed(table, name)}`;
+}
+
+function isThere({ table, column: name }: { readonly table: TableId; readonly column: string }): string {
+  return `select 1 ${columnNamed(table, name)}`;
+}
+
+function columnNamed(table: TableId, name: string): string {
+  return `from information_schema.columns where ${isTable(table)} and ${sameName('column_name', name)}`;
 }
 
 /** Counts one when a query finds nothing. */

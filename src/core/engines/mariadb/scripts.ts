@@ -1,7 +1,7 @@
 // A plan as four readable scripts for the server's own client. Each can be run again: what is in force already is left out, and
 // said. Every ALTER TABLE commits by itself, so there is no transaction around them; rows are changed in one each.
 
-import { type Check, describeCheck } from '../../operations/check';
+import { type Check, describeCheck, stopsScript } from '../../operations/check';
 import { type Operation, operationInWords, todoOf } from '../../operations/index';
 import { blocksInWords, wayInWords } from '../../plan/cost';
 import type { Plan, Step } from '../../plan/plan';
@@ -68,7 +68,7 @@ function writeScripts(plan: Plan, heading: Heading, by: Scripting): Scripts {
     forward: whole(header('Forward', plan, heading, by), by, [
       ...section(
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
-        guards(plan.before.filter(isOfRows), 'Nothing was changed', by),
+        guards(plan.before.filter(stopsScript), 'Nothing was changed', by),
       ),
       ...undoing(plan, plan.undo ?? [], by),
       ...noting(plan, by),
@@ -167,15 +167,6 @@ function recordAround(table: TableId): readonly string[] {
 
 function recordColumn(column: string, words: string): string {
   return `${quote(column)} int comment ${note(`There before: ${words}`.slice(0, 250))}`;
-}
-
-/** What speaks against it in the rows, and what is there by its name and is something else; whether a step is in force already is asked beside the step. */
-function isOfRows({ kind }: Check): boolean {
-  return ['notAllowed', 'constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(kind) || isOfValues(kind);
-}
-
-function isOfValues(kind: Check['kind']): boolean {
-  return ['nulls', 'repeats', 'orphans', 'breaking', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 function carryOut(operation: Operation, plan: Plan, by: Scripting, stays: readonly Check[] = []): readonly string[] {

@@ -2,7 +2,7 @@
 // said. Plain scripts are one transaction: whatever fails, nothing is left half done. Quiet ones commit step by
 // step, and go on where they stopped when they are run again.
 
-import { type Check, describeCheck } from '../../operations/check';
+import { type Check, describeCheck, stopsScript } from '../../operations/check';
 import { type Operation, operationInWords, todoOf } from '../../operations/index';
 import { blocksInWords, blocksOthers } from '../../plan/cost';
 import type { Plan, Step } from '../../plan/plan';
@@ -23,7 +23,7 @@ export function writeScripts(plan: Plan, heading: Heading): Scripts {
     forward: inMode(plan, header('Forward', plan, heading), [
       ...section(
         'Checks before: the script stops here, with nothing changed, when one of them fails.',
-        guard(plan.before.filter(isOfRows), 'Nothing was changed'),
+        guard(plan.before.filter(stopsScript), 'Nothing was changed'),
       ),
       ...(plan.undo ? remembering(plan) : []),
       ...undoing(plan, plan.undo ?? []),
@@ -102,15 +102,6 @@ function remembering({ record }: Plan): readonly string[] {
 
 function forgetting({ record }: Plan): readonly string[] {
   return record ? section('The note of what was there before.', [`drop table if exists ${quoteTable(record.table)};`]) : [];
-}
-
-/** What speaks against it in the rows, and what is there by its name and is something else; whether a step is in force already is asked beside the step. */
-function isOfRows({ kind }: Check): boolean {
-  return ['notAllowed', 'constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(kind) || isOfValues(kind);
-}
-
-function isOfValues(kind: Check['kind']): boolean {
-  return ['nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'].includes(kind);
 }
 
 // A quiet step has several stages, and may have been interrupted between any two. psql keeps what a query

@@ -1,10 +1,8 @@
-import { ReadAs } from '~/input/fill';
+import { Ticked } from '~/input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
 import { type FieldErrors, parse, parseForm } from '~/input/parse';
 import { sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
 import { type Environment, environments } from '~/store/sources/sources';
-
-const Ticked = () => ReadAs((value) => value === true || value === 'on');
 
 /** What every source has, of whatever kind. */
 class SourceForm {

@@ -26,6 +26,9 @@ export const ReadAs = (read: (value: unknown) => unknown): PropertyDecorator => 
 /** A number, or a list of such, also where it came as text. */
 export const AsNumber = () => ReadAs((value) => (Array.isArray(value) ? value.map(numberIn) : numberIn(value)));
 
+/** A number; null where the field was left empty. */
+export const AsNumberOrNone = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
+
 /** A field that is ticked in a form, or true where it was kept. */
 export const Ticked = () => ReadAs((value) => value === true || value === 'on');
 

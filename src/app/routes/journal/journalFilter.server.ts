@@ -1,19 +1,17 @@
-import { ReadAs } from '~/input/fill';
+import { AsNumberOrNone } from '~/input/fill';
 import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
 import { parse } from '~/input/parse';
 import type { ActOutcome, JournalFilter } from '~/store/journal/journal';
 import type { SourceId } from '~/store/ids';
 
-const Whole = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
-
 class FilterShape {
   @IsString() @MaxLength(80) person = '';
-  @Whole() @IsOptional() @IsInt() @Min(1) source: SourceId | null = null;
+  @AsNumberOrNone() @IsOptional() @IsInt() @Min(1) source: SourceId | null = null;
   @Matches(/^[a-zA-Z.]{0,40}$/) act = '';
   @IsIn(['', 'done', 'refused', 'failed']) outcome: '' | ActOutcome = '';
   @ValidateIf(({ from }: FilterShape) => from !== '') @IsISO8601() from = '';
   @ValidateIf(({ to }: FilterShape) => to !== '') @IsISO8601() to = '';
-  @Whole() @IsOptional() @IsInt() @Min(1) before: number | null = null;
+  @AsNumberOrNone() @IsOptional() @IsInt() @Min(1) before: number | null = null;
 }
 
 /** The filter that an address asks for; what is mistyped in it is left out. */

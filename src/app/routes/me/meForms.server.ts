@@ -1,6 +1,6 @@
 // What one can do with one's own account: each intent with the class that its fields are checked by, and what it does.
 
-import { AsNumber, ReadAs } from '~/input/fill';
+import { AsNumber, AsNumberOrNone, ReadAs } from '~/input/fill';
 import { ArrayMinSize, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { cookieFor } from '~/app/server/entry.server';
 import { intentsOn, told } from '~/app/server/intents.server';
@@ -26,7 +26,7 @@ class TokenWish {
   @ArrayMinSize(1, { message: 'Choose what it may do' })
   rights: Right[] = [];
   /** Empty for all sources. */
-  @ReadAs((value) => (value === '' || value === undefined ? null : Number(value)))
+  @AsNumberOrNone()
   @IsOptional()
   @IsInt()
   source: SourceId | null = null;

@@ -1,6 +1,6 @@
 // What can be done with people: each intent with the class that its fields are checked by, and what it does.
 
-import { AsNumber, ReadAs } from '~/input/fill';
+import { AsNumber, AsNumberOrNone, ReadAs } from '~/input/fill';
 import { IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { intentsOn, type ShownOnce } from '~/app/server/intents.server';
 import { office } from '~/app/server/office.server';
@@ -9,8 +9,6 @@ import { type Role, roleNames } from '~/core/rights/rights';
 import type { GrantId, PersonId, SourceId } from '~/store/ids';
 import type { Actor } from '~/work/actor';
 import { addPerson, giveRole, invite, setDisabled, takeRole } from '~/work/people';
-
-const SourceOrAll = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
 
 class NewPersonForm {
   @ReadAs((value) => (typeof value === 'string' ? value.trim().toLowerCase() : value))
@@ -22,13 +20,13 @@ class NewPersonForm {
   @Matches(/^\P{C}*$/u, { message: 'A name has no control characters' })
   fullName!: string;
   @IsIn(roleNames) role!: Role;
-  @SourceOrAll() @IsOptional() @IsInt() source: SourceId | null = null;
+  @AsNumberOrNone() @IsOptional() @IsInt() source: SourceId | null = null;
 }
 
 class GrantForm {
   @AsNumber() @IsInt() @Min(1) person!: PersonId;
   @IsIn(roleNames) role!: Role;
-  @SourceOrAll() @IsOptional() @IsInt() source: SourceId | null = null;
+  @AsNumberOrNone() @IsOptional() @IsInt() source: SourceId | null = null;
 }
 
 class UngrantForm {

@@ -86,7 +86,7 @@ test('what was held and slips is heard with its cause; the two surveys are compa
     // Its record is the same each time it is asked for, and opens without Pawl.
     const record = async (): Promise<string> => {
       const file = page.waitForEvent('download');
-      await page.getByRole('link', { name: 'a page to print' }).click();
+      await page.getByRole('link', { name: 'a page to download and print' }).click();
       return readFileSync(await (await file).path(), 'utf8');
     };
     const first = await record();

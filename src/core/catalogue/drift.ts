@@ -4,6 +4,7 @@ import { spelledAlike } from './expressions';
 import type { TableId } from './identifiers';
 import { findTable } from './lookups';
 import type { Catalogue, Column, Constraint, Index, Table, UnknownPart } from './model';
+import { spelt } from '../spelt';
 
 /**
  * Each difference in words, e.g. `port.call: column berth_no is new`; none when the tables are as they were. What one of the two
@@ -49,15 +50,6 @@ function bound(constraint: Constraint): Constraint {
   if (constraint.kind !== 'check') return constraint;
   const { ownRowsOnly: _, ...check } = constraint;
   return { ...check, expression: spelledAlike(check.expression) };
-}
-
-// Kept catalogues come back with their properties in another order.
-function spelt(part: object): string {
-  return JSON.stringify(part, (_, value: unknown) =>
-    typeof value === 'object' && value !== null && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  );
 }
 
 function changes<Part extends { readonly name: string }>(

@@ -7,6 +7,7 @@ import { checksFor, isInForce, kindOf, type Operation } from '../operations/inde
 import type { FindingId } from '../rules/rule';
 import { checksAfter, checksBefore, checksOfDefinition, checksOfRights } from './checks';
 import type { Plan } from './plan';
+import { spelt } from '../spelt';
 
 /** `clear`: what repairs kept is dropped, once nobody wants to go back. */
 export const directions = ['forward', 'back', 'clear'] as const;
@@ -39,8 +40,8 @@ export function findingOf(plan: Plan, step: number): FindingId | null {
 
 /** The remedy that a check before the way forward is for. */
 export function findingOfCheck(plan: Plan, check: Check): FindingId | null {
-  const asked = JSON.stringify(check);
-  return plan.steps.find(({ operation }) => checksFor(operation).some((own) => JSON.stringify(own) === asked))?.finding ?? null;
+  const asked = spelt(check);
+  return plan.steps.find(({ operation }) => checksFor(operation).some((own) => spelt(own) === asked))?.finding ?? null;
 }
 
 export function checksToEnd(plan: Plan, direction: Direction): readonly Check[] {

@@ -9,6 +9,7 @@ import type { Check } from '../operations/check';
 import { byItself } from './rebuilds';
 import { inverseOf, isInForce, kindOf, type Operation, todoOf } from '../operations/index';
 import type { Plan } from './plan';
+import { spelt } from '../spelt';
 
 /** Where a plan writes that down, and of which of its steps: those that had something to do when it was made. */
 export interface Record {
@@ -74,11 +75,7 @@ export function stayingBy(plan: Pick<Plan, 'record' | 'steps'>): (back: Operatio
 }
 
 function keyOf(operation: Operation): string {
-  return JSON.stringify(
-    Object.entries(byItself(operation))
-      .filter(([name]) => name !== 'owner')
-      .sort(([a], [b]) => (a < b ? -1 : 1)),
-  );
+  return spelt(Object.fromEntries(Object.entries(byItself(operation)).filter(([name]) => name !== 'owner')));
 }
 
 /** FNV-1a of 32 bits, in hexadecimal (draft-eastlake-fnv): names of columns, nothing else rests on it. */

@@ -11,6 +11,7 @@ import { entriesOf, type Entry, stayingBy } from '../../plan/record';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Dialect, Heading, Scripts, Stage, StatementScripts } from '../dialect';
 import { comment, literal, note, quote, quoteTable } from './quote';
+import { spelt } from '../../spelt';
 
 /** How a server of the family is told what hangs on something, by its own client. */
 export interface Scripting {
@@ -171,8 +172,8 @@ function recordColumn(column: string, words: string): string {
 
 function carryOut(operation: Operation, plan: Plan, by: Scripting, stays: readonly Check[] = []): readonly string[] {
   const stages = by.stages(operation, plan.mode);
-  const all = JSON.stringify(todoOf(operation));
-  const main = stages.findLastIndex((stage) => JSON.stringify(stage.todo) === all);
+  const all = spelt(todoOf(operation));
+  const main = stages.findLastIndex((stage) => spelt(stage.todo) === all);
   const words = operationInWords(operation);
   const already = `${words}: ${stays.length > 0 ? 'in force already, or there before' : 'in force already'}.`;
   return stages.map((stage, i) =>

@@ -14,6 +14,7 @@ import { writeCheck } from './checks';
 import { stagesOf } from './operations/index';
 import { comment, dollarQuoted, literal, quoteTable, tableText } from './quote';
 import { recordsOnce } from './record';
+import { spelt } from '../../spelt';
 
 const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
 
@@ -109,8 +110,8 @@ function forgetting({ record }: Plan): readonly string[] {
 function carryOut(operation: Operation, plan: Plan, stays: NotThereBefore | null = null): readonly string[] {
   const stages = stagesOf(operation, plan.mode);
   // The stage that does what the step is for; others clear up around it.
-  const whole = JSON.stringify(todoOf(operation));
-  const main = stages.findLastIndex((stage) => JSON.stringify(stage.todo) === whole);
+  const whole = spelt(todoOf(operation));
+  const main = stages.findLastIndex((stage) => spelt(stage.todo) === whole);
   return stages.map((stage, i) =>
     [
       ':settings',

@@ -184,9 +184,9 @@ function Change({ label, value }: { readonly label: string; readonly value: unkn
   return (
     <Folded
       title={
-        <>
+        <span>
           <span className="mute">{label}</span> {short.slice(0, mostShown)}…
-        </>
+        </span>
       }
     >
       <pre className="mono small">{visible(JSON.stringify(value, null, 1), 'kept')}</pre>

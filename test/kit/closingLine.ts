@@ -7,6 +7,17 @@ export default class ClosingLine implements Reporter {
   onTestRunEnd(modules: readonly TestModule[], unhandled: readonly SerializedError[]): void {
     const tests = modules.flatMap((module) => [...module.children.allTests()]);
     const count = (state: string): number => tests.filter((test) => test.result().state === state).length;
+    const slowest = modules.map((module) => [module.diagnostic(), module.relativeModuleId] as const);
+    const took = ({ collectDuration, setupDuration, duration }: (typeof slowest)[number][0]): number =>
+      Math.round((collectDuration + setupDuration + duration) / 1000);
+    if (modules.length > 10)
+      process.stdout.write(
+        `The ten slowest files:\n${slowest
+          .sort(([a], [b]) => took(b) - took(a))
+          .slice(0, 10)
+          .map(([file, name]) => `${String(took(file)).padStart(5)} s  ${name}\n`)
+          .join('')}`,
+      );
     process.stdout.write(`${count('passed')} passed, ${count('failed')} failed, ${count('skipped')} skipped\n`);
     const failures = [
       ...(unhandled.length > 0 ? [told('Outside of every test', unhandled)] : []),

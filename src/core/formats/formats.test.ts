@@ -22,10 +22,10 @@ interface Sample {
   readonly plan: Stored & { readonly mode: 'plain' | 'quiet' };
 }
 const samples = JSON.parse(unpacked('plans-1.json.gz')) as readonly Sample[];
-const document = JSON.parse(unpacked('harbour.json.gz')) as { readonly catalogue: Stored; readonly findings: readonly Stored[] };
+const document = JSON.parse(unpacked('postgresql/survey.json.gz')) as { readonly catalogue: Stored; readonly findings: readonly Stored[] };
 let survey: ReadSurvey;
 beforeAll(async () => {
-  survey = await readSurveyDocument(unpacked('harbour.json.gz'));
+  survey = await readSurveyDocument(unpacked('postgresql/survey.json.gz'));
 });
 
 const heading = { title: 'kept', source: 'harbour', madeAt: '' };

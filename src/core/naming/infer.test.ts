@@ -85,7 +85,7 @@ test('where no two names are made alike nothing is learned', () => {
 });
 
 test('of the harbour it is learned what was planted, and who breaks it', async () => {
-  const file = join(import.meta.dirname, '..', '..', '..', 'test', 'golden', 'harbour.json.gz');
+  const file = join(import.meta.dirname, '..', '..', '..', 'test', 'golden', 'postgresql', 'survey.json.gz');
   const { catalogue } = await readSurveyDocument(gunzipSync(readFileSync(file)).toString());
   const found = Object.fromEntries(inferConventions(catalogue).map((one) => [one.kind, one]));
   expect(found['primary key']?.template).toBe('pk_{table}');

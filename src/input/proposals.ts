@@ -50,7 +50,7 @@ const Parent = () =>
           typeof parent === 'object' &&
           parent !== null &&
           !Array.isArray(parent) &&
-          (parent as ParentShape).columns?.length === (context?.object as ColumnsShape).columns.length,
+          (parent as ParentShape).columns?.length === (context?.object as Partial<ColumnsShape> | undefined)?.columns?.length,
         defaultMessage: () => 'is a reference without as many parent columns as columns',
       },
     }),

@@ -1,7 +1,8 @@
 // A web process that answers no more is ended, and one that works hard for a while is not.
 
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, type ChildProcessByStdio, spawn } from 'node:child_process';
 import { once } from 'node:events';
+import type { Readable } from 'node:stream';
 import { expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { endWhenSilent } from '../../scripts/watch.mjs';
@@ -13,33 +14,44 @@ const watch = endWhenSilent as Watch;
 const program = `
   const server = require('node:http').createServer((request, response) => {
     response.end('ok');
+    if (request.url === '/healthz') console.log('asked');
     const ms = Number(new URL(request.url, 'http://x').searchParams.get('freeze') ?? 0);
     if (ms > 0) setTimeout(() => { const until = Date.now() + ms; while (Date.now() < until); }, 10);
   });
   server.listen(0, '127.0.0.1', () => console.log(server.address().port));
 `;
 
-async function served(): Promise<{ readonly child: ReturnType<typeof spawn>; readonly address: string }> {
+interface Served {
+  readonly child: ChildProcessByStdio<null, Readable, null>;
+  readonly address: string;
+  readonly watched: string;
+}
+
+async function served(): Promise<Served> {
   const child = spawn(process.execPath, ['-e', program], { stdio: ['ignore', 'pipe', 'inherit'] });
   const [port] = (await once(child.stdout, 'data')) as [Buffer];
-  return { child, address: `http://127.0.0.1:${String(port).trim()}/` };
+  return {
+    child,
+    address: `http://127.0.0.1:${String(port).trim()}/`,
+    watched: `http://127.0.0.1:${String(port).trim()}/healthz`,
+  };
 }
 
 test('a process that is frozen is ended', async () => {
-  const { child, address } = await served();
+  const { child, address, watched } = await served();
   let told = 0;
   const ended = once(child, 'exit') as Promise<[number | null, string | null]>;
-  watch(child, address, { every: 100, most: 3, said: () => told++ });
-  await untilAsked(address, 3);
+  watch(child, watched, { every: 100, most: 3, said: () => told++ });
+  await untilAnswered(child);
   await fetch(`${address}?freeze=600000`);
   expect(await ended).toEqual([null, 'SIGKILL']);
   expect(told).toBe(1);
 });
 
 test('one that was silent for less than that is left alone', async () => {
-  const { child, address } = await served();
-  const stop = watch(child, address, { every: 300, most: 6 });
-  await untilAsked(address, 3);
+  const { child, address, watched } = await served();
+  const stop = watch(child, watched, { every: 300, most: 6 });
+  await untilAnswered(child);
   await fetch(`${address}?freeze=700`);
   // Answered after it thawed.
   expect((await fetch(address)).status).toBe(200);
@@ -63,6 +75,7 @@ test('one that never answered is left to who starts it', async () => {
   nobody.kill();
 });
 
-async function untilAsked(address: string, times: number): Promise<void> {
-  for (let n = 0; n < times; n++) await fetch(address);
+/** Asked a second time, it has answered the first. */
+async function untilAnswered({ stdout }: Served['child']): Promise<void> {
+  for (let asked = 0; asked < 2;) asked += String(((await once(stdout, 'data')) as [Buffer])[0]).split('asked').length - 1;
 }

@@ -5,6 +5,7 @@ import { questionsFor } from '../remedies/index';
 import type { Catalogue } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { evidence, included, profiled } from '../../../test/kit/measured';
+import { answeredBy } from '../../../test/kit/answered';
 import { isMended } from '../ratchet/mended';
 import { audit } from '../rules/audit';
 import type { Finding } from '../rules/rule';
@@ -152,10 +153,7 @@ test('forward then back is identity, for any choice of remedies and answers', ()
     fc.property(drawing, answers, fc.infiniteStream(fc.boolean()), (shape, decision, chosen) => {
       const { catalogue, findings: all } = drawn(shape);
       const plan = planFor(
-        decided(
-          all.filter(() => chosen.next().value),
-          decision,
-        ),
+        all.filter(() => chosen.next().value).map((finding) => ({ finding, decision: answeredBy(finding, catalogue, decision) })),
         catalogue,
         { label: 'd1', mode: 'plain' },
       );

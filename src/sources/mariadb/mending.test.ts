@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { quote } from '../../core/engines/mariadb/quote';
 import { type Plan, planFor } from '../../core/plan/plan';
+import { answeredBy } from '../../../test/kit/answered';
 import { useMariadb, useMysql } from '../../../test/kit/mariadb';
 import { carryOutPlan } from '../run/carryOut';
 import { provePlan } from '../run/prove';
@@ -168,7 +169,10 @@ test(
         const before = await fingerprintOf(server.details([database]));
         const { findings, catalogue } = await look();
         const chosen = findings.filter((finding) => finding.proposal.kind !== 'byHand');
-        const decided = chosen.map((finding) => ({ finding, decision: { ...decision, ...typed } }));
+        const decided = chosen.map((finding) => ({
+          finding,
+          decision: answeredBy(finding, catalogue, { ...decision, ...typed }),
+        }));
         const plan = planFor(decided, catalogue, { label: 'd1', mode });
         for (const { operation } of plan.steps) kinds.add(operation.kind);
         for (const operation of [...plan.steps.map((step) => step.operation), ...plan.back])

@@ -81,7 +81,6 @@ export default defineConfig([
     plugins: { 'import-x': importX },
     settings: { ...importX.flatConfigs.typescript.settings, 'import-x/resolver-next': [createTypeScriptImportResolver()] },
     rules: {
-      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
     },
   },

@@ -3,7 +3,13 @@ import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 // What is pure shares one process and its modules; all else has a process a file, beside a server of its own.
-const pure = ['src/core/**/*.test.ts', 'src/input/**/*.test.ts', 'test/golden/**/*.test.ts', 'test/architecture.test.ts'];
+const pure = [
+  'src/core/**/*.test.ts',
+  'src/input/**/*.test.ts',
+  'test/golden/**/*.test.ts',
+  'test/architecture.test.ts',
+  'test/floors.test.ts',
+];
 // MySQL's server is in no stable Debian: `npm run test:mysql` has one.
 const notHere = process.env['PAWL_TEST_ENGINE'] === 'mysql' ? [] : ['src/sources/mysql/**'];
 

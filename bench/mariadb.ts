@@ -16,7 +16,7 @@ import { frugalHeap as frugal } from '../scripts/programs.mjs';
 import type { TableId } from '../src/core/catalogue/identifiers';
 import type { EvidenceRequest } from '../src/core/evidence/requests';
 import { operationInWords } from '../src/core/operations/index';
-import type { Plan } from '../src/core/plan/plan';
+import type { Plan } from '../src/core/plan/shape';
 import { type Budget, gentleBudget, unboundedBudget, usualBudget } from '../src/sources/budget';
 import { rowsOf } from '../src/sources/mariadb/connect';
 import { parseConnectionString } from '../src/sources/mariadb/connectionString';

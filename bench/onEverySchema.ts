@@ -10,7 +10,7 @@ import type { Catalogue } from '../src/core/catalogue/model';
 import { scriptsOf } from '../src/core/engines/index';
 import type { Adopted } from '../src/core/naming/style';
 import { afterPlan, planFor } from '../src/core/plan/plan';
-import type { Finding } from '../src/core/rules/rule';
+import type { Finding } from '../src/core/rules/finding';
 import { parseConnectionString } from '../src/sources/postgresql/connectionString';
 import { openSource } from '../src/sources/postgresql/reader';
 import { corpusFolder, urlOf } from './corpus';

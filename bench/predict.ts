@@ -2,7 +2,7 @@
 // A primary key brings NOT NULL with it; a surrogate is no key that the data has, so it predicts none.
 
 import type { DocumentFinding, SurveyDocument } from '../src/core/survey/document';
-import { type Severity, severities } from '../src/core/rules/rule';
+import { type Severity, severities } from '../src/core/rules/finding';
 
 export interface Prediction {
   readonly tables: Record<string, PredictedTable>;

@@ -6,7 +6,7 @@
 
 import type { Decision } from '../src/core/remedies/question';
 import pg from 'pg';
-import type { Plan } from '../src/core/plan/plan';
+import type { Plan } from '../src/core/plan/shape';
 import type { Mode } from '../src/core/plan/cost';
 import { carryOutPlan, plannedSteps } from '../src/sources/run/carryOut';
 import { openSession } from '../src/sources/postgresql/session';

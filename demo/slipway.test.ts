@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { beforeAll, expect, test } from 'vitest';
 import { useMariadb } from '../test/kit/mariadb';
 import { columnsId, tableId } from '../src/core/catalogue/identifiers';
-import type { Finding } from '../src/core/rules/rule';
+import type { Finding } from '../src/core/rules/finding';
 import { survey, type SurveyResult } from '../src/sources/survey';
 import { openSource } from '../src/sources/mariadb/reader';
 import { createSlipway, isNewSlipwayNeeded, yardAuditor, yardDatabases } from './slipway/create';

@@ -5,7 +5,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { expect, test } from 'vitest';
-import { engineNames } from '../src/core/engines/index';
+import { engineNames } from '../src/core/engines/name';
 // @ts-expect-error A script without types, as it runs before there are any.
 import { filesOfRule } from '../scripts/new.mjs';
 
@@ -118,16 +118,25 @@ test(
 );
 
 const engine: Laid = {
+  'src/core/engines/paper/facts.ts': `
+    import type { EngineFacts } from '../engineFacts';
+    import { facts as postgresql } from '../postgresql/facts';
+    export const facts: EngineFacts = { ...postgresql, title: 'Paper' };`,
   'src/core/engines/paper/index.ts': `
     import type { Engine } from '../engine';
     import { postgresql } from '../postgresql/index';
-    export const paper: Engine = { ...postgresql, title: 'Paper' };`,
+    import { facts } from './facts';
+    export const paper: Engine = { ...postgresql, ...facts };`,
+  'src/core/engines/name.ts': read('src/core/engines/name.ts').replace("['postgresql',", "['paper', 'postgresql',"),
+  'src/core/engines/facts.ts': read('src/core/engines/facts.ts')
+    .replace('EngineFacts>> = { postgresql,', 'EngineFacts>> = { paper, postgresql,')
+    .replace("from './postgresql/facts';", "from './postgresql/facts';\nimport { facts as paper } from './paper/facts';"),
   'src/core/engines/index.ts': read('src/core/engines/index.ts')
-    .replace('engines = { postgresql,', 'engines = { paper, postgresql,')
+    .replace('Engine>> = { postgresql,', 'Engine>> = { paper, postgresql,')
     .replace("from './postgresql/index';", "from './postgresql/index';\nimport { paper } from './paper/index';"),
 };
 
-test('a new engine is a folder and a line; the suites ask for a server of it', { timeout: 120_000 }, () => {
+test('a new engine is a folder and its lines; the suites ask for a server of it', { timeout: 120_000 }, () => {
   expect(problemsWith(engine, users)).toEqual([]);
   const problems = problemsWith(engine, ['test/contract/operations.test.ts', 'test/kit/server.ts']);
   expect(problems.slice(1)).toEqual([]);

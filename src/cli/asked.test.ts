@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
 import { answersTo } from '../../test/kit/psql';
-import { firstEngine } from '../core/engines/index';
+import { firstEngine } from '../core/engines/name';
 import { readSurveyDocument } from '../input/surveyDocument';
 import { AnswersError } from '../sources/files/answers';
 import { UsageError } from './arguments';

@@ -6,7 +6,7 @@ import { type Against, type Failure, failing, heldAgainst, type Taken } from '..
 import { junitOf } from '../core/report/junit';
 import { sarifOf } from '../core/report/sarif';
 import { markdownOf, type Outcome, plainOf } from '../core/report/told';
-import { type Finding, severities, type Severity } from '../core/rules/rule';
+import { type Finding, severities, type Severity } from '../core/rules/finding';
 import type { TableId } from '../core/catalogue/identifiers';
 import { surveyIn } from './planOfFile';
 import { UsageError } from './arguments';

@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { type Plan, planFor } from '../core/plan/plan';
+import type { Plan } from '../core/plan/shape';
+import { planFor } from '../core/plan/plan';
 import type { Decision } from '../core/remedies/question';
 import { questionsFor } from '../core/remedies/index';
-import type { Finding } from '../core/rules/rule';
+import type { Finding } from '../core/rules/finding';
 import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';
 

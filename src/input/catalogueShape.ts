@@ -37,7 +37,7 @@ import {
   type UnknownPart,
   unknownParts,
 } from '../core/catalogue/model';
-import { type EngineName, engineNames } from '../core/engines/index';
+import { type EngineName, engineNames } from '../core/engines/name';
 import { referentialActions } from '../core/rules/rule';
 import { errorsInWords, parsePart } from './parse';
 import { Names, SurveyFileError } from './surveyFile';

@@ -7,7 +7,7 @@ import { parseFor, styledKinds } from '../core/naming/styled';
 import type { Adopted } from '../core/naming/style';
 import { isTemplateProblem } from '../core/naming/template';
 import { rules } from '../core/rules/index';
-import { type Severity, severities } from '../core/rules/rule';
+import { type Severity, severities } from '../core/rules/finding';
 import { JsonError, jsonIn } from './json';
 import { errorsInWords, parse } from './parse';
 

@@ -27,7 +27,7 @@ import { currentFormat, isStored } from '../core/formats/stored';
 import { upgradeProposal } from '../core/formats/proposal';
 import { type Proposal, remedyOf } from '../core/remedies/index';
 import { surveyFormat } from '../core/survey/document';
-import { concerns, type Finding, severities } from '../core/rules/rule';
+import { concerns, type Finding, severities } from '../core/rules/finding';
 import { catalogueFrom, CatalogueShape, partsOf } from './catalogueShape';
 import { JsonError, jsonIn } from './json';
 import { errorsInWords, parse, parsePart } from './parse';

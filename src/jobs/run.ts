@@ -1,6 +1,6 @@
 import { driftOf } from '../core/catalogue/drift';
 import type { Catalogue } from '../core/catalogue/model';
-import type { Plan } from '../core/plan/plan';
+import type { Plan } from '../core/plan/shape';
 import { operationsOf } from '../core/plan/direction';
 import { isInForce, tablesNeeded, tablesTouched } from '../core/operations/index';
 import { type Carrying, carryOutPlan, CheckFailed, plannedSteps, type StepListener } from '../sources/run/carryOut';

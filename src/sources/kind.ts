@@ -2,7 +2,7 @@
 // keeps, but for the secret, which is sealed.
 
 import type { ClassConstructor } from '../input/fill';
-import type { EngineName } from '../core/engines/index';
+import type { EngineName } from '../core/engines/name';
 import type { Session } from './run/session';
 import type { Scratch, ScratchOptions } from './run/scratch';
 import type { Source } from './source';

@@ -14,7 +14,7 @@ import { factsFromStatistics } from '../core/evidence/statistics';
 import { askRules, judge, type WaivedFinding, type AuditOptions } from '../core/rules/audit';
 import { type Policies, noPolicies } from '../core/rules/policy';
 import type { Speed } from '../core/plan/times';
-import type { Finding } from '../core/rules/rule';
+import type { Finding } from '../core/rules/finding';
 import { type Budget, unboundedBudget, waitMs } from './budget';
 import { Later } from './reader';
 import type { AskedFor } from '../core/wishes/index';

@@ -7,7 +7,7 @@ import { evidence, profiled } from '../../test/kit/measured';
 import { sketch } from '../../test/kit/sketch';
 import { sourceAt } from '../../test/kit/source';
 import { there } from '../../test/kit/there';
-import { engineNames } from '../core/engines/index';
+import { engineNames } from '../core/engines/name';
 import { audit, wordsOf } from '../core/rules/audit';
 import { usualPolicy } from '../core/rules/policy';
 import { documentOf } from '../core/survey/document';

@@ -1,14 +1,13 @@
 // A survey that was taken elsewhere, in a pipeline or at somebody's desk, comes into the record of a source as a file: judged there,
 // under the waivers and the state machine of here.
 
-import type { TableId } from '../core/catalogue/identifiers';
-import { tableNames } from '../core/catalogue/identifiers';
+import { type TableId, tableNames } from '../core/catalogue/identifiers';
 import { visible } from '../core/naming/visible';
 import type { KnownFinding, Taken } from '../core/ratchet/against';
 import { type BroughtFacts, type WaivedFinding, waiverNames } from '../core/rules/audit';
 import { rules } from '../core/rules/index';
 import { type Policies, policyOf, waiverOf } from '../core/rules/policy';
-import type { Finding } from '../core/rules/rule';
+import type { Finding } from '../core/rules/finding';
 import { sourceKind } from '../sources/index';
 import type { FilesSettings } from '../sources/files/settings';
 import type { Db } from '../store/db';

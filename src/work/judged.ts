@@ -3,7 +3,7 @@
 import { type Seen, transitionsAfter } from '../core/ratchet/afterSurvey';
 import type { WaivedFinding } from '../core/rules/audit';
 import { waiverInWords } from '../core/rules/policy';
-import type { Finding } from '../core/rules/rule';
+import type { Finding } from '../core/rules/finding';
 import type { Db } from '../store/db';
 import { coreFinding, endAmounts, type FindingRow, keepFindings, listStanding, moveFindings } from '../store/findings/findings';
 import type { DocketId, SourceId, SurveyId } from '../store/ids';

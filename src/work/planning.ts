@@ -2,7 +2,7 @@
 
 import type { Catalogue } from '../core/catalogue/model';
 import { dictionaryOf } from '../core/naming/dictionary';
-import type { Plan } from '../core/plan/plan';
+import type { Plan } from '../core/plan/shape';
 import { catalogueId } from './catalogues';
 import { digestOf } from './digest';
 import type { ToPlan } from './thread/tasks';

@@ -10,7 +10,7 @@ import { conventionsOf } from '../core/naming/infer';
 import type { Speed } from '../core/plan/times';
 import type { WaivedFinding } from '../core/rules/audit';
 import type { Policies } from '../core/rules/policy';
-import type { Finding } from '../core/rules/rule';
+import type { Finding } from '../core/rules/finding';
 import type { SurveyDocument } from '../core/survey/document';
 import type { Db } from '../store/db';
 import type { SourceId } from '../store/ids';

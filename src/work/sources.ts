@@ -2,7 +2,8 @@
 
 import { baseTables } from '../core/catalogue/lookups';
 import type { Catalogue } from '../core/catalogue/model';
-import { engineOf, notTriedInWords } from '../core/engines/index';
+import { engineOf } from '../core/engines/index';
+import { notTriedInWords } from '../core/engines/facts';
 import { hiddenInWords, type LoginReport, risksInWords } from '../core/survey/login';
 import { sourceKind } from '../sources/index';
 import type { Source } from '../sources/source';

@@ -9,7 +9,7 @@ import { postgresql } from '../../src/core/engines/postgresql/index';
 import type { Mode } from '../../src/core/plan/cost';
 import { planFor } from '../../src/core/plan/plan';
 import { wordsOf } from '../../src/core/rules/audit';
-import type { Finding } from '../../src/core/rules/rule';
+import type { Finding } from '../../src/core/rules/finding';
 import { documentOf } from '../../src/core/survey/document';
 import { readSurveyDocument } from '../../src/input/surveyDocument';
 import { openSource } from '../../src/sources/postgresql/reader';

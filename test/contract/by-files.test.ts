@@ -2,7 +2,7 @@
 // and values.
 
 import { describe, expect, test } from 'vitest';
-import { firstEngine } from '../../src/core/engines/index';
+import { firstEngine } from '../../src/core/engines/name';
 import { rules } from '../../src/core/rules/index';
 import { planFor } from '../../src/core/plan/plan';
 import { AnswersError, decoded, type KeptAnswer, readAnswers } from '../../src/sources/files/answers';

@@ -3,7 +3,7 @@
 import { expect, test } from 'vitest';
 import { sketch } from '../kit/sketch';
 import type { Catalogue, Column, Constraint } from '../../src/core/catalogue/model';
-import type { EngineName } from '../../src/core/engines/index';
+import type { EngineName } from '../../src/core/engines/name';
 import { differenceInWords, differencesBetween } from '../../src/core/ratchet/differences';
 
 const port = sketch(`

@@ -9,7 +9,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { startPostgres } from '../../scripts/postgres.mjs';
 import type { Mode } from '../../src/core/plan/cost';
-import type { Plan } from '../../src/core/plan/plan';
+import type { Plan } from '../../src/core/plan/shape';
 import { type Direction, operationsOf } from '../../src/core/plan/direction';
 import { carryOutPlan } from '../../src/sources/run/carryOut';
 import { openSession } from '../../src/sources/postgresql/session';

@@ -4,7 +4,8 @@
 import { describe, expect, test } from 'vitest';
 import { tableId } from '../../src/core/catalogue/identifiers';
 import type { ReferentialAction } from '../../src/core/catalogue/model';
-import { type EngineName, engineNamed } from '../../src/core/engines/index';
+import type { EngineName } from '../../src/core/engines/name';
+import { engineNamed } from '../../src/core/engines/index';
 import type { Claim } from '../../src/core/evidence/claims';
 import { inverseOf, kindOf, type Operation } from '../../src/core/operations/index';
 import { isRefusing, type Proof } from '../../src/core/operations/proof';

@@ -6,7 +6,7 @@ import type { Mode } from '../../src/core/plan/cost';
 import { driftOf } from '../../src/core/catalogue/drift';
 import { tableNames } from '../../src/core/catalogue/identifiers';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import type { Plan } from '../../src/core/plan/plan';
+import type { Plan } from '../../src/core/plan/shape';
 import { type Direction, operationsOf } from '../../src/core/plan/direction';
 import { carryOutPlan, plannedSteps } from '../../src/sources/run/carryOut';
 import { perform } from '../../src/sources/run/perform';

@@ -5,11 +5,12 @@
 import { createHash } from 'node:crypto';
 import { describe, expect, test } from 'vitest';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { engineNamed, engineNames } from '../../src/core/engines/index';
+import { engineNamed } from '../../src/core/engines/index';
+import { engineNames } from '../../src/core/engines/name';
 import { planFor } from '../../src/core/plan/plan';
 import { type Answer, type Decision, typedName } from '../../src/core/remedies/question';
 import { questionsFor } from '../../src/core/remedies/index';
-import type { Finding } from '../../src/core/rules/rule';
+import type { Finding } from '../../src/core/rules/finding';
 import { keptSurvey } from './kept';
 
 /** `n` counts the findings. */

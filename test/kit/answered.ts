@@ -1,7 +1,7 @@
 import type { Catalogue } from '../../src/core/catalogue/model';
 import { questionsFor } from '../../src/core/remedies/index';
 import type { Decision } from '../../src/core/remedies/question';
-import type { Finding } from '../../src/core/rules/rule';
+import type { Finding } from '../../src/core/rules/finding';
 
 /** Answers by their beginning: `natural` stands for the first natural key that is offered. Any other id of an answer is kept. */
 export function answeredBy(finding: Finding, catalogue: Catalogue, wished: Decision): Decision {

@@ -1,6 +1,6 @@
 // The engines that a server is at hand for, a line each: what the contract suites are run on.
 
-import { type EngineName, engineNames } from '../../src/core/engines/index';
+import { type EngineName, engineNames } from '../../src/core/engines/name';
 import { quote as quoteAsMariadb } from '../../src/core/engines/mariadb/quote';
 import { quote } from '../../src/core/engines/postgresql/quote';
 import { openSource as openMariadb } from '../../src/sources/mariadb/reader';

@@ -1,7 +1,8 @@
 import type { Mode } from '../../src/core/plan/cost';
-import { type Plan, planFor } from '../../src/core/plan/plan';
+import type { Plan } from '../../src/core/plan/shape';
+import { planFor } from '../../src/core/plan/plan';
 import type { Decision } from '../../src/core/remedies/question';
-import type { Finding } from '../../src/core/rules/rule';
+import type { Finding } from '../../src/core/rules/finding';
 import type { Source } from '../../src/sources/source';
 import { survey } from '../../src/sources/survey';
 

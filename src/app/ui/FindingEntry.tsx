@@ -1,8 +1,7 @@
 import { pathTo } from '~/app/ui/pathTo';
 import { EntryLink } from '~/app/ui/parts';
-import type { FindingState } from '~/core/ratchet/states';
-import { openStates } from '~/core/ratchet/states';
-import type { Severity } from '~/core/rules/rule';
+import { type FindingState, openStates } from '~/core/ratchet/states';
+import type { Severity } from '~/core/rules/finding';
 import { HeldLine, Teeth } from './Teeth';
 
 interface Entry {

@@ -1,7 +1,8 @@
 import * as grammars from '@codemirror/lang-sql';
 import { highlightTree, tagHighlighter, tags } from '@lezer/highlight';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { engineNamed, type EngineName, firstEngine } from '~/core/engines/index';
+import { engineNamed } from '~/core/engines/index';
+import { type EngineName, firstEngine } from '~/core/engines/name';
 import { type ReactNode, useMemo, useRef } from 'react';
 
 const highlighter = tagHighlighter([

@@ -1,4 +1,4 @@
-import type { Severity } from '~/core/rules/rule';
+import type { Severity } from '~/core/rules/finding';
 
 const grades: readonly Severity[] = ['Minor', 'Moderate', 'Serious', 'Critical'];
 

@@ -3,7 +3,7 @@ import { policiesUnder } from '../../core/naming/document';
 import { noPolicies } from '../../core/rules/policy';
 import { documentOf } from '../../core/survey/document';
 import { noDictionary } from '../../core/naming/dictionary';
-import { notTriedInWords } from '../../core/engines/index';
+import { notTriedInWords } from '../../core/engines/facts';
 import { hiddenInWords, risksInWords } from '../../core/survey/login';
 import { type Progress, survey } from '../../sources/survey';
 import { tableId } from '../../core/catalogue/identifiers';

@@ -8,6 +8,8 @@ type Id<Kind extends string> = string & { readonly [kind]: Kind };
 export type TableId = Id<'table'>;
 export type ColumnId = Id<'column'>;
 export type ConstraintId = Id<'constraint'>;
+/** Stable from survey to survey: made of the rule and the object, not of what was measured. */
+export type FindingId = Id<'finding'>;
 
 export function tableId(schema: string, table: string): TableId {
   return join([schema, table]) as TableId;

@@ -1,4 +1,5 @@
-import { engineNamed, firstEngine } from '../engines/index';
+import { engineNamed } from '../engines/index';
+import { firstEngine } from '../engines/name';
 import { expect, test } from 'vitest';
 import { searchJoins } from './joins';
 import { sketch } from '../../../test/kit/sketch';

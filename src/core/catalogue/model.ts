@@ -2,7 +2,7 @@
 // It is immutable plain data (it could be written as JSON, and is: a snapshot for each survey).
 // Facts that only one engine has stand beside the neutral ones under `engine`.
 
-import type { EngineName } from '../engines/index';
+import type { EngineName } from '../engines/name';
 import type { ColumnId, ConstraintId, TableId } from './identifiers';
 
 export interface Catalogue {
@@ -374,3 +374,19 @@ export interface Privilege {
   readonly grantee: string;
   readonly privilege: string;
 }
+
+/** What bears a name of its own that a house style has a template for. */
+export type NamedKind =
+  'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'not null' | 'index' | 'sequence' | 'trigger';
+
+export const namedKinds: readonly NamedKind[] = [
+  'primary key',
+  'foreign key',
+  'unique',
+  'check',
+  'exclusion',
+  'not null',
+  'index',
+  'sequence',
+  'trigger',
+];

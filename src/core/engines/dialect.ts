@@ -9,7 +9,7 @@ import type { ActionProof, BreakingProof, Proof } from '../operations/proof';
 import { DialectError } from './DialectError';
 import type { Query } from './questions';
 import type { Cost, Mode } from '../plan/cost';
-import type { Plan } from '../plan/plan';
+import type { Plan } from '../plan/shape';
 import type { Entry } from '../plan/record';
 
 export interface Dialect {

@@ -1,104 +1,15 @@
-// What the core must know of an engine: what it can do, how it names and stores, how it is written to. Pure: nothing
-// here reads or runs. No file outside of an engine's own folders names one.
+// An engine as a whole: what it is, how it is written to, and what is asked of it. Pure: nothing here reads or runs. No file
+// outside of an engine's own folders names one.
 
-import type { Column, Table } from '../catalogue/model';
-import type { NamedKind } from '../naming/named';
 import type { Dialect } from './dialect';
+import type { EngineFacts } from './engineFacts';
 import type { Questions } from './questions';
 
-export interface Engine {
-  /** For every text that names it. */
-  readonly title: string;
+export interface Engine extends EngineFacts {
   /** Its dialect, as the parser that colours scripts names it. */
   readonly grammar: string;
   /** Its own client, at a terminal where the database is. */
   readonly client: { readonly name: string; readonly runs: (file: string) => string };
-  /** `version` as the server spells it. */
-  readonly traits: (version: string) => Traits;
-  /** The earliest and the latest version, without what comes behind the second number, that somebody has tried Pawl on. */
-  readonly tried: readonly [from: string, to: string];
-  readonly names: NameRules;
-  readonly types: TypeRules;
-  /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
-  readonly withNullability?: (definition: string, nullable: boolean) => string;
   readonly dialect: Dialect;
   readonly questions: Questions;
-}
-
-/** What engines can do, or do differently. */
-export interface Traits {
-  /** False where each DDL statement commits: then nothing is promised to be rolled back. */
-  readonly transactionalDdl: boolean;
-  /** False where the server's own end in the middle of a statement can leave its table unreadable. */
-  readonly outlivesCrashes: boolean;
-  /** Whether a constraint of a table can be added without a look at the rows that are there, which are checked later. */
-  readonly addedUnchecked: (what: 'foreign key' | 'check', table: Pick<Table, 'kind'>) => boolean;
-  /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
-  readonly namedNotNull: boolean;
-  /** True where a view can act with the rights of whoever asks it, and takes what is written to it. */
-  readonly viewsActForCallers: boolean;
-  /** True where a reference can be declared and not hold. */
-  readonly switchesReferences: boolean;
-  /** True where a reference can be checked at the end of a transaction. */
-  readonly defersReferences: boolean;
-  /** True where a reference gives its children their default when their parent goes, as it may declare. */
-  readonly setsDefaults: boolean;
-  /** True where a column that a reference empties cannot be NOT NULL. */
-  readonly emptiesNullableOnly: boolean;
-  /** True where a trigger can be switched off and on, or get another name. */
-  readonly changesTriggers: boolean;
-  /** True where a constraint gets another name as such; else it is dropped and made again. */
-  readonly renamesConstraints: boolean;
-  /** True where a column that numbers rows has to be a key, and is made with it. */
-  readonly numbersByKey: boolean;
-  /** True where a column that a check speaks of can get another name, which the check follows. */
-  readonly renamesCheckedColumns: boolean;
-  /** True where what refers to a key stays while another takes its place. */
-  readonly keepsReferencesToKeys: boolean;
-  /** True where a reference joins columns of the very same type and collation only. */
-  readonly refersAlike: boolean;
-  /** True where a reference makes an index over its columns when none begins with them. */
-  readonly indexesReferences: boolean;
-  /** True where what is declared can have been let through once: it is counted under every reference. */
-  readonly trustsWriters: boolean;
-  /** True where an index made again stands behind all others, unless those are made again too. */
-  readonly ordersIndexes: boolean;
-}
-
-export interface NameRules {
-  /** A name as long as names may be, or shorter by `room`, in what the engine counts. */
-  readonly shorten: (name: string, room?: number) => string;
-  /** Whether names of a kind are told apart within a whole schema, or within their table. */
-  readonly scopeOf: (kind: NamedKind) => 'schema' | 'table';
-  /** A name that needs no quotes. */
-  readonly bare: RegExp;
-  /** A name as the server writes it in expressions: in quotes where it needs them. */
-  readonly spelt: (name: string) => string;
-  /** Words, in lower case, that only quotes make a name of a table or column. */
-  readonly reserved: ReadonlySet<string>;
-  /** What the server calls things by itself: templates with {table}, {columns} and {parent}. */
-  readonly templates: Readonly<Record<NamedKind, string>>;
-  /** What bears a name that nobody chooses. */
-  readonly fixed?: Readonly<Partial<Record<NamedKind, string>>>;
-  /** The template of a check that speaks of several columns. */
-  readonly checkOfSeveral: string;
-}
-
-export interface TypeRules {
-  /** Bytes that a value of the type takes; null for one that is as long as it is. */
-  readonly fixedBytes: (column: Pick<Column, 'declaredType'>) => number | null;
-  /** The largest whole number that the type holds; null for one without such a bound. */
-  readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
-  /** Whether a moment tells its zone; null for what is no moment. */
-  readonly zoneOf: (column: Pick<Column, 'declaredType'>) => 'with' | 'without' | null;
-  /** Of a column that numbers rows, as the server spells it. */
-  readonly numbering: string;
-  /** The type as people spell it: the shortest that the engine takes. */
-  readonly short: (declaredType: string) => string;
-  /** Bytes that an index entry takes at most. */
-  readonly widestIndexed: number;
-  /** What a column takes of that by its declaration, whatever is in it; left out where its values decide. */
-  readonly indexedBytes?: (column: Pick<Column, 'declaredType' | 'length' | 'characterSet' | 'precision'>) => number;
-  /** Casts in the text of views and functions, to be skipped when their joins are looked for. */
-  readonly casts: RegExp;
 }

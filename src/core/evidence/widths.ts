@@ -3,7 +3,7 @@
 import type { TableId } from '../catalogue/identifiers';
 import { getColumn } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import { factsOf } from '../engines/facts';
 import { type Evidence, profileOf } from './evidence';
 
 /** Bytes. */
@@ -15,7 +15,7 @@ export function isTooWide(
   table: TableId,
   columns: readonly string[],
 ): boolean {
-  const { indexedBytes, widestIndexed } = engineOf(catalogue).types;
+  const { indexedBytes, widestIndexed } = factsOf(catalogue).types;
   if (indexedBytes) {
     const declared = columns.map((name) => getColumn(catalogue, table, name));
     return declared.reduce((sum, column) => sum + indexedBytes(column), 0) > widestIndexed;

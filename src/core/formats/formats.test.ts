@@ -5,13 +5,14 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { beforeAll, expect, test } from 'vitest';
+import { firstEngine } from '../engines/name';
 import { readSurveyDocument, type ReadSurvey } from '../../input/surveyDocument';
 import { engines, scriptsOf } from '../engines/index';
 import { afterPlan, planFor } from '../plan/plan';
 import { completeDecision } from '../remedies/question';
 import { questionsFor } from '../remedies/index';
 import { tableOf } from '../rules/audit';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 import { catalogueFrom, currentFormat, decisionFrom, type Stored, planFrom, proposalFrom } from './index';
 
 const golden = join(import.meta.dirname, '../../../test/golden');
@@ -22,10 +23,13 @@ interface Sample {
   readonly plan: Stored & { readonly mode: 'plain' | 'quiet' };
 }
 const samples = JSON.parse(unpacked('plans-1.json.gz')) as readonly Sample[];
-const document = JSON.parse(unpacked('postgresql/survey.json.gz')) as { readonly catalogue: Stored; readonly findings: readonly Stored[] };
+const document = JSON.parse(unpacked(`${firstEngine}/survey.json.gz`)) as {
+  readonly catalogue: Stored;
+  readonly findings: readonly Stored[];
+};
 let survey: ReadSurvey;
 beforeAll(async () => {
-  survey = await readSurveyDocument(unpacked('postgresql/survey.json.gz'));
+  survey = await readSurveyDocument(unpacked(`${firstEngine}/survey.json.gz`));
 });
 
 const heading = { title: 'kept', source: 'harbour', madeAt: '' };

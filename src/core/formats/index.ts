@@ -2,8 +2,8 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
-import { firstEngine } from '../engines/index';
-import type { Plan } from '../plan/plan';
+import { firstEngine } from '../engines/name';
+import type { Plan } from '../plan/shape';
 import type { Proposal } from '../remedies/index';
 import type { Decision } from '../remedies/question';
 import { upgradeCatalogue } from './catalogue';

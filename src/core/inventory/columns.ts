@@ -3,8 +3,8 @@ import { declaredUniques, foreignKeysOf, isIndexed, primaryKeyOf, referencesTo }
 import type { Column, ForeignKey, Table } from '../catalogue/model';
 import { type Evidence, type Fact, profileOf, sampleOf } from '../evidence/evidence';
 import { counted } from '../naming/words';
-import { engineOf } from '../engines/index';
-import type { Finding } from '../rules/rule';
+import { factsOf } from '../engines/facts';
+import type { Finding } from '../rules/finding';
 import type { Line, Stock, Taken, Value } from './stock';
 
 export const columns: Stock = {
@@ -73,7 +73,7 @@ function lineOf({ catalogue, evidence }: Taken, { table, column, i }: Place, see
       table: table.name,
       position: i + 1,
       column: column.name,
-      type: engineOf(catalogue).types.short(column.declaredType),
+      type: factsOf(catalogue).types.short(column.declaredType),
       nullable: column.nullable,
       role: roleOf({ table, column, i }, refers, children),
       seems: seeming.get(column.id) ?? null,

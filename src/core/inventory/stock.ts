@@ -3,7 +3,7 @@
 
 import type { Catalogue, UnknownPart } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 
 export type Value = string | number | boolean | null;
 

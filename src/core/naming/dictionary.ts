@@ -2,8 +2,8 @@
 
 import { baseTables, findTable, foreignKeysOf } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import type { NameRules } from '../engines/engine';
-import { engineOf } from '../engines/index';
+import type { NameRules } from '../engines/engineFacts';
+import { factsOf } from '../engines/facts';
 import { once } from '../once';
 import { shortFor } from './abbreviations';
 import { lettersOf, plural, singular, wordsOf } from './words';
@@ -39,7 +39,7 @@ export function dictionaryOf(catalogue: Catalogue): Dictionary {
 export type Spelling = NameRules & { readonly dictionary?: Dictionary };
 
 export const spellingOf = once((catalogue: Catalogue): Spelling => {
-  const { names } = engineOf(catalogue);
+  const { names } = factsOf(catalogue);
   const dictionary = dictionaryOf(catalogue);
   return isEmpty(dictionary) ? names : { ...names, dictionary };
 });

@@ -2,6 +2,7 @@ import { gunzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
+import { firstEngine } from '../engines/name';
 import { sketch } from '../../../test/kit/sketch';
 import { readSurveyDocument } from '../../input/surveyDocument';
 import type { Catalogue } from '../catalogue/model';
@@ -85,7 +86,7 @@ test('where no two names are made alike nothing is learned', () => {
 });
 
 test('of the harbour it is learned what was planted, and who breaks it', async () => {
-  const file = join(import.meta.dirname, '..', '..', '..', 'test', 'golden', 'postgresql', 'survey.json.gz');
+  const file = join(import.meta.dirname, '..', '..', '..', 'test', 'golden', firstEngine, 'survey.json.gz');
   const { catalogue } = await readSurveyDocument(gunzipSync(readFileSync(file)).toString());
   const found = Object.fromEntries(inferConventions(catalogue).map((one) => [one.kind, one]));
   expect(found['primary key']?.template).toBe('pk_{table}');

@@ -2,13 +2,13 @@
 // follow it, and which do not. Templates are not chosen from a list: each name is taken apart by what it is made of, which
 // gives the templates that it could have come from; the one that brings most names back is the house's.
 
-import type { Table, Catalogue } from '../catalogue/model';
+import { type Catalogue, namedKinds, type Table } from '../catalogue/model';
 import { type Dictionary, type Spelling, spellingOf } from './dictionary';
 import { once } from '../once';
 import { isServerMade } from './made';
 import { groupBy } from '../grouping';
 import { inferTerm, termPatterns } from './inferTerms';
-import { type NamedObject, namedKinds, namedObjects } from './named';
+import { type NamedObject, namedObjects } from './named';
 import { followers, isTermKind, parseFor, type Styled, type StyledKind, termKinds } from './styled';
 import { termsOf } from './terms';
 import {

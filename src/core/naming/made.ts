@@ -1,6 +1,6 @@
 // What a server calls constraints and indexes by itself, and how such names are told from those that somebody thought of.
 
-import type { NameRules } from '../engines/engine';
+import type { NameRules } from '../engines/engineFacts';
 import type { NamedObject, ToName } from './named';
 import { readable, spell, type Template } from './template';
 

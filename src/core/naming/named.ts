@@ -1,26 +1,11 @@
 // Constraints and indexes as things with a name, and what that name could be made of.
 
 import { baseTables, findSequence, findTable, foreignKeysOf, isInherited } from '../catalogue/lookups';
-import type { Catalogue, Constraint, Reference, Table } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import type { Catalogue, Constraint, NamedKind, Reference, Table } from '../catalogue/model';
+import { factsOf } from '../engines/facts';
 import { once } from '../once';
 import type { Ingredients } from './template';
 import { wordsOf } from './words';
-
-export type NamedKind =
-  'primary key' | 'unique' | 'foreign key' | 'check' | 'exclusion' | 'not null' | 'index' | 'sequence' | 'trigger';
-
-export const namedKinds: readonly NamedKind[] = [
-  'primary key',
-  'foreign key',
-  'unique',
-  'check',
-  'exclusion',
-  'not null',
-  'index',
-  'sequence',
-  'trigger',
-];
 
 /** How kinds are spoken of, many at a time. */
 export const kindsInWords: Readonly<Record<NamedKind, string>> = {
@@ -87,7 +72,7 @@ export function namedOf(catalogue: Catalogue, table: Table): readonly NamedObjec
 }
 
 function readNamed(catalogue: Catalogue, table: Table): readonly NamedObject[] {
-  const { fixed = {} } = engineOf(catalogue).names;
+  const { fixed = {} } = factsOf(catalogue).names;
   const constraints = table.constraints
     .filter((constraint) => fixed[constraint.kind] === undefined && !(constraint.kind === 'check' && constraint.withinColumn))
     .map((constraint) => namedConstraint(catalogue, table, constraint));

@@ -1,14 +1,15 @@
 // The house style for names of constraints and indexes: what a source's people adopted, and where they adopted nothing, what
 // most of the names that are there follow. And what the server would have called things by itself.
 
-import type { Catalogue } from '../catalogue/model';
-import type { NameRules } from '../engines/engine';
-import { engineOf, type EngineName } from '../engines/index';
+import { type Catalogue, type NamedKind, namedKinds } from '../catalogue/model';
+import type { NameRules } from '../engines/engineFacts';
+import { factsOf } from '../engines/facts';
+import type { EngineName } from '../engines/name';
 import { once } from '../once';
 import { type Spelling, spellingOf } from './dictionary';
 import { conventionsOf, type Followed } from './infer';
 import { isServerMade, serverName } from './made';
-import { type NamedKind, namedKinds, type NamedObject, type ToName } from './named';
+import type { NamedObject, ToName } from './named';
 import { isTermKind, parseFor, type StyledKind, styledKinds, type TermKind } from './styled';
 import type { TakenNames } from './taken';
 import { isTemplateProblem, nameBy, readable, render, type Template } from './template';
@@ -60,7 +61,7 @@ const fewestNames = 12;
 const nearlyAll = 0.9;
 
 const prevailingStyle = once((catalogue: Catalogue): HouseStyle => {
-  const { names: rules } = engineOf(catalogue);
+  const { names: rules } = factsOf(catalogue);
   const conventions = conventionsOf(catalogue);
   const learned = new Map(
     conventions.flatMap(({ kind, template, names, follow }) =>

@@ -3,7 +3,7 @@ import type { Adopted } from './style';
 import { audit, type AuditOptions } from '../rules/audit';
 import type { Policies } from '../rules/policy';
 import { rules } from '../rules/index';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 
 export interface StyleChange {
   readonly come: readonly Finding[];

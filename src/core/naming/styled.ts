@@ -1,7 +1,7 @@
 // Everything that a house style has a template for: constraints and indexes, and tables and columns themselves.
 
-import type { Table } from '../catalogue/model';
-import { kindsInWords, type NamedKind, namedKinds } from './named';
+import { type NamedKind, namedKinds, type Table } from '../catalogue/model';
+import { kindsInWords } from './named';
 import type { Spelling } from './dictionary';
 import {
   type Ingredients,

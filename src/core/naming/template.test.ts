@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { engineNames, engines, firstEngine } from '../engines/index';
+import { engines } from '../engines/index';
+import { engineNames, firstEngine } from '../engines/name';
 import {
   forms,
   type Ingredients,

@@ -1,7 +1,7 @@
 // Templates for names: `fk_{table}_{parent}[_{role}]`. What stands in braces is filled in, what stands in square brackets is
 // said only where the name would be another's without it. Forms follow colons: `{table:pascal}`, `{words:plural:snake}`.
 
-import type { NameRules } from '../engines/engine';
+import type { NameRules } from '../engines/engineFacts';
 import { type Dictionary, noDictionary, pluralBy, shortOf, singularBy, type Spelling, wholeOf } from './dictionary';
 import { lettersOf } from './words';
 

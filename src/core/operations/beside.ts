@@ -1,5 +1,4 @@
-import type { TableId } from '../catalogue/identifiers';
-import type { FindingId } from '../rules/rule';
+import type { FindingId, TableId } from '../catalogue/identifiers';
 import { kindOf, type Operation } from './index';
 import { says } from './says';
 

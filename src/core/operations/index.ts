@@ -68,6 +68,12 @@ export interface Stored {
   readonly carried?: true;
 }
 
+/** What an operation is without those that are done with it. */
+export function byItself(operation: Operation): Operation {
+  const { also: _also, carried: _carried, ...own } = operation;
+  return own;
+}
+
 export function kindOf(operation: Operation): Kind<Operation> {
   return kinds[operation.kind];
 }

@@ -4,7 +4,7 @@
 
 import type { Draft } from '../catalogue/draft';
 import type { TableId } from '../catalogue/identifiers';
-import type { Traits } from '../engines/engine';
+import type { Traits } from '../engines/engineFacts';
 import type { Catalogue, ForeignKey, Table } from '../catalogue/model';
 import type { Check } from './check';
 import type { Beside, Candidate } from './beside';

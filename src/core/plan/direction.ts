@@ -4,9 +4,9 @@
 import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
 import { checksFor, isInForce, kindOf, type Operation } from '../operations/index';
-import type { FindingId } from '../rules/rule';
+import type { FindingId } from '../catalogue/identifiers';
 import { checksAfter, checksBefore, checksOfDefinition, checksOfRights } from './checks';
-import type { Plan } from './plan';
+import type { Plan } from './shape';
 import { spelt } from '../spelt';
 
 /** `clear`: what repairs kept is dropped, once nobody wants to go back. */

@@ -3,14 +3,14 @@
 
 import type { Draft } from '../catalogue/draft';
 import type { Catalogue, Table } from '../catalogue/model';
-import { engineOf, traitsOf } from '../engines/index';
+import { factsOf, traitsOf } from '../engines/facts';
 import { kindOf, type Operation } from '../operations/index';
 import type { Ground } from '../operations/operation';
 import { Refusal } from '../operations/refusal';
 
 export function groundOf(catalogue: Catalogue, current: Draft): Ground {
   const traits = traitsOf(catalogue);
-  const { names, withNullability = null } = engineOf(catalogue);
+  const { names, withNullability = null } = factsOf(catalogue);
   const { shorten, spelt } = names;
   return { current, namedNotNull: traits.namedNotNull, shorten, spelt, traits, withNullability };
 }

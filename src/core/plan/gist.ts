@@ -2,8 +2,8 @@
 
 import { getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import type { FindingId } from '../rules/rule';
-import type { Plan, Step } from './plan';
+import type { FindingId } from '../catalogue/identifiers';
+import type { Plan, Step } from './shape';
 
 /** From the least to the gravest. What only touches the catalogue keeps others waiting for a moment, whatever its lock is. */
 export const risks = [

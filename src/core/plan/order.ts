@@ -2,7 +2,7 @@
 
 import { getTable, primaryKeyOf } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { engineOf, traitsOf } from '../engines/index';
+import { factsOf, traitsOf } from '../engines/facts';
 import type { AddForeignKey } from '../operations/add-foreign-key';
 import type { Candidate } from '../operations/beside';
 import { kindOf, type Operation } from '../operations/index';
@@ -38,9 +38,7 @@ export function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogu
     candidates.flatMap(({ operation: o }) => {
       const column = keyOf(o);
       if (!column) return [];
-      return [
-        [column, o.kind === 'addPrimaryKey' ? o.name : engineOf(catalogue).names.shorten(`pawl_${column.column}`)] as const,
-      ];
+      return [[column, o.kind === 'addPrimaryKey' ? o.name : factsOf(catalogue).names.shorten(`pawl_${column.column}`)] as const];
     }),
   );
   return candidates.flatMap((candidate): readonly Candidate[] => {
@@ -56,7 +54,7 @@ export function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogu
       return [
         {
           ...candidate,
-          operation: { ...o, key: helpers.get(o) ?? keyOfItsOwn(o, catalogue), type: engineOf(catalogue).types.numbering },
+          operation: { ...o, key: helpers.get(o) ?? keyOfItsOwn(o, catalogue), type: factsOf(catalogue).types.numbering },
         },
       ];
     }
@@ -68,7 +66,7 @@ export function asItIsDone(candidates: readonly Candidate[], catalogue: Catalogu
 }
 
 function keyOfItsOwn({ table, column }: NumberRows, catalogue: Catalogue): string {
-  const { fixed = {}, shorten } = engineOf(catalogue).names;
+  const { fixed = {}, shorten } = factsOf(catalogue).names;
   return primaryKeyOf(getTable(catalogue, table)) ? shorten(`pawl_${column}`) : (fixed['primary key'] ?? shorten(`pk_${column}`));
 }
 

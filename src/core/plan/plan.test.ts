@@ -8,7 +8,7 @@ import { evidence, included, profiled } from '../../../test/kit/measured';
 import { answeredBy } from '../../../test/kit/answered';
 import { isMended } from '../ratchet/mended';
 import { audit } from '../rules/audit';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 import { afterPlan, leaveOut, planFor, takeOut } from './plan';
 import { checksToStart, operationsOf } from './direction';
 

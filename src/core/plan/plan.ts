@@ -5,62 +5,30 @@
 import { Draft } from '../catalogue/draft';
 import { foreignKeysOf, getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { engineOf, type EngineName } from '../engines/index';
+import { engineOf } from '../engines/index';
 import { groupBy } from '../grouping';
 import { type Adopted, styleOf } from '../naming/style';
 import { type AddForeignKey, asItIs } from '../operations/add-foreign-key';
 import { Beside, type Candidate } from '../operations/beside';
-import type { Check } from '../operations/check';
 import { applyAll, applyTo, inverseOf, kindOf, type Operation } from '../operations/index';
-import type { Proof } from '../operations/proof';
-import { type NeededKey, Refusal } from '../operations/refusal';
+import { Refusal } from '../operations/refusal';
 import { startNaming } from '../remedies/names';
 import { operationsFor } from '../remedies/index';
 import type { Decision } from '../remedies/question';
-import type { Finding, FindingId } from '../rules/rule';
+import type { Finding } from '../rules/finding';
+import type { FindingId } from '../catalogue/identifiers';
 import { checksAfter, checksBefore } from './checks';
 import { conflictOf } from './conflicts';
-import type { Cost, Mode } from './cost';
+import type { Mode } from './cost';
 import { fitted, groundOf } from './fit';
 import { inTurn } from './order';
 import { inOneRebuild } from './rebuilds';
-import { type Record, recordFor } from './record';
+import { recordFor } from './record';
+import type { Plan, Problem } from './shape';
 
 export interface DecidedFinding {
   readonly finding: Finding;
   readonly decision: Decision;
-}
-
-export interface Plan {
-  readonly engine: EngineName;
-  readonly mode: Mode;
-  readonly steps: readonly Step[];
-  /** Undoes all steps, last first. */
-  readonly back: readonly Operation[];
-  readonly before: readonly Check[];
-  readonly after: readonly Check[];
-  /** Why parts of the docket cannot be carried out as they are; those parts are not in the steps. */
-  readonly problems: readonly Problem[];
-  /** Undoes what was done of remedies that were taken out after a run had stopped; before all else, whichever way it goes. */
-  readonly undo?: readonly Operation[];
-  /** What its side tables are told by; left out by older versions. */
-  readonly label?: string;
-  /** Where it is written down what was there before the first run; left out where nothing of it could be. */
-  readonly record?: Record;
-}
-
-export interface Step {
-  readonly operation: Operation;
-  readonly finding: FindingId;
-  readonly cost: Cost;
-  readonly proofs: readonly Proof[];
-}
-
-export interface Problem {
-  readonly finding: FindingId;
-  readonly message: string;
-  /** The key that another remedy would have to make first. */
-  readonly needs: NeededKey | null;
 }
 
 export interface PlanOptions {

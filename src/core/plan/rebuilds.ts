@@ -3,7 +3,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { Dialect } from '../engines/dialect';
-import { kindOf, type Operation } from '../operations/index';
+import { byItself, kindOf, type Operation } from '../operations/index';
 
 /** The same operations in the same order, each that rebuilds its table with those after it that this rebuild can do too. */
 export function inOneRebuild(operations: readonly Operation[], { servesToo }: Dialect): readonly Operation[] {
@@ -24,12 +24,6 @@ export function inOneRebuild(operations: readonly Operation[], { servesToo }: Di
     else before.set(table, keepsColumns.has(operation.kind) ? [...own, at] : []);
   }
   return together;
-}
-
-/** What an operation is without those that are done with it. */
-export function byItself(operation: Operation): Operation {
-  const { also: _also, carried: _carried, ...own } = operation;
-  return own;
 }
 
 /** A column may be changed before it as well as after it. */

@@ -6,16 +6,9 @@ import { besideTable, type TableId } from '../catalogue/identifiers';
 import { findTable, sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import type { Check } from '../operations/check';
-import { byItself } from './rebuilds';
-import { inverseOf, isInForce, kindOf, type Operation, todoOf } from '../operations/index';
-import type { Plan } from './plan';
+import { byItself, inverseOf, isInForce, kindOf, type Operation, todoOf } from '../operations/index';
+import type { Plan, Record } from './shape';
 import { spelt } from '../spelt';
-
-/** Where a plan writes that down, and of which of its steps: those that had something to do when it was made. */
-export interface Record {
-  readonly table: TableId;
-  readonly steps: readonly number[];
-}
 
 export type NotThereBefore = Extract<Check, { kind: 'notThereBefore' }>;
 

@@ -1,6 +1,6 @@
 // What a rehearsal tells: the parts it went through, in order, each with what it found.
 
-import type { FindingId } from '../rules/rule';
+import type { FindingId } from '../catalogue/identifiers';
 
 /** `copy`: make the scratch copy. `again`: forward a second time, which must change nothing. `compare`: with the copy as it was. */
 export const rehearsalParts = ['copy', 'forward', 'proofs', 'again', 'back', 'compare'] as const;

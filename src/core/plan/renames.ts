@@ -4,7 +4,7 @@
 import { tableNames } from '../catalogue/identifiers';
 import { findConstraint, findNotNull, findTable, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import { factsOf } from '../engines/facts';
 import type { Candidate } from '../operations/beside';
 import { isRename } from '../operations/index';
 import type { Rename } from '../operations/rename';
@@ -52,7 +52,7 @@ function inCircle([first, ...rest]: readonly Renaming[], catalogue: Catalogue): 
   if (!first) return [];
   // It has the name already.
   if (rest.length === 0) return [first];
-  const parked = `${engineOf(catalogue).names.shorten(first.operation.to, parkedEnd.length)}${parkedEnd}`;
+  const parked = `${factsOf(catalogue).names.shorten(first.operation.to, parkedEnd.length)}${parkedEnd}`;
   const mine = told(first, catalogue);
   return [
     { ...mine, operation: { ...mine.operation, to: parked } },

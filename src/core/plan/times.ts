@@ -8,7 +8,7 @@ import { engineOf } from '../engines/index';
 import { counted, sizeInWords } from '../naming/words';
 import type { Operation } from '../operations/index';
 import { blocksInWords, type Cost, wayInWords } from './cost';
-import type { Plan } from './plan';
+import type { Plan } from './shape';
 
 /** Bytes of tables that were read whole, and how long that took. */
 export interface Speed {

@@ -4,7 +4,7 @@
 import { columnId, constraintId, tableId, type TableId, tableNames } from '../catalogue/identifiers';
 import { findTable } from '../catalogue/lookups';
 import type { Catalogue, Column, Constraint, ForeignKey, Index, ReferentialAction, Table } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import { factsOf } from '../engines/facts';
 import { isRefusing } from '../operations/proof';
 import type { Difference } from './differences';
 
@@ -57,7 +57,7 @@ function isSpelling({ kind, table, name, change, was }: Difference, before: Cata
     const [one, other] = [old.constraints.find((c) => c.name === former), now.constraints.find((c) => c.name === name)];
     if (!one || !other) return false;
     // What bears a name that nobody chooses was not renamed by anybody.
-    const isFixed = [before, after].some((of) => engineOf(of).names.fixed?.[one.kind] !== undefined);
+    const isFixed = [before, after].some((of) => factsOf(of).names.fixed?.[one.kind] !== undefined);
     return meaningOfConstraint(one) === meaningOfConstraint(other) && (change === 'changed' || isFixed);
   }
   return kind === 'index' && change === 'changed' && alike(old.indexes, now.indexes, name, meaningOfIndex);
@@ -76,7 +76,7 @@ function alike<Part extends { readonly name: string }>(
 /** What every engine means by it: of a text its length, of a number its bytes or digits. */
 function meaningOf(column: Column, of: Pick<Catalogue, 'engine'>): string {
   const { family, length, precision, scale, nullable, identity, generated } = column;
-  const { types } = engineOf(of);
+  const { types } = factsOf(of);
   const size =
     family === 'integer'
       ? [types.fixedBytes(column), types.largest(column)]

@@ -1,11 +1,11 @@
 // What a survey does to the findings that were known before it.
 
-import type { TableId } from '../catalogue/identifiers';
+import type { FindingId, TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Depth } from '../evidence/requests';
 import { tableOf } from '../rules/audit';
 import { type Policies, policyOf } from '../rules/policy';
-import type { Finding, FindingId } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 import { isGone, isMended } from './mended';
 import { type FindingEvent, type FindingState, nextState } from './states';
 

@@ -5,7 +5,7 @@ import type { TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Depth } from '../evidence/requests';
 import { noPolicies } from '../rules/policy';
-import { type Finding, severities, type Severity } from '../rules/rule';
+import { type Finding, severities, type Severity } from '../rules/finding';
 import { type Standing, transitionsAfter } from './afterSurvey';
 import { followed, Names, type Renames, renamesBetween } from './renamed';
 

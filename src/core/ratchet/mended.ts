@@ -6,7 +6,7 @@ import { findTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { remedyOf } from '../remedies/index';
 import { tableOf } from '../rules/audit';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 
 /** False as well where only the rule itself can tell, by no longer finding it. */
 export function isMended({ object, proposal }: Pick<Finding, 'object' | 'proposal'>, catalogue: Catalogue): boolean {

@@ -1,13 +1,13 @@
 // What is called otherwise than it was at the survey before: told by the server's own number where there is one, else by
 // what a table is made of. Findings, waivers and what people asked for go on under the new names.
 
-import { columnNamesIn, columnsId, tableId, tableNames, type TableId } from '../catalogue/identifiers';
+import { columnNamesIn, columnsId, type FindingId, tableId, type TableId, tableNames } from '../catalogue/identifiers';
 import { findTable, keyColumnsOf } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { groupBy } from '../grouping';
 import { visible } from '../naming/visible';
 import { identityStart, tableOf } from '../rules/audit';
-import type { Finding, FindingId } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 
 export interface Renames {
   /** New by old. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { tableId } from '../catalogue/identifiers';
-import { concerns, severities } from '../rules/rule';
+import { concerns, severities } from '../rules/finding';
 import type { CoverageCell, SurveyedTable } from '../survey/boards';
 import { soundnessOf } from './soundness';
 

@@ -1,7 +1,7 @@
 // One number that can be quoted. Each table that was measured counts once for each concern; it is sound there while nothing of
 // Moderate or worse is open. Docs: docs/operations.md, "Soundness".
 
-import { type Concern, concerns, severities, type Severity } from '../rules/rule';
+import { type Concern, concerns, severities, type Severity } from '../rules/finding';
 import type { CoverageBoard, CoverageCell } from '../survey/boards';
 
 export interface Soundness {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import type { Concern } from '../rules/rule';
+import type { Concern } from '../rules/finding';
 import { causes, type Cells, type Happened, turnedBetween, turnedTogether } from './standing';
 
 const cells = (measured: readonly string[], broken: readonly string[], notMeasured: readonly string[] = []): Cells => ({

@@ -1,6 +1,6 @@
 // Where a source stands at the end of a survey, and what made its soundness another than at the survey before.
 
-import type { Concern, Severity } from '../rules/rule';
+import type { Concern, Severity } from '../rules/finding';
 import type { CoverageBoard } from '../survey/boards';
 import { brokenCells, cellName, type Soundness } from './soundness';
 import type { FindingState } from './states';

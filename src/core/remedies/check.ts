@@ -1,4 +1,4 @@
-import { traitsOf } from '../engines/index';
+import { traitsOf } from '../engines/facts';
 // A check that keeps a claim, once somebody has said what becomes of the rows against it.
 
 import { sameColumnSet } from '../catalogue/lookups';

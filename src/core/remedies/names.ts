@@ -2,7 +2,7 @@
 
 import { sideTablePrefix } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import { factsOf } from '../engines/facts';
 import { type Making, named } from '../naming/named';
 import { freeName, type HouseStyle } from '../naming/style';
 import { TakenBySchema } from '../naming/taken';
@@ -23,9 +23,9 @@ export function startNaming(catalogue: Catalogue, style: HouseStyle, label: stri
 }
 
 export function give(naming: Naming, table: Table, made: Making): string {
-  const fixed = engineOf(naming.catalogue).names.fixed?.[made.kind];
+  const fixed = factsOf(naming.catalogue).names.fixed?.[made.kind];
   if (fixed !== undefined) return fixed;
-  const taken = naming.taken.of(table, engineOf(naming.catalogue).names.scopeOf(made.kind));
+  const taken = naming.taken.of(table, factsOf(naming.catalogue).names.scopeOf(made.kind));
   const name = freeName(naming.style, named(naming.catalogue, table, made), taken);
   taken.add(name);
   return name;

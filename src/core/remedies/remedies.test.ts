@@ -1,7 +1,7 @@
 import type { Stored } from '../formats/stored';
 import { upgradeProposal } from '../formats/proposal';
 import { expect, test } from 'vitest';
-import { tableId } from '../catalogue/identifiers';
+import { type FindingId, tableId } from '../catalogue/identifiers';
 import { applyAll } from '../operations/index';
 import { type Proposal, outcomeInWords, questionsFor } from './index';
 import { fits, sharedQuestions } from './shared';
@@ -10,7 +10,7 @@ import { sketch } from '../../../test/kit/sketch';
 import { evidence, included, profiled } from '../../../test/kit/measured';
 import { afterPlan, planFor } from '../plan/plan';
 import { audit } from '../rules/audit';
-import type { Finding, FindingId } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 import { completeDecision, type Decision } from './question';
 
 const port = sketch(`

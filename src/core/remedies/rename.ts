@@ -1,6 +1,6 @@
 import { findNotNull, findSequence, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Sequence, Table } from '../catalogue/model';
-import { traitsOf } from '../engines/index';
+import { traitsOf } from '../engines/facts';
 import { Refusal } from '../operations/refusal';
 import type { Question } from './question';
 import type { Remedy } from './remedy';

@@ -2,7 +2,7 @@
 
 import { visible } from '../naming/visible';
 import { counted } from '../naming/words';
-import type { Severity } from '../rules/rule';
+import type { Severity } from '../rules/finding';
 
 export interface ToldFinding {
   readonly id: string;

@@ -3,7 +3,7 @@
 
 import type { Rehearsal } from '../plan/rehearsal';
 import type { DocketState, FindingState } from '../ratchet/states';
-import type { Severity } from '../rules/rule';
+import type { Severity } from '../rules/finding';
 import { html, type Html, momentOf, pageOf, tableOf as table } from './html';
 
 export interface DocketRecord {

@@ -4,7 +4,7 @@
 import { objectInWords } from '../ratchet/mended';
 import type { Against, KnownFinding } from '../ratchet/against';
 import { reportedWords } from './words';
-import { concerns } from '../rules/rule';
+import { concerns } from '../rules/finding';
 
 interface Case {
   readonly finding: KnownFinding;

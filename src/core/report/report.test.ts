@@ -8,7 +8,7 @@ import { evidence, profiled } from '../../../test/kit/measured';
 import { tableId } from '../catalogue/identifiers';
 import { heldAgainst, type Taken } from '../ratchet/against';
 import { audit } from '../rules/audit';
-import type { Finding } from '../rules/rule';
+import type { Finding } from '../rules/finding';
 import { junitOf } from './junit';
 import { sarifOf } from './sarif';
 import { schemaPage } from './schemaPage';

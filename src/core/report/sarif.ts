@@ -6,7 +6,7 @@ import type { Against, KnownFinding } from '../ratchet/against';
 import { rules } from '../rules/index';
 import { tableOf } from '../rules/audit';
 import { reportedWords } from './words';
-import type { Finding, Severity } from '../rules/rule';
+import type { Finding, Severity } from '../rules/finding';
 
 export interface Reported {
   readonly version: string;

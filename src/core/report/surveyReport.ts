@@ -7,7 +7,7 @@ import { type Against, type KnownFinding, type Taken } from '../ratchet/against'
 import { objectInWords } from '../ratchet/mended';
 import { type Soundness, soundnessOf } from '../ratchet/soundness';
 import { tableOf } from '../rules/audit';
-import { concerns, severities } from '../rules/rule';
+import { concerns, severities } from '../rules/finding';
 import type { CoverageBoard, CoverageCell } from '../survey/boards';
 import { html, type Html, momentOf, pageOf, tableOf as table } from './html';
 import { summaryOf } from './told';

@@ -5,7 +5,7 @@ import { counted } from '../naming/words';
 import type { Against, KnownFinding } from '../ratchet/against';
 import { objectInWords } from '../ratchet/mended';
 import { reportedWords } from './words';
-import { severities } from '../rules/rule';
+import { severities } from '../rules/finding';
 
 /** How many of a kind are told before the rest is only counted. */
 const most = 200;

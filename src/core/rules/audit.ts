@@ -1,7 +1,7 @@
 // Runs the rules over a catalogue and its evidence.
 
 import { visible } from '../naming/visible';
-import { columnsId, tableId, type TableId } from '../catalogue/identifiers';
+import { columnsId, type FindingId, tableId, type TableId } from '../catalogue/identifiers';
 import { baseTables, getTable, isInherited, isInheritedCheck } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { type Evidence, wasAsked } from '../evidence/evidence';
@@ -12,17 +12,8 @@ import { type Adopted, styleOf } from '../naming/style';
 import type { AskedFor } from '../wishes/index';
 import { rules } from './index';
 import { noPolicies, type Policies, type Policy, policyOf, type Waiver, waiverOf } from './policy';
-import {
-  type Audit,
-  type EarlierSurvey,
-  type Finding,
-  type FindingId,
-  type Found,
-  type FoundObject,
-  type Rule,
-  severities,
-  type Words,
-} from './rule';
+import type { Audit, EarlierSurvey, Found, Rule, Words } from './rule';
+import { type Finding, type FoundObject, severities } from './finding';
 
 export interface AuditOptions {
   /** Limits the tables that are judged; null judges all. */

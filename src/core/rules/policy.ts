@@ -1,7 +1,7 @@
 // What a source's people have settled about the rules: which are off, which count for more or less,
 // where their thresholds lie, and what they leave alone, with the reason.
 
-import type { Severity } from './rule';
+import type { Severity } from './finding';
 
 /** By the rule's id. A rule without a policy is judged as it comes. */
 export type Policies = Readonly<Record<string, Policy>>;

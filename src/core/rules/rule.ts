@@ -10,25 +10,7 @@ import type { WeighedReference } from '../evidence/references/weigh';
 import type { HouseStyle } from '../naming/style';
 import type { Proposal } from '../remedies/index';
 import type { AskedFor } from '../wishes/index';
-
-export const concerns = ['Keys', 'References', 'Uniqueness', 'Nullability', 'Values', 'Naming'] as const;
-export type Concern = (typeof concerns)[number];
-
-/** From most to least harm. */
-export const severities = ['Critical', 'Serious', 'Moderate', 'Minor'] as const;
-export type Severity = (typeof severities)[number];
-
-declare const findingId: unique symbol;
-/** Stable from survey to survey: made of the rule and the object, not of what was measured. */
-export type FindingId = string & { readonly [findingId]: true };
-
-export interface FoundObject {
-  readonly schema: string;
-  readonly table: string;
-  readonly columns: readonly string[];
-  /** The constraint or index it is about, where it is about one. */
-  readonly name?: string;
-}
+import type { Concern, FoundObject, Severity } from './finding';
 
 /** What a rule yields for one object that breaks it. Facts are JSON. */
 export interface Found<Facts> {
@@ -124,18 +106,6 @@ export interface Rule<Facts = unknown, Limit extends string = string> {
 
 export function defineRule<Facts, Limit extends string = never>(rule: Rule<Facts, Limit>): Rule<Facts, Limit> {
   return rule;
-}
-
-/** A finding carries facts, never prose; `wordsOf` of its rule says them. */
-export interface Finding {
-  readonly id: FindingId;
-  readonly rule: string;
-  readonly concern: Concern;
-  readonly severity: Severity;
-  readonly confidence: number;
-  readonly object: FoundObject;
-  readonly facts: unknown;
-  readonly proposal: Proposal;
 }
 
 export const referentialActions: readonly ReferentialAction[] = ['no action', 'restrict', 'cascade', 'set null', 'set default'];

@@ -3,7 +3,7 @@
 
 import type { TableId } from '../catalogue/identifiers';
 import type { FindingState } from '../ratchet/states';
-import { type Concern, severities, type Severity } from '../rules/rule';
+import { type Concern, severities, type Severity } from '../rules/finding';
 
 /** A finding as a line of the board. */
 export interface FindingLine {

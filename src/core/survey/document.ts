@@ -10,7 +10,7 @@ import type { KnownFinding } from '../ratchet/against';
 import { reportedWords } from '../report/words';
 import { currentFormat } from '../formats/stored';
 import type { Proposal } from '../remedies/index';
-import type { Concern, Finding, FoundObject, Severity } from '../rules/rule';
+import type { Concern, Finding, FoundObject, Severity } from '../rules/finding';
 
 export const surveyFormat = `pawl-survey/${currentFormat}` as const;
 

@@ -16,7 +16,8 @@ import {
   wishInWords,
   wishProblem,
 } from './index';
-import { type Audit, type Concern, defineRule, type Rule } from '../rules/rule';
+import { type Audit, defineRule, type Rule } from '../rules/rule';
+import type { Concern } from '../rules/finding';
 
 export interface AskedFacts {
   readonly wish: Wish;

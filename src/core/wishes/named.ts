@@ -1,6 +1,6 @@
 import { findConstraint } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
-import { engineOf } from '../engines/index';
+import { factsOf } from '../engines/facts';
 import { namesTaken } from '../naming/taken';
 import type { OnTable, WishKind } from './wish';
 
@@ -28,7 +28,7 @@ export const namedWish: WishKind<NamedWish> = {
     if (columnsIn(table, wish) === null)
       return object === 'table' ? `${table.id} is not called ${from}.` : `${table.id} has no ${object} ${from}.`;
     if (to === '') return 'Say what it is to be called.';
-    if (engineOf(catalogue).names.shorten(to) !== to) return `${to} is longer than a name may be.`;
+    if (factsOf(catalogue).names.shorten(to) !== to) return `${to} is longer than a name may be.`;
     const taken =
       object === 'column'
         ? table.columns.some(({ name }) => name === to)

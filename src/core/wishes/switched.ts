@@ -1,6 +1,6 @@
 import { findConstraint } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
-import { traitsOf } from '../engines/index';
+import { traitsOf } from '../engines/facts';
 import type { Ground, OnTable, WishKind } from './wish';
 
 /** A trigger that is to do its work, or to rest; where the engine lets one, a reference that is to hold, or only be written down. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { firstEngine } from '../../core/engines/index';
+import { firstEngine } from '../../core/engines/name';
 import { type Answers, AnswersError, decoded, readAnswers } from './answers';
 
 const [one, two] = ['q0000000000000001', 'q0000000000000002'];

@@ -2,7 +2,8 @@
 // are passed over. Whatever is in one is checked before anything of it is kept: it comes from people.
 
 import { createHash } from 'node:crypto';
-import { engineNamesPrinted, type EngineName } from '../../core/engines/index';
+import { engineNamesPrinted } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import type { Query, Row } from '../../core/engines/questions';
 
 /** A file of answers that cannot be taken; the message says why and what to do. */

@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { firstEngine } from '../../core/engines/index';
-import type { Answers, KeptAnswer } from './answers';
-import { AnswersError } from './answers';
+import { firstEngine } from '../../core/engines/name';
+import { type Answers, AnswersError, type KeptAnswer } from './answers';
 import { type Expected, scriptFor, take, withoutTheRest } from './asking';
 
 const { id, queries, text } = scriptFor(firstEngine, 2, [

@@ -2,7 +2,8 @@
 
 import { counted } from '../../core/naming/words';
 import { printedBy } from '../../core/engines/dialect';
-import { engineNamed, type EngineName } from '../../core/engines/index';
+import { engineNamed } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import type { Query } from '../../core/engines/questions';
 import { type Answers, AnswersError, type KeptAnswer, queryId, scriptId } from './answers';
 

@@ -1,7 +1,8 @@
 // The checks after a docket, asked where the docket was run: a script that writes what it finds, and what is made of that.
 
 import { printedBy } from '../../core/engines/dialect';
-import { engineNamed, type EngineName } from '../../core/engines/index';
+import { engineNamed } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import type { Query } from '../../core/engines/questions';
 import { type Check, describeCheck } from '../../core/operations/check';
 import { type Answers, AnswersError, queryId, scriptId } from './answers';

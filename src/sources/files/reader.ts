@@ -1,6 +1,6 @@
 // A reader that has the answers that somebody brought, and none to what nobody has asked yet.
 
-import type { EngineName } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import type { Answered, Query } from '../../core/engines/questions';
 import { type Ask, Later, type Reader, sourceOver } from '../reader';
 import type { Source } from '../source';

@@ -1,6 +1,7 @@
 import { Ticked } from '../../input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
-import { engineNamed, type EngineName, engineNamesPrinted } from '../../core/engines/index';
+import { engineNamed, engineNamesPrinted } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import type { Field } from '../kind';
 
 /** A database that cannot be reached from here: somebody runs scripts there and brings what they wrote. */

@@ -1,6 +1,6 @@
 // One more step of a survey by files: with what was brought so far it either ends, or has open questions to be run.
 
-import type { EngineName } from '../../core/engines/index';
+import type { EngineName } from '../../core/engines/name';
 import { Later } from '../reader';
 import { survey, type SurveyOptions, type SurveyResult } from '../survey';
 import type { KeptAnswer } from './answers';

@@ -5,7 +5,7 @@ import mysql from 'mysql2';
 import { afterEach, expect, test, vi } from 'vitest';
 import type { Mode } from '../../core/plan/cost';
 import { type Direction, operationsOf } from '../../core/plan/direction';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import { useMariadb, useMysql } from '../../../test/kit/mariadb';
 import { planOfAll } from '../../../test/kit/planned';
 import { carryOutPlan } from '../run/carryOut';

@@ -4,7 +4,8 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { quote } from '../../core/engines/mariadb/quote';
-import { type Plan, planFor } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
+import { planFor } from '../../core/plan/plan';
 import { answeredBy } from '../../../test/kit/answered';
 import { useMariadb, useMysql } from '../../../test/kit/mariadb';
 import { carryOutPlan } from '../run/carryOut';

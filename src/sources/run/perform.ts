@@ -7,7 +7,7 @@ import type { Check } from '../../core/operations/check';
 import { counted } from '../../core/naming/words';
 import type { Operation } from '../../core/operations/index';
 import { blocksOthers, type Mode } from '../../core/plan/cost';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import { SourceError } from '../SourceError';
 import type { Bounds, Row, Session } from './session';
 

@@ -5,8 +5,8 @@ import { getTable } from '../../core/catalogue/lookups';
 import type { Catalogue } from '../../core/catalogue/model';
 import { engineNamed } from '../../core/engines/index';
 import { type ActionProof, type BreakingProof, describeProof, isRefusing, triggersFired } from '../../core/operations/proof';
-import type { Plan } from '../../core/plan/plan';
-import type { FindingId } from '../../core/rules/rule';
+import type { Plan } from '../../core/plan/shape';
+import type { FindingId } from '../../core/catalogue/identifiers';
 import { countIn } from './perform';
 import type { Bounds, Refused, Session } from './session';
 

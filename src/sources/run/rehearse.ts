@@ -2,9 +2,16 @@
 // is compared with what it was.
 
 import { counted, sizeInWords } from '../../core/naming/words';
-import { ownedBy, type Plan } from '../../core/plan/plan';
-import type { FailedRemedy, Rehearsal, RehearsalLine, RehearsalPart, RehearsalPartName } from '../../core/plan/rehearsal';
-import { rehearsalParts } from '../../core/plan/rehearsal';
+import { ownedBy } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
+import {
+  type FailedRemedy,
+  type Rehearsal,
+  type RehearsalLine,
+  type RehearsalPart,
+  type RehearsalPartName,
+  rehearsalParts,
+} from '../../core/plan/rehearsal';
 import type { Direction } from '../../core/plan/direction';
 import { carryOutPlan, carryOutWhatHolds, type PlannedStep, plannedSteps, type StepListener } from './carryOut';
 import { differences, type Fingerprint, type Scratch, type ScratchOptions } from './scratch';

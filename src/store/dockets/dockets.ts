@@ -1,12 +1,11 @@
-import type { TableId } from '../../core/catalogue/identifiers';
+import type { FindingId, TableId } from '../../core/catalogue/identifiers';
 import type { Catalogue } from '../../core/catalogue/model';
 import { catalogueFrom, currentFormat, decisionFrom, type Stored, planFrom } from '../../core/formats/index';
 import type { Mode } from '../../core/plan/cost';
 import { type Gist, gistOf, type Risk } from '../../core/plan/gist';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import type { DocketState } from '../../core/ratchet/states';
 import type { Decision } from '../../core/remedies/question';
-import type { FindingId } from '../../core/rules/rule';
 import { stopRehearsal } from './rehearsals';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { DocketId, FindingRowId, PersonId, SourceId } from '../ids';

@@ -1,5 +1,5 @@
 import { currentFormat, type Stored, planFrom } from '../../core/formats/index';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import type { Rehearsal } from '../../core/plan/rehearsal';
 import { type Db, findRow, getRow, rowsOf } from '../db';
 import type { DocketId, RehearsalId } from '../ids';

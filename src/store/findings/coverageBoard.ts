@@ -1,5 +1,5 @@
 import { openStates } from '../../core/ratchet/states';
-import { severities } from '../../core/rules/rule';
+import { severities } from '../../core/rules/finding';
 import { type Db, getRow } from '../db';
 import type { SourceId } from '../ids';
 

@@ -1,7 +1,8 @@
 import { currentFormat, type Stored, proposalFrom } from '../../core/formats/index';
 import type { Proposal } from '../../core/remedies/index';
 import { openStates, type FindingState } from '../../core/ratchet/states';
-import type { Concern, Finding, FindingId, FoundObject, Severity } from '../../core/rules/rule';
+import type { Concern, Finding, FoundObject, Severity } from '../../core/rules/finding';
+import type { FindingId } from '../../core/catalogue/identifiers';
 import { objectInWords } from '../../core/ratchet/mended';
 import { tableOf, wordsOf } from '../../core/rules/audit';
 import { type Db, findRow, rowsOf } from '../db';

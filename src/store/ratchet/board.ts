@@ -2,7 +2,7 @@
 
 import { type FindingState, openStates } from '../../core/ratchet/states';
 import type { Difference } from '../../core/ratchet/differences';
-import { severities, type Severity } from '../../core/rules/rule';
+import { severities, type Severity } from '../../core/rules/finding';
 import { type Db, rowsOf } from '../db';
 import type { DocketId, FindingRowId, SourceId } from '../ids';
 

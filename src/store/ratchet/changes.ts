@@ -1,5 +1,5 @@
 import type { FindingState } from '../../core/ratchet/states';
-import type { Severity } from '../../core/rules/rule';
+import type { Severity } from '../../core/rules/finding';
 import { type Db, rowsOf } from '../db';
 import type { FindingRowId, SourceId, SurveyId } from '../ids';
 

@@ -4,7 +4,8 @@
 import { engineOf } from '../../core/engines/index';
 import { tablesTouched } from '../../core/operations/index';
 import { type Direction, operationsOf } from '../../core/plan/direction';
-import { afterPlan, type Plan } from '../../core/plan/plan';
+import { afterPlan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import { isMended } from '../../core/ratchet/mended';
 import { requirementsFor } from '../../core/ratchet/permit';
 import { nextState } from '../../core/ratchet/states';

@@ -2,7 +2,7 @@
 
 import { currentFormat } from '../../core/formats/index';
 import { type Direction, operationsOf } from '../../core/plan/direction';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import { requirementsFor, whyNotRun } from '../../core/ratchet/permit';
 import { nextState } from '../../core/ratchet/states';
 import { sourceKind } from '../../sources/index';

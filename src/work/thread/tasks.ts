@@ -7,10 +7,11 @@ import type { Adopted } from '../../core/naming/style';
 import { onNames, styleChange } from '../../core/naming/styleChange';
 import { parseFor, type StyledKind } from '../../core/naming/styled';
 import { isTemplateProblem, type TemplateProblem } from '../../core/naming/template';
-import { type DecidedFinding, type Plan, planFor, type PlanOptions } from '../../core/plan/plan';
+import { type DecidedFinding, planFor, type PlanOptions } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/shape';
 import type { AuditOptions } from '../../core/rules/audit';
 import type { Policies } from '../../core/rules/policy';
-import type { Finding } from '../../core/rules/rule';
+import type { Finding } from '../../core/rules/finding';
 
 export interface ToPlan extends PlanOptions {
   readonly decided: readonly DecidedFinding[];

@@ -4,7 +4,7 @@ import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
 import { groupBy } from '~/core/grouping';
 import { visible } from '~/core/naming/visible';
-import { type Concern, concerns, severities } from '~/core/rules/rule';
+import { type Concern, concerns, severities } from '~/core/rules/finding';
 import type { CoverageCell, SurveyedTable } from '~/core/survey/boards';
 
 export interface BoardRow extends SurveyedTable {

@@ -2,7 +2,7 @@ import { State } from '~/app/ui/FindingEntry';
 import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
 import type { FindingLine } from '~/core/survey/boards';
-import { severities } from '~/core/rules/rule';
+import { severities } from '~/core/rules/finding';
 
 const ranks = new Map(severities.map((severity, n) => [severity, n]));
 

@@ -10,7 +10,7 @@ import { inFull } from '~/app/ui/format';
 import { enter } from '~/app/server/door.server';
 import { actOn } from '~/app/server/intents.server';
 import { findingStates, openStates } from '~/core/ratchet/states';
-import { concerns } from '~/core/rules/rule';
+import { concerns } from '~/core/rules/finding';
 import { type FindingLine, readFindings } from '~/core/survey/boards';
 import { countFindings } from '~/store/findings/findings';
 import { findingsBoard } from '~/store/findings/findingsBoard';

@@ -5,7 +5,7 @@ import { dayOf, inFull, percent } from '~/app/ui/format';
 import { pathTo } from '~/app/ui/pathTo';
 import { counted } from '~/core/naming/words';
 import type { Turned } from '~/core/ratchet/standing';
-import { concerns } from '~/core/rules/rule';
+import { concerns } from '~/core/rules/finding';
 import type { SinceLook } from '~/work/ratchet';
 import type { StandingRow } from '~/store/ratchet/standings';
 import { causeWords } from './causes';

@@ -18,7 +18,7 @@ import { pathTo } from '~/app/ui/pathTo';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { Teeth } from '~/app/ui/Teeth';
 import { titled } from '~/app/ui/title';
-import { concerns, severities } from '~/core/rules/rule';
+import { concerns, severities } from '~/core/rules/finding';
 import { visible } from '~/core/naming/visible';
 import { differenceInWords } from '~/core/ratchet/differences';
 import { ratchetOf } from '~/work/ratchet';

@@ -7,7 +7,7 @@ import { Link, useParams } from 'react-router';
 import { dayOf, inFull, percent } from '~/app/ui/format';
 import { pathTo } from '~/app/ui/pathTo';
 import { openStates } from '~/core/ratchet/states';
-import { concerns, severities } from '~/core/rules/rule';
+import { concerns, severities } from '~/core/rules/finding';
 import type { StandingRow } from '~/store/ratchet/standings';
 import { TurnedTold } from './Headline';
 import { type Point, sumOf } from './series';

@@ -1,4 +1,4 @@
-import type { NameRules } from '../engine';
+import type { NameRules } from '../engineFacts';
 import { quote } from './quote';
 
 /** Characters: manual, "Identifier Names". */

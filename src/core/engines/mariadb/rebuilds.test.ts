@@ -1,12 +1,11 @@
 import { expect, test } from 'vitest';
-import { tableId } from '../../catalogue/identifiers';
+import { type FindingId, tableId } from '../../catalogue/identifiers';
 import { mariadb } from './index';
 import type { Dialect } from '../dialect';
 import { applyAll, inverseOf, type Operation, operationInWords } from '../../operations/index';
 import { sketch, withColumns } from '../../../../test/kit/sketch';
-import type { Plan } from '../../plan/plan';
+import type { Plan } from '../../plan/shape';
 import { inOneRebuild } from '../../plan/rebuilds';
-import type { FindingId } from '../../rules/rule';
 
 const { dialect } = mariadb;
 const berth = tableId('port', 'berth');

@@ -2,11 +2,10 @@
 // said. Every ALTER TABLE commits by itself, so there is no transaction around them; rows are changed in one each.
 
 import { type Check, describeCheck, stopsScript } from '../../operations/check';
-import { type Operation, operationInWords, todoOf } from '../../operations/index';
+import { byItself, type Operation, operationInWords, todoOf } from '../../operations/index';
 import { blocksInWords, wayInWords } from '../../plan/cost';
-import type { Plan, Step } from '../../plan/plan';
+import type { Plan, Step } from '../../plan/shape';
 import { operationsOf } from '../../plan/direction';
-import { byItself } from '../../plan/rebuilds';
 import { entriesOf, type Entry, stayingBy } from '../../plan/record';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Dialect, Heading, Scripts, Stage, StatementScripts } from '../dialect';

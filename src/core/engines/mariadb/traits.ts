@@ -1,4 +1,4 @@
-import type { Traits } from '../engine';
+import type { Traits } from '../engineFacts';
 
 /** What each DDL statement commits, and what has no counterpart here (manual, "SQL statements That Cause an Implicit Commit"). */
 export function traits(version = ''): Traits {

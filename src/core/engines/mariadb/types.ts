@@ -1,4 +1,4 @@
-import type { TypeRules } from '../engine';
+import type { TypeRules } from '../engineFacts';
 
 // Manual, "Data Types": sizes and ranges of fixed types.
 const integers: Readonly<Record<string, number>> = { tinyint: 1, smallint: 2, mediumint: 3, int: 4, bigint: 8 };

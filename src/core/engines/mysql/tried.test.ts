@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { type EngineName, notTriedInWords } from '../index';
+import type { EngineName } from '../name';
+import { notTriedInWords } from '../facts';
 
 test.each<[EngineName, string, string | null]>([
   ['mysql', '9.7.4', null],

@@ -1,4 +1,4 @@
-import type { NameRules } from '../engine';
+import type { NameRules } from '../engineFacts';
 import { quoteAsText } from './quote';
 
 /** Bytes: NAMEDATALEN - 1. */

@@ -5,7 +5,7 @@
 import { type Check, describeCheck, stopsScript } from '../../operations/check';
 import { type Operation, operationInWords, todoOf } from '../../operations/index';
 import { blocksInWords, blocksOthers } from '../../plan/cost';
-import type { Plan, Step } from '../../plan/plan';
+import type { Plan, Step } from '../../plan/shape';
 import { operationsOf } from '../../plan/direction';
 import { entriesOf, type NotThereBefore, stayingBy } from '../../plan/record';
 import { visible } from '../../naming/visible';

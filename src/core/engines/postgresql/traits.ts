@@ -1,4 +1,4 @@
-import type { Traits } from '../engine';
+import type { Traits } from '../engineFacts';
 
 /** `version` as in server_version: `15.18`. */
 export function traits(version: string): Traits {

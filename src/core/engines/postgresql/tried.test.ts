@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { notTriedInWords } from '../index';
+import { notTriedInWords } from '../facts';
 
 test.each([
   ['15.18', null],

@@ -1,4 +1,4 @@
-import type { TypeRules } from '../engine';
+import type { TypeRules } from '../engineFacts';
 
 // Manual, chapter 8: sizes and ranges of fixed types.
 const bytes: Readonly<Record<string, number>> = {

@@ -1,7 +1,7 @@
 // How wide a key is, and what that costs where it is repeated.
 
 import type { Catalogue, Table } from '../../catalogue/model';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import type { KeyChild } from '../../evidence/keys';
 import { counted, sizeInWords } from '../../naming/words';
 
@@ -13,7 +13,7 @@ export interface Width {
 
 /** A text is as long as it is, with a byte before it while it is short. */
 export function widthOf(catalogue: Catalogue, table: Table, columns: readonly string[]): Width {
-  const { types } = engineOf(catalogue);
+  const { types } = factsOf(catalogue);
   let bytes = 0;
   let open = false;
   for (const column of table.columns.filter(({ name }) => columns.includes(name))) {

@@ -3,7 +3,7 @@
 import { columnsId, type TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf, getTable, referencesTo } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, ReferentialAction, Table } from '../../catalogue/model';
-import { traitsOf } from '../../engines/index';
+import { traitsOf } from '../../engines/facts';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { Answer, Question } from '../question';
 import type { Ground } from '../remedy';

@@ -3,7 +3,7 @@
 import { referenceInWords } from '../../catalogue/inWords';
 import { foreignKeysOf, isIndexed, sameColumns } from '../../catalogue/lookups';
 import type { ReferentialAction } from '../../catalogue/model';
-import { traitsOf } from '../../engines/index';
+import { traitsOf } from '../../engines/facts';
 import { plural, rowOf, withArticle } from '../../naming/words';
 import type { AddForeignKey } from '../../operations/add-foreign-key';
 import type { Operation } from '../../operations/index';

@@ -1,6 +1,6 @@
 // What becomes of children without a parent.
 
-import { traitsOf } from '../../engines/index';
+import { traitsOf } from '../../engines/facts';
 import { tableId } from '../../catalogue/identifiers';
 import { declaredUniques, findTable, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';

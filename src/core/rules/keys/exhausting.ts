@@ -1,10 +1,11 @@
 import { columnId } from '../../catalogue/identifiers';
 import { findSequence, primaryKeyOf } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { type Evidence, profileOf } from '../../evidence/evidence';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule, type Severity } from '../rule';
+import { defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly last: number;
@@ -73,7 +74,7 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
 });
 
 function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly most: number; readonly by: string } | null {
-  const byType = engineOf(catalogue).types.largest(column);
+  const byType = factsOf(catalogue).types.largest(column);
   if (byType === null) return null;
   const sequence = sequenceOf(catalogue, table, column);
   // One that counts down ends elsewhere.

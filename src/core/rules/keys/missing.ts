@@ -1,13 +1,21 @@
 import { findTable, referencesTo } from '../../catalogue/lookups';
 import type { Table } from '../../catalogue/model';
 import { type How, howInWords, profileOf, rowsLine, strengthOf } from '../../evidence/evidence';
-import { candidateKeys, isProposable, type KeyCandidate, type KeyChild, lacksPrimaryKey } from '../../evidence/keys';
+import {
+  candidateKeys,
+  isProposable,
+  type KeyCandidate,
+  type KeyChild,
+  lacksPrimaryKey,
+  surrogateName,
+  whyNotNumbered,
+} from '../../evidence/keys';
 import { counted, rowOf } from '../../naming/words';
 import { referencesOn } from '../../evidence/references/weigh';
-import { surrogateName, whyNotNumbered } from '../../evidence/keys';
 import { byHand } from '../../remedies/by-hand';
 import type { OfferedKey } from '../../remedies/keys/primary-key';
-import { type Audit, defineRule, type Severity } from '../rule';
+import { type Audit, defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly rows: number | null;

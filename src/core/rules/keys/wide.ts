@@ -1,6 +1,6 @@
 import { primaryKeyOf, referencesTo } from '../../catalogue/lookups';
 import type { Column } from '../../catalogue/model';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { profileOf, sampleOf } from '../../evidence/evidence';
 import { surrogateName } from '../../evidence/keys';
 import { counted, sizeInWords } from '../../naming/words';
@@ -84,7 +84,7 @@ function widthOf(
   { catalogue, evidence }: Pick<Audit, 'catalogue' | 'evidence'>,
   table: Parameters<typeof profileOf>[1],
 ): number {
-  const fixed = engineOf(catalogue).types.fixedBytes(column);
+  const fixed = factsOf(catalogue).types.fixedBytes(column);
   if (fixed !== null) return fixed;
   if (column.family !== 'text') return 8;
   return Math.min(column.length ?? 255, sampleOf(evidence, table)?.result.columns[column.name]?.longest ?? 255) + 1;

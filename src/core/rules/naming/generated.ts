@@ -1,5 +1,5 @@
-import type { Table } from '../../catalogue/model';
-import { type NamedKind, namedConstraint } from '../../naming/named';
+import type { NamedKind, Table } from '../../catalogue/model';
+import { namedConstraint } from '../../naming/named';
 import { renaming } from '../../naming/renaming';
 import { freeName, isMadeBySystem, isServerName, keepsServerNames } from '../../naming/style';
 import { TakenBySchema, type TakenNames } from '../../naming/taken';

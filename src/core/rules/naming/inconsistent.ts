@@ -1,5 +1,5 @@
 import type { Catalogue, Column, Table } from '../../catalogue/model';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { groupBy } from '../../grouping';
 import { dictionaryOf, isEmpty, readerBy } from '../../naming/dictionary';
 import { isOwn } from '../../naming/terms';
@@ -27,7 +27,7 @@ export const inconsistentName = defineRule<Facts>({
   about:
     'A column that is of another kind of type than most columns of the same name, or called otherwise than most that mean the same by the words of the house.',
   *check({ catalogue, tables }) {
-    const { short } = engineOf(catalogue).types;
+    const { short } = factsOf(catalogue).types;
     const judged = new Set(tables.map(({ id }) => id));
     const columns = catalogue.tables
       .filter(({ kind, extension }) => (kind === 'table' || kind === 'partitioned') && extension === undefined)

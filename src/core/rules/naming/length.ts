@@ -1,6 +1,7 @@
 import { renaming } from '../../naming/renaming';
-import { engineOf } from '../../engines/index';
-import { type NamedKind, namedOf } from '../../naming/named';
+import { factsOf } from '../../engines/facts';
+import type { NamedKind } from '../../catalogue/model';
+import { namedOf } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
 import { TakenBySchema } from '../../naming/taken';
 import { defineRule } from '../rule';
@@ -17,7 +18,7 @@ export const cutName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A constraint or index whose name was cut off where the engine keeps no more.',
   *check(audit) {
-    const { shorten } = engineOf(audit.catalogue).names;
+    const { shorten } = factsOf(audit.catalogue).names;
     const taken = new TakenBySchema(audit.catalogue);
     for (const table of audit.tables) {
       if (table.kind === 'foreign' || table.extension !== undefined) continue;

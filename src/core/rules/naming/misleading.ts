@@ -1,12 +1,12 @@
 import { renaming } from '../../naming/renaming';
-import type { Catalogue, Table } from '../../catalogue/model';
-import { type NamedKind, namedOf, type NamedObject } from '../../naming/named';
+import type { Catalogue, NamedKind, Table } from '../../catalogue/model';
+import { namedOf, type NamedObject } from '../../naming/named';
 import { freeName, isMadeBySystem } from '../../naming/style';
 import { TakenBySchema } from '../../naming/taken';
 import { lettersOf, withArticle } from '../../naming/words';
 import { groupBy } from '../../grouping';
 import { once } from '../../once';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { defineRule } from '../rule';
 
 type Lie =
@@ -35,7 +35,7 @@ export const misleadingName = defineRule<Facts>({
         if (isMadeBySystem(audit.style, object)) continue;
         const lie = lieOf(audit.catalogue, table, object);
         if (lie === null) continue;
-        const names = taken.of(table, engineOf(audit.catalogue).names.scopeOf(object.kind));
+        const names = taken.of(table, factsOf(audit.catalogue).names.scopeOf(object.kind));
         const suggested = freeName(audit.style, object, names);
         if (suggested === object.name) continue;
         names.add(suggested);

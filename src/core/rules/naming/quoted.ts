@@ -1,4 +1,4 @@
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 import { beforeRenaming, objectOf, placeOf, writtenNames } from '../../naming/written';
@@ -15,7 +15,7 @@ export const quotedName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A table or column whose name has to be quoted in every statement, where most names here need no quotes.',
   *check({ catalogue, tables }) {
-    const { bare } = engineOf(catalogue).names;
+    const { bare } = factsOf(catalogue).names;
     const all = [...writtenNames({ tables })];
     const odd = all.filter(({ name }) => !bare.test(name));
     // Where most are so it is how this house writes.

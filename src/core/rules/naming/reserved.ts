@@ -1,4 +1,4 @@
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 import { beforeRenaming, objectOf, placeOf, writtenNames } from '../../naming/written';
@@ -14,7 +14,7 @@ export const reservedName = defineRule<Facts>({
   concern: 'Naming',
   about: 'A table or column that is called a reserved word of the engine.',
   *check({ catalogue, tables }) {
-    const { names, title } = engineOf(catalogue);
+    const { names, title } = factsOf(catalogue);
     for (const written of writtenNames({ tables }))
       if (names.reserved.has(written.name.toLowerCase()))
         yield {

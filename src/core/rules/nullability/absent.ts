@@ -7,7 +7,8 @@ import { namesADescription, namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf, spoken } from '../../naming/words';
 import { optionalReferences } from './reference-always-set';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { type Audit, defineRule, type Severity } from '../rule';
+import { type Audit, defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly rows: number;

@@ -1,4 +1,4 @@
-import { traitsOf } from '../../engines/index';
+import { traitsOf } from '../../engines/facts';
 import type { TableId } from '../../catalogue/identifiers';
 import { foreignKeysOf } from '../../catalogue/lookups';
 import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';

@@ -4,7 +4,7 @@ import { findFact, type How, howInWords, rowsLine } from '../../evidence/evidenc
 import type { InclusionRequest } from '../../evidence/requests';
 import { capital, counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { Catalogue, ForeignKey, Table } from '../../catalogue/model';
-import { traitsOf } from '../../engines/index';
+import { traitsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import type { Proposal } from '../../remedies/index';
 import { amountOf, defineRule } from '../rule';

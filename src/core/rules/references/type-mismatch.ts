@@ -1,4 +1,4 @@
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { rowOf } from '../../naming/words';
@@ -27,7 +27,7 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
   about: 'A reference whose two sides differ in type, length or collation.',
   thresholds: { confidence: { value: 70, words: 'Least confidence in percent of an undeclared reference' } },
   *check({ catalogue, references, tables }, limits) {
-    const { short } = engineOf(catalogue).types;
+    const { short } = factsOf(catalogue).types;
     for (const table of tables) {
       const declared = foreignKeysOf(table).map((key) => ({ ...key, confidence: 1, declared: true }));
       const found = referencesFrom(references, table.id)

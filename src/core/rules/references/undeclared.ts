@@ -7,7 +7,8 @@ import { featureWords } from '../../evidence/references/features';
 import { isTooWide } from '../../evidence/widths';
 import { standsForAnother } from './repeated-text';
 import type { ProposedParent } from '../../remedies/reference/proposed';
-import { amountOf, defineRule, type Severity } from '../rule';
+import { amountOf, defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly parent: ProposedParent;

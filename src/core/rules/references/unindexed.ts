@@ -3,7 +3,8 @@ import { profileOf } from '../../evidence/evidence';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand } from '../../remedies/by-hand';
-import { amountOf, defineRule, type Severity } from '../rule';
+import { amountOf, defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly constraint: string;

@@ -3,7 +3,8 @@ import { plausibleUniques } from '../../evidence/uniques';
 import { counted, plural, rowOf, spoken } from '../../naming/words';
 import { isTooWide } from '../../evidence/widths';
 import { byHand } from '../../remedies/by-hand';
-import { defineRule, type Severity } from '../rule';
+import { defineRule } from '../rule';
+import type { Severity } from '../finding';
 
 interface Facts {
   readonly rows: number;

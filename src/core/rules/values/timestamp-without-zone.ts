@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/model';
-import { engineOf } from '../../engines/index';
+import { factsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
@@ -15,7 +15,7 @@ export const timestampWithoutZone = defineRule<Facts>({
   concern: 'Values',
   about: 'Moments without a time zone among others that have one.',
   *check({ catalogue, tables }) {
-    const { zoneOf } = engineOf(catalogue).types;
+    const { zoneOf } = factsOf(catalogue).types;
     const counts = countBySchema(catalogue);
     for (const table of tables) {
       const count = counts.get(table.schema) ?? { zoned: 0, unzoned: 0 };
@@ -52,7 +52,7 @@ export const timestampWithoutZone = defineRule<Facts>({
 });
 
 function countBySchema(catalogue: Catalogue): ReadonlyMap<string, Facts> {
-  const { zoneOf } = engineOf(catalogue).types;
+  const { zoneOf } = factsOf(catalogue).types;
   const counts = new Map<string, Facts>();
   for (const { schema, columns } of catalogue.tables) {
     const { zoned, unzoned } = counts.get(schema) ?? { zoned: 0, unzoned: 0 };

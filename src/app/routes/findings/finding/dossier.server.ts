@@ -20,7 +20,7 @@ import { costInWords } from '~/core/plan/times';
 import { isGone } from '~/core/ratchet/mended';
 import { completeDecision, type Decision } from '~/core/remedies/question';
 import { rowsOf, tableOf, wordsOf } from '~/core/rules/audit';
-import type { Finding } from '~/core/rules/rule';
+import type { Finding } from '~/core/rules/finding';
 import { findDocketOf } from '~/store/dockets/dockets';
 import { findRefusal } from '~/store/dockets/refusals';
 import { listProofsOfFinding } from '~/store/dockets/runs';

@@ -11,7 +11,7 @@ import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { rules } from '~/core/rules/index';
 import { policyOf, waiverInWords } from '~/core/rules/policy';
-import { severities } from '~/core/rules/rule';
+import { severities } from '~/core/rules/finding';
 import { getSettings } from '~/store/sources/settings';
 import { versionOf } from '~/work/settling';
 import { ProblemPart } from '~/app/ui/ProblemPage';

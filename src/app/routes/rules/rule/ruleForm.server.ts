@@ -4,7 +4,8 @@ import { ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsIn, IsNotEmpty, IsNumber, IsString, MaxLength, Min } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { type Policy, usualPolicy } from '~/core/rules/policy';
-import { type Rule, type Severity, severities } from '~/core/rules/rule';
+import type { Rule } from '~/core/rules/rule';
+import { type Severity, severities } from '~/core/rules/finding';
 import type { Room } from '~/work/enter';
 import { settleRule } from '~/work/settling';
 

@@ -17,7 +17,7 @@ import type {
   Trigger,
   UnknownPart,
 } from '../../../catalogue/model';
-import type { EngineName } from '../../index';
+import type { EngineName } from '../../name';
 import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
 import { joined, type Shared, type SharedList, sharing, sharingLists } from '../../../records';
 import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';

@@ -1,4 +1,4 @@
-import type { EngineName } from '../../index';
+import type { EngineName } from '../../name';
 import type { Questions } from '../../questions';
 import type { Variant } from '../variant';
 import { catalogue, definitions } from './catalogue';

@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/setup.ts',
   outputDir: 'test-results',
-  workers: 1,
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 30_000 },
   reporter: [['list'], ['./e2e/closingLine.ts']],

@@ -1,11 +1,30 @@
+import type { FullConfig } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startProvider } from '../test/kit/provider';
 import { signInto, stateOf } from '../test/kit/signIn';
-import { makeHome, removeHome, startPawl, webPort } from './pawl';
+import { makeHome, removeHome, startPawl, type StartedPawl, webPort } from './pawl';
 
-/** One demo for all journeys; each leaves behind what the next may find. */
-export default async function setup() {
+/** A demo for each worker's journeys, of which each leaves behind what the next may find. */
+export default async function setup({ workers }: FullConfig) {
+  const demos: Demo[] = [];
+  // One after the other: the first builds the screens for all.
+  for (let worker = 0; worker < workers; worker++) demos.push(await startDemo(worker));
+  await Promise.all(demos.map(({ surveyed }) => surveyed));
+  return async () => {
+    await Promise.all(demos.map(({ stop }) => stop()));
+    refuseSecrets(demos.map(({ pawl }) => pawl.said()).join(''));
+  };
+}
+
+interface Demo {
+  readonly pawl: StartedPawl;
+  /** When its first survey is through. */
+  readonly surveyed: Promise<void>;
+  stop(): Promise<void>;
+}
+
+async function startDemo(worker: number): Promise<Demo> {
   const home = makeHome();
   const port = await webPort();
   const provider = await startProvider(`http://127.0.0.1:${port}`, {
@@ -13,15 +32,18 @@ export default async function setup() {
     guest: { name: 'A Guest', preferred_username: 'guest', groups: [] },
   });
   const pawl = await startPawl(home, true, { ...provider.environment, PAWL_PORT: String(port) });
-  process.env['PAWL_E2E_URL'] = pawl.url;
-  process.env['PAWL_E2E_HOME'] = home;
+  process.env[`PAWL_E2E_URL_${worker}`] = pawl.url;
+  process.env[`PAWL_E2E_HOME_${worker}`] = home;
   for (const person of people) writeFileSync(join(home, `${person}.json`), JSON.stringify(await stateOf(pawl.url, person)));
-  await firstSurvey(pawl.url, await signInto(pawl.url, 'ada'));
-  return async () => {
-    await pawl.stop();
-    await provider.stop();
-    refuseSecrets(pawl.said());
-    removeHome(home);
+  const surveyed = firstSurvey(pawl.url, await signInto(pawl.url, 'ada'));
+  return {
+    pawl,
+    surveyed,
+    stop: async () => {
+      await pawl.stop();
+      await provider.stop();
+      removeHome(home);
+    },
   };
 }
 

@@ -4,6 +4,12 @@ import { type BrowserContext, type Page, test as base } from '@playwright/test';
 import { walkWithoutMouse } from './keyboard';
 import type { people } from './setup';
 
+// Each worker has a demo of its own.
+for (const name of ['PAWL_E2E_URL', 'PAWL_E2E_HOME']) {
+  const own = process.env[`${name}_${process.env['TEST_PARALLEL_INDEX'] ?? '0'}`];
+  if (own !== undefined) process.env[name] = own;
+}
+
 export type Person = (typeof people)[number];
 
 /** Journeys start at the demo's address, as its administrator, and fail on anything the browser complains about. */

@@ -23,7 +23,7 @@ const floors: Readonly<Record<string, readonly string[]>> = {
 };
 
 function ofFacts(): readonly string[] {
-  return ['names', 'traits', 'types', 'quote', 'reserved', 'column-text', 'shown'].map((part) => `engines/*/${part}`);
+  return ['names', 'traits', 'types', 'quote', 'reserved', 'column-text', 'shown', 'storage'].map((part) => `engines/*/${part}`);
 }
 
 const src = importsIn(join(import.meta.dirname, '..', 'src'));

@@ -8,13 +8,12 @@ import { getTable, sideTablePrefix } from '../../src/core/catalogue/lookups';
 import { whyNotSwitched } from '../../src/core/wishes/switched';
 import { constraintId, type FindingId, tableId } from '../../src/core/catalogue/identifiers';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { engineNamed } from '../../src/core/engines/index';
+import { engineNamed, engineOf } from '../../src/core/engines/index';
 import type { EngineName } from '../../src/core/engines/name';
 import { traitsOf } from '../../src/core/engines/facts';
 import { apply, inverseOf, kinds, type Operation } from '../../src/core/operations/index';
 import { clearKept, sideTableOf } from '../../src/core/operations/side-table';
 import { checksBefore } from '../../src/core/plan/checks';
-import { asItIsDone } from '../../src/core/plan/order';
 import type { Plan } from '../../src/core/plan/shape';
 import { recordFor } from '../../src/core/plan/record';
 import { type Mode, modes } from '../../src/core/plan/cost';
@@ -409,10 +408,9 @@ function asDoneBy(sample: Sample, catalogue: Catalogue): Sample {
     if (o.kind === 'renameSequence' && catalogue.sequences.length === 0) return [];
     return [(o.kind === 'addForeignKey' || o.kind === 'addCheck') && !unchecked ? { ...o, rows: 'checked' } : o];
   });
-  return asItIsDone(
-    wanted.map((operation) => ({ finding: 'tried' as FindingId, operation })),
-    catalogue,
-  ).map(({ operation }) => operation);
+  const candidates = wanted.map((operation) => ({ finding: 'tried' as FindingId, operation }));
+  const done = engineOf(catalogue).dialect.plans?.asItIsDone(candidates, catalogue) ?? candidates;
+  return done.map(({ operation }) => operation);
 }
 
 // How a server spells a condition or a default is its own affair; side tables are no affair of the catalogue.

@@ -1,6 +1,6 @@
+import { engineOf } from '../../src/core/engines/index';
 import { Draft } from '../../src/core/catalogue/draft';
 import type { Catalogue } from '../../src/core/catalogue/model';
-import { engineOf } from '../../src/core/engines/index';
 import type { Operation } from '../../src/core/operations/index';
 import { Refusal } from '../../src/core/operations/refusal';
 import { fitted, groundOf } from '../../src/core/plan/fit';
@@ -10,7 +10,7 @@ export function fit(wanted: Operation, catalogue: Catalogue): Operation | Refusa
   const fixed = engineOf(catalogue).names.fixed?.['primary key'];
   const isKey = wanted.kind === 'addPrimaryKey' || wanted.kind === 'replaceKey';
   const named = isKey && fixed !== undefined ? { ...wanted, name: fixed } : wanted;
-  return fitted(named, groundOf(catalogue, new Draft(catalogue)));
+  return fitted(named, groundOf(catalogue, new Draft(catalogue)), engineOf(catalogue).dialect.plans);
 }
 
 /** The same of what can be done. */

@@ -2,7 +2,7 @@
 
 import { CatalogueError } from './CatalogueError';
 import { constraintId } from './identifiers';
-import type { Constraint, Index, Table } from './model';
+import { type Constraint, type Index, ordinaryMethod, type Table } from './model';
 
 type Key = Extract<Constraint, { kind: 'primary key' | 'unique' }>;
 
@@ -13,7 +13,7 @@ export function newConstraint(table: Table, name: string) {
 
 export function newIndex(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
   const ordinary = {
-    method: 'btree',
+    method: ordinaryMethod,
     valid: true,
     included: [],
     predicate: null,

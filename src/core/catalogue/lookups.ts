@@ -3,7 +3,17 @@
 
 import { CatalogueError } from './CatalogueError';
 import { type ColumnId, columnId, type TableId, tableId } from './identifiers';
-import type { Catalogue, Column, Constraint, ForeignKey, Index, PrimaryKey, Sequence, Table } from './model';
+import {
+  type Catalogue,
+  type Column,
+  type Constraint,
+  type ForeignKey,
+  type Index,
+  ordinaryMethod,
+  type PrimaryKey,
+  type Sequence,
+  type Table,
+} from './model';
 import { once } from '../once';
 
 interface Lookups {
@@ -151,7 +161,7 @@ export function uniqueIndexOver(table: Table, columns: readonly string[]): strin
     (index) =>
       index.unique &&
       index.valid &&
-      index.method === 'btree' &&
+      index.method === ordinaryMethod &&
       !index.prefix &&
       index.predicate === null &&
       index.constraint === null &&

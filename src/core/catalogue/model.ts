@@ -307,8 +307,12 @@ export interface Exclusion extends ConstraintBase {
 
 export type ReferentialAction = 'no action' | 'restrict' | 'cascade' | 'set null' | 'set default';
 
+/** How an index is called that keeps an order and finds by it, whatever its server calls it. */
+export const ordinaryMethod = 'btree';
+
 export interface Index {
   readonly name: string;
+  /** As the server calls it, but for `ordinaryMethod`. */
   readonly method: string;
   readonly unique: boolean;
   /** False after an interrupted concurrent build: the server does not use it. */

@@ -9,6 +9,7 @@ import type { ActionProof, BreakingProof, Proof } from '../operations/proof';
 import { DialectError } from './DialectError';
 import type { Query } from './questions';
 import type { Cost, Mode } from '../plan/cost';
+import type { OwnPlanning } from '../plan/ownPlanning';
 import type { Plan } from '../plan/shape';
 import type { Entry } from '../plan/record';
 
@@ -17,8 +18,8 @@ export interface Dialect {
   readonly stages: (operation: Operation, mode: Mode) => readonly Stage[];
   /** What it costs in all. */
   readonly cost: (operation: Operation, mode: Mode) => Cost;
-  /** Whether the rebuild that the first takes can do the second too; left out where no change of a column rebuilds its table. */
-  readonly servesToo?: (operation: Operation, other: Operation) => boolean;
+  /** How a docket is planned otherwise; left out where it is planned as everywhere. */
+  readonly plans?: OwnPlanning;
   /** Bytes that its work passes over, those that are dear counted more than once; of an operation that is no affair of the catalogue alone. */
   readonly bytesPassed: (operation: Operation, cost: Cost, catalogue: Catalogue) => number;
   /** A query of one row and one column: a count that is zero when all is well. */

@@ -12,8 +12,8 @@ export interface EngineFacts {
   readonly tried: readonly [from: string, to: string];
   readonly names: NameRules;
   readonly types: TypeRules;
-  /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
-  readonly withNullability?: (definition: string, nullable: boolean) => string;
+  /** Of engines that keep tables one way or another: the one with transactions and references, and how a table gets there. */
+  readonly keepsTransactions?: { readonly engine: string; readonly how: string };
 }
 
 /** What engines can do, or do differently. */
@@ -34,22 +34,12 @@ export interface Traits {
   readonly defersReferences: boolean;
   /** True where a reference gives its children their default when their parent goes, as it may declare. */
   readonly setsDefaults: boolean;
-  /** True where a column that a reference empties cannot be NOT NULL. */
-  readonly emptiesNullableOnly: boolean;
   /** True where a trigger can be switched off and on, or get another name. */
   readonly changesTriggers: boolean;
   /** True where a constraint gets another name as such; else it is dropped and made again. */
   readonly renamesConstraints: boolean;
-  /** True where a column that numbers rows has to be a key, and is made with it. */
-  readonly numbersByKey: boolean;
   /** True where a column that a check speaks of can get another name, which the check follows. */
   readonly renamesCheckedColumns: boolean;
-  /** True where what refers to a key stays while another takes its place. */
-  readonly keepsReferencesToKeys: boolean;
-  /** True where a reference joins columns of the very same type and collation only. */
-  readonly refersAlike: boolean;
-  /** True where a reference makes an index over its columns when none begins with them. */
-  readonly indexesReferences: boolean;
   /** True where what is declared can have been let through once: it is counted under every reference. */
   readonly trustsWriters: boolean;
   /** True where an index made again stands behind all others, unless those are made again too. */
@@ -92,4 +82,6 @@ export interface TypeRules {
   readonly indexedBytes?: (column: Pick<Column, 'declaredType' | 'length' | 'characterSet' | 'precision'>) => number;
   /** Casts in the text of views and functions, to be skipped when their joins are looked for. */
   readonly casts: RegExp;
+  /** The value that an expression is: `'open'::text` is open, `7` is 7; null of what is no constant. */
+  readonly constantIn: (expression: string) => string | null;
 }

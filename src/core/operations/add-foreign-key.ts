@@ -1,7 +1,7 @@
 import { newConstraint, withConstraint } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
 import { foreignKeysOf, referableKeys, sameColumnSet } from '../catalogue/lookups';
-import type { Column, ForeignKey, Index, ReferentialAction, Table } from '../catalogue/model';
+import type { ForeignKey, Index, ReferentialAction, Table } from '../catalogue/model';
 import type { Beside, Candidate } from './beside';
 import type { Check } from './check';
 import type { Kind } from './operation';
@@ -92,13 +92,9 @@ export const addForeignKey: Kind<AddForeignKey> = {
   reads: ({ parent }) => [parent],
   refersTo: ({ parent }) => [parent],
 
-  fit(key, { current, traits }) {
+  fit(key, { current }) {
     const [child, parent] = [current.get(key.table), current.get(key.parent)];
-    return (
-      refuseUnkept(child, parent) ??
-      (traits.refersAlike ? refuseUnlike(key, child, parent) : null) ??
-      fittedReference(key, child.id, current)
-    );
+    return refuseUnkept(child, parent) ?? fittedReference(key, child.id, current);
   },
 
   refuse({ parent: id, parentColumns }, current) {
@@ -127,35 +123,6 @@ function refuseUnkept(child: Table, parent: Table): Refusal | null {
   return new Refusal(
     `${parent.id} is unlogged and loses its rows in a crash: ${child.id}, which keeps its own, cannot refer to it.`,
   );
-}
-
-// The server joins columns of one type, sign and collation only, on an engine that keeps references at both ends.
-function refuseUnlike(key: AddForeignKey, child: Table, parent: Table): Refusal | null {
-  const { columns, parentColumns, onDelete, onUpdate, match } = key;
-  if (onDelete === 'set default' || onUpdate === 'set default' || match !== 'simple')
-    return new Refusal('The server takes SET DEFAULT and MATCH FULL without a word and does not do them. Choose another action.');
-  const idle = [child, parent].find(({ storage }) => storage?.keepsReferences === false);
-  if (idle)
-    return new Refusal(
-      `${idle.id} is kept by ${idle.storage?.engine}, which takes a reference without a word and does not keep it. Bring it to another engine first.`,
-    );
-  const split = [child, parent].find(({ splitBy }) => splitBy !== undefined);
-  if (split) return new Refusal(`${split.id} is partitioned, and no reference leads to or from it here.`);
-  for (const [i, name] of columns.entries()) {
-    const own = child.columns.find((column) => column.name === name);
-    const its = parent.columns.find((column) => column.name === parentColumns[i]);
-    if (!own || !its || refersAs(own) === refersAs(its)) continue;
-    return new Refusal(
-      `${name} of ${child.id} is ${refersAs(own)}, ${its.name} of ${parent.id} is ${refersAs(its)}: the server joins only what is of one type and collation. Bring the child to the parent’s type first.`,
-    );
-  }
-  return null;
-}
-
-// The display width of a whole number is no matter, nor is the length of a text.
-function refersAs({ declaredType, family, collation }: Column): string {
-  const type = declaredType.replace(/^(\w*int)\(\d+\)/, '$1').replace(' zerofill', '');
-  return family === 'text' ? `${type.replace(/^(var)?char\(\d+\)/, 'text')} collate ${collation}` : type;
 }
 
 // What one remedy removes may be a parent that another's reference needs, and nobody has looked.

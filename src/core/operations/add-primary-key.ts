@@ -3,7 +3,6 @@ import { getTable, primaryKeyOf } from '../catalogue/lookups';
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
 import type { Kind } from './operation';
-import { redefinition, refuseEmptied } from './set-not-null';
 import { Refusal } from './refusal';
 
 export interface AddPrimaryKey extends AddedKey {
@@ -63,22 +62,16 @@ export const addPrimaryKey: Kind<AddPrimaryKey> = {
 
   fit(key, on) {
     const table = on.current.get(key.table);
-    const emptied = on.traits.emptiesNullableOnly ? refuseEmptied(table, key.columns) : null;
-    const split = refuseSplit(table, key.columns) ?? emptied;
+    const split = refuseSplit(table, key.columns);
     if (split) return split;
     // Another operation may have made it NOT NULL meanwhile, and will undo that.
     const nullableBefore = key.nullableBefore.filter((name) => table.columns.some((c) => c.name === name && c.nullable));
     const handedDown = nullableBefore.flatMap((column) => handingDown(table, column, on) ?? []);
-    const definitions = nullableBefore.flatMap((column) => {
-      const redefined = redefinition(table, column, on);
-      return redefined ? [{ column, before: redefined.before }] : [];
-    });
     return {
       ...key,
       nullableBefore,
       ...keyRows(table, on.current),
       ...(handedDown.length > 0 && { handedDown }),
-      ...(definitions.length > 0 && { definitions }),
     };
   },
 

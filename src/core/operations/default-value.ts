@@ -2,6 +2,7 @@
 
 import { isWhole } from '../catalogue/expressions';
 import type { Column, Table, TypeFamily } from '../catalogue/model';
+import type { TypeRules } from '../engines/engineFacts';
 import { Refusal } from './refusal';
 
 export type DefaultValue =
@@ -76,20 +77,14 @@ const spellings: Readonly<Record<'now' | 'today' | 'newId', RegExp>> = {
 };
 
 /** True when a column has such a default, as far as its spelling shows. */
-export function isDefault({ default: has }: Pick<Column, 'default'>, value: DefaultValue): boolean {
+export function isDefault(
+  { default: has }: Pick<Column, 'default'>,
+  value: DefaultValue,
+  { constantIn }: Pick<TypeRules, 'constantIn'>,
+): boolean {
   if (value.kind === 'none' || has === null) return value.kind === 'none' && has === null;
   if (value.kind === 'expression') return has === value.text;
   return value.kind === 'constant' ? constantIn(has) === value.text : spellings[value.kind].test(has);
-}
-
-/** `'open'::text` is open, `7` is 7; null of what is no constant. */
-function constantIn(expression: string): string | null {
-  const quoted = /^(E?)'((?:[^']|'')*)'(::[\w ."[\](),]+)?$/.exec(expression);
-  if (quoted) {
-    const text = (quoted[2] ?? '').replaceAll("''", "'");
-    return quoted[1] === 'E' ? text.replaceAll('\\\\', '\\') : text;
-  }
-  return /^\(?(-?[\d.]+|true|false)\)?(::[\w ."[\](),]+)?$/.exec(expression)?.[1] ?? null;
 }
 
 /** How a catalogue that was not read spells it. */

@@ -1,6 +1,6 @@
 import { columnId, type TableId } from '../catalogue/identifiers';
 import { newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
-import { findConstraint } from '../catalogue/lookups';
+import { findConstraint, primaryKeyOf } from '../catalogue/lookups';
 import type { Column, Table } from '../catalogue/model';
 import { type Kind, type Owner, ownerOf } from './operation';
 import { Refusal } from './refusal';
@@ -15,6 +15,8 @@ export interface NumberRows {
   readonly owner?: Owner;
   /** The key that it has to be from its first moment on, by its name; left out where it can be a mere column. */
   readonly key?: string;
+  /** True where that is the primary key. */
+  readonly primary?: true;
   /** Its type as the server spells it, where that is not `bigint`. */
   readonly type?: string;
 }
@@ -42,7 +44,8 @@ export const numberRows: Kind<NumberRows> = {
   todo: ({ table, column }) => ({ kind: 'identityMissing', table, column }),
   before: ({ table, column }) => [{ kind: 'columnTaken', table, column }],
   after: ({ table, column }) => [{ kind: 'identityMissing', table, column }],
-  proofs: ({ table, column, key }) => (key === 'PRIMARY' ? [{ kind: 'repeat', table, columns: [column], constraint: key }] : []),
+  proofs: ({ table, column, key, primary }) =>
+    key !== undefined && primary ? [{ kind: 'repeat', table, columns: [column], constraint: key }] : [],
 
   fit(operation, { current }) {
     const table = current.get(operation.table);
@@ -76,7 +79,7 @@ export const dropColumn: Kind<DropColumn> = {
 
 function withNumberingKey(table: Table, column: string, key: string): Table {
   const base = { ...newConstraint(table, key), columns: [column], index: key };
-  return withKey(table, key === 'PRIMARY' ? { ...base, kind: 'primary key' } : { ...base, kind: 'unique', nulls: 'distinct' });
+  return withKey(table, primaryKeyOf(table) ? { ...base, kind: 'unique', nulls: 'distinct' } : { ...base, kind: 'primary key' });
 }
 
 function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {

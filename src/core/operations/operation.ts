@@ -85,8 +85,6 @@ export interface Ground {
   /** A name as the server writes it in expressions. */
   readonly spelt: (name: string) => string;
   readonly traits: Traits;
-  /** A column's definition with what it says of nulls changed, where changing that takes saying all again. */
-  readonly withNullability: ((definition: string, nullable: boolean) => string) | null;
 }
 
 export interface Bound {

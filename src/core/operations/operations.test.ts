@@ -241,7 +241,7 @@ test.each(engineNames)(
         some.forEach((draw, n) => {
           const current = new Draft(applyAll(forward, start));
           const operation = operationOf(draw, current, n);
-          const fitting = operation && fitted(operation, groundOf(start, current));
+          const fitting = operation && fitted(operation, groundOf(start, current), engineNamed(engine).dialect.plans);
           if (fitting && !(fitting instanceof Refusal)) forward.push(fitting);
         });
         // What a repair kept is dropped for good: that has no way back, and changes no structure.

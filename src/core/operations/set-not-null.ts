@@ -1,6 +1,5 @@
 import { withNullability } from '../catalogue/edit';
 import type { TableId } from '../catalogue/identifiers';
-import { foreignKeysOf } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
 import { changeDown, type HandedDown, handingDown } from './hand-down';
 import type { Ground, Kind } from './operation';
@@ -64,11 +63,8 @@ export const setNotNull: Kind<SetNotNull> = {
 
   fit(operation, on) {
     const table = on.current.get(operation.table);
-    const emptied = on.traits.emptiesNullableOnly ? refuseEmptied(table, [operation.column]) : null;
-    if (emptied) return emptied;
     const handedDown = handingDown(table, operation.column, on);
-    const definition = redefinition(table, operation.column, on);
-    return { ...operation, ...(handedDown && { handedDown }), ...nameOf(operation, on), ...(definition && { definition }) };
+    return { ...operation, ...(handedDown && { handedDown }), ...nameOf(operation, on) };
   },
 
   refuse: ({ table: id, column }, current) =>
@@ -89,25 +85,6 @@ function nameOf(
   return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };
 }
 
-/** Why columns have to stay nullable: a reference empties one of them when its parent goes or changes. */
-export function refuseEmptied(table: Table, columns: readonly string[]): Refusal | null {
-  const key = foreignKeysOf(table).find(
-    ({ columns: own, onDelete, onUpdate }) =>
-      (onDelete === 'set null' || onUpdate === 'set null') && own.some((column) => columns.includes(column)),
-  );
-  return key
-    ? new Refusal(
-        `${key.name} of ${table.id} empties ${key.columns.join(', ')}: it cannot be NOT NULL. Choose another action for it, or leave it nullable.`,
-      )
-    : null;
-}
-
-/** What is said of the column when it is never empty; null where only that has to be said. */
-export function redefinition(table: Table, column: string, { withNullability: write }: Ground): Redefined | null {
-  const before = table.columns.find(({ name }) => name === column)?.definition;
-  return write && before !== undefined ? { before, after: write(before, false) } : null;
-}
-
 function redefined(table: Table, column: string, definition: string | undefined): Table {
   if (definition === undefined) return table;
   return { ...table, columns: table.columns.map((one) => (one.name === column ? { ...one, definition } : one)) };
@@ -124,11 +101,6 @@ export const dropNotNull: Kind<DropNotNull> = {
       ...(definition !== undefined && former !== undefined && { definition: { before: definition, after: former } }),
     },
   ],
-
-  fit(operation, { current, withNullability: write }) {
-    const former = current.get(operation.table).columns.find(({ name }) => name === operation.column)?.definition;
-    return write && former !== undefined ? { ...operation, definition: write(former, true), former } : operation;
-  },
 
   apply({ table: id, column, handedDown, definition }, draft) {
     changeDown(

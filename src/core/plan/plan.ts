@@ -22,7 +22,6 @@ import { conflictOf } from './conflicts';
 import type { Mode } from './cost';
 import { fitted, groundOf } from './fit';
 import { inTurn } from './order';
-import { inOneRebuild } from './rebuilds';
 import { recordFor } from './record';
 import type { Plan, Problem } from './shape';
 
@@ -48,7 +47,11 @@ export function planFor(decided: readonly DecidedFinding[], catalogue: Catalogue
     if (operations instanceof Refusal) problems.push(problemOf(finding.id, operations));
     else candidates.push(...operations.map((operation) => ({ finding: finding.id, operation })));
   }
-  return planOf(keepWhatFits(inTurn(candidates, catalogue), catalogue, problems), catalogue, { mode, problems, label });
+  return planOf(keepWhatFits(inTurn(candidates, catalogue, engineOf(catalogue).dialect.plans), catalogue, problems), catalogue, {
+    mode,
+    problems,
+    label,
+  });
 }
 
 /** What is left of a plan without some of its remedies, and those that cannot be carried out without them. */
@@ -98,10 +101,8 @@ function planOf(
   { mode, problems, label, record: former }: Pick<Plan, 'mode' | 'problems' | 'label' | 'record'>,
 ): Plan {
   const { dialect } = engineOf(catalogue);
-  const operations = inOneRebuild(
-    fitting.map(({ operation }) => operation),
-    dialect,
-  );
+  const together = (some: readonly Operation[]) => dialect.plans?.together(some) ?? some;
+  const operations = together(fitting.map(({ operation }) => operation));
   const record = label === undefined ? null : recordFor(operations, catalogue, label);
   return {
     engine: catalogue.engine.name,
@@ -115,7 +116,7 @@ function planOf(
       cost: dialect.cost(operation, mode),
       proofs: kindOf(operation).proofs?.(operation) ?? [],
     })),
-    back: inOneRebuild(backOf(operations, catalogue), dialect),
+    back: together(backOf(operations, catalogue)),
     before: checksBefore(operations),
     after: checksAfter(operations),
     problems,
@@ -160,6 +161,7 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
   const beside = new Beside(candidates);
   const current = new Draft(catalogue);
   const ground = groundOf(catalogue, current);
+  const { plans } = engineOf(catalogue).dialect;
   const applied = new Map<FindingId, Operation[]>();
   const fitting: Candidate[] = [];
   let undone = false;
@@ -167,7 +169,7 @@ function keepWhatFits(candidates: readonly Candidate[], catalogue: Catalogue, pr
     const { finding } = candidate;
     if (refused.has(finding)) continue;
     const done = applied.get(finding) ?? [];
-    const operation = conflictOf(candidate, beside, catalogue, current) ?? fitted(candidate.operation, ground);
+    const operation = conflictOf(candidate, beside, catalogue, current) ?? fitted(candidate.operation, ground, plans);
     if (operation instanceof Refusal) {
       problems.push(problemOf(finding, operation));
       refused.add(finding);

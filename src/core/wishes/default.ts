@@ -1,4 +1,5 @@
 import { columnsId } from '../catalogue/identifiers';
+import { factsOf } from '../engines/facts';
 import { type DefaultValue, defaultInWords, isDefault, refuseDefault } from '../operations/default-value';
 import type { OnTable, WishKind } from './wish';
 
@@ -15,7 +16,8 @@ export const defaultWish: WishKind<DefaultWish> = {
   mark: ({ table, column }) => columnsId(table, [column]),
   words: ({ column, value }) =>
     value.kind === 'none' ? `${column} has no default` : `${column} is ${defaultInWords(value)} by default`,
-  isGranted: ({ column, value }, table) => table.columns.some((one) => one.name === column && isDefault(one, value)),
+  isGranted: ({ column, value }, { table, catalogue }) =>
+    table.columns.some((one) => one.name === column && isDefault(one, value, factsOf(catalogue).types)),
   problem: ({ column, value }, { table }) => refuseDefault(table, column, value)?.message ?? null,
   proposal: ({ column, value }) => ({ kind: 'default', columns: [column], value }),
 };

@@ -12,7 +12,7 @@ export const filledWish: WishKind<FilledWish> = {
   columns: ({ columns }) => columns,
   mark: ({ table, columns }) => columnsId(table, columns),
   words: ({ columns }) => `${columns.join(', ')} is never empty`,
-  isGranted: ({ columns }, table) =>
+  isGranted: ({ columns }, { table }) =>
     columns.every((name) => table.columns.some((column) => column.name === name && !column.nullable)),
   problem: () => null,
   proposal: ({ columns }, _, { against }) => (against ? { kind: 'nulls', columns, rows: against } : { kind: 'notNull', columns }),

@@ -70,7 +70,8 @@ export function wishProblem(wish: Wish, catalogue: Catalogue): string | null {
   const missing = columns.find((name) => table.columns.every((column) => column.name !== name));
   if (missing !== undefined) return `${table.id} has no column ${missing}.`;
   if (columns.length === 0 && bindsRows(wish)) return 'Choose at least one column.';
-  return kindOf(wish).isGranted(wish, table) ? 'It is so already.' : kindOf(wish).problem(wish, { table, catalogue });
+  const on = { table, catalogue };
+  return kindOf(wish).isGranted(wish, on) ? 'It is so already.' : kindOf(wish).problem(wish, on);
 }
 
 /** What has to be counted before it can be judged. */

@@ -15,7 +15,8 @@ export const oneOfWish: WishKind<OneOfWish> = {
   columns: ({ column }) => [column],
   mark: ({ table, column }) => columnsId(table, [column]),
   words: ({ column, values }) => `${column} is one of ${values.map((value) => JSON.stringify(value)).join(', ')}`,
-  isGranted: ({ column }, table) => table.constraints.some((one) => one.kind === 'check' && sameColumnSet(one.columns, [column])),
+  isGranted: ({ column }, { table }) =>
+    table.constraints.some((one) => one.kind === 'check' && sameColumnSet(one.columns, [column])),
   problem: ({ values }) => (values.length === 0 ? 'Say at least one value that it may take.' : null),
   proposal: (wish, _, { against }) => ({ kind: 'check', columns: [wish.column], claim: claimOf(wish), rows: against ?? 0 }),
   measured: {

@@ -15,7 +15,7 @@ export const referenceWish: WishKind<ReferenceWish> = {
   columns: ({ columns }) => columns,
   mark: ({ table, columns, parent, parentColumns }) => `${columnsId(table, columns)} -> ${columnsId(parent, parentColumns)}`,
   words: ({ columns, parent, parentColumns }) => `${columns.join(', ')} refers to ${columnsId(parent, parentColumns)}`,
-  isGranted: ({ columns, parent }, table) =>
+  isGranted: ({ columns, parent }, { table }) =>
     foreignKeysOf(table).some((key) => key.parent === parent && sameColumns(key.columns, columns)),
 
   problem(wish, { table, catalogue }) {

@@ -17,7 +17,7 @@ export const switchedWish: WishKind<SwitchedWish> = {
   columns: () => [],
   mark: ({ table, trigger }) => `${table}#${trigger}`,
   words: ({ trigger, on, object }) => `the ${object ?? 'trigger'} ${trigger} is switched ${on ? 'on' : 'off'}`,
-  isGranted: ({ trigger, on, object }, table) =>
+  isGranted: ({ trigger, on, object }, { table }) =>
     object === undefined
       ? table.triggers.some(({ name, enabled }) => name === trigger && enabled === on)
       : findConstraint(table, trigger)?.enforced === on,

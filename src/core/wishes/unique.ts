@@ -21,7 +21,7 @@ export const uniqueWish: WishKind<UniqueWish> = {
   columns: ({ columns }) => columns,
   mark: ({ table, columns }) => columnsId(table, columns),
   words: ({ columns }) => `${columns.join(', ')} never repeats`,
-  isGranted: ({ columns }, table) => declaredUniques(table).some((unique) => sameColumnSet(unique, columns)),
+  isGranted: ({ columns }, { table }) => declaredUniques(table).some((unique) => sameColumnSet(unique, columns)),
   problem: incomparable,
   proposal: ({ columns }, _, { against }) =>
     against ? { kind: 'repeats', columns, children: [], rows: against, values: 0 } : { kind: 'unique', columns },
@@ -37,7 +37,7 @@ export const keyWish: WishKind<KeyWish> = {
   columns: ({ columns }) => columns,
   mark: ({ table, columns }) => columnsId(table, columns),
   words: ({ columns }) => `${columns.join(', ')} identifies the rows`,
-  isGranted: ({ columns }, table) => sameColumns(primaryKeyOf(table)?.columns ?? [], columns),
+  isGranted: ({ columns }, { table }) => sameColumns(primaryKeyOf(table)?.columns ?? [], columns),
   problem(wish, on) {
     const key = primaryKeyOf(on.table);
     return incomparable(wish, on) ?? (key && `${on.table.id} has a primary key already: ${key.name}.`);

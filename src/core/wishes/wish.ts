@@ -30,7 +30,7 @@ export interface WishKind<W extends OnTable> {
   mark(wish: W): string;
   /** `badge_no never repeats`, for lists and records. */
   words(wish: W): string;
-  isGranted(wish: W, table: Table): boolean;
+  isGranted(wish: W, on: Ground): boolean;
   /** Why it cannot be asked for, in words; null when it can. Its columns are there, and it is not so already. */
   problem(wish: W, on: Ground): string | null;
   /** What would carry it out. All that the wish speaks of is there. */

@@ -1,11 +1,9 @@
 import { expect, test } from 'vitest';
 import { type FindingId, tableId } from '../../catalogue/identifiers';
 import { mariadb } from './index';
-import type { Dialect } from '../dialect';
 import { applyAll, inverseOf, type Operation, operationInWords } from '../../operations/index';
 import { sketch, withColumns } from '../../../../test/kit/sketch';
 import type { Plan } from '../../plan/shape';
-import { inOneRebuild } from '../../plan/rebuilds';
 
 const { dialect } = mariadb;
 const berth = tableId('port', 'berth');
@@ -27,10 +25,14 @@ const indexed: Operation = { kind: 'createIndex', table: berth, name: 'ix', colu
 const renamed: Operation = { kind: 'renameColumn', table: berth, from: 'area', to: 'basin' };
 const checked = 'int(11) DEFAULT NULL CHECK (`x` > 0)';
 
+function together(operations: readonly Operation[]): readonly Operation[] {
+  return dialect.plans?.together(operations) ?? [];
+}
+
 /** Who carries whom: `area+depth area' depth'`. */
-function carried(operations: readonly Operation[], of: Dialect = dialect): string {
+function carried(operations: readonly Operation[]): string {
   const name = (o: Operation): string => ('column' in o ? o.column : o.kind);
-  return inOneRebuild(operations, of)
+  return together(operations)
     .map((o) => [name(o), ...(o.also ?? []).map(name)].join('+') + (o.carried ? "'" : ''))
     .join(' ');
 }
@@ -46,16 +48,11 @@ test.each<[string, readonly Operation[], string]>([
 ])('one rebuild serves %s', (_, operations, expected) => {
   expect(carried(operations)).toBe(expected);
   // Told once more, as after something was left out, it is the same.
-  expect(carried(inOneRebuild(operations, dialect))).toBe(expected);
-});
-
-test('where nothing is rebuilt each is done by itself', () => {
-  const { servesToo: _, ...without } = dialect;
-  expect(carried([filled('area'), filled('depth')], without)).toBe('area depth');
+  expect(carried(together(operations))).toBe(expected);
 });
 
 test('what is carried is said and written once, and asked for once more', () => {
-  const [carrier, rider] = inOneRebuild([keyed, filled('area')], dialect) as [Operation, Operation];
+  const [carrier, rider] = together([keyed, filled('area')]) as [Operation, Operation];
   expect(operationInWords(carrier)).toMatch(/primary key of port\.berth; with 1 other step in the same rebuild$/);
   expect(dialect.stages(carrier, 'plain').flatMap(({ statements }) => statements)).toEqual([
     'alter table `port`.`berth`\n  add primary key (`no`),\n  modify column `area` int(11) NOT NULL,\n  algorithm=inplace, lock=none',
@@ -65,7 +62,7 @@ test('what is carried is said and written once, and asked for once more', () => 
 });
 
 test('to be read, the statement stands once, and what it does too is said', () => {
-  const steps = inOneRebuild([keyed, filled('area')], dialect).map((operation) => ({
+  const steps = together([keyed, filled('area')]).map((operation) => ({
     ...{ operation, finding: 'x' as FindingId, proofs: [] },
     cost: dialect.cost(operation, 'plain'),
   }));
@@ -79,8 +76,8 @@ test('each is undone by itself', () => {
   const before = withColumns(sketch('port.berth: no int not null, area int, depth int'), (column) =>
     column.nullable ? { definition: 'int(11) DEFAULT NULL' } : {},
   );
-  const operations = inOneRebuild([filled('area'), filled('depth')], dialect);
-  const back = inOneRebuild(operations.toReversed().flatMap(inverseOf), dialect);
+  const operations = together([filled('area'), filled('depth')]);
+  const back = together(operations.toReversed().flatMap(inverseOf));
   expect(back.map(({ also, carried }) => [also?.length ?? 0, carried ?? false])).toEqual([
     [1, false],
     [0, true],

@@ -47,4 +47,8 @@ export const types: TypeRules = {
   /** Manual, "InnoDB Limitations": 3,072 bytes with pages of 16 KB. */
   widestIndexed: 3_072,
   casts: /\bcollate\s+\w+|\bcharacter\s+set\s+\w+/gi,
+  constantIn: (expression) =>
+    /^'((?:[^']|'')*)'$/.exec(expression)?.[1]?.replaceAll("''", "'") ??
+    /^-?[\d.]+$|^(?:true|false)$/.exec(expression)?.[0] ??
+    null,
 };

@@ -1,6 +1,6 @@
 import type { EngineFacts } from '../engineFacts';
-import { withNullability } from '../mariadb/column-text';
 import { names } from '../mariadb/names';
+import { keepsTransactions } from '../mariadb/storage';
 import { traits } from '../mariadb/traits';
 import { types } from '../mariadb/types';
 import { reserved } from './reserved';
@@ -19,5 +19,5 @@ export const facts: EngineFacts = {
   },
   // Whole numbers have no width any more (manual, "Numeric Type Attributes").
   types: { ...types, numbering: 'bigint' },
-  withNullability,
+  keepsTransactions,
 };

@@ -33,4 +33,14 @@ export const types: TypeRules = {
   widestIndexed: 2_690,
   casts:
     /::\s*(?:character varying|double precision|timestamp with(?:out)? time zone|"?[\w.]+"?)(?:\(\d+(?:,\s*\d+)?\))?(?:\[\])?/gi,
+  constantIn,
 };
+
+function constantIn(expression: string): string | null {
+  const quoted = /^(E?)'((?:[^']|'')*)'(::[\w ."[\](),]+)?$/.exec(expression);
+  if (quoted) {
+    const text = (quoted[2] ?? '').replaceAll("''", "'");
+    return quoted[1] === 'E' ? text.replaceAll('\\\\', '\\') : text;
+  }
+  return /^\(?(-?[\d.]+|true|false)\)?(::[\w ."[\](),]+)?$/.exec(expression)?.[1] ?? null;
+}

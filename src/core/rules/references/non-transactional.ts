@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../catalogue/model';
+import { factsOf } from '../../engines/facts';
 import { counted } from '../../naming/words';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
@@ -7,6 +8,8 @@ interface Facts {
   readonly engine: string;
   /** Tables of the schema that keep transactions. */
   readonly others: number;
+  /** What those are kept by, and how a table is brought to it. */
+  readonly better?: { readonly engine: string; readonly how: string };
 }
 
 /** A table without transactions and references among others that have both. */
@@ -16,6 +19,7 @@ export const nonTransactional = defineRule<Facts>({
   about: 'A table kept by an engine without transactions and references, among tables that have both.',
   *check({ catalogue, tables }) {
     const others = transactionalBySchema(catalogue);
+    const better = factsOf(catalogue).keepsTransactions;
     for (const { id, schema, storage } of tables) {
       const count = others.get(schema) ?? 0;
       if (storage?.transactional !== false || count === 0) continue;
@@ -24,13 +28,13 @@ export const nonTransactional = defineRule<Facts>({
         columns: [],
         severity: 'Serious',
         confidence: 1,
-        facts: { engine: storage.engine, others: count },
+        facts: { engine: storage.engine, others: count, ...(better && { better }) },
         proposal: byHand([]),
       };
     }
   },
 
-  words({ engine, others }, { table }) {
+  words({ engine, others, better }, { table }) {
     return {
       title: 'No transactions, no references',
       message: `${table} is kept by ${engine}, which knows neither transactions nor references, among ${counted(others, 'table')} that know both.`,
@@ -38,8 +42,7 @@ export const nonTransactional = defineRule<Facts>({
       measured: engine,
       evidence: [{ label: 'engine', text: engine, harm: true }],
       reasons: ['read from the catalogue'],
-      advice:
-        'Bring it to InnoDB in a change window (alter table … engine = InnoDB copies it), then survey again: its references can be declared then.',
+      advice: `Bring it to ${better ? `${better.engine} in a change window (${better.how})` : 'one that keeps them'}, then survey again: its references can be declared then.`,
     };
   },
 });

@@ -1,5 +1,5 @@
 import { includesColumns, sameColumns, sameColumnSet } from '../../catalogue/lookups';
-import type { Index, Table } from '../../catalogue/model';
+import { type Index, ordinaryMethod, type Table } from '../../catalogue/model';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
@@ -59,7 +59,8 @@ interface Pointless {
 
 function pointless(table: Table): readonly Pointless[] {
   const complete = table.indexes.filter(
-    (index) => index.valid && index.predicate === null && index.method === 'btree' && !index.prefix && plain(index) !== null,
+    (index) =>
+      index.valid && index.predicate === null && index.method === ordinaryMethod && !index.prefix && plain(index) !== null,
   );
   return complete.flatMap((index): Pointless[] => {
     const columns = plain(index) ?? [];

@@ -1,13 +1,14 @@
 // Where one rebuild of a table serves several changes of it. Each stays a step with a question of its own: the first carries
 // the others along in its statement, and those find nothing left to do.
 
-import type { TableId } from '../catalogue/identifiers';
-import type { Dialect } from '../engines/dialect';
-import { byItself, kindOf, type Operation } from '../operations/index';
+import type { TableId } from '../../catalogue/identifiers';
+import { byItself, kindOf, type Operation } from '../../operations/index';
+
+/** Whether the rebuild that the first takes can do the second too. */
+export type ServesToo = (operation: Operation, other: Operation) => boolean;
 
 /** The same operations in the same order, each that rebuilds its table with those after it that this rebuild can do too. */
-export function inOneRebuild(operations: readonly Operation[], { servesToo }: Dialect): readonly Operation[] {
-  if (!servesToo) return operations;
+export function inOneRebuild(operations: readonly Operation[], servesToo: ServesToo): readonly Operation[] {
   const together = operations.map(byItself);
   let before = new Map<TableId, number[]>();
   for (const [at, operation] of together.entries()) {

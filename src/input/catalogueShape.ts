@@ -19,26 +19,26 @@ import {
 import { columnId, constraintId, tableId, type TableId } from '../core/catalogue/identifiers';
 import {
   type Catalogue,
+  type CatalogueSource,
+  catalogueSources,
   type Column,
   type Constraint,
   type Index,
+  type NullsInUnique,
+  nullsInUnique,
   type ReferentialAction,
+  referentialActions,
   type Routine,
   type Table,
   type TableKind,
-  type Trigger,
   tableKinds,
-  type CatalogueSource,
-  catalogueSources,
-  type NullsInUnique,
-  nullsInUnique,
-  type TypeFamily,
+  type Trigger,
   typeFamilies,
+  type TypeFamily,
   type UnknownPart,
   unknownParts,
 } from '../core/catalogue/model';
 import { type EngineName, engineNames } from '../core/engines/name';
-import { referentialActions } from '../core/rules/rule';
 import { errorsInWords, parsePart } from './parse';
 import { Names, SurveyFileError } from './surveyFile';
 

@@ -27,6 +27,10 @@ export class Draft {
     this.order = orderOf(catalogue);
   }
 
+  get engine(): Catalogue['engine'] {
+    return this.catalogue.engine;
+  }
+
   find(id: TableId): Table | null {
     const changed = this.changed.get(id);
     if (changed || this.now.has(id)) return changed ?? null;

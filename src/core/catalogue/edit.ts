@@ -11,17 +11,17 @@ export function newConstraint(table: Table, name: string) {
   return { id: constraintId(table.id, name), name, validated: true, enforced: true, deferrable: 'no' } as const;
 }
 
-export function newIndex(name: string, columns: readonly string[], unique: boolean, constraint: string | null): Index {
+export function newIndex(name: string, columns: readonly string[], unique: boolean, key: Key | null = null): Index {
   const ordinary = {
     method: ordinaryMethod,
     valid: true,
     included: [],
     predicate: null,
-    nulls: 'distinct',
+    nulls: key?.kind === 'unique' ? key.nulls : 'distinct',
     plain: true,
     bare: true,
   } as const;
-  return { ...ordinary, name, unique, columns, constraint };
+  return { ...ordinary, name, unique, columns, constraint: key?.name ?? null };
 }
 
 /** Throws CatalogueError when a constraint of that name is there. */
@@ -34,7 +34,7 @@ export function withConstraint(table: Table, constraint: Constraint): Table {
 /** With the index that a key stands on. Throws as `withConstraint`. */
 export function withKey(table: Table, key: Key): Table {
   const keyed = withConstraint(table, key);
-  return { ...keyed, indexes: [...keyed.indexes, newIndex(key.name, key.columns, true, key.name)] };
+  return { ...keyed, indexes: [...keyed.indexes, newIndex(key.name, key.columns, true, key)] };
 }
 
 /** Without the constraint and the index behind it. Throws as `mapConstraint`. */

@@ -305,7 +305,8 @@ export interface Exclusion extends ConstraintBase {
   readonly excludes?: string;
 }
 
-export type ReferentialAction = 'no action' | 'restrict' | 'cascade' | 'set null' | 'set default';
+export const referentialActions = ['no action', 'restrict', 'cascade', 'set null', 'set default'] as const;
+export type ReferentialAction = (typeof referentialActions)[number];
 
 /** How an index is called that keeps an order and finds by it, whatever its server calls it. */
 export const ordinaryMethod = 'btree';

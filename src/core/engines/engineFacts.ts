@@ -1,7 +1,7 @@
 // What an engine is, beside what is asked of it and written to it: what it can do, how it names and stores. Pure data and pure functions,
 // on which every room of the core rests that must know.
 
-import type { Column, NamedKind, Table } from '../catalogue/model';
+import type { Column, NamedKind, NullsInUnique, ReferentialAction, Table } from '../catalogue/model';
 
 export interface EngineFacts {
   /** For every text that names it. */
@@ -32,8 +32,12 @@ export interface Traits {
   readonly switchesReferences: boolean;
   /** True where a reference can be checked at the end of a transaction. */
   readonly defersReferences: boolean;
-  /** True where a reference gives its children their default when their parent goes, as it may declare. */
-  readonly setsDefaults: boolean;
+  /** What a reference can do when its parent goes, or when its parent's key changes. */
+  readonly actions: Readonly<Record<'delete' | 'update', readonly ReferentialAction[]>>;
+  /** Of the others, what the server takes without a word and does not do. */
+  readonly feigned: readonly ReferentialAction[];
+  /** What a unique constraint makes of nulls that nobody says otherwise of. */
+  readonly nullsInUnique: NullsInUnique;
   /** True where a trigger can be switched off and on, or get another name. */
   readonly changesTriggers: boolean;
   /** True where a constraint gets another name as such; else it is dropped and made again. */
@@ -51,6 +55,8 @@ export interface NameRules {
   readonly shorten: (name: string, room?: number) => string;
   /** Whether names of a kind are told apart within a whole schema, or within their table. */
   readonly scopeOf: (kind: NamedKind) => 'schema' | 'table';
+  /** What two names have in common that are one to the server, or to people: such are never both given. */
+  readonly fold: (name: string) => string;
   /** A name that needs no quotes. */
   readonly bare: RegExp;
   /** A name as the server writes it in expressions: in quotes where it needs them. */

@@ -1,22 +1,27 @@
 import { tableId } from '../catalogue/identifiers';
 import { findTable } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
+import type { NameRules } from '../engines/engineFacts';
+import { factsOf } from '../engines/facts';
 import { once } from '../once';
 
 /** The names that a new constraint, index or table of a schema must not take: those that are there, and those given since. */
 export class TakenNames {
   private readonly given = new Set<string>();
 
-  constructor(private readonly there: ReadonlySet<string>) {}
+  constructor(
+    private readonly there: ReadonlySet<string>,
+    private readonly fold: NameRules['fold'],
+  ) {}
 
-  /** Also where it is there in another case. */
+  /** Also where it is there in another spelling that the server takes for the same. */
   has(name: string): boolean {
-    const own = folded(name);
+    const own = this.fold(name);
     return this.there.has(own) || this.given.has(own);
   }
 
   add(name: string): void {
-    this.given.add(folded(name));
+    this.given.add(this.fold(name));
   }
 }
 
@@ -31,7 +36,8 @@ export class TakenBySchema {
   of({ schema, name }: Pick<Table, 'schema' | 'name'>, scope: 'schema' | 'table'): Pick<TakenNames, 'has' | 'add'> {
     const all = this.in(schema);
     if (scope === 'schema') return all;
-    const own = this.byTable.get(`${schema}.${name}`) ?? new TakenNames(this.namesOn(schema, name));
+    const own =
+      this.byTable.get(`${schema}.${name}`) ?? new TakenNames(this.namesOn(schema, name), factsOf(this.catalogue).names.fold);
     this.byTable.set(`${schema}.${name}`, own);
     return {
       has: (asked) => own.has(asked),
@@ -44,7 +50,8 @@ export class TakenBySchema {
 
   private namesOn(schema: string, name: string): ReadonlySet<string> {
     const table = findTable(this.catalogue, tableId(schema, name));
-    return new Set([...(table?.constraints ?? []), ...(table?.indexes ?? [])].map((one) => folded(one.name)));
+    const { fold } = factsOf(this.catalogue).names;
+    return new Set([...(table?.constraints ?? []), ...(table?.indexes ?? [])].map((one) => fold(one.name)));
   }
 
   in(schema: string): TakenNames {
@@ -57,13 +64,14 @@ export class TakenBySchema {
 const namesBySchema = once(namesIn);
 
 export function namesTaken(catalogue: Catalogue, schema: string): TakenNames {
-  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set());
+  return new TakenNames(namesBySchema(catalogue).get(schema) ?? new Set(), factsOf(catalogue).names.fold);
 }
 
 function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>> {
+  const { fold } = factsOf(catalogue).names;
   const found = new Map<string, Set<string>>();
   const add = (schema: string, spelt: string): void => {
-    const name = folded(spelt);
+    const name = fold(spelt);
     const names = found.get(schema);
     if (names) names.add(name);
     else found.set(schema, new Set([name]));
@@ -76,9 +84,4 @@ function namesIn(catalogue: Catalogue): ReadonlyMap<string, ReadonlySet<string>>
   }
   for (const { schema, name } of catalogue.sequences) add(schema, name);
   return found;
-}
-
-/** What two names have in common that are one to most servers, and to people on all: case does not tell them apart. */
-function folded(name: string): string {
-  return name.toLowerCase();
 }

@@ -1,5 +1,6 @@
 import { newConstraint, withKey, withoutIndex } from '../catalogue/edit';
 import { declaredUniques, sameColumnSet } from '../catalogue/lookups';
+import { traitsOf } from '../engines/facts';
 import { type AddedKey, keyRows, onIndex, refuseSplit, refuseTakenIndex, repeatProof, repeatsIn, withoutKey } from './keys';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
@@ -18,7 +19,8 @@ export const addUnique: Kind<AddUnique> = {
 
   apply({ table: id, name, columns, index }, draft) {
     const table = withoutIndex(draft.get(id), index);
-    draft.put(withKey(table, { kind: 'unique', ...newConstraint(table, name), columns, index: name, nulls: 'distinct' }));
+    const nulls = traitsOf(draft).nullsInUnique;
+    draft.put(withKey(table, { kind: 'unique', ...newConstraint(table, name), columns, index: name, nulls }));
   },
 
   todo: ({ table, name }) => ({ kind: 'constraintMissing', table, name, validated: false }),

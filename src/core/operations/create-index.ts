@@ -32,7 +32,7 @@ export const createIndex: Kind<CreateIndex> = {
 
   apply({ table: id, name, columns, unique }, draft) {
     const table = draft.get(id);
-    draft.put({ ...table, indexes: [...table.indexes, newIndex(name, columns, unique, null)] });
+    draft.put({ ...table, indexes: [...table.indexes, newIndex(name, columns, unique)] });
   },
 
   todo: ({ table, name }) => ({ kind: 'indexMissing', table, name }),

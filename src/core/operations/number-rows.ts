@@ -1,7 +1,8 @@
 import { columnId, type TableId } from '../catalogue/identifiers';
 import { newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
 import { findConstraint, primaryKeyOf } from '../catalogue/lookups';
-import type { Column, Table } from '../catalogue/model';
+import type { Column, NullsInUnique, Table } from '../catalogue/model';
+import { traitsOf } from '../engines/facts';
 import { type Kind, type Owner, ownerOf } from './operation';
 import { Refusal } from './refusal';
 
@@ -38,7 +39,7 @@ export const numberRows: Kind<NumberRows> = {
   apply({ table: id, column, key, type }, draft) {
     const table = draft.get(id);
     const numbered = { ...table, columns: [...table.columns, numberedColumn(id, column, type)] };
-    draft.put(key === undefined ? numbered : withNumberingKey(numbered, column, key));
+    draft.put(key === undefined ? numbered : withNumberingKey(numbered, column, key, traitsOf(draft).nullsInUnique));
   },
 
   todo: ({ table, column }) => ({ kind: 'identityMissing', table, column }),
@@ -77,9 +78,9 @@ export const dropColumn: Kind<DropColumn> = {
   todo: ({ table, column }) => ({ kind: 'columnPresent', table, column }),
 };
 
-function withNumberingKey(table: Table, column: string, key: string): Table {
+function withNumberingKey(table: Table, column: string, key: string, nulls: NullsInUnique): Table {
   const base = { ...newConstraint(table, key), columns: [column], index: key };
-  return withKey(table, primaryKeyOf(table) ? { ...base, kind: 'unique', nulls: 'distinct' } : { ...base, kind: 'primary key' });
+  return withKey(table, primaryKeyOf(table) ? { ...base, kind: 'unique', nulls } : { ...base, kind: 'primary key' });
 }
 
 function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {

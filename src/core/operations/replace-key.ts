@@ -6,6 +6,7 @@ import { mapConstraint, newConstraint, withKey, withoutConstraint } from '../cat
 import type { TableId } from '../catalogue/identifiers';
 import { keyColumnsOf, primaryKeyOf, sameColumns } from '../catalogue/lookups';
 import type { Constraint } from '../catalogue/model';
+import { traitsOf } from '../engines/facts';
 import { type AddForeignKey, referenceProofs } from './add-foreign-key';
 import type { CheckRows } from './check-rows';
 import type { Kind } from './operation';
@@ -81,7 +82,7 @@ export const replaceKey: Kind<ReplaceKey> = {
     draft.put(
       withKey(
         { ...table, indexes },
-        { kind: 'unique', ...newConstraint(table, unique), columns: former, index: unique, nulls: 'distinct' },
+        { kind: 'unique', ...newConstraint(table, unique), columns: former, index: unique, nulls: traitsOf(draft).nullsInUnique },
       ),
     );
     restReferences(key, unique, draft);
@@ -147,7 +148,7 @@ export const restoreKey: Kind<RestoreKey> = {
       ...newConstraint(table, helper ?? ''),
       columns,
       index: helper ?? '',
-      nulls: 'distinct',
+      nulls: traitsOf(draft).nullsInUnique,
     } as const;
     draft.put(helper === undefined ? restored : withKey(restored, numbered));
     restReferences(key, name, draft);

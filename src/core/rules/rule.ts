@@ -108,8 +108,6 @@ export function defineRule<Facts, Limit extends string = never>(rule: Rule<Facts
   return rule;
 }
 
-export const referentialActions: readonly ReferentialAction[] = ['no action', 'restrict', 'cascade', 'set null', 'set default'];
-
 /** What was measured, as a number that is watched from survey to survey. */
 export function amountOf(amount: number, of: string): Pick<Words, 'measured' | 'amount'> {
   return { measured: counted(amount, of), amount };

@@ -1,4 +1,7 @@
+import type { ReferentialAction } from '../../catalogue/model';
 import type { Traits } from '../engineFacts';
+
+const done: readonly ReferentialAction[] = ['no action', 'restrict', 'cascade', 'set null'];
 
 /** What each DDL statement commits, and what has no counterpart here (manual, "SQL statements That Cause an Implicit Commit"). */
 export function traits(version = ''): Traits {
@@ -12,7 +15,10 @@ export function traits(version = ''): Traits {
     viewsActForCallers: true,
     switchesReferences: false,
     defersReferences: false,
-    setsDefaults: false,
+    // Manual, "Foreign Keys": SET DEFAULT is read, and does nothing.
+    actions: { delete: done, update: done },
+    feigned: ['set default'],
+    nullsInUnique: 'distinct',
     renamesCheckedColumns: true,
     changesTriggers: false,
     renamesConstraints: false,

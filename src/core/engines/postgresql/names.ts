@@ -35,6 +35,8 @@ const reserved = new Set(
 export const names: NameRules = {
   shorten: (name, room = 0) => shorten(name, longestName - room),
   scopeOf: () => 'schema',
+  // The server tells case apart, people do not.
+  fold: (name) => name.toLowerCase(),
   bare: /^[a-z_][a-z0-9_$]*$/,
   reserved,
   spelt: quoteAsText,

@@ -1,3 +1,4 @@
+import { referentialActions } from '../../catalogue/model';
 import type { Traits } from '../engineFacts';
 
 /** `version` as in server_version: `15.18`. */
@@ -15,7 +16,9 @@ export function traits(version: string): Traits {
     // Manual of PostgreSQL 18, "ALTER TABLE".
     switchesReferences: major >= 18,
     defersReferences: true,
-    setsDefaults: true,
+    actions: { delete: referentialActions, update: referentialActions },
+    feigned: [],
+    nullsInUnique: 'distinct',
     renamesCheckedColumns: true,
     changesTriggers: true,
     renamesConstraints: true,

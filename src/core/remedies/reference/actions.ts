@@ -16,7 +16,7 @@ export function deleteQuestion({ columns, references }: Referring, { table, cata
     id: 'onDelete',
     shape: 'cards',
     title: `When ${withArticle(parent)} goes`,
-    answers: [
+    answers: offered('delete', catalogue, [
       actionAnswer('no action', 'Refuse', `at the end of the statement, while it has ${children}`),
       actionAnswer('restrict', 'Refuse at once', `before anything else of the statement could take its ${children} along`),
       actionAnswer('cascade', 'Take along', takenAlong(table, parent, catalogue)),
@@ -30,9 +30,9 @@ export function deleteQuestion({ columns, references }: Referring, { table, cata
         'set default',
         'Give the default',
         `${children} go over to the default ${parent}`,
-        whyNoDefault(table, columns, catalogue),
+        whyNoDefault(table, columns),
       ),
-    ],
+    ]),
   };
 }
 
@@ -44,18 +44,13 @@ export function updateQuestion({ columns, references }: Referring, { table, cata
     id: 'onUpdate',
     shape: 'list',
     title: `When the ${key} of ${withArticle(rowOf(references.table))} changes`,
-    answers: [
+    answers: offered('update', catalogue, [
       actionAnswer('no action', 'Refuse', `while it has ${children}`),
       actionAnswer('restrict', 'Refuse at once', `before the statement is through`),
       actionAnswer('cascade', 'Follow', `its ${children} take the new value${rows}`),
       actionAnswer('set null', 'Empty the reference', `${children} stay without one${rows}`, whyNotNull(table, columns)),
-      actionAnswer(
-        'set default',
-        'Give the default',
-        `${children} go over to the default`,
-        whyNoDefault(table, columns, catalogue),
-      ),
-    ],
+      actionAnswer('set default', 'Give the default', `${children} go over to the default`, whyNoDefault(table, columns)),
+    ]),
   };
 }
 
@@ -89,6 +84,21 @@ export function deferrableQuestion({ catalogue }: Ground): readonly Question<For
   ];
 }
 
+// What the engine does; what it only takes is shown with the reason, so that nobody looks for it.
+function offered(
+  event: 'delete' | 'update',
+  catalogue: Catalogue,
+  answers: readonly Answer<ReferentialAction>[],
+): readonly Answer<ReferentialAction>[] {
+  const { actions, feigned } = traitsOf(catalogue);
+  const idle = 'the server takes it without a word and does not do it';
+  return answers.flatMap((answer) => {
+    const { value } = answer;
+    if (value === undefined || actions[event].includes(value)) return [answer];
+    return feigned.includes(value) ? [{ ...answer, refused: idle }] : [];
+  });
+}
+
 function actionAnswer(
   id: ReferentialAction,
   title: string,
@@ -103,8 +113,7 @@ function whyNotNull(table: Table, columns: readonly string[]): string | null {
   return mandatory.length > 0 ? `${columnsId(table.id, mandatory)} may not be null` : null;
 }
 
-function whyNoDefault(table: Table, columns: readonly string[], catalogue: Catalogue): string | null {
-  if (!traitsOf(catalogue).setsDefaults) return 'the server takes it without a word and does not do it';
+function whyNoDefault(table: Table, columns: readonly string[]): string | null {
   const without = table.columns.filter((c) => columns.includes(c.name) && c.default === null).map((c) => c.name);
   return without.length > 0 ? `${columnsId(table.id, without)} has no default` : null;
 }

@@ -30,7 +30,9 @@ export function orphanQuestion(
   const many = counted(orphanRows, rowOf(table.name));
   const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
-  const wholeOnly = traitsOf(catalogue).trustsWriters ? 'the reference holds for every row or not at all here' : null;
+  const wholeOnly = traitsOf(catalogue).addedUnchecked('foreign key', table)
+    ? null
+    : 'the reference holds for every row or not at all here';
   const notEmpty = mandatory.length > 0 ? `${mandatory.join(', ')} may not be null` : unkeyed;
   const cost = undoable(table);
   const answer = (id: string, title: string, effect: string, more: Partial<Answer>): Answer => ({

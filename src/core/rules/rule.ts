@@ -2,7 +2,7 @@
 
 import { counted } from '../naming/words';
 import type { TableId } from '../catalogue/identifiers';
-import type { Catalogue, ReferentialAction, Table } from '../catalogue/model';
+import type { Catalogue, Table } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { RowsQuestion } from '../evidence/rows';

@@ -62,32 +62,26 @@ test.each(['plain', 'quiet'] as const)('there, again and back, by us and by the 
   rmSync(file, { force: true });
 });
 
-test('two names of keys that the server takes for one are one to us', async () => {
+test('two names of keys are one to us just where they are one to the server', async () => {
   const { fold } = mariadb.names;
   const names = [
     'ix_area',
     'IX_AREA',
+    'ix_ÁREA',
     'ix_área',
     'ix_ärea',
-    'ix_aréa',
     'ix_straße',
     'ix_strasse',
+    'ix_Ø',
     'ix_ø',
-    'ix_o',
     'ix_ñ',
     'ix_n',
   ];
+  const pairs = names.flatMap((one, at) => names.slice(at + 1).map((other) => [one, other] as const));
   const alike: (readonly [string, string])[] = [];
-  for (const [at, one] of names.entries()) {
-    for (const other of names.slice(at + 1)) {
-      const refused = await server
-        .run(`create or replace table yard.named (a int, key ${q(one)} (a), key ${q(other)} (a))`)
-        .then(() => false)
-        .catch((error: unknown) => String(error).includes('Duplicate key name'));
-      if (refused) alike.push([one, other]);
-    }
-  }
-  // What is one to the server must be one to us; the other way round costs a number behind a name.
-  expect(alike.filter(([one, other]) => fold(one) !== fold(other))).toEqual([]);
-  expect(alike.length).toBeGreaterThan(5);
+  for (const [one, other] of pairs)
+    await server
+      .run(`create or replace table yard.named (a int, key ${q(one)} (a), key ${q(other)} (a))`)
+      .catch((error: unknown) => (String(error).includes('Duplicate key name') ? alike.push([one, other]) : 0));
+  expect(alike).toEqual(pairs.filter(([one, other]) => fold(one) === fold(other)));
 });

@@ -11,9 +11,9 @@ test.each<[EngineName, string, boolean]>([
   ['postgresql', 'BERTH_Índice_area_KEY', true],
   ['postgresql', 'berth_indice_area_key', false],
   ['mariadb', 'BERTH_ÍNDICE_AREA_KEY', true],
-  ['mariadb', 'berth_indice_area_key', true],
-  ['mysql', 'berth_indice_area_key', true],
-  ['mysql', 'berth_indice_area_key2', false],
+  ['mariadb', 'berth_indice_area_key', false],
+  ['mysql', 'Berth_Índice_Area_Key', true],
+  ['mysql', 'berth_índice_area_key2', false],
 ])('to %s, %s is taken where berth_índice_area_key is: %s', (name, asked, taken) => {
   const catalogue: Catalogue = { ...drawn, engine: { name, version: '11.0' } };
   expect(namesTaken(catalogue, 'port').has(key)).toBe(true);

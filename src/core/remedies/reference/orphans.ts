@@ -3,7 +3,7 @@
 import { traitsOf } from '../../engines/facts';
 import { tableId } from '../../catalogue/identifiers';
 import { declaredUniques, findTable, getTable } from '../../catalogue/lookups';
-import type { Column, Table } from '../../catalogue/model';
+import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { Operation } from '../../operations/index';
 import type { FittedReference } from '../../operations/reference';
@@ -28,11 +28,9 @@ export function orphanQuestion(
   if (!orphanRows) return [];
   const parent = findTable(catalogue, tableId(references.schema, references.table));
   const many = counted(orphanRows, rowOf(table.name));
-  const mandatory = table.columns.filter((c) => columns.includes(c.name) && !c.nullable).map((c) => c.name);
+  const mandatory = table.columns.filter(({ name, nullable }) => columns.includes(name) && !nullable).map(({ name }) => name);
   const unkeyed = rowKeyOf(table).length === 0 ? 'the table has no key to find the rows again by' : null;
-  const wholeOnly = traitsOf(catalogue).addedUnchecked('foreign key', table)
-    ? null
-    : 'the reference holds for every row or not at all here';
+  const wholeOnly = whyWhole(table, catalogue);
   const notEmpty = mandatory.length > 0 ? `${mandatory.join(', ')} may not be null` : unkeyed;
   const cost = undoable(table);
   const answer = (id: string, title: string, effect: string, more: Partial<Answer>): Answer => ({
@@ -80,6 +78,11 @@ export function orphanQuestion(
       ],
     },
   ];
+}
+
+function whyWhole(table: Table, catalogue: Catalogue): string | null {
+  const unchecked = traitsOf(catalogue).addedUnchecked('foreign key', table);
+  return unchecked ? null : 'the reference holds for every row or not at all here';
 }
 
 function parentsAnswer(parent: Table | null, references: ProposedParent): Answer {

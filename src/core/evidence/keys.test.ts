@@ -74,3 +74,10 @@ test('repeats to be expected by chance are pairs of rows times the agreement of 
   const sample = sampleOf(facts, table.id)?.result;
   expect(sample && expectedRepeats(sample, ['remark', 'booking_no'])).toBeCloseTo((101 * 100) / 2 / 10 / 50);
 });
+
+test('the same evidence with another catalogue is judged anew', () => {
+  const facts = evidence(profiled(booking, 'port.booking', 500, { booking_no: { distinct: 500 } }));
+  const first = candidateKeys(booking, table, facts);
+  expect(candidateKeys(booking, table, facts)).toBe(first);
+  expect(candidateKeys({ ...booking }, table, facts)).not.toBe(first);
+});

@@ -80,11 +80,11 @@ function isVerified(
   });
 }
 
-const keysByTable = once((_: Evidence) => new Map<TableId, readonly KeyCandidate[]>());
+const keysByTable = once((_: Catalogue, _of: Evidence) => new Map<TableId, readonly KeyCandidate[]>());
 
 /** The candidate keys that the evidence supports, best first, none wider than a better one in it; declared ones are among them. */
 export function candidateKeys(catalogue: Catalogue, table: Table, evidence: Evidence): readonly KeyCandidate[] {
-  const known = keysByTable(evidence);
+  const known = keysByTable(catalogue, evidence);
   let found = known.get(table.id);
   if (!found) known.set(table.id, (found = findKeys(catalogue, table, evidence)));
   return found;

@@ -56,12 +56,14 @@ const missingTolerated = 0.005;
 const mostByWord = 60;
 const mostElsewhere = 12;
 
-const found = new WeakMap<Evidence, readonly ReferenceCandidate[]>();
+const found = new WeakMap<Evidence, WeakMap<Catalogue, readonly ReferenceCandidate[]>>();
 
 /** Every column, or set of columns, that may refer to a key without a foreign key that says so. */
 export function referenceCandidates(catalogue: Catalogue, evidence: Evidence): readonly ReferenceCandidate[] {
-  let candidates = found.get(evidence);
-  if (!candidates) found.set(evidence, (candidates = findCandidates(catalogue, evidence)));
+  const known = found.get(evidence) ?? new WeakMap<Catalogue, readonly ReferenceCandidate[]>();
+  found.set(evidence, known);
+  const candidates = known.get(catalogue) ?? findCandidates(catalogue, evidence);
+  known.set(catalogue, candidates);
   return candidates;
 }
 

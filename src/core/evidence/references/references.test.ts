@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { sketch } from '../../../../test/kit/sketch';
 import { evidence, included, probed, profiled } from '../../../../test/kit/measured';
-import { referenceCandidates } from './candidates';
+import { keepWhatHolds, referenceCandidates } from './candidates';
 import { probeQuestions } from './probes';
 import { weighReferences } from './weigh';
 
@@ -156,4 +156,18 @@ test('a name that leads to very many tables leads nowhere', () => {
   const port = sketch([...tables, 'port.tree: id key, parent_id'].join('\n'));
   const own = referenceCandidates(port, {}).filter(({ child }) => child === 'port.tree');
   expect(own.length).toBeLessThan(10);
+});
+
+test('the same evidence with another catalogue is asked anew, also after more of it has come', () => {
+  const facts = evidence();
+  const of = (drawing: string, known = facts) =>
+    referenceCandidates(sketch(drawing), known).map(({ child, parent }) => `${child} -> ${parent}`);
+  expect(of('berth: id key\n call: id key, berth_id')).toEqual(['public.call -> public.berth']);
+  expect(of('pier: id key\n stay: id key, pier_id')).toEqual(['public.stay -> public.pier']);
+  const drawn = sketch('berth: id key\n call: id key, berth_id');
+  const before = referenceCandidates(drawn, facts);
+  const more = { ...facts, ...evidence(included(['public.call', 'berth_id'], ['public.berth', 'id'], 90, 0)) };
+  keepWhatHolds(facts, more);
+  expect(referenceCandidates(drawn, more)).toBe(before);
+  expect(of('pier: id key\n stay: id key, pier_id', more)).toEqual(['public.stay -> public.pier']);
 });

@@ -7,7 +7,17 @@ import { circlesIn, importsIn } from './kit/imports';
 
 /** From the ground up. A file is on the floor of the longest beginning of its path that is listed. */
 const floors: Readonly<Record<string, readonly string[]>> = {
-  ground: ['records', 'grouping', 'once', 'spelt', 'naming/words', 'naming/visible', 'engines/name', 'engines/DialectError'],
+  ground: [
+    'records',
+    'grouping',
+    'once',
+    'spelt',
+    'naming/words',
+    'naming/visible',
+    'engines/name',
+    'engines/DialectError',
+    'engines/answerLines',
+  ],
   catalogue: ['catalogue', 'survey/login'],
   'what engines are': ['engines/engineFacts', 'engines/facts', 'engines/*/facts', ...ofFacts()],
   naming: ['naming'],

@@ -63,10 +63,10 @@ export interface Patience {
   readonly pauseMs: number;
 }
 
-/** Queries printed for somebody to run. Throws DialectError where the engine's client cannot be told to. */
-export function printedBy({ questions }: Dialect, printed: PrintedQuestions): string {
+/** Queries printed for somebody to run. Throws DialectError where the engine's client cannot be told to, or a query waits for values. */
+export function printedBy({ questions }: Dialect, printed: ToPrint): string {
   if (!questions) throw new DialectError('The questions of this engine cannot be printed yet: ask it over the network.');
-  return questions(printed);
+  return questions({ ...printed, queries: printed.queries.map(({ id, query }) => ({ id, query: printable(query) })) });
 }
 
 /** The statements of an operation as they run when nothing was interrupted before: to be read, not to be run. */
@@ -83,12 +83,24 @@ export interface ActionTry {
   readonly left: (key: readonly string[]) => string;
 }
 
+/** A query as a whole: a client has nowhere to put values. */
+export type Printable = Pick<Query, 'text' | 'columns'> & { readonly values?: never };
+
+function printable({ text, columns, values }: Query): Printable {
+  if (values) throw new DialectError(`A question cannot be printed, as it waits for values: ${text.trim().slice(0, 80)} …`);
+  return { text, columns };
+}
+
+type ToPrint = Omit<PrintedQuestions, 'queries'> & {
+  readonly queries: readonly { readonly id: string; readonly query: Query }[];
+};
+
 export interface PrintedQuestions {
   /** What the answers name: a hash of the questions. */
   readonly script: string;
   /** What it is, for its first line: `open questions, round 2`. */
   readonly title: string;
-  readonly queries: readonly { readonly id: string; readonly query: Query }[];
+  readonly queries: readonly { readonly id: string; readonly query: Printable }[];
   /** The name of the file that the answers are written to: letters, digits, dots and dashes. */
   readonly answers: string;
 }

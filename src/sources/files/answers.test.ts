@@ -1,21 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { encodeField } from '../../core/engines/answerLines';
 import { firstEngine } from '../../core/engines/name';
 import { type Answers, AnswersError, decoded, readAnswers } from './answers';
 
 const [one, two] = ['q0000000000000001', 'q0000000000000002'];
 const begin = `pawl|1|begin|abcdefabcdef|${firstEngine}|15.4|é|Ø|harbour`;
 const whole = [begin, `${one}|3|%-`, `pawl|1|count|${one}|1`, `pawl|1|error|${two}|42501`, 'pawl|1|end|abcdefabcdef'].join('\n');
-
-const encoded = (text: string): string =>
-  text
-    .replaceAll('%', '%25')
-    .replaceAll('|', '%7C')
-    .replaceAll('\t', '%09')
-    .replaceAll('\r', '%0D')
-    .replaceAll('\n', '%0A')
-    .replace(/^ /, '%20')
-    .replace(/ $/, '%20');
 
 test('a file of answers tells what was answered and what was refused', () => {
   expect(readAnswers(whole)).toEqual({
@@ -34,17 +25,11 @@ test('a file of answers tells what was answered and what was refused', () => {
 
 test('fields come back as they were, whatever is in them', () => {
   fc.assert(
-    fc.property(
-      fc.array(
-        fc.string({ unit: 'binary' }).filter((text) => !/[\n\r]/.test(text)),
-        { minLength: 1 },
-      ),
-      (fields) => {
-        const line = [one, ...fields.map(encoded)].join('|');
-        const { byQuery } = readAnswers([begin, line, `pawl|1|count|${one}|1`, 'pawl|1|end|abcdefabcdef'].join('\n'));
-        expect(byQuery.get(one)).toEqual({ rows: [fields] });
-      },
-    ),
+    fc.property(fc.array(fc.option(fc.string({ unit: 'binary' })), { minLength: 1 }), (fields) => {
+      const line = [one, ...fields.map(encodeField)].join('|');
+      const { byQuery } = readAnswers([begin, line, `pawl|1|count|${one}|1`, 'pawl|1|end|abcdefabcdef'].join('\n'));
+      expect(byQuery.get(one)).toEqual({ rows: [fields] });
+    }),
   );
 });
 

@@ -2,6 +2,7 @@
 // are passed over. Whatever is in one is checked before anything of it is kept: it comes from people.
 
 import { createHash } from 'node:crypto';
+import { decodeField, letters } from '../../core/engines/answerLines';
 import { engineNamesPrinted } from '../../core/engines/index';
 import type { EngineName } from '../../core/engines/name';
 import type { Query, Row } from '../../core/engines/questions';
@@ -46,7 +47,7 @@ export function decoded(bytes: Uint8Array): string {
     return new TextDecoder(encoding, { fatal: true }).decode(bytes);
   } catch {
     const text = new TextDecoder('windows-1252').decode(bytes);
-    if (text.includes('|é|Ø|')) return text;
+    if (text.includes(`|${letters.join('|')}|`)) return text;
     throw new AnswersError(
       'The file is in an encoding in which letters were lost. Run the script again with a client that writes UTF-8.',
     );
@@ -77,7 +78,7 @@ class Reading {
     const fields = line.split('|');
     const [word = '', version, kind = '', ...rest] = fields;
     if (word === 'pawl' && version === '1') this.takeMark(kind, rest);
-    else if (/^q[0-9a-f]{16}$/.test(word)) this.rowsFor(word).push(fields.slice(1).map(fieldOf));
+    else if (/^q[0-9a-f]{16}$/.test(word)) this.rowsFor(word).push(fields.slice(1).map(decodeField));
   }
 
   private rowsFor(query: string): Row[] {
@@ -105,11 +106,11 @@ class Reading {
   ): void {
     const known = engineNamesPrinted.find((name) => name === engine);
     if (!known) throw new AnswersError(`The file is of an engine that is not known here: ${engine.slice(0, 40)}.`);
-    if (letter !== 'é' || other !== 'Ø')
+    if (letter !== letters[0] || other !== letters[1])
       throw new AnswersError('Letters of the file were lost on its way. Run the script again with a client that writes UTF-8.');
     if (this.begin && this.begin.script !== script)
       throw new AnswersError('The file holds the answers to two scripts. Bring each in a file of its own.');
-    this.begin = { script, engine: known, version: fieldOf(version) ?? '', database: fieldOf(database) ?? '' };
+    this.begin = { script, engine: known, version: decodeField(version) ?? '', database: decodeField(database) ?? '' };
   }
 
   private keep(query: string, answer: KeptAnswer): void {
@@ -129,9 +130,4 @@ class Reading {
       );
     return { ...this.begin, byQuery: this.answers, cut: this.cut.size + this.rows.size, ended: this.ended };
   }
-}
-
-function fieldOf(field: string): string | null {
-  if (field === '%-') return null;
-  return field.replaceAll(/%(25|7C|2C|3B|22|09|0D|0A|20)/g, (_, code: string) => String.fromCharCode(Number.parseInt(code, 16)));
 }

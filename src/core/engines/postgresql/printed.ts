@@ -1,6 +1,7 @@
 // Open questions as one script that psql runs: read-only, bounded in time, each answer a line of encoded fields. What one
 // question is refused keeps no other from its answer.
 
+import { noValue, signs, space } from '../answerLines';
 import type { PrintedQuestions } from '../dialect';
 import { comment, literal } from './quote';
 
@@ -14,18 +15,6 @@ const settings = [
   'set local max_parallel_workers_per_gather = 0',
   'set local jit = off',
 ].join('; ');
-
-// Signs that end a field or a line, or that clients take for something else.
-const signs: readonly (readonly [string, string])[] = [
-  ["'%'", '%25'],
-  ["'|'", '%7C'],
-  ["','", '%2C'],
-  ["';'", '%3B'],
-  [`'"'`, '%22'],
-  ["E'\\t'", '%09'],
-  ["E'\\r'", '%0D'],
-  ["E'\\n'", '%0A'],
-];
 
 export function printed({ script, queries, title, answers }: PrintedQuestions): string {
   return [
@@ -63,7 +52,7 @@ function printedQuery(id: string, text: string, columns: number): readonly strin
     '',
     ':settings',
     `select ${literal(`${id}|`)} || (`,
-    `  select string_agg(case when field is null then '%-' else ${encoded('field')} end, '|' order by place)`,
+    `  select string_agg(case when field is null then ${literal(noValue)} else ${encoded('field')} end, '|' order by place)`,
     `  from unnest(array[${texts.join(', ')}]) with ordinality as fields (field, place)`,
     ')',
     `from (${text.trim()}`,
@@ -81,6 +70,6 @@ function printedQuery(id: string, text: string, columns: number): readonly strin
 }
 
 function encoded(text: string): string {
-  const inner = signs.reduce((all, [sign, code]) => `replace(${all}, ${sign}, '${code}')`, text);
-  return `regexp_replace(regexp_replace(${inner}, '^ ', '%20'), ' $', '%20')`;
+  const inner = signs.reduce((all, [sign, code]) => `replace(${all}, ${literal(sign)}, ${literal(code)})`, text);
+  return `regexp_replace(regexp_replace(${inner}, '^ ', ${literal(space)}), ' $', ${literal(space)})`;
 }

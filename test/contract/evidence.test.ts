@@ -10,7 +10,7 @@ import type { ColumnProfile, Fact, Probe, Profile } from '../../src/core/evidenc
 import type { EvidenceRequest } from '../../src/core/evidence/requests';
 import type { Sample, SampledColumn } from '../../src/core/evidence/sample';
 import type { Source } from '../../src/sources/source';
-import { enginesAtHand, type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngine } from '../kit/live';
 
 const schema = `the "port"; --`;
 const [parent, child] = [tableId(schema, `be'rth.\\x`), tableId(schema, 'visit $1 {')] as const;
@@ -88,7 +88,7 @@ const ways: Readonly<Record<string, MeasureOptions>> = {
 
 for (const engine of enginesAtHand)
   describe(engine, () => {
-    const live = liveEngines[engine].use('');
+    const live = liveEngine(engine).use('');
     let source: Source;
     beforeAll(async () => {
       await live.run(`create schema ${live.quoted(schema)}`);

@@ -21,7 +21,7 @@ import { carryOutPlan } from '../../src/sources/run/carryOut';
 import { perform } from '../../src/sources/run/perform';
 import type { Session } from '../../src/sources/run/session';
 import { fitting } from '../kit/fit';
-import { enginesAtHand, type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngine } from '../kit/live';
 
 const [berth, vessel, call, note] = ['berth', 'vessel', 'call', 'note'].map((name) => tableId('port', name)) as [
   ReturnType<typeof tableId>,
@@ -218,7 +218,7 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
 
 for (const engine of enginesAtHand)
   describe.each(modes)(`${engine}, %s`, (mode) => {
-    const live = liveEngines[engine].use();
+    const live = liveEngine(engine).use();
     for (const [kind, tried] of Object.entries(samples))
       for (const [i, sample] of tried.entries())
         test(`${kind} ${i + 1}: the catalogue is as foretold, and as before afterwards`, () =>

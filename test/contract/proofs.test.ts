@@ -14,7 +14,7 @@ import { type ProofAnswer, tryAction, tryBreaking } from '../../src/sources/run/
 import type { Session } from '../../src/sources/run/session';
 import { Refusal } from '../../src/core/operations/refusal';
 import { fit, fitting } from '../kit/fit';
-import { enginesAtHand, type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngine } from '../kit/live';
 
 const [quay, stay] = [tableId('proof', 'quay'), tableId('proof', 'stay')];
 
@@ -76,7 +76,7 @@ function reference(onDelete: ReferentialAction, onUpdate: ReferentialAction): Op
 
 for (const engine of enginesAtHand)
   describe(engine, () => {
-    const live = liveEngines[engine].use(setup);
+    const live = liveEngine(engine).use(setup);
     const within = <T>(work: (session: Session) => Promise<T>): Promise<T> => onSession(live, work);
 
     test.each(breaking)('%s in force refuses what breaks it', (_, wanted, kinds) =>

@@ -3,7 +3,7 @@
 import { describe, expect, test } from 'vitest';
 import { engineNamed } from '../../src/core/engines/index';
 import type { Bounds, Refused, Session } from '../../src/sources/run/session';
-import { enginesAtHand, type Live, liveEngines } from '../kit/live';
+import { enginesAtHand, type Live, liveEngine } from '../kit/live';
 
 const unbounded: Bounds = { statementMs: 0, lockMs: 5_000 };
 
@@ -35,7 +35,7 @@ const refused: Readonly<Record<Exclude<Refused['kind'], 'busy'>, readonly (reado
 
 for (const engine of enginesAtHand)
   describe(engine, () => {
-    const live = liveEngines[engine].use(setup);
+    const live = liveEngine(engine).use(setup);
 
     test.each(Object.entries(refused).flatMap(([kind, all]) => all.map((one) => [kind, ...one] as const)))(
       'refuses as %s: %s',

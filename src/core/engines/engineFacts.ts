@@ -8,8 +8,8 @@ export interface EngineFacts {
   readonly title: string;
   /** `version` as the server spells it. */
   readonly traits: (version: string) => Traits;
-  /** The earliest and the latest version, without what comes behind the second number, that somebody has tried Pawl on. */
-  readonly tried: readonly [from: string, to: string];
+  /** The earliest and the latest version, without what comes behind the second number, that somebody has tried Pawl on; null where nobody ever has. */
+  readonly tried: readonly [from: string, to: string] | null;
   readonly names: NameRules;
   readonly types: TypeRules;
   /** Of engines that keep tables one way or another: the one with transactions and references, and how a table gets there. */

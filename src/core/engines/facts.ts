@@ -19,7 +19,13 @@ export function traitsOf({ engine }: Pick<Catalogue, 'engine'>): Traits {
 
 /** What is to be said of a server of a version that nobody has tried Pawl on; null where somebody has. */
 export function notTriedInWords({ name, version }: Catalogue['engine']): string | null {
-  const { title, tried } = facts[name];
+  return untried(facts[name], version);
+}
+
+/** The same of an engine as it is. */
+export function untried({ title, tried }: Pick<EngineFacts, 'title' | 'tried'>, version: string): string | null {
+  if (tried === null)
+    return `Nobody has tried Pawl on a server of ${title} yet: all that is said of it is known from its manual. Rehearse before anything is run.`;
   const [from, to] = tried;
   const own = /^\d+(\.\d+)?/.exec(version)?.[0] ?? version;
   if (isBefore(own, from) || isBefore(to, own)) {

@@ -10,9 +10,9 @@ import { operationsFor } from '../../core/remedies/index';
 import type { DropProposal } from '../../core/remedies/drop';
 import { perform } from '../run/perform';
 import type { Session } from '../run/session';
-import { liveEngines } from '../../../test/kit/live';
+import { liveEngine } from '../../../test/kit/live';
 
-const live = liveEngines.postgresql.use(`
+const live = liveEngine('postgresql').use(`
   create schema yard;
   create table yard."Odd ""slip""" (
     id int primary key, code text, "Berth no" text, place int, other int, tags int[], noted timestamptz,

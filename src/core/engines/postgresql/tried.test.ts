@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { notTriedInWords } from '../facts';
+import { notTriedInWords, untried } from '../facts';
 
 test.each([
   ['15.18', null],
@@ -12,4 +12,9 @@ test.each([
   const said = notTriedInWords({ name: 'postgresql', version });
   if (words === null) expect(said).toBeNull();
   else expect(said).toContain(words);
+});
+
+test('of what nobody has tried that is said, whatever its version', () => {
+  expect(untried({ title: 'Paper', tried: null }, '1.0')).toContain('Nobody has tried Pawl on a server of Paper yet');
+  expect(untried({ title: 'Paper', tried: ['1.0', '1.0'] }, '1.0')).toBeNull();
 });

@@ -9,10 +9,16 @@ import { makeHome, removeHome, startPawl, type StartedPawl, webPort } from './pa
 export default async function setup({ workers }: FullConfig) {
   const demos: Demo[] = [];
   // One after the other: the first builds the screens for all.
-  for (let worker = 0; worker < workers; worker++) demos.push(await startDemo(worker));
-  await Promise.all(demos.map(({ surveyed }) => surveyed));
+  const stopAll = () => Promise.all(demos.map(({ stop }) => stop()));
+  try {
+    for (let worker = 0; worker < workers; worker++) demos.push(await startDemo(worker));
+    await Promise.all(demos.map(({ surveyed }) => surveyed));
+  } catch (error) {
+    await stopAll();
+    throw error;
+  }
   return async () => {
-    await Promise.all(demos.map(({ stop }) => stop()));
+    await stopAll();
     refuseSecrets(demos.map(({ pawl }) => pawl.said()).join(''));
   };
 }
@@ -21,7 +27,7 @@ interface Demo {
   readonly pawl: StartedPawl;
   /** When its first survey is through. */
   readonly surveyed: Promise<void>;
-  stop(): Promise<void>;
+  stop(this: void): Promise<void>;
 }
 
 async function startDemo(worker: number): Promise<Demo> {

@@ -3,7 +3,7 @@
 import { type ChildProcess, type ChildProcessByStdio, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import type { Readable } from 'node:stream';
-import { expect, test } from 'vitest';
+import { expect, onTestFinished, test } from 'vitest';
 // @ts-expect-error A script without types: it must run before there are any.
 import { endWhenSilent } from '../../scripts/watch.mjs';
 
@@ -29,6 +29,7 @@ interface Served {
 
 async function served(): Promise<Served> {
   const child = spawn(process.execPath, ['-e', program], { stdio: ['ignore', 'pipe', 'inherit'] });
+  onTestFinished(() => void child.kill('SIGKILL'));
   const [port] = (await once(child.stdout, 'data')) as [Buffer];
   return {
     child,

@@ -16,7 +16,8 @@ import { openSource } from '../../src/sources/postgresql/reader';
 import { survey, type SurveyResult } from '../../src/sources/survey';
 
 const database = useDatabase();
-const seeds = Number(process.env['PAWL_SEEDS'] ?? 120);
+const usual = 120;
+const seeds = Number(process.env['PAWL_SEEDS'] ?? usual);
 // Without one the same schemas are drawn each time, so that a run in CI tells of the change that it tests.
 const seed = Number(process.env['PAWL_SEED'] ?? 1);
 
@@ -239,7 +240,8 @@ test(
       }),
       { numRuns: seeds, seed, examples: onceFailed },
     );
-    // Generated schemas that never need a repair would prove nothing of it.
+    // Generated schemas that never need a repair would prove nothing of it. Other versions of the server are tried on fewer.
+    if (seeds < usual) return;
     expect([...kinds].sort()).toEqual(
       expect.arrayContaining([
         'repeats remove',

@@ -4,7 +4,8 @@ export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/setup.ts',
   outputDir: 'test-results',
-  workers: 2,
+  // Each has a demo of its own (`--workers 2`): on two cores a journey takes three times as long beside another, and little is gained.
+  workers: 1,
   timeout: 120_000,
   expect: { timeout: 30_000 },
   reporter: [['list'], ['./e2e/closingLine.ts']],

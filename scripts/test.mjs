@@ -22,7 +22,7 @@ await installNodeModules();
 const pictures = process.argv.includes('--screenshots');
 // Those of a line run at once: they take one core each, and wait for nothing.
 const suites = pictures
-  ? [[['Screenshots', bin('playwright'), ['test', 'screenshots', '--workers', '1']]]]
+  ? [[['Screenshots', bin('playwright'), ['test', 'screenshots']]]]
   : [
       [['Types of routes', bin('react-router'), ['typegen']]],
       [

@@ -6,7 +6,7 @@ import { indent, type Scripting, settingsWith } from '../mariadb/scripts';
 import { executed, raised } from './variant';
 
 export const prepared: Omit<Scripting, 'stages' | 'check' | 'run'> = {
-  settings: [settingsWith(), "set @pawl_undo = 'do 0', @pawl_orphans = 0;"].join('\n'),
+  settings: [settingsWith(), "set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;"].join('\n'),
   opens: [],
   closes: [],
   guard: (query, says) => `set @pawl_wrong = (\n${indent(query, 2)}\n);\n${raised('@pawl_wrong > 0', says)};`,

@@ -4,7 +4,7 @@
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
-set @pawl_undo = 'do 0', @pawl_orphans = 0;
+set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;
 
 -- orphans of slipway.gate_pass kept in pawl_kept_golden_1 and removed
 create table if not exists `slipway`.`pawl_kept_golden_1_now` (`pawl_row` bigint unsigned not null auto_increment primary key)

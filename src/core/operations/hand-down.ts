@@ -19,13 +19,13 @@ export interface HandedDown {
 }
 
 /** Null when there is nobody below. */
-export function handingDown(table: Table, column: string, { current, namedNotNull }: Ground): HandedDown | null {
+export function handingDown(table: Table, column: string, { current, traits }: Ground): HandedDown | null {
   const below = current.descendantsOf(table.id);
   if (below.length === 0) return null;
   const nullable = (id: TableId): boolean => current.get(id).columns.some((c) => c.name === column && c.nullable);
   return {
     column,
-    together: table.kind === 'partitioned' || namedNotNull,
+    together: table.kind === 'partitioned' || traits.namedNotNull,
     made: below.filter(nullable),
     kept: below.filter((id) => !nullable(id)),
   };

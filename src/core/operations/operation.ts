@@ -78,8 +78,6 @@ export interface Kind<O> {
 /** The tables as they are when the turn of an operation comes, and what it has to know of their engine. */
 export interface Ground {
   readonly current: Draft;
-  /** True where NOT NULL is a constraint with a name, which goes on to the tables below all at once. */
-  readonly namedNotNull: boolean;
   /** A name as long as names may be. */
   readonly shorten: (name: string) => string;
   /** A name as the server writes it in expressions. */

@@ -75,11 +75,8 @@ export const setNotNull: Kind<SetNotNull> = {
   fills: ({ column }) => [column],
 };
 
-function nameOf(
-  { table: id, column }: SetNotNull,
-  { current, namedNotNull, shorten }: Ground,
-): Pick<SetNotNull, 'named' | 'loose'> {
-  if (!namedNotNull) return {};
+function nameOf({ table: id, column }: SetNotNull, { current, traits, shorten }: Ground): Pick<SetNotNull, 'named' | 'loose'> {
+  if (!traits.namedNotNull) return {};
   const table = current.get(id);
   const there = table.columns.find(({ name }) => name === column)?.notNull;
   return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };

@@ -10,9 +10,8 @@ import { Refusal } from '../operations/refusal';
 import type { OwnPlanning } from './ownPlanning';
 
 export function groundOf(catalogue: Catalogue, current: Draft): Ground {
-  const traits = traitsOf(catalogue);
   const { shorten, spelt } = factsOf(catalogue).names;
-  return { current, namedNotNull: traits.namedNotNull, shorten, spelt, traits };
+  return { current, shorten, spelt, traits: traitsOf(catalogue) };
 }
 
 export function fitted(operation: Operation, on: Ground, own?: OwnPlanning): Operation | Refusal {

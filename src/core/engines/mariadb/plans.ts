@@ -1,7 +1,7 @@
 // What servers of this family do of themselves, and what they refuse: how a docket is planned for them.
 
 import { foreignKeysOf, getTable, primaryKeyOf } from '../../catalogue/lookups';
-import type { Catalogue, Column, Table } from '../../catalogue/model';
+import { type Catalogue, type Column, ordinaryMethod, type Table } from '../../catalogue/model';
 import type { AddForeignKey } from '../../operations/add-foreign-key';
 import type { Candidate } from '../../operations/beside';
 import { kindOf, type Operation } from '../../operations/index';
@@ -75,7 +75,8 @@ function isIndexed({ table, columns }: AddForeignKey, candidates: readonly Candi
       begins(o.columns),
   );
   return (
-    made || getTable(catalogue, table).indexes.some((index) => index.method === 'btree' && !index.prefix && begins(index.columns))
+    made ||
+    getTable(catalogue, table).indexes.some((index) => index.method === ordinaryMethod && !index.prefix && begins(index.columns))
   );
 }
 

@@ -2,8 +2,7 @@ import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { ArrayMaxSize, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Max, Min, MinLength } from 'class-validator';
 import type { ClassConstructor } from '../input/fill';
 import { type ScriptForm, scriptForms } from '../core/engines/dialect';
-import type { EngineName } from '../core/engines/name';
-import { engineNamesPrinted } from '../core/engines/index';
+import { type EngineName, engineNames } from '../core/engines/name';
 import { type Mode, modes } from '../core/plan/cost';
 import { type Failure, failures } from '../core/ratchet/against';
 import { rules } from '../core/rules/index';
@@ -61,7 +60,8 @@ export class CompareArguments {
 }
 
 export class AskArguments {
-  @IsIn(engineNamesPrinted) engine!: EngineName;
+  @IsIn(engineNames) engine!: EngineName;
+  @IsOptional() @IsString() @MinLength(1) database?: string;
   @IsBoolean() rows = false;
   @IsString() @MinLength(1) out!: string;
 }

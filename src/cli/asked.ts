@@ -4,15 +4,16 @@
 import { copyFile, mkdir, readFile, writeFile } from 'node:fs/promises';
 import { basename, dirname, join, resolve } from 'node:path';
 import { Part } from '../input/fill';
-import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsString, Matches, ValidateNested } from 'class-validator';
-import type { EngineName } from '../core/engines/name';
-import { engineNamesPrinted } from '../core/engines/index';
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsIn, IsOptional, IsString, Matches, ValidateNested } from 'class-validator';
+import { engineNamed } from '../core/engines/index';
+import { type EngineName, engineNames } from '../core/engines/name';
 import { notJudgedBy } from '../core/rules/index';
 import { documentOf } from '../core/survey/document';
 import { parse } from '../input/parse';
 import { type Answers, decoded, type KeptAnswer, readAnswers } from '../sources/files/answers';
 import { notBrought, take, withoutTheRest } from '../sources/files/asking';
 import { mostRounds } from '../sources/files/rounds';
+import type { Asked } from '../sources/files/reader';
 import { surveyByFiles } from '../sources/files/survey';
 import { UsageError } from './arguments';
 
@@ -25,7 +26,9 @@ class AskedScriptLine {
 
 class AskedFolder {
   @Equals('pawl-asked/1') format!: 'pawl-asked/1';
-  @IsIn(engineNamesPrinted) engine!: EngineName;
+  @IsIn(engineNames) engine!: EngineName;
+  /** Where a server has databases side by side. */
+  @IsOptional() @IsString() database?: string;
   @IsBoolean() rows!: boolean;
   /** The scripts so far, the open one last. */
   @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Part(() => AskedScriptLine) scripts!: AskedScriptLine[];
@@ -36,12 +39,15 @@ class AskedFolder {
 }
 
 /** Begins one. Throws UsageError where one is already. */
-export async function begin(folder: string, engine: EngineName, rows: boolean): Promise<void> {
+export async function begin(folder: string, { engine, database, rows }: Asked): Promise<void> {
+  if (engineNamed(engine).databasesAreSchemas && database === undefined)
+    throw new UsageError(`Which database of the ${engineNamed(engine).title} server? Name it with --database.`);
   await mkdir(folder, { recursive: true });
   const known = await readFile(join(folder, stateFile)).catch(() => null);
   if (known)
     throw new UsageError(`${folder} holds a survey already. Bring its answers with \`pawl answer\`, or name another folder.`);
-  await step(folder, { format: 'pawl-asked/1', engine, rows, scripts: [], answers: [], without: [] });
+  const asked = { engine, rows, ...(database !== undefined && { database }) };
+  await step(folder, { format: 'pawl-asked/1', ...asked, scripts: [], answers: [], without: [] });
 }
 
 /** Takes a file of answers, which tells by its folder what it answers. Throws AnswersError, UsageError. */
@@ -102,15 +108,15 @@ function nobodys(queries: readonly string[]): readonly (readonly [string, KeptAn
 // Goes on as far as the answers reach: to another script, or to the end.
 async function step(folder: string, state: AskedFolder): Promise<void> {
   const { known } = await takenIn(folder, state);
-  const { engine, rows, scripts } = state;
-  const next = await surveyByFiles({ engine, rows, rounds: scripts.length, answers: known }, {});
+  const { engine, scripts } = state;
+  const next = await surveyByFiles({ settings: state, rounds: scripts.length, answers: known }, {});
   if ('asked' in next) {
     const { id, text, round, queries } = next.asked;
     const name = `pawl-${round}.sql`;
     await writeFile(join(folder, name), text, { mode: 0o600 });
     await keep(folder, { ...state, scripts: [...scripts, { id, queries: [...queries] }] });
     process.stderr.write(
-      `Round ${round} of ${mostRounds} at most: ${queries.length} questions in ${join(folder, name)}. Run it, and bring what it writes: pawl answer pawl-${id}.txt\n`,
+      `Round ${round} of ${mostRounds} at most: ${queries.length} questions in ${join(folder, name)}. Run it (${engineNamed(engine).client.asks(name, `pawl-${id}.txt`)}), and bring what it writes: pawl answer pawl-${id}.txt\n`,
     );
     return;
   }

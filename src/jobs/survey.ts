@@ -179,11 +179,11 @@ async function measureLive(
 async function measureByFiles(
   row: SurveyRow,
   store: JobContext['store'],
-  { engine, rows }: FilesSettings,
+  settings: FilesSettings,
   options: Omit<SurveyOptions, 'depth'>,
 ): Promise<SurveyResult | null> {
   const rounds = (await listScripts(store, row.id)).length;
-  const step = await surveyByFiles({ engine, rows, rounds, answers: await listAnswers(store, row.id) }, options);
+  const step = await surveyByFiles({ settings, rounds, answers: await listAnswers(store, row.id) }, options);
   if ('result' in step) return step.result;
   await inTransaction((db) => keepScript(db, row.id, step.asked), store);
   return null;

@@ -6,7 +6,7 @@ import { getTable } from '../core/catalogue/lookups';
 import type { Catalogue, Join } from '../core/catalogue/model';
 import { engineNamed, engineOf } from '../core/engines/index';
 import type { EngineName } from '../core/engines/name';
-import { type Answered, type Asking, NotAnswered, type Query } from '../core/engines/questions';
+import { type Answered, type Asking, keeping, NotAnswered, type Query, together } from '../core/engines/questions';
 import type { Fact } from '../core/evidence/evidence';
 import type { EvidenceRequest } from '../core/evidence/requests';
 import { joined } from '../core/records';
@@ -67,6 +67,10 @@ export async function answer<T>(asking: Asking<T>, ask: Ask): Promise<T> {
           continue;
         }
         if (!(error instanceof NotAnswered)) throw error;
+        if (query.mayFail && !error.last) {
+          answers.push({ rows: [], names: [], refused: error });
+          continue;
+        }
         problem = error;
         break;
       }
@@ -129,22 +133,21 @@ export function sourceOver(reader: Reader): Source {
 // All of it in one round; the statements that are called most would be another, and hold values.
 async function catalogueByFiles(reader: Reader, doing: string): Promise<Catalogue> {
   const { questions } = engineNamed(reader.engine);
-  const ask = (query: Query): Promise<Answered> => reader.ask(query, { doing });
-  const open: Query[] = [];
-  const gather = async <T>(asking: Asking<T>): Promise<T | null> => {
-    try {
-      return await answer(asking, ask);
-    } catch (error) {
-      if (!(error instanceof Later)) throw error;
-      open.push(...error.queries);
-      return null;
-    }
-  };
-  const catalogue = await gather(questions.catalogue({ statistics: false, sizes: 'estimated' }));
-  const texts = await gather(questions.definitions({ statements: false }));
-  if (!catalogue || !texts) throw new Later(open);
-  const joins = await joinsIn(texts, catalogue, () => false);
-  return { ...catalogue, source: 'queries', joins };
+  const within = { ...(reader.schemas && { schemas: reader.schemas }), atOnce: true };
+  const read: { catalogue?: Catalogue; texts: readonly string[] } = { texts: [] };
+  await answer(
+    together([
+      keeping(
+        questions.catalogue({ statistics: false, sizes: 'estimated', ...within }),
+        (catalogue) => (read.catalogue = catalogue),
+      ),
+      keeping(questions.definitions({ statements: false, ...within }), (texts) => (read.texts = texts)),
+    ]),
+    (query) => reader.ask(query, { doing }),
+  );
+  const { catalogue, texts } = read;
+  if (!catalogue) throw new NotAnswered('The catalogue was not read.', true);
+  return { ...catalogue, source: 'queries', joins: await joinsIn(texts, catalogue, () => false) };
 }
 
 const noRest = (): Promise<void> => Promise.resolve();

@@ -9,14 +9,17 @@ import { openSession } from '../../src/sources/postgresql/session';
 import type { Session } from '../../src/sources/run/session';
 import type { Source } from '../../src/sources/source';
 import { useDatabase } from './database';
-import { byMariadbClient, type TestServer, useMariadb, useMysql } from './mariadb';
-import { runScript } from './psql';
+import { answersByMariadbClient, byMariadbClient, type TestServer, useMariadb, useMysql } from './mariadb';
+import { answersTo, runScript } from './psql';
 
 export interface Live {
-  open(): Promise<Source>;
+  /** A live look; at these schemas, where a server has them of several databases side by side. */
+  open(schemas?: readonly string[]): Promise<Source>;
   session(): Promise<Session>;
   /** Runs a script by the engine's own client, as people do; what went wrong, empty when nothing did. */
   byClient(this: void, script: string): Promise<string>;
+  /** What a script of questions writes, asked by the engine's own client as a login, or as one who may do all. */
+  answersTo(this: void, script: string, as: Login | null): Promise<Buffer>;
   /** Runs SQL as one who may do all. */
   run(this: void, text: string): Promise<unknown>;
   /** A name as its SQL spells it. */
@@ -27,6 +30,11 @@ export interface Live {
   readonly slow: string;
   /** Ends every other session in the database. */
   endOthers(): Promise<unknown>;
+}
+
+export interface Login {
+  readonly user: string;
+  readonly password: string;
 }
 
 export interface Collation {
@@ -54,6 +62,7 @@ const liveEngines: Readonly<Record<EngineName, LiveEngine | null>> = {
         open: () => database.open(),
         session: () => openSession(database.details),
         byClient: (script) => runScript(database.details, script),
+        answersTo: (script, as) => answersTo({ ...database.details, ...as }, script),
         run: database.run,
         quoted: quote,
       };
@@ -97,9 +106,10 @@ function liveOf(server: TestServer, of: Pick<Live, 'collations' | 'slow'>): Live
       );
       for (const [id] of others) await server.run(`kill ${id}`);
     },
-    open: () => openMariadb(server.details()),
+    open: (schemas) => openMariadb(server.details(schemas)),
     session: () => openMariadbSession(server.details()),
     byClient: (script) => Promise.resolve(byMariadbClient(server, script)),
+    answersTo: (script, as) => Promise.resolve(answersByMariadbClient(server, script, as)),
     run: server.run,
     quoted: quoteAsMariadb,
   };

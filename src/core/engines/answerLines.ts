@@ -1,6 +1,7 @@
 // The lines of a file of answers, which a printed script writes and a reader takes: `<question>|<field>|…`, and marks of our own before, between
 // and behind them: `pawl|1|begin|<script>|<engine>|<version>|é|Ø|<database>`, `pawl|1|count|<question>|<rows>`, `pawl|1|error|<question>|<code>`,
-// `pawl|1|end|<script>`. Described in docs/formats.md.
+// `pawl|1|end|<script>`; around what a statement of the server's own says, as its client writes it, `pawl|1|says|<question>|<once>|<name>|<tab>`
+// and `pawl|1|said|<once>`. Described in docs/formats.md.
 
 /** Signs that end a field or a line, or that some client takes for something else, and what stands for them; the first of them for the rest. */
 export const signs: readonly (readonly [sign: string, code: string])[] = [
@@ -12,6 +13,7 @@ export const signs: readonly (readonly [sign: string, code: string])[] = [
   ['\t', '%09'],
   ['\r', '%0D'],
   ['\n', '%0A'],
+  ['\\', '%5C'],
 ];
 /** A space at the end of a field, which some clients cut. */
 export const space = '%20';

@@ -36,8 +36,8 @@ export interface Dialect {
   readonly actionProof: (proof: ActionProof, catalogue: Catalogue) => ActionTry;
   /** To be run: each step looks whether it is done already, and what stands in the way is told before anything is changed. */
   readonly scripts: (plan: Plan, heading: Heading) => Scripts;
-  /** Open questions as one read-only script for the engine's own client, which writes the answers to a file; null where there is none yet. */
-  readonly questions: ((printed: PrintedQuestions) => string) | null;
+  /** Open questions as one read-only script for the engine's own client, which writes the answers to a file. */
+  readonly questions: (printed: PrintedQuestions) => string;
   /** To be read, or put into a ticket or a migration: the bare statements in order, each under a line that says what it does. */
   readonly statementScripts: (plan: Plan, heading: Heading) => StatementScripts;
 }
@@ -63,9 +63,8 @@ export interface Patience {
   readonly pauseMs: number;
 }
 
-/** Queries printed for somebody to run. Throws DialectError where the engine's client cannot be told to, or a query waits for values. */
+/** Queries printed for somebody to run. Throws DialectError where a query waits for values. */
 export function printedBy({ questions }: Dialect, printed: ToPrint): string {
-  if (!questions) throw new DialectError('The questions of this engine cannot be printed yet: ask it over the network.');
   return questions({ ...printed, queries: printed.queries.map(({ id, query }) => ({ id, query: printable(query) })) });
 }
 
@@ -84,11 +83,11 @@ export interface ActionTry {
 }
 
 /** A query as a whole: a client has nowhere to put values. */
-export type Printable = Pick<Query, 'text' | 'columns'> & { readonly values?: never };
+export type Printable = Pick<Query, 'text' | 'columns' | 'runs'> & { readonly values?: never };
 
-function printable({ text, columns, values }: Query): Printable {
+function printable({ text, columns, values, runs }: Query): Printable {
   if (values) throw new DialectError(`A question cannot be printed, as it waits for values: ${text.trim().slice(0, 80)} …`);
-  return { text, columns };
+  return { text, columns, ...(runs && { runs }) };
 }
 
 type ToPrint = Omit<PrintedQuestions, 'queries'> & {

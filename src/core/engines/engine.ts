@@ -8,8 +8,12 @@ import type { Questions } from './questions';
 export interface Engine extends EngineFacts {
   /** Its dialect, as the parser that colours scripts names it. */
   readonly grammar: string;
-  /** Its own client, at a terminal where the database is. */
-  readonly client: { readonly name: string; readonly runs: (file: string) => string };
+  /** Its own client, at a terminal where the database is: how it runs a file, and one of questions. */
+  readonly client: {
+    readonly name: string;
+    readonly runs: (file: string) => string;
+    readonly asks: (file: string, answers: string) => string;
+  };
   readonly dialect: Dialect;
   readonly questions: Questions;
 }

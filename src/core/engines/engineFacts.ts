@@ -12,6 +12,8 @@ export interface EngineFacts {
   readonly tried: readonly [from: string, to: string] | null;
   readonly names: NameRules;
   readonly types: TypeRules;
+  /** True where a server keeps databases side by side, each of which is a schema to the others. */
+  readonly databasesAreSchemas?: true;
   /** Of engines that keep tables one way or another: the one with transactions and references, and how a table gets there. */
   readonly keepsTransactions?: { readonly engine: string; readonly how: string };
 }

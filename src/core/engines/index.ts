@@ -6,13 +6,10 @@ import type { Heading, ScriptForm, Scripts } from './dialect';
 import type { Engine } from './engine';
 import { mariadb } from './mariadb/index';
 import { mysql } from './mysql/index';
-import { type EngineName, engineNames } from './name';
+import type { EngineName } from './name';
 import { postgresql } from './postgresql/index';
 
 export const engines: Readonly<Record<EngineName, Engine>> = { postgresql, mariadb, mysql };
-
-/** Those whose questions can be printed for somebody to run. */
-export const engineNamesPrinted = engineNames.filter((name) => engineNamed(name).dialect.questions !== null);
 
 export function engineNamed(name: EngineName): Engine {
   return engines[name];

@@ -23,6 +23,13 @@ export interface Query {
   readonly each?: (row: Row) => void;
   /** True when its rows are values of the audited tables, not counts. */
   readonly givesData?: boolean;
+  /** True where what it is refused is handed back as its answer, and keeps no other from its own. */
+  readonly mayFail?: boolean;
+  /**
+   * For a client alone: each row is a name and a statement, which is run as well. The answer has a row for each, of the name and of all
+   * that the statement says, line by line and tab by tab.
+   */
+  readonly runs?: true;
 }
 
 export type Asking<T> = Generator<readonly Query[], T, readonly Answered[]>;
@@ -31,6 +38,8 @@ export interface Answered {
   readonly rows: readonly Row[];
   /** The names of the columns, as the server gives them. */
   readonly names: readonly string[];
+  /** What kept it from an answer, where that may be. */
+  readonly refused?: NotAnswered;
 }
 
 /** Why a query has no answer, thrown into the question that asked it. */
@@ -78,9 +87,11 @@ export interface CatalogueOptions {
   readonly sizes: 'exact' | 'estimated';
   /** Those that are meant, where a server has them of several databases side by side; all that the login sees when left out. */
   readonly schemas?: readonly string[];
+  /** True when every answer has to be brought by somebody: then nothing waits for another answer that need not. */
+  readonly atOnce?: boolean;
 }
 
-export interface DefinitionsOptions extends Pick<CatalogueOptions, 'schemas'> {
+export interface DefinitionsOptions extends Pick<CatalogueOptions, 'schemas' | 'atOnce'> {
   readonly statements: boolean;
 }
 
@@ -135,7 +146,12 @@ export function* rowsOf(query: Query): Asking<readonly Row[]> {
 
 /** The row of a query that always has one. Throws NotAnswered when it has none. */
 export function* oneOf(query: Query): Asking<Row> {
-  const [row] = yield* rowsOf(query);
+  return rowOf({ rows: yield* rowsOf(query) });
+}
+
+/** The same of an answer. */
+export function rowOf(answer: Pick<Answered, 'rows'> | undefined): Row {
+  const [row] = answer?.rows ?? [];
   if (!row) throw new NotAnswered('The server answered a count with no row.', false);
   return row;
 }
@@ -149,4 +165,24 @@ export function* attempt(part: Asking<void>): Asking<string | null> {
     if (!(error instanceof NotAnswered) || error.last) throw error;
     return error.message;
   }
+}
+
+/** Several questions at once: each goes on with its own answers, and what one of them is refused the others do not hear of. */
+export function* together(parts: readonly Asking<void>[]): Asking<void> {
+  let open = parts.map((part) => ({ part, next: part.next() }));
+  for (;;) {
+    const asking = open.flatMap(({ part, next }) => (next.done ? [] : [{ part, queries: next.value }]));
+    if (asking.length === 0) return;
+    const answers = (yield asking.flatMap(({ queries }) => queries.map((query) => ({ ...query, mayFail: true })))).values();
+    open = asking.map(({ part, queries }) => {
+      const own = queries.map(() => answers.next().value ?? { rows: [], names: [] });
+      const refused = own.find((answer, i) => answer.refused && !queries[i]?.mayFail)?.refused;
+      return { part, next: refused ? part.throw(refused) : part.next(own) };
+    });
+  }
+}
+
+/** A question whose answer is kept elsewhere, to be one of several. */
+export function* keeping<T>(asking: Asking<T>, keep: (answer: T) => void): Asking<void> {
+  keep(yield* asking);
 }

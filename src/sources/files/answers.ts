@@ -3,8 +3,7 @@
 
 import { createHash } from 'node:crypto';
 import { decodeField, letters } from '../../core/engines/answerLines';
-import { engineNamesPrinted } from '../../core/engines/index';
-import type { EngineName } from '../../core/engines/name';
+import { type EngineName, engineNames } from '../../core/engines/name';
 import type { Query, Row } from '../../core/engines/questions';
 
 /** A file of answers that cannot be taken; the message says why and what to do. */
@@ -67,14 +66,32 @@ export function readAnswers(text: string): Answers {
   return reading.done();
 }
 
+interface Says {
+  readonly query: string;
+  readonly once: string;
+  readonly name: string | null;
+  /** False where the client escapes what would end a field or a line. */
+  readonly plain: boolean;
+  readonly lines: string[];
+}
+
+const escapes: Readonly<Record<string, string>> = { n: '\n', t: '\t', '0': '\0' };
+
+function unescaped(line: string): string {
+  return line.replaceAll(/\\(.)/g, (_, sign: string) => escapes[sign] ?? sign);
+}
+
 class Reading {
   private begin: Pick<Answers, 'script' | 'engine' | 'version' | 'database'> | null = null;
   private ended = false;
   private readonly rows = new Map<string, Row[]>();
   private readonly answers = new Map<string, KeptAnswer>();
   private readonly cut = new Set<string>();
+  /** What a statement of the server's own says, as its client writes it. */
+  private says: Says | null = null;
 
   take(line: string): void {
+    if (this.says) return this.takeSaid(this.says, line);
     const fields = line.split('|');
     const [word = '', version, kind = '', ...rest] = fields;
     if (word === 'pawl' && version === '1') this.takeMark(kind, rest);
@@ -90,7 +107,10 @@ class Reading {
   private takeMark(kind: string, [first = '', second = '', ...rest]: readonly string[]): void {
     if (kind === 'begin') this.takeBegin(first, second, rest);
     else if (kind === 'end') this.ended ||= first === this.begin?.script;
-    else if (kind === 'error') this.keep(first, { refused: second.slice(0, 200) });
+    else if (kind === 'says') {
+      const [name = '', tab] = rest;
+      this.says = { query: first, once: second, name: decodeField(name), plain: tab !== '\\t', lines: [] };
+    } else if (kind === 'error') this.keep(first, { refused: second.slice(0, 200) });
     else if (kind === 'count') {
       const rows = this.rows.get(first) ?? [];
       this.rows.delete(first);
@@ -99,12 +119,19 @@ class Reading {
     }
   }
 
+  // Nothing in it is a mark, whatever it says: the last line is one that nobody could know before.
+  private takeSaid({ query, once, name, plain, lines }: Says, line: string): void {
+    if (line !== `pawl|1|said|${once}`) return void lines.push(plain ? line : unescaped(line));
+    this.says = null;
+    this.rowsFor(query).push([name, lines.join('\n')]);
+  }
+
   private takeBegin(
     script: string,
     engine: string,
     [version = '', letter = '', other = '', database = '']: readonly string[],
   ): void {
-    const known = engineNamesPrinted.find((name) => name === engine);
+    const known = engineNames.find((name) => name === engine);
     if (!known) throw new AnswersError(`The file is of an engine that is not known here: ${engine.slice(0, 40)}.`);
     if (letter !== letters[0] || other !== letters[1])
       throw new AnswersError('Letters of the file were lost on its way. Run the script again with a client that writes UTF-8.');

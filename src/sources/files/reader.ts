@@ -1,8 +1,8 @@
 // A reader that has the answers that somebody brought, and none to what nobody has asked yet.
 
-import type { EngineName } from '../../core/engines/name';
+import { engineNamed } from '../../core/engines/index';
 import type { Answered, Query } from '../../core/engines/questions';
-import { type Ask, Later, type Reader, sourceOver } from '../reader';
+import { type Ask, Later, sourceOver } from '../reader';
 import type { Source } from '../source';
 import { SourceError } from '../SourceError';
 import { type KeptAnswer, queryId } from './answers';
@@ -12,25 +12,22 @@ import type { FilesSettings } from './settings';
 export const needsValues =
   'It needs values of the rows, which nobody allowed to be written into the answers. Allow it at the source, and survey again.';
 
-/** A source that is asked by files: what is not answered yet is thrown as Later. */
-export function answeredSource(
-  { engine, rows }: Pick<FilesSettings, 'engine' | 'rows'>,
-  answers: ReadonlyMap<string, KeptAnswer>,
-): Source {
-  return sourceOver(readerOf(engine, rows, answers));
-}
+/** A database where a server has them side by side, as schemas to each other. */
+export type Asked = Pick<FilesSettings, 'engine' | 'rows'> & Partial<Pick<FilesSettings, 'database'>>;
 
-function readerOf(engine: EngineName, values: boolean, answers: ReadonlyMap<string, KeptAnswer>): Reader {
+/** A source that is asked by files: what is not answered yet is thrown as Later. */
+export function answeredSource({ engine, database = '', rows: values }: Asked, answers: ReadonlyMap<string, KeptAnswer>): Source {
   // Answered at once: nothing here waits for anybody.
   const ask: Ask = (query) => Promise.resolve().then(() => answerTo(query, answers, values));
-  return {
+  return sourceOver({
     engine,
+    ...(engineNamed(engine).databasesAreSchemas && { schemas: [database] }),
     byFiles: { values },
     ask,
     inOneSnapshot: (_, work) => work(ask),
     cancel: () => Promise.resolve(),
     close: () => Promise.resolve(),
-  };
+  });
 }
 
 function answerTo(query: Query, answers: ReadonlyMap<string, KeptAnswer>, values: boolean): Answered {

@@ -1,15 +1,15 @@
 import { Ticked } from '../../input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsString, Matches, MaxLength } from 'class-validator';
-import { engineNamed, engineNamesPrinted } from '../../core/engines/index';
-import type { EngineName } from '../../core/engines/name';
+import { engineNamed } from '../../core/engines/index';
+import { type EngineName, engineNames, firstEngine } from '../../core/engines/name';
 import type { Field } from '../kind';
 
 /** A database that cannot be reached from here: somebody runs scripts there and brings what they wrote. */
 export class FilesSettings {
-  @IsIn(engineNamesPrinted) engine!: EngineName;
+  @IsIn(engineNames) engine!: EngineName;
   @IsString()
   @IsNotEmpty({ message: 'A database is needed' })
-  @MaxLength(63)
+  @MaxLength(128)
   @Matches(/^\P{C}*$/u, { message: 'A database has no control characters' })
   database!: string;
   /** Whether values of the tables may be written into the answers, beside counts. */
@@ -20,8 +20,8 @@ export const fields: readonly Field[] = [
   {
     name: 'engine',
     label: 'Engine',
-    input: engineNamesPrinted.map((name) => ({ value: name, words: engineNamed(name).title })),
-    usual: engineNamesPrinted[0] ?? '',
+    input: engineNames.map((name) => ({ value: name, words: engineNamed(name).title })),
+    usual: firstEngine,
   },
   { name: 'database', label: 'Database', input: 'text', usual: '' },
   {

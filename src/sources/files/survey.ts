@@ -1,17 +1,14 @@
 // One more step of a survey by files: with what was brought so far it either ends, or has open questions to be run.
 
-import type { EngineName } from '../../core/engines/name';
 import { Later } from '../reader';
 import { survey, type SurveyOptions, type SurveyResult } from '../survey';
 import type { KeptAnswer } from './answers';
 import { type AskedScript, scriptFor } from './asking';
 import { mostRounds } from './rounds';
-import { answeredSource } from './reader';
+import { type Asked, answeredSource } from './reader';
 
 export interface ByFiles {
-  readonly engine: EngineName;
-  /** Whether answers may hold values of the rows. */
-  readonly rows: boolean;
+  readonly settings: Asked;
   /** How often scripts were run, as far as that is known. */
   readonly rounds: number;
   readonly answers: ReadonlyMap<string, KeptAnswer>;
@@ -21,14 +18,14 @@ export type Step = { readonly result: SurveyResult } | { readonly asked: AskedSc
 
 /** Throws SourceError. */
 export async function surveyByFiles(
-  { engine, rows, rounds, answers }: ByFiles,
+  { settings, rounds, answers }: ByFiles,
   options: Omit<SurveyOptions, 'lastRound' | 'depth'>,
 ): Promise<Step> {
   const lastRound = rounds >= mostRounds;
   try {
-    return { result: await survey(answeredSource({ engine, rows }, answers), { ...options, depth: 'exact', lastRound }) };
+    return { result: await survey(answeredSource(settings, answers), { ...options, depth: 'exact', lastRound }) };
   } catch (error) {
     if (!(error instanceof Later)) throw error;
-    return { asked: scriptFor(engine, rounds + 1, error.queries) };
+    return { asked: scriptFor(settings.engine, rounds + 1, error.queries) };
   }
 }

@@ -4,4 +4,12 @@ import { keepsTransactions } from './storage';
 import { traits } from './traits';
 import { types } from './types';
 
-export const facts: EngineFacts = { title: 'MariaDB', traits, tried: ['10.5', '11.8'], names, types, keepsTransactions };
+export const facts: EngineFacts = {
+  title: 'MariaDB',
+  traits,
+  tried: ['10.5', '11.8'],
+  names,
+  types,
+  databasesAreSchemas: true,
+  keepsTransactions,
+};

@@ -6,11 +6,13 @@ import { variant } from './mariadb';
 import { questionsOf } from './questions/index';
 
 const run = (file: string): string => `mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < ${file}`;
+const asks = (file: string, answers: string): string =>
+  `mariadb --batch --skip-column-names --force DATABASE < ${file} > ${answers}`;
 
 export const mariadb: Engine = {
   ...facts,
   grammar: 'MariaSQL',
-  client: { name: 'mariadb', runs: run },
+  client: { name: 'mariadb', runs: run, asks },
   questions: questionsOf('mariadb', variant),
-  dialect: dialectFor(variant, { ...blocks, run: run('FILE') }),
+  dialect: dialectFor(variant, { ...blocks, run: run('FILE'), engine: 'mariadb', asks }),
 };

@@ -27,6 +27,24 @@ export const variant: Variant = {
   refuseOrphans: (refusing) => [refuseOrphans(refusing)],
   asManyAs: (counted) => [asManyAs(counted)],
   inOneRound: (statements) => `begin not atomic\n${statements.map((statement) => `${statement};`).join('\n')}\nend`,
+  runEach: ({ query, before, after }) => [
+    'set @pawl_rows = 0;',
+    'delimiter //',
+    'begin not atomic',
+    `  for part in (${query}) do`,
+    '    set @pawl_rows = @pawl_rows + 1;',
+    `    select ${before('part.name')} as pawl;`,
+    '    begin',
+    '      declare continue handler for sqlexception begin end;',
+    '      execute immediate part.statement;',
+    '    end;',
+    `    select ${after} as pawl;`,
+    '  end for;',
+    'end//',
+    'delimiter ;',
+  ],
+  mostRun: 100_000,
+  boundedBy: (ms) => `max_statement_time = ${(ms / 1000).toFixed(3)}, idle_transaction_timeout = 60`,
   checkNamed(table, name) {
     const { schema, table: relation } = tableNames(table);
     return `select 1 from information_schema.check_constraints where constraint_schema = ${literal(schema)} and table_name = ${literal(relation)} and level = 'Table' and ${sameName('constraint_name', name)}`;

@@ -35,6 +35,12 @@ export interface Variant {
   asManyAs(counted: CountedChange): readonly string[];
   /** Statements that the server takes as one and answers one after the other; null where it takes them one by one. */
   readonly inOneRound: ((statements: readonly string[]) => string) | null;
+  /** How a client is told to run each statement that a query gives, and to count them into @pawl_rows. */
+  runEach(this: void, each: RunEach): readonly string[];
+  /** As many as it can be told to run at once. */
+  readonly mostRun: number;
+  /** How long a statement may take, as a setting. */
+  boundedBy(this: void, ms: number): string;
   /** A query of one row when a check of that name is declared for a table. */
   checkNamed(table: TableId, name: string): string;
   /** True, in the catalogue's columns, of the default that is spelt so; null for none. */
@@ -61,4 +67,11 @@ export interface CountedChange {
   readonly change: readonly string[];
   /** How many, where not as many as were kept. */
   readonly expected?: string;
+}
+
+/** A query of names and statements, and what is printed before and after each of these. */
+export interface RunEach {
+  readonly query: string;
+  readonly before: (name: string) => string;
+  readonly after: string;
 }

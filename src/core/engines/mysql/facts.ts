@@ -19,5 +19,6 @@ export const facts: EngineFacts = {
   },
   // Whole numbers have no width any more (manual, "Numeric Type Attributes").
   types: { ...types, numbering: 'bigint' },
+  databasesAreSchemas: true,
   keepsTransactions,
 };

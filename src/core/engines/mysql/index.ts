@@ -8,11 +8,13 @@ import { prepared } from './prepared';
 import { variant } from './variant';
 
 const run = (file: string): string => `mysql --binary-mode --show-warnings DATABASE < ${file}`;
+const asks = (file: string, answers: string): string =>
+  `mysql --batch --skip-column-names --force DATABASE < ${file} > ${answers}`;
 
 export const mysql: Engine = {
   ...facts,
   grammar: 'MySQL',
-  client: { name: 'mysql', runs: run },
+  client: { name: 'mysql', runs: run, asks },
   questions: questionsOf('mysql', variant),
-  dialect: dialectFor(variant, { ...prepared, run: run('FILE') }),
+  dialect: dialectFor(variant, { ...prepared, run: run('FILE'), engine: 'mysql', asks }),
 };

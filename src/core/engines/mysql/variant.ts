@@ -6,6 +6,7 @@ import { onePart } from '../mariadb/shown';
 import type { Variant } from '../mariadb/variant';
 
 const memory = 64 * 1024 * 1024;
+const mostRun = 1_000;
 
 export const variant: Variant = {
   // Manual, "Online DDL Operations"; a lock cannot be asked for with INSTANT.
@@ -54,6 +55,21 @@ export const variant: Variant = {
     ];
   },
   inOneRound: null,
+  // A client has no loops: what there is not is run as nothing.
+  runEach: ({ query, before, after }) => [
+    `set @pawl_each = (select json_arrayagg(json_array(name, statement)) from (${query}) as part);`,
+    'set @pawl_rows = ifnull(json_length(@pawl_each), 0);',
+    `prepare pawl_next from ${literal(`set @pawl_name = ${nth(0)}, @pawl_do = ifnull(${nth(1)}, 'do 0')`)};`,
+    `prepare pawl_before from ${literal(`select ${before('@pawl_name')} as pawl from dual where @pawl_name is not null`)};`,
+    `prepare pawl_after from ${literal(`select ${after} as pawl from dual where @pawl_name is not null`)};`,
+    ...Array.from(
+      { length: mostRun },
+      (_, at) =>
+        `set @pawl_at = ${at}; execute pawl_next; prepare pawl from @pawl_do; execute pawl_before; execute pawl; execute pawl_after;`,
+    ),
+  ],
+  mostRun,
+  boundedBy: (ms) => `max_execution_time = ${Math.round(ms)}`,
   checkNamed: (table, name) =>
     `select 1 from information_schema.table_constraints where ${isTable(table)} and constraint_type = 'CHECK' and ${sameName('constraint_name', name)}`,
   defaultIs,
@@ -61,6 +77,10 @@ export const variant: Variant = {
   showsPrograms: { privilege: 'SHOW_ROUTINE', schema: '', words: 'grant SHOW_ROUTINE' },
   hasNoRole: "current_role() = 'NONE'",
 };
+
+function nth(part: 0 | 1): string {
+  return `json_unquote(json_extract(@pawl_each, concat('$[', @pawl_at, '][${part}]')))`;
+}
 
 export function executed(variable: string): readonly string[] {
   return [`prepare pawl from ${variable}`, 'execute pawl', 'deallocate prepare pawl'];

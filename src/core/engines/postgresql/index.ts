@@ -11,7 +11,7 @@ import { writeScripts, writeStatementScripts } from './scripts';
 export const postgresql: Engine = {
   ...facts,
   grammar: 'PostgreSQL',
-  client: { name: 'psql', runs: (file) => `psql -X -f ${file}` },
+  client: { name: 'psql', runs: (file) => `psql -X -f ${file}`, asks: (file) => `psql -X -f ${file} -d DATABASE` },
   questions,
   dialect: {
     stages: stagesOf,

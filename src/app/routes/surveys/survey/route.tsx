@@ -41,7 +41,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const script = survey.state === 'waiting' ? ((await listScripts(store, survey.id)).at(-1) ?? null) : null;
   const answered = script ? await countAnswered(store, survey.id, script) : 0;
   const { client } = engineNamed(sourceKind(source.kind).engineOf(source.settings));
-  const command = client.runs(`pawl-${script?.scriptId}.sql`);
+  const command = client.asks(`pawl-${script?.scriptId}.sql`, `pawl-${script?.scriptId}.txt`);
   const answers = script && { script, answered, command, database: (source.settings as FilesSettings).database };
   const blind = sourceKind(source.kind).open ? [] : notJudgedBy(source.settings as FilesSettings);
   return { source: source.id, survey, answers, blind, budget, now: new Date().toISOString() };

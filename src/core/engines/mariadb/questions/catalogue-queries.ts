@@ -18,8 +18,8 @@ export function tables(schema: string): string {
     from information_schema.tables where table_schema = ${literal(schema)} order by table_name`;
 }
 
-/** Opens each table that it tells of. */
-export function sizes(schema: string, names: readonly string[]): string {
+/** Opens each table that it tells of: of all of them where nobody names some. */
+export function sizes(schema: string, names: readonly string[] | null): string {
   return byName(
     `select table_name, table_rows, data_length + index_length from information_schema.tables where table_schema = ${literal(schema)}`,
     names,
@@ -27,17 +27,24 @@ export function sizes(schema: string, names: readonly string[]): string {
 }
 
 /** A few tables are looked up, many told with all others of their schema. */
-function byName(query: string, names: readonly string[]): string {
-  return names.length > 100 ? query : names.map((name) => `${query} and table_name = ${literal(name)}`).join(' union all ');
+function byName(query: string, names: readonly string[] | null): string {
+  return names === null || names.length > 100
+    ? query
+    : names.map((name) => `${query} and table_name = ${literal(name)}`).join(' union all ');
 }
 
-/** What no statement shows, by name as long as that is few. */
-export function columns(schema: string, names: readonly string[]): string {
+/** What no statement shows, by name as long as that is few; null for views, and whatever has a column that the login may not select. */
+export function columns(schema: string, names: readonly string[] | null): string {
+  const own = literal(schema);
   const of = `select table_name, column_name, ordinal_position, column_default, is_nullable, column_type, character_set_name, collation_name,
       extra, column_comment, generation_expression
-    from information_schema.columns where table_schema = ${literal(schema)}`;
-  return byName(of, names);
+    from information_schema.columns where table_schema = ${own}`;
+  const unshown = ` and (table_name in (select table_name from information_schema.tables where table_schema = ${own} and ${isView})
+      or table_name in (select table_name from information_schema.columns where table_schema = ${own} and privileges not like '%select%'))`;
+  return names === null ? `${of}${unshown}` : byName(of, names);
 }
+
+const isView = "table_type in ('VIEW', 'SYSTEM VIEW')";
 
 /** How texts of each encoding are compared that says nothing of it. */
 export const usualCollations = 'select character_set_name, default_collate_name from information_schema.character_sets';
@@ -81,8 +88,30 @@ export function shown(schema: string, table: string): string {
 }
 
 export function sequence(schema: string, name: string): string {
-  return `select start_value, increment, minimum_value, maximum_value, next_not_cached_value, cycle_option from ${quote(schema)}.${quote(name)}`;
+  return `${ofSequence} ${quote(schema)}.${quote(name)}`;
 }
+
+const ofSequence = 'select start_value, increment, minimum_value, maximum_value, next_not_cached_value, cycle_option from';
+
+/** Names of tables and sequences, some at a time, and statements that say what they are made of, for a client to run each. */
+export function shownEach(schema: string, most: number, from: number): string {
+  const [shows, asks] = ['show create table', ofSequence].map((verb) => literal(`${verb} ${quote(schema)}.`));
+  return `select table_name as name, concat(case table_type when 'SEQUENCE' then ${asks} else ${shows} end, '\`', replace(table_name, '\`', '\`\`'), '\`') as statement
+    from information_schema.tables where table_schema = ${literal(schema)} and not ${isView} order by table_name limit ${most} offset ${from}`;
+}
+
+const [userOf, hostOf] = [
+  "left(current_user(), char_length(current_user()) - char_length(substring_index(current_user(), '@', -1)) - 1)",
+  "substring_index(current_user(), '@', -1)",
+];
+
+/** Rights as information_schema tells them: without those of roles, and without what signs in. */
+export const privilegesOfLogin = ['user', 'schema']
+  .map(
+    (of) =>
+      `select ${of === 'user' ? "''" : 'table_schema'}, privilege_type from information_schema.${of}_privileges where grantee = concat('''', ${userOf}, '''@''', ${hostOf}, '''')`,
+  )
+  .join(' union all ');
 
 /** The rights of whoever asks, and of the roles that are switched on: information_schema tells those of roles to nobody. */
 export const grants = 'show grants';

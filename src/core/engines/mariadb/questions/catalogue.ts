@@ -18,20 +18,32 @@ import type {
   UnknownPart,
 } from '../../../catalogue/model';
 import type { EngineName } from '../../name';
-import { type Asking, attempt, type CatalogueOptions, NotAnswered, oneOf, type Row, rowsOf } from '../../questions';
+import {
+  type Asking,
+  attempt,
+  type CatalogueOptions,
+  type DefinitionsOptions,
+  keeping,
+  NotAnswered,
+  oneOf,
+  type Query,
+  type Row,
+  rowsOf,
+  together,
+} from '../../questions';
 import { joined, type Shared, type SharedList, sharing, sharingLists } from '../../../records';
 import { readShown, type ShownCheck, type ShownKey, type ShownTable } from '../shown';
 import type { Variant } from '../variant';
 import * as queries from './catalogue-queries';
 import { readDefinition } from '../column-text';
 import { columnOf, saidInRow, withCharacters } from './columns';
-import { mayDo, rightsOf } from './rights';
+import { mayDo, type Right, rightsOf } from './rights';
 
 /** Of views, functions and statements that are looked at: characters of one, and of all. */
 const longestText = 100_000;
 const mostText = 30_000_000;
 
-export function* definitions({ statements, schemas }: DefinitionsOptions): Asking<readonly string[]> {
+export function* definitions({ statements, schemas = [], atOnce = false }: DefinitionsOptions): Asking<readonly string[]> {
   const texts: string[] = [];
   let length = 0;
   const each = ([text]: Row): void => {
@@ -39,7 +51,8 @@ export function* definitions({ statements, schemas }: DefinitionsOptions): Askin
     length += text.length;
     texts.push(text);
   };
-  for (const schema of (yield* schemasOf(schemas)).map(({ name }) => name)) {
+  const names = atOnce ? schemas : (yield* schemasOf(schemas)).map(({ name }) => name);
+  for (const schema of names) {
     yield [{ text: queries.definitions(schema, longestText), columns: 1, each }];
     // They may not be counted, or not ours to read: then nothing is learned from them.
     if (statements)
@@ -52,22 +65,17 @@ export function* definitions({ statements, schemas }: DefinitionsOptions): Askin
   return texts;
 }
 
-interface DefinitionsOptions {
-  readonly statements: boolean;
-  readonly schemas?: readonly string[];
-}
-
 interface Schema {
   readonly name: string;
   readonly collation: string;
 }
 
-function* schemasOf(wanted: readonly string[] | undefined): Asking<readonly Schema[]> {
+function* schemasOf(wanted: readonly string[]): Asking<readonly Schema[]> {
   const there = (yield* rowsOf({ text: queries.schemas, columns: 2 })).map(([name, collation]) => ({
     name: name ?? '',
     collation: collation ?? '',
   }));
-  if (!wanted || wanted.length === 0) return there;
+  if (wanted.length === 0) return there;
   const found = there.filter(({ name }) => wanted.includes(name));
   const lacking = wanted.filter((name) => found.every((schema) => schema.name !== name));
   if (lacking.length > 0)
@@ -78,23 +86,31 @@ function* schemasOf(wanted: readonly string[] | undefined): Asking<readonly Sche
   return found;
 }
 
-export function* catalogue({ schemas: wanted }: CatalogueOptions, engine: EngineName, variant: Variant): Asking<Catalogue> {
-  const [version = '', , mode = ''] = yield* oneOf({ text: queries.server, columns: 3 });
-  const schemas = yield* schemasOf(wanted);
-  const rights = yield* rightsOf();
-  const reading = new Reading(variant, yield* usualCollations());
-  for (const schema of schemas) yield* reading.readSchema(schema);
+/** At once, where the schemas are named: two rounds of answers, or three where there are more tables than a client shows in one. */
+export function* catalogue(
+  { schemas: wanted = [], atOnce = false }: CatalogueOptions,
+  engine: EngineName,
+  variant: Variant,
+): Asking<Catalogue> {
+  const reading = new Reading(variant);
+  if (atOnce) {
+    yield* together([reading.readServer(wanted, 'by rights'), ...wanted.map((schema) => reading.readAtOnce(schema))]);
+  } else {
+    yield* reading.readServer(wanted, 'by grants');
+    for (const { name } of reading.schemas) yield* reading.readSchema(name);
+  }
   restOnKeys(reading.tables);
+  const { version, mode, schemas, rights } = reading;
   const unknown: UnknownPart[] = ['activity', 'owners'];
   if (!schemas.every(({ name }) => mayDo(rights, name, 'TRIGGER') || mayDo(rights, name, 'UPDATE'))) unknown.push('triggers');
   if (!schemas.every(({ name }) => mayDo(rights, name, 'SHOW VIEW'))) unknown.push('definitions');
   if (!reading.seesRoutines) unknown.push('routines');
   return {
-    engine: { name: engine, version: version ?? '' },
+    engine: { name: engine, version },
     source: 'live',
     unknown,
     database: schemas.map(({ name }) => name).join(', '),
-    strict: /\bSTRICT_(TRANS|ALL)_TABLES\b/.test(mode ?? ''),
+    strict: /\bSTRICT_(TRANS|ALL)_TABLES\b/.test(mode),
     schemas: schemas.map(({ name }) => ({ name, readable: true })),
     tables: reading.tables,
     sequences: reading.sequences,
@@ -141,16 +157,68 @@ class Reading {
   readonly indexUse: Record<string, IndexUse> = {};
   /** Set once a routine or the table of all of them was seen. */
   seesRoutines = false;
-  constructor(
-    private readonly variant: Variant,
-    private readonly usual: ReadonlyMap<string, string>,
-  ) {}
+  version = '';
+  mode = '';
+  schemas: readonly Schema[] = [];
+  rights: readonly Right[] = [];
+  private usual: ReadonlyMap<string, string> = new Map();
+
+  constructor(private readonly variant: Variant) {}
 
   private readonly shared = sharing();
   private readonly sharedList = sharingLists(this.shared);
   private readonly alike = new Map<string, Column>();
 
-  *readSchema({ name: schema }: Schema): Asking<void> {
+  *readServer(wanted: readonly string[], told: 'by grants' | 'by rights'): Asking<void> {
+    yield* together([
+      keeping(oneOf({ text: queries.server, columns: 3 }), ([version, , mode]) => {
+        [this.version, this.mode] = [version ?? '', mode ?? ''];
+      }),
+      keeping(schemasOf(wanted), (schemas) => (this.schemas = schemas)),
+      keeping(rightsOf(told), (rights) => (this.rights = rights)),
+      keeping(usualCollations(), (usual) => (this.usual = usual)),
+    ]);
+  }
+
+  /** Nothing waits for the names of the tables. */
+  *readAtOnce(schema: string): Asking<void> {
+    let rows: readonly Row[] = [];
+    let said: ReadonlyMap<string, string> = new Map();
+    let parts: PartsBeside = { columns: new Map(), triggers: new Map(), privileges: new Map() };
+    let believed: Believed = new Map();
+    yield* together([
+      keeping(rowsOf({ text: queries.tables(schema), columns: 5 }), (tables) => (rows = tables)),
+      keeping(this.saidOf(schema), (texts) => (said = texts)),
+      keeping(this.partsOf(schema, null), (own) => (parts = own)),
+      keeping(sizesOf(schema, null), (sizes) => (believed = sizes)),
+      this.readRoutines(schema),
+      keeping(attempt(this.readIndexSizes(schema)), () => undefined),
+    ]);
+    const shown = new Map<string, Shown>();
+    for (const [name = '', type, , , collation = null] of rows) {
+      const text = said.get(name ?? '');
+      if (type === 'SEQUENCE') this.addSequence(schema, name ?? '', lastLine(text ?? '').split('\t'));
+      else if (!isView(type)) {
+        const statement = createdBy(text ?? '', name ?? '');
+        shown.set(name ?? '', statement === null ? unreadable : this.partsIn(statement, { schema, name: name ?? '', collation }));
+      }
+    }
+    for (const row of rows) if (row[1] !== 'SEQUENCE') this.tables.push(this.tableOf(schema, row, { ...parts, shown, believed }));
+  }
+
+  /** What each table and sequence says of itself, by its name. */
+  private *saidOf(schema: string): Asking<ReadonlyMap<string, string>> {
+    const said = new Map<string, string>();
+    const { mostRun: most } = this.variant;
+    for (let from = 0; said.size === from; from += most) {
+      const rows = yield* rowsOf({ text: queries.shownEach(schema, most, from), columns: 2, runs: true });
+      for (const [name, text] of rows) said.set(name ?? '', text ?? '');
+      if (rows.length < most) break;
+    }
+    return said;
+  }
+
+  *readSchema(schema: string): Asking<void> {
     const rows = yield* rowsOf({ text: queries.tables(schema), columns: 5 });
     const stored = rows.filter(([, type]) => !isView(type) && type !== 'SEQUENCE');
     const shown = yield* this.shownOf(schema, stored);
@@ -259,22 +327,22 @@ class Reading {
     return column;
   }
 
-  /** `unseen`: tables whose columns no statement shows. */
-  private *partsOf(schema: string, unseen: readonly string[]): Asking<Pick<Parts, 'columns' | 'triggers' | 'privileges'>> {
+  /** `unseen`: tables whose columns no statement shows; null where nobody can tell yet. */
+  private *partsOf(schema: string, unseen: readonly string[] | null): Asking<PartsBeside> {
     const columns = new Map<string, Positioned>();
     const triggers = new Map<string, Trigger[]>();
     const privileges = new Map<string, Privilege[]>();
-    const wanted = new Set(unseen);
+    const wanted = unseen && new Set(unseen);
     const unknown = { definition: null, holdsJson: false, next: null, shared: this.shared };
     const each = (row: Row): void => {
       const [table = '', name = '', position] = row;
-      if (!wanted.has(table ?? '')) return;
+      if (wanted && !wanted.has(table ?? '')) return;
       const own = columns.get(table ?? '') ?? new Positioned();
       if (own.columns.length === 0) columns.set(table ?? '', own);
       own.add(Number(position), columnOf(name ?? '', saidInRow(row), { table: tableId(schema, table ?? ''), ...unknown }));
     };
     yield [
-      ...(unseen.length > 0 ? [{ text: queries.columns(schema, unseen), columns: 11, each }] : []),
+      ...(unseen?.length === 0 ? [] : [{ text: queries.columns(schema, unseen), columns: 11, each }]),
       {
         text: queries.triggers(schema),
         columns: 4,
@@ -310,7 +378,10 @@ class Reading {
         row = yield* oneOf({ text: queries.sequence(schema, name), columns: 6 });
       })(),
     );
-    const [start, increment, minimum, maximum, next, cycles] = row;
+    this.addSequence(schema, name, row);
+  }
+
+  private addSequence(schema: string, name: string, [start, increment, minimum, maximum, next, cycles]: Row): void {
     this.sequences.push({
       schema,
       name,
@@ -367,6 +438,16 @@ function* shownIn(text: string, each: (said: string) => void): Asking<void> {
   yield [{ text, columns: 2, each: ([, said]) => each(said ?? '') }];
 }
 
+/** The statement that a client printed behind the table's name, or under a line of headings; null where it printed none. */
+function createdBy(text: string, name: string): string | null {
+  const own = text.replace(/^Table\tCreate Table\n/, '');
+  return own.startsWith(`${name}\tCREATE `) ? own.slice(name.length + 1) : null;
+}
+
+function lastLine(text: string): string {
+  return text.slice(text.lastIndexOf('\n') + 1);
+}
+
 function holdsToJson({ expression, column }: ShownCheck): boolean {
   return column !== null && /^json_valid\(`/i.test(expression);
 }
@@ -387,9 +468,12 @@ function isView(type: string | null | undefined): boolean {
   return type === 'VIEW' || type === 'SYSTEM VIEW';
 }
 
-interface Parts {
+interface Parts extends PartsBeside {
   readonly shown: ReadonlyMap<string, Shown>;
   readonly believed: Believed;
+}
+
+interface PartsBeside {
   readonly columns: ReadonlyMap<string, Positioned>;
   readonly triggers: ReadonlyMap<string, readonly Trigger[]>;
   readonly privileges: ReadonlyMap<string, readonly Privilege[]>;
@@ -397,20 +481,25 @@ interface Parts {
 
 type Believed = ReadonlyMap<string, readonly [rows: number | null, bytes: number | null]>;
 
-/** What the engine keeps of its tables costs nothing to read, where one may; all others have to be opened. */
-function* sizesOf(schema: string, names: readonly string[]): Asking<Believed> {
+/** What the engine keeps of its tables costs nothing to read, where one may; all others have to be opened. Null names all. */
+function* sizesOf(schema: string, names: readonly string[] | null): Asking<Believed> {
   const believed = new Map<string, readonly [number | null, number | null]>();
   const each = ([table, rows, bytes]: Row): void => {
     if (!believed.has(table ?? '')) believed.set(table ?? '', [numberOf(rows), numberOf(bytes)]);
   };
-  yield* attempt(
-    (function* (): Asking<void> {
-      yield [{ text: queries.statistics(schema), columns: 3, each }];
-    })(),
-  );
+  const kept = attempt(asking({ text: queries.statistics(schema), columns: 3, each }));
+  if (names === null) {
+    yield* together([keeping(kept, () => undefined), asking({ text: queries.sizes(schema, null), columns: 3, each })]);
+    return believed;
+  }
+  yield* kept;
   const others = names.filter((name) => !believed.has(name));
-  if (others.length > 0) yield [{ text: queries.sizes(schema, others), columns: 3, each }];
+  if (others.length > 0) yield* asking({ text: queries.sizes(schema, others), columns: 3, each });
   return believed;
+}
+
+function* asking(query: Query): Asking<void> {
+  yield [query];
 }
 
 function push<T>(map: Map<string, T[]>, key: string, value: T): void {

@@ -16,7 +16,7 @@ const perColumn = 6;
 
 export function* countedSample(table: Table): Asking<Pick<Answer<unknown, Sample>, 'how' | 'result'>> {
   const wanted = sampleSizeOf(table);
-  const { from, sampled } = yield* extentOf(table, 'sampled', { wanted });
+  const { from, sampled } = yield* extentOf(table, 'sampled', { wanted, atOnce: true });
   const pairs = pairsOf(table);
   const days = dayPairs(table);
   const counts = ['count(*)', ...table.columns.flatMap(countsOf), ...pairs.flatMap(countsOfPair), ...days.flatMap(countsOfDays)];

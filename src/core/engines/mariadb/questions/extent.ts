@@ -47,12 +47,13 @@ export function* extentOf(
   {
     wanted = sampleSizeOf(table),
     columns = table.columns,
-  }: { readonly wanted?: number; readonly columns?: readonly Column[] } = {},
+    atOnce = false,
+  }: { readonly wanted?: number; readonly columns?: readonly Column[]; readonly atOnce?: boolean } = {},
 ): Asking<Extent> {
   const whole = quoteTable(table.id);
   if (depth === 'exact' || rowsOf(table) <= wholeUpTo || columns.length === 0) return { from: whole, sampled: false };
   const list = quoteList(columns.map(({ name }) => name));
-  const spread = yield* rangesOf(table, list, wanted);
+  const spread = atOnce ? null : yield* rangesOf(table, list, wanted);
   // Without a key of whole numbers every row is passed, and some are taken.
   const some = `select ${list} from ${whole} where rand(1) < ${((1.1 * wanted) / rowsOf(table)).toFixed(8)}`;
   return { from: `(${spread ?? some}) as part`, sampled: true };

@@ -5,7 +5,7 @@ import { getColumn, getTable } from '../../../catalogue/lookups';
 import type { Catalogue } from '../../../catalogue/model';
 import type { How, Inclusion, Profile } from '../../../evidence/evidence';
 import type { InclusionRequest } from '../../../evidence/requests';
-import { type Asking, oneOf } from '../../questions';
+import { type Asking, oneOf, type Query, rowOf } from '../../questions';
 import { comparedWith, orphanCondition } from '../conditions';
 import { quote } from '../quote';
 import { extentOf, how, type Measuring } from './extent';
@@ -14,7 +14,7 @@ import { extentOf, how, type Measuring } from './extent';
 export function* inclusion(
   request: InclusionRequest,
   catalogue: Catalogue,
-  { depth, known, withMemory }: Measuring,
+  { depth, known, withMemory, atOnce = false }: Measuring,
 ): Asking<{ how: How; result: Inclusion }> {
   const table = getTable(catalogue, request.table);
   const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
@@ -29,14 +29,17 @@ export function* inclusion(
   const orphans = withMemory(
     `select count(*), count(distinct ${columns.map((column) => `child.${quote(column.name)}`).join(', ')}) from ${child} where ${orphanCondition(request, null, asKey)}`,
   );
-  const [orphanRows, orphanValues] = (yield* oneOf({ text: orphans, columns: 2 })).map(Number);
   const counted = sampled ? null : countedBefore(request, known);
+  const counting: Query = {
+    text: `select count(*), count(case when ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')} then 1 end) from ${from}`,
+    columns: 2,
+  };
+  const looking: Query = { text: orphans, columns: 2 };
+  const [looked, later] = counted || !atOnce ? yield [looking] : yield [looking, counting];
+  const [orphanRows, orphanValues] = rowOf(looked).map(Number);
   const [rows = 0, filled = 0] = counted
     ? [counted.rows, counted.rows - counted.nullRows]
-    : (yield* oneOf({
-        text: `select count(*), count(case when ${columns.map((c) => `${quote(c.name)} is not null`).join(' and ')} then 1 end) from ${from}`,
-        columns: 2,
-      })).map(Number);
+    : (later ? rowOf(later) : yield* oneOf(counting)).map(Number);
   return {
     how: how(sampled, rows),
     result: { rows, nullRows: rows - filled, orphanRows: orphanRows ?? 0, orphanValues: orphanValues ?? 0 },

@@ -17,7 +17,7 @@ import type {
 import { summarise } from '../../../evidence/sample';
 import { namesAnIdentifier } from '../../../naming/meaning';
 import { recordOf } from '../../../records';
-import { type Asking, type Measured, type MeasureOptions, oneOf, type Row, rowsOf } from '../../questions';
+import { type Asking, type Measured, type MeasureOptions, oneOf, type Query, type Row, rowOf, rowsOf } from '../../questions';
 import { blankCondition, brokenCondition, spokenOfCondition } from '../claims';
 import { quote } from '../quote';
 import { types } from '../types';
@@ -44,9 +44,9 @@ export function* measure(
     case 'profile':
       return [{ request: first, ...(yield* profile(table, options)) }];
     case 'sample':
-      return [{ request: first, ...(yield* options.values === false ? countedSample(table) : sample(table)) }];
+      return [{ request: first, ...(yield* options.values === false ? countedSample(table) : sample(table, options)) }];
     case 'repeats':
-      return yield* repeats(table, requests as readonly RepeatsRequest[], options.depth);
+      return yield* repeats(table, requests as readonly RepeatsRequest[], options);
     case 'probe':
       return yield* options.atOnce
         ? probeAtOnce(requests as readonly ProbeRequest[], catalogue, options)
@@ -123,11 +123,14 @@ function guardedBlank({ name }: Column): string {
 }
 
 /** Rows of a sample, with values that the server takes for equal spelt alike: as the first of them is. */
-function* sample(table: Table): Asking<Pick<Answer<unknown, ReturnType<typeof summarise>>, 'how' | 'result'>> {
+function* sample(
+  table: Table,
+  { atOnce = false }: MeasureOptions,
+): Asking<Pick<Answer<unknown, ReturnType<typeof summarise>>, 'how' | 'result'>> {
   const { columns } = table;
   if (columns.length === 0) return { how: how(false, 0), result: summarise([], []) };
   const most = Math.max(500, Math.min(wholeUpTo + 1, Math.floor(mostCells / columns.length)));
-  const { from, sampled } = yield* extentOf(table, 'sampled', { wanted: Math.min(sampleSizeOf(table), most) });
+  const { from, sampled } = yield* extentOf(table, 'sampled', { wanted: Math.min(sampleSizeOf(table), most), atOnce });
   const weights = columns.flatMap((column, at) => {
     const weight = weightOf(column);
     return weight === null ? [] : [{ at, weight }];
@@ -166,7 +169,7 @@ function speltAlike(rows: readonly Row[], width: number, weighed: readonly numbe
 function* repeats(
   table: Table,
   requests: readonly RepeatsRequest[],
-  depth: Depth,
+  { depth, atOnce = false }: MeasureOptions,
 ): Asking<readonly Answer<RepeatsRequest, Repeats>[]> {
   const answers: Answer<RepeatsRequest, Repeats>[] = [];
   for (const request of requests) {
@@ -176,18 +179,18 @@ function* repeats(
     const by = columns.map((column) => (request.folded ? foldedValue(column) : quote(column.name)));
     const where = [...by.map((value) => `${value} is not null`), ...(live ? [isLive(live)] : [])].join(' and ');
     const one = (value: string): string => `case when ${where} then ${value} end`;
-    const [rows = 0, filled = 0, distinct = 0] = (yield* oneOf({
+    const counting: Query = {
       text: `select ${live ? `count(case when ${isLive(live)} then 1 end)` : 'count(*)'}, count(${one('1')}), count(distinct ${by.map((value) => (live ? one(value) : value)).join(', ')}) from ${from}`,
       columns: 3,
-    })).map(Number);
+    };
+    const grouping: Query = {
+      text: `select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from ${from} where ${where} group by ${by.join(', ')} having count(*) > 1) as repeated`,
+      columns: 2,
+    };
+    const [counted, grouped] = atOnce ? yield [counting, grouping] : yield [counting];
+    const [rows = 0, filled = 0, distinct = 0] = rowOf(counted).map(Number);
     const surplus = filled - distinct;
-    const listed =
-      surplus > 0 && surplus <= listedUpTo
-        ? (yield* oneOf({
-            text: `select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from ${from} where ${where} group by ${by.join(', ')} having count(*) > 1) as repeated`,
-            columns: 2,
-          })).map(Number)
-        : null;
+    const listed = surplus > 0 && surplus <= listedUpTo ? (grouped ? rowOf(grouped) : yield* oneOf(grouping)).map(Number) : null;
     answers.push({
       request,
       how: how(sampled, rows),

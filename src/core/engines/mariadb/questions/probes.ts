@@ -67,7 +67,8 @@ export function* probeAtOnce(
   const answers: Measured[] = [];
   for (const request of requests) {
     const column = getColumn(catalogue, request.table, request.column);
-    const { from } = yield* extentOf(getTable(catalogue, request.table), 'sampled', { wanted: rowsLookedAt, columns: [column] });
+    const extent = { wanted: rowsLookedAt, columns: [column], atOnce: true };
+    const { from } = yield* extentOf(getTable(catalogue, request.table), 'sampled', extent);
     const name = quote(column.name);
     const looked = `(select distinct ${name} as value from (select ${name} from ${from} limit ${rowsLookedAt}) as some where ${name} is not null limit ${secondLook}) as looked`;
     const missing = request.parents.map(({ table: id, column: key }) => {

@@ -12,7 +12,12 @@ export interface Right {
   readonly privilege: string;
 }
 
-export function* rightsOf(): Asking<readonly Right[]> {
+/** Of the login and its roles; `told` by information_schema where an answer is written down: grants tell what is signed in with. */
+export function* rightsOf(told: 'by grants' | 'by rights' = 'by grants'): Asking<readonly Right[]> {
+  if (told === 'by rights') {
+    const rights = yield* rowsOf({ text: queries.privilegesOfLogin, columns: 2 });
+    return rights.map(([schema, privilege]) => ({ schema: schema ?? '', table: '', privilege: privilege ?? '' }));
+  }
   const rows = yield* rowsOf({ text: queries.grants, columns: 1 });
   return rows.flatMap(([grant]) => rightsIn(grant ?? ''));
 }

@@ -18,16 +18,7 @@ import type {
 import { summarise } from '../../../evidence/sample';
 import { namesAnIdentifier } from '../../../naming/meaning';
 import { recordOf } from '../../../records';
-import {
-  type Asking,
-  type Measured,
-  type MeasureOptions,
-  NotAnswered,
-  oneOf,
-  type Query,
-  type Row,
-  rowsOf,
-} from '../../questions';
+import { type Asking, type Measured, type MeasureOptions, oneOf, type Query, rowOf, rowsOf } from '../../questions';
 import { blankCondition, brokenCondition, spokenOfCondition } from '../claims';
 import { quote } from '../quote';
 import { types } from '../types';
@@ -175,15 +166,13 @@ function* repeats(
   const counting: Query = { text: `select ${sets.flatMap(countsOf).join(', ')} from ${from}`, columns: 3 * sets.length };
   const grouping = sets.map((set) => groups(from, set));
   const [counted, ...grouped] = atOnce ? yield [counting, ...grouping] : yield [counting];
-  const seen = rowOf(counted?.rows).map(Number);
+  const seen = rowOf(counted).map(Number);
   const answers: Answer<RepeatsRequest, Repeats>[] = [];
   for (const [i, { request }] of sets.entries()) {
     const [rows = 0, filled = 0, distinct = 0] = seen.slice(3 * i, 3 * i + 3);
     const surplus = filled - distinct;
     const listed =
-      surplus > 0 && surplus <= listedUpTo
-        ? rowOf(atOnce ? grouped[i]?.rows : yield* rowsOf(grouping[i] as Query)).map(Number)
-        : null;
+      surplus > 0 && surplus <= listedUpTo ? (atOnce ? rowOf(grouped[i]) : yield* oneOf(grouping[i] as Query)).map(Number) : null;
     answers.push({ request, how: how(sampled, rows), result: repeatsOf(rows, filled, surplus, listed) });
   }
   return answers;
@@ -220,12 +209,6 @@ function groups(from: string, { request, columns, where }: ColumnSet): Query {
      from (select count(*) as times from ${from} where ${where} group by ${by} having count(*) > 1) as repeated`,
     columns: 2,
   };
-}
-
-function rowOf(rows: readonly Row[] | undefined): Row {
-  const [row] = rows ?? [];
-  if (!row) throw new NotAnswered('The server answered a count with no row.', false);
-  return row;
 }
 
 function* violations(

@@ -1,13 +1,14 @@
 // A database behind a wall: asked by scripts and answered by files, as far as a live look goes, whatever stands in its names
 // and values; on every engine that a server is at hand for.
 
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { scriptsOf } from '../../src/core/engines/index';
 import type { EngineName } from '../../src/core/engines/name';
 import { planFor } from '../../src/core/plan/plan';
 import { rules } from '../../src/core/rules/index';
 import { AnswersError, decoded, type KeptAnswer, readAnswers } from '../../src/sources/files/answers';
-import { take } from '../../src/sources/files/asking';
+import { type AskedScript, scriptFor, take } from '../../src/sources/files/asking';
 import { checksScript, foundAgainst } from '../../src/sources/files/checks';
 import { surveyByFiles } from '../../src/sources/files/survey';
 import { survey, type SurveyResult } from '../../src/sources/survey';
@@ -88,6 +89,12 @@ describe.each(enginesAtHand)('%s', (engine) => {
     }
   };
 
+  const firstScript = async (): Promise<AskedScript> => {
+    const step = await surveyByFiles({ settings: { engine, rows: true, database: 'port' }, rounds: 0, answers: new Map() }, {});
+    if (!('asked' in step)) throw new Error('It asked nothing');
+    return step.asked;
+  };
+
   const idsOf = ({ findings }: SurveyResult): readonly string[] => findings.map(({ id }) => id).sort();
 
   test('with values of the rows, a survey by files finds what a live one finds, in three rounds at most', async () => {
@@ -134,6 +141,75 @@ describe.each(enginesAtHand)('%s', (engine) => {
     const { evidence } = await walk(true);
     const refused = Object.values(evidence).filter((fact) => 'notMeasured' in fact);
     expect(new Set(refused.map(({ request }) => String(request.table)))).toEqual(new Set(['port.closed']));
+  });
+
+  test('answers are taken whatever else a client is used to, and however they came here', async () => {
+    const { text, queries } = await firstScript();
+    const bytes = await database.answersTo(text, null);
+    // What is counted while somebody looks, and names made up for the run, are otherwise each time.
+    const answers = (file: Buffer) => {
+      const { byQuery, ended, cut } = readAnswers(decoded(file));
+      return { byQuery: [...byQuery].map(([id, answer]) => [id, 'rows' in answer ? answer.rows : answer]), ended, cut };
+    };
+    const usual = answers(bytes);
+    expect(usual).toMatchObject({ ended: true, cut: 0 });
+    expect(usual.byQuery.map(([id]) => id)).toEqual([...queries]);
+    for (const habits of database.habits)
+      expect(answers(await database.answersTo(text, null, habits)), habits.join(' ')).toEqual(usual);
+    const whole = bytes.toString();
+    expect(answers(Buffer.from(whole.replaceAll('\n', '\r\n')))).toEqual(usual);
+    expect(answers(Buffer.from(`\ufeff${whole}`, 'utf16le'))).toEqual(usual);
+    expect(answers(Buffer.from(`Welcome!\nq|1\npawl|2|end\n\n${whole}\n(9 rows)\nBye\n`))).toEqual(usual);
+    const lines = whole.split('\n');
+    for (const part of [1, 2, 3].map((n) => lines.slice(0, Math.floor((lines.length * n) / 4)).join('\n'))) {
+      const some = answers(Buffer.from(part));
+      expect(some.ended).toBe(false);
+      expect(usual.byQuery.slice(0, some.byQuery.length)).toEqual(some.byQuery);
+    }
+  });
+
+  test('whatever a value holds comes back as it was', async () => {
+    const texts = [
+      '',
+      ' ',
+      '  ',
+      ' a ',
+      '|',
+      '||',
+      '%',
+      '%-',
+      '%2C',
+      'a%7Cb',
+      "o'clock",
+      '"',
+      ',;',
+      '\t',
+      '\r\n',
+      '\\',
+      '\\n',
+      'Ø ⚓ é',
+      '| ',
+      ' |',
+      'pawl|1|end|0',
+    ];
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.array(fc.option(fc.constantFrom(...texts)), { minLength: 3, maxLength: 3 }), { minLength: 1 }),
+        async (rows) => {
+          const spelt = rows.map(
+            (row) => `select ${row.map((value) => (value === null ? 'null' : database.literal(value))).join(', ')}`,
+          );
+          // As long as the longest of its column, whatever the first is.
+          const long = `select ${[1, 2, 3].map(() => database.literal('x'.repeat(20))).join(', ')}`;
+          const { id, text, queries } = scriptFor(engine, 1, [{ text: [long, ...spelt].join(' union all '), columns: 3 }]);
+          const { byQuery, script, ended } = readAnswers(decoded(await database.answersTo(text, null)));
+          expect({ script, ended }).toEqual({ script: id, ended: true });
+          const answer = byQuery.get(queries[0] ?? '');
+          expect(answer && 'rows' in answer && answer.rows.slice(1)).toEqual(rows);
+        },
+      ),
+      { numRuns: 30 },
+    );
   });
 
   test('a docket that is run elsewhere is told by what its checks found, and by nothing else', async () => {

@@ -4,6 +4,7 @@
 import { createHash } from 'node:crypto';
 import { describe, expect, test } from 'vitest';
 import { baseTables, declaredUniques, foreignKeysOf, getTable } from '../../src/core/catalogue/lookups';
+import type { TableId } from '../../src/core/catalogue/identifiers';
 import type { Catalogue, Table } from '../../src/core/catalogue/model';
 import { engineNamed } from '../../src/core/engines/index';
 import { engineNames } from '../../src/core/engines/name';
@@ -12,6 +13,8 @@ import { type Claim, forms, keyOfClaim } from '../../src/core/evidence/claims';
 import { type EvidenceRequest, keyOf, probeRequestOf } from '../../src/core/evidence/requests';
 import type { RowsQuestion } from '../../src/core/evidence/rows';
 import { reachReferences } from '../../src/core/plan/reach';
+import { scriptFor } from '../../src/sources/files/asking';
+import { surveyByFiles } from '../../src/sources/files/survey';
 import { keptSurvey } from './kept';
 
 /** What a question asks, each time it is handed answers: a row of ones for each query, or what is said instead. */
@@ -128,6 +131,21 @@ describe.each(engineNames)('%s', (engine) => {
     );
     await expect([...byKind.values()].flat().join('\n')).toMatchFileSnapshot(`${engine}/questions/measure.sql`);
     await expect(digests.join('')).toMatchFileSnapshot(`${engine}/questions/measure.txt`);
+  });
+
+  test('prints what is open as ever', async () => {
+    const { catalogue } = await keptSurvey(engine);
+    const database = 'slipway';
+    const first = await surveyByFiles({ settings: { engine, rows: false, database }, rounds: 0, answers: new Map() }, {});
+    if (!('asked' in first)) throw new Error('It asked nothing');
+    // A client that has no loops is told the same a thousand times.
+    const once = first.asked.text.replaceAll(/^(set @pawl_at = )[1-9]\d*(;.*)\n/gm, '');
+    const [table] = baseTables(catalogue);
+    const [query] = asked(
+      questions.measure([{ kind: 'profile', table: table?.id as TableId }], catalogue, { depth: 'exact', atOnce: true }),
+    );
+    const { text } = scriptFor(engine, 2, query ? [query] : []);
+    await expect(`${once}\n${text}`).toMatchFileSnapshot(`${engine}/questions/printed.sql`);
   });
 
   test('asks of rows as ever', async () => {

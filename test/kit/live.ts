@@ -1,8 +1,8 @@
 // The engines that a server is at hand for, a line each: what the contract suites are run on.
 
 import { type EngineName, engineNames } from '../../src/core/engines/name';
-import { quote as quoteAsMariadb } from '../../src/core/engines/mariadb/quote';
-import { quote } from '../../src/core/engines/postgresql/quote';
+import { literal as literalOfMariadb, quote as quoteAsMariadb } from '../../src/core/engines/mariadb/quote';
+import { literal, quote } from '../../src/core/engines/postgresql/quote';
 import { openSource as openMariadb } from '../../src/sources/mariadb/reader';
 import { openSession as openMariadbSession } from '../../src/sources/mariadb/session';
 import { openSession } from '../../src/sources/postgresql/session';
@@ -19,11 +19,15 @@ export interface Live {
   /** Runs a script by the engine's own client, as people do; what went wrong, empty when nothing did. */
   byClient(this: void, script: string): Promise<string>;
   /** What a script of questions writes, asked by the engine's own client as a login, or as one who may do all. */
-  answersTo(this: void, script: string, as: Login | null): Promise<Buffer>;
+  answersTo(this: void, script: string, as: Login | null, habits?: readonly string[]): Promise<Buffer>;
+  /** Options of the client that people have in its settings, or type. */
+  readonly habits: readonly (readonly string[])[];
   /** Runs SQL as one who may do all. */
   run(this: void, text: string): Promise<unknown>;
   /** A name as its SQL spells it. */
   quoted(this: void, name: string): string;
+  /** A text as its SQL spells it. */
+  literal(this: void, text: string): string;
   /** Ways of comparing texts: how a column is declared with one, and a text such that those that count as equal are equal. */
   readonly collations: Readonly<Record<string, Collation>>;
   /** A statement that takes half a minute. */
@@ -62,9 +66,11 @@ const liveEngines: Readonly<Record<EngineName, LiveEngine | null>> = {
         open: () => database.open(),
         session: () => openSession(database.details),
         byClient: (script) => runScript(database.details, script),
-        answersTo: (script, as) => answersTo({ ...database.details, ...as }, script),
+        answersTo: (script, as, habits) => answersTo({ ...database.details, ...as }, script, habits),
+        habits: [['-a'], ['-e'], ['-H'], ['-x'], ['-P', 'null=none'], ['-v', 'ON_ERROR_STOP=1'], ['-0'], ['-R', ';']],
         run: database.run,
         quoted: quote,
+        literal,
       };
     },
   },
@@ -109,9 +115,11 @@ function liveOf(server: TestServer, of: Pick<Live, 'collations' | 'slow'>): Live
     open: (schemas) => openMariadb(server.details(schemas)),
     session: () => openMariadbSession(server.details()),
     byClient: (script) => Promise.resolve(byMariadbClient(server, script)),
-    answersTo: (script, as) => Promise.resolve(answersByMariadbClient(server, script, as)),
+    answersTo: (script, as, habits) => Promise.resolve(answersByMariadbClient(server, script, as, habits)),
+    habits: [['--skip-column-names', '--raw'], [], ['--raw'], ['--binary-mode'], ['--unbuffered', '--show-warnings']],
     run: server.run,
     quoted: quoteAsMariadb,
+    literal: literalOfMariadb,
   };
 }
 

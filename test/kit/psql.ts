@@ -11,9 +11,9 @@ export function runScript(details: ConnectionDetails, script: string): Promise<s
 }
 
 /** The file that a script of questions writes. */
-export async function answersTo(details: ConnectionDetails, script: string): Promise<Buffer> {
+export async function answersTo(details: ConnectionDetails, script: string, habits: readonly string[] = []): Promise<Buffer> {
   const folder = mkdtempSync(join(tmpdir(), 'pawl-psql-'));
-  await runIn(folder, details, script);
+  await runIn(folder, details, script, habits);
   return readFileSync(join(folder, /^\\o (\S+)$/m.exec(script)?.[1] ?? ''));
 }
 
@@ -21,9 +21,10 @@ async function runIn(
   folder: string,
   { host, port, database, user, password }: ConnectionDetails,
   script: string,
+  habits: readonly string[] = [],
 ): Promise<string> {
   writeFileSync(join(folder, 'script.sql'), script);
-  const args = ['-X', '-q', '-h', host, '-p', String(port), '-U', user, '-d', database, '-f', 'script.sql'];
+  const args = ['-X', '-q', '-h', host, '-p', String(port), '-U', user, '-d', database, ...habits, '-f', 'script.sql'];
   return promisify(execFile)('psql', args, { cwd: folder, env: { ...process.env, PGPASSWORD: password } }).then(
     () => '',
     (error: { stderr: string }) => error.stderr,

@@ -123,7 +123,9 @@ class Reading {
   private takeSaid({ query, once, name, plain, lines }: Says, line: string): void {
     if (line !== `pawl|1|said|${once}`) return void lines.push(plain ? line : unescaped(line));
     this.says = null;
-    this.rowsFor(query).push([name, lines.join('\n')]);
+    // Of a client that prints headings the first line is that of what was said, and the last that of the mark.
+    const headed = lines.at(-1) === 'pawl';
+    this.rowsFor(query).push([name, lines.slice(headed ? 1 : 0, headed ? -1 : undefined).join('\n')]);
   }
 
   private takeBegin(

@@ -79,15 +79,15 @@ function runsEach(id: string, { text }: Printable, variant: Variant): readonly s
 
 const [percent, bar, ...others] = signs;
 
-// Field by field only what could be taken for a field's end: the rest in the row as a whole, which ends with a bar of its own for that.
+// Field by field only what could be taken for a field's end: the rest in the row as a whole.
 function rowOf(id: string, names: readonly string[]): string {
   const fields = names.map((name) => `ifnull(${replaced(asText(name), [percent, bar])}, ${literal(noValue)})`);
   const spaced: Signs = [
     ['| ', `|${space}`],
     [' |', `${space}|`],
   ];
-  const row = replaced(`concat_ws('|', '${id}', ${fields.join(', ')}, '')`, [...others, ...spaced]);
-  return `trim(trailing '|' from ${row})`;
+  const row = replaced(`concat_ws('|', '${id}', ${fields.join(', ')})`, [...others, ...spaced]);
+  return `regexp_replace(${row}, ' $', ${literal(space)})`;
 }
 
 function encoded(text: string): string {

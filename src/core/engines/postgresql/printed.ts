@@ -26,6 +26,8 @@ export function printed({ script, queries, title, answers }: PrintedQuestions): 
     '\\encoding UTF8',
     '\\pset format unaligned',
     '\\pset tuples_only on',
+    '\\pset expanded off',
+    "\\pset recordsep '\\n'",
     '\\pset footer off',
     '\\pset pager off',
     `\\set settings '${settings.replaceAll("'", "''")};'`,

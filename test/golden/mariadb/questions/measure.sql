@@ -370,6 +370,9 @@ select count(*), count(case when `boat_id` is not null then 1 end), count(distin
 select count(*), count(case when `boat_id` is not null then 1 end), count(distinct `boat_id`) from `slipway`.`boat`
 -- columns 3
 
+select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from `slipway`.`boat` where `boat_id` is not null group by `boat_id` having count(*) > 1) as repeated
+-- columns 2
+
 -- ── repeats slipway.boat(boat_id), exact
 select count(*), count(case when `boat_id` is not null then 1 end), count(distinct `boat_id`) from `slipway`.`boat`
 -- columns 3
@@ -377,6 +380,9 @@ select count(*), count(case when `boat_id` is not null then 1 end), count(distin
 -- ── repeats slipway.boat(boat_id), exact, by files
 select count(*), count(case when `boat_id` is not null then 1 end), count(distinct `boat_id`) from `slipway`.`boat`
 -- columns 3
+
+select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from `slipway`.`boat` where `boat_id` is not null group by `boat_id` having count(*) > 1) as repeated
+-- columns 2
 
 -- ── repeats slipway.boat(boat_id) folded, sampled
 select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end), count(distinct lower(trim(`boat_id`))) from `slipway`.`boat`
@@ -386,6 +392,9 @@ select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end),
 select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end), count(distinct lower(trim(`boat_id`))) from `slipway`.`boat`
 -- columns 3
 
+select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from `slipway`.`boat` where lower(trim(`boat_id`)) is not null group by lower(trim(`boat_id`)) having count(*) > 1) as repeated
+-- columns 2
+
 -- ── repeats slipway.boat(boat_id) folded, exact
 select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end), count(distinct lower(trim(`boat_id`))) from `slipway`.`boat`
 -- columns 3
@@ -393,3 +402,6 @@ select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end),
 -- ── repeats slipway.boat(boat_id) folded, exact, by files
 select count(*), count(case when lower(trim(`boat_id`)) is not null then 1 end), count(distinct lower(trim(`boat_id`))) from `slipway`.`boat`
 -- columns 3
+
+select count(*), coalesce(sum(times), 0) from (select sql_big_result count(*) as times from `slipway`.`boat` where lower(trim(`boat_id`)) is not null group by lower(trim(`boat_id`)) having count(*) > 1) as repeated
+-- columns 2

@@ -197,7 +197,7 @@ class Reading {
     const shown = new Map<string, Shown>();
     for (const [name = '', type, , , collation = null] of rows) {
       const text = said.get(name ?? '');
-      if (type === 'SEQUENCE') this.addSequence(schema, name ?? '', lastLine(text ?? '').split('\t'));
+      if (type === 'SEQUENCE') this.addSequence(schema, name ?? '', (text ?? '').split('\t'));
       else if (!isView(type)) {
         const statement = createdBy(text ?? '', name ?? '');
         shown.set(name ?? '', statement === null ? unreadable : this.partsIn(statement, { schema, name: name ?? '', collation }));
@@ -438,14 +438,9 @@ function* shownIn(text: string, each: (said: string) => void): Asking<void> {
   yield [{ text, columns: 2, each: ([, said]) => each(said ?? '') }];
 }
 
-/** The statement that a client printed behind the table's name, or under a line of headings; null where it printed none. */
+/** The statement that a client printed behind the table's name; null where it printed none. */
 function createdBy(text: string, name: string): string | null {
-  const own = text.replace(/^Table\tCreate Table\n/, '');
-  return own.startsWith(`${name}\tCREATE `) ? own.slice(name.length + 1) : null;
-}
-
-function lastLine(text: string): string {
-  return text.slice(text.lastIndexOf('\n') + 1);
+  return text.startsWith(`${name}\tCREATE `) ? text.slice(name.length + 1) : null;
 }
 
 function holdsToJson({ expression, column }: ShownCheck): boolean {

@@ -5,7 +5,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
+import { enginesAtHand, liveEngine } from '../../test/kit/live';
 import { answersTo } from '../../test/kit/psql';
+import { engineNamed } from '../core/engines/index';
 import { firstEngine } from '../core/engines/name';
 import { readSurveyDocument } from '../input/surveyDocument';
 import { AnswersError } from '../sources/files/answers';
@@ -38,18 +40,28 @@ async function answered(script: string): Promise<string> {
 
 const begin = () => ask(['--engine', firstEngine, '--rows', '--out', folder]);
 
-test('ask, run, answer, until the survey is a file as any other', async () => {
-  await begin();
-  for (const script of ['pawl-1.sql', 'pawl-2.sql', 'pawl-3.sql']) {
-    expect(statSync(join(folder, script)).mode & 0o077).toBe(0);
-    await answer([await answered(script)]);
-    if (readdirSync(folder).includes('survey.json')) break;
-  }
-  const { findings } = await readSurveyDocument(readFileSync(join(folder, 'survey.json'), 'utf8'));
-  expect(findings.map(({ id }) => id)).toEqual(
-    expect.arrayContaining(['keys/missing:public.call', 'keys/missing:public.vessel']),
-  );
-  expect(said.join('')).toMatch(/2 tables, \d+ findings/);
+describe.each(enginesAtHand)('%s', (engine) => {
+  const live = liveEngine(engine).use();
+
+  test('ask, run, answer, until the survey is a file as any other', async () => {
+    await ask(['--engine', engine, '--database', 'port', '--rows', '--out', folder]);
+    for (const script of ['pawl-1.sql', 'pawl-2.sql', 'pawl-3.sql']) {
+      expect(statSync(join(folder, script)).mode & 0o077).toBe(0);
+      const [, file = ''] = /pawl answer (pawl-\w+\.txt)\n$/.exec(said.at(-1) ?? '') ?? [];
+      writeFileSync(join(folder, file), await live.answersTo(readFileSync(join(folder, script), 'utf8'), null));
+      await answer([join(folder, file)]);
+      if (readdirSync(folder).includes('survey.json')) break;
+    }
+    const { findings, catalogue } = await readSurveyDocument(readFileSync(join(folder, 'survey.json'), 'utf8'));
+    expect(catalogue.engine.name).toBe(engine);
+    expect(findings.map(({ id }) => id)).toEqual(expect.arrayContaining(['keys/missing:port.berth', 'keys/missing:port.note']));
+    expect(said.join('')).toMatch(/5 tables, \d+ findings/);
+  });
+
+  const sideBySide = engineNamed(engine).databasesAreSchemas === true;
+  test.runIf(sideBySide)('a server with databases side by side is asked for one of them', async () => {
+    await expect(ask(['--engine', engine, '--out', folder])).rejects.toThrow('Name it with --database');
+  });
 });
 
 test('a folder holds one survey, and only what was asked there', async () => {

@@ -13,7 +13,6 @@ import { parse } from '../input/parse';
 import { type Answers, decoded, type KeptAnswer, readAnswers } from '../sources/files/answers';
 import { notBrought, take, withoutTheRest } from '../sources/files/asking';
 import { mostRounds } from '../sources/files/rounds';
-import type { Asked } from '../sources/files/reader';
 import { surveyByFiles } from '../sources/files/survey';
 import { UsageError } from './arguments';
 
@@ -28,7 +27,7 @@ class AskedFolder {
   @Equals('pawl-asked/1') format!: 'pawl-asked/1';
   @IsIn(engineNames) engine!: EngineName;
   /** Where a server has databases side by side. */
-  @IsOptional() @IsString() database?: string;
+  @IsOptional() @IsString() database = '';
   @IsBoolean() rows!: boolean;
   /** The scripts so far, the open one last. */
   @IsArray() @ArrayMaxSize(mostRounds) @ValidateNested({ each: true }) @Part(() => AskedScriptLine) scripts!: AskedScriptLine[];
@@ -38,16 +37,17 @@ class AskedFolder {
   @IsArray() @Matches(/^q[0-9a-f]{16}$/, { each: true }) without: string[] = [];
 }
 
+type Asked = Pick<AskedFolder, 'engine' | 'rows'> & { readonly database?: string };
+
 /** Begins one. Throws UsageError where one is already. */
-export async function begin(folder: string, { engine, database, rows }: Asked): Promise<void> {
-  if (engineNamed(engine).databasesAreSchemas && database === undefined)
+export async function begin(folder: string, { engine, database = '', rows }: Asked): Promise<void> {
+  if (engineNamed(engine).databasesAreSchemas && database === '')
     throw new UsageError(`Which database of the ${engineNamed(engine).title} server? Name it with --database.`);
   await mkdir(folder, { recursive: true });
   const known = await readFile(join(folder, stateFile)).catch(() => null);
   if (known)
     throw new UsageError(`${folder} holds a survey already. Bring its answers with \`pawl answer\`, or name another folder.`);
-  const asked = { engine, rows, ...(database !== undefined && { database }) };
-  await step(folder, { format: 'pawl-asked/1', ...asked, scripts: [], answers: [], without: [] });
+  await step(folder, { format: 'pawl-asked/1', engine, database, rows, scripts: [], answers: [], without: [] });
 }
 
 /** Takes a file of answers, which tells by its folder what it answers. Throws AnswersError, UsageError. */
@@ -109,7 +109,7 @@ function nobodys(queries: readonly string[]): readonly (readonly [string, KeptAn
 async function step(folder: string, state: AskedFolder): Promise<void> {
   const { known } = await takenIn(folder, state);
   const { engine, scripts } = state;
-  const next = await surveyByFiles({ settings: state, rounds: scripts.length, answers: known }, {});
+  const next = await surveyByFiles({ asked: state, rounds: scripts.length, answers: known }, {});
   if ('asked' in next) {
     const { id, text, round, queries } = next.asked;
     const name = `pawl-${round}.sql`;

@@ -2,10 +2,9 @@ import { inTransaction } from '../store/db';
 import type { Policies } from '../core/rules/policy';
 import { notMeasured } from '../core/survey/document';
 import { risksInWords } from '../core/survey/login';
-import type { FilesSettings } from '../sources/files/settings';
 import { surveyByFiles } from '../sources/files/survey';
 import { sourceKind } from '../sources/index';
-import { type SourceKind, usualLimits } from '../sources/kind';
+import { type AskedByFiles, type SourceKind, usualLimits } from '../sources/kind';
 import { SourceError } from '../sources/SourceError';
 import { survey, type SurveyOptions, type SurveyResult } from '../sources/survey';
 import { type Connection, findSource, getConnection } from '../store/sources/sources';
@@ -142,10 +141,10 @@ async function measureAndJudge(row: SurveyRow, store: JobContext['store'], signa
     onFacts: (facts) => keepFacts(store, row.id, facts),
     onProgress: (progress) => keepProgress(store, row.id, progress),
   };
-  const { open } = sourceKind(connection.kind);
-  const result = open
-    ? await measureLive(row, store, { ...connection, open }, { ...options, budget })
-    : await measureByFiles(row, store, connection.settings as FilesSettings, options);
+  const { open, byFiles } = sourceKind(connection.kind);
+  const result = byFiles
+    ? await measureByFiles(row, store, byFiles(connection.settings), options)
+    : open && (await measureLive(row, store, { ...connection, open }, { ...options, budget }));
   return result && { ...result, policies: terms.policies };
 }
 
@@ -179,11 +178,11 @@ async function measureLive(
 async function measureByFiles(
   row: SurveyRow,
   store: JobContext['store'],
-  settings: FilesSettings,
+  asked: AskedByFiles,
   options: Omit<SurveyOptions, 'depth'>,
 ): Promise<SurveyResult | null> {
   const rounds = (await listScripts(store, row.id)).length;
-  const step = await surveyByFiles({ settings, rounds, answers: await listAnswers(store, row.id) }, options);
+  const step = await surveyByFiles({ asked, rounds, answers: await listAnswers(store, row.id) }, options);
   if ('result' in step) return step.result;
   await inTransaction((db) => keepScript(db, row.id, step.asked), store);
   return null;

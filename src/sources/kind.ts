@@ -22,12 +22,22 @@ export interface SourceKind<Settings extends object = object, Server extends obj
   readonly destinationOf: (settings: Settings) => string;
   /** Opens it for reading. Throws SourceError. Null where answers come later, as files that somebody brings. */
   readonly open: ((settings: Settings, secret: string, limits: OpenLimits) => Promise<Source>) | null;
+  /** What is asked by scripts that somebody runs there, and answered by files; null where Pawl asks by itself. */
+  readonly byFiles: ((settings: Settings) => AskedByFiles) | null;
   /** How a docket is run; null where scripts are only to be had. */
   readonly change: Changing<Settings> | null;
   /** How a docket is rehearsed on a copy; null where there is none. */
   readonly scratch: Copying<Settings, Server> | null;
   /** How it is named on a command line; null where it cannot be. */
   readonly commandLine: CommandLine<Settings> | null;
+}
+
+export interface AskedByFiles {
+  readonly engine: EngineName;
+  /** As whoever runs the scripts calls it. */
+  readonly database: string;
+  /** Whether values of the rows may be written into the answers, beside counts. */
+  readonly rows: boolean;
 }
 
 export interface CommandLine<Settings extends object> {

@@ -9,7 +9,6 @@ import { rules } from '../core/rules/index';
 import { type Policies, policyOf, waiverOf } from '../core/rules/policy';
 import type { Finding } from '../core/rules/finding';
 import { sourceKind } from '../sources/index';
-import type { FilesSettings } from '../sources/files/settings';
 import type { Db } from '../store/db';
 import type { SurveyId } from '../store/ids';
 import { findSoundness } from '../store/ratchet/standings';
@@ -54,12 +53,11 @@ export function bringSurvey(room: Room, brought: BroughtSurvey, now = new Date()
   const act = { act: 'survey.bring', right: 'survey', source, object: 'survey' } as const;
   return perform<CameIn>(office, actor, act, async (db) => {
     if (!(await lockSource(db, source.id))) return { problem: 'The source was removed.' };
-    if (sourceKind(source.kind).open)
-      return { problem: `Pawl surveys ${source.name} itself. Bring files into a source that is asked by files.` };
-    const { engine }: { readonly engine: string } = source.settings as FilesSettings;
-    const { name }: { readonly name: string } = brought.catalogue.engine;
+    const asked = sourceKind(source.kind).byFiles?.(source.settings);
+    if (!asked) return { problem: `Pawl surveys ${source.name} itself. Bring files into a source that is asked by files.` };
+    const { engine, database } = asked;
+    const { name } = brought.catalogue.engine;
     if (name !== engine) return { problem: `The file is of ${name}, the source of ${engine}.` };
-    const { database } = source.settings as FilesSettings;
     if (!isSameDatabase(database, brought.catalogue.database))
       return {
         problem: `The file is of the database ${visible(brought.catalogue.database)}, the source of ${database}. Add a source for the other one.`,

@@ -4,7 +4,6 @@ import type { Depth } from '../core/evidence/requests';
 import { AnswersError, decoded, readAnswers } from '../sources/files/answers';
 import { type OpenScript, take, withoutTheRest } from '../sources/files/asking';
 import { sourceKind } from '../sources/index';
-import type { FilesSettings } from '../sources/files/settings';
 import { findAnswered, keepAnswers, listAnswers, listScripts } from '../store/surveys/answers';
 import { askForSurvey, cancelSurvey, findSurvey, findUnfinished, requeueSurvey } from '../store/surveys/surveys';
 import type { Db } from '../store/db';
@@ -30,7 +29,7 @@ export async function survey(
       running?.id ??
       (await askForSurvey(store, {
         source: source.id,
-        depth: sourceKind(source.kind).open ? depth : 'exact',
+        depth: sourceKind(source.kind).byFiles ? 'exact' : depth,
         forced,
         by: nameOf(actor),
       }));
@@ -57,10 +56,11 @@ export async function bringAnswers(room: Room, id: SurveyId, bytes: Uint8Array):
     const survey = await findSurvey(store, id);
     if (survey?.sourceId !== source.id) return { problem: 'It is a survey of another source.' };
     if (survey.state !== 'waiting') return { problem: 'The survey does not wait for answers.' };
+    const asked = sourceKind(source.kind).byFiles?.(source.settings);
+    if (!asked) return { problem: 'The survey does not wait for answers.' };
     try {
-      const { engine } = source.settings as FilesSettings;
       const { answers, missing, remark } = take(readAnswers(decoded(bytes)), {
-        engine,
+        engine: asked.engine,
         before: await findAnswered(store, id),
         scripts: await openScripts(store, id),
         known: await listAnswers(store, id),

@@ -67,7 +67,7 @@ describe.each(enginesAtHand)('%s', (engine) => {
     const answers = new Map<string, KeptAnswer>();
     let written = '';
     for (let rounds = 0; ; rounds++) {
-      const step = await surveyByFiles({ settings: { engine, rows, database: 'port' }, rounds, answers }, {});
+      const step = await surveyByFiles({ asked: { engine, rows, database: 'port' }, rounds, answers }, {});
       if ('result' in step) return { ...step.result, rows, rounds, written };
       const { id, queries, text } = step.asked;
       expect(text).toContain('read only');
@@ -90,7 +90,7 @@ describe.each(enginesAtHand)('%s', (engine) => {
   };
 
   const firstScript = async (): Promise<AskedScript> => {
-    const step = await surveyByFiles({ settings: { engine, rows: true, database: 'port' }, rounds: 0, answers: new Map() }, {});
+    const step = await surveyByFiles({ asked: { engine, rows: true, database: 'port' }, rounds: 0, answers: new Map() }, {});
     if (!('asked' in step)) throw new Error('It asked nothing');
     return step.asked;
   };

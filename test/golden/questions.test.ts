@@ -136,7 +136,7 @@ describe.each(engineNames)('%s', (engine) => {
   test('prints what is open as ever', async () => {
     const { catalogue } = await keptSurvey(engine);
     const database = 'slipway';
-    const first = await surveyByFiles({ settings: { engine, rows: false, database }, rounds: 0, answers: new Map() }, {});
+    const first = await surveyByFiles({ asked: { engine, rows: false, database }, rounds: 0, answers: new Map() }, {});
     if (!('asked' in first)) throw new Error('It asked nothing');
     // A client that has no loops is told the same a thousand times.
     const once = first.asked.text.replaceAll(/^(set @pawl_at = )[1-9]\d*(;.*)\n/gm, '');

@@ -9,7 +9,8 @@ import { openSession } from '../../src/sources/postgresql/session';
 import type { Session } from '../../src/sources/run/session';
 import type { Source } from '../../src/sources/source';
 import { useDatabase } from './database';
-import { answersByMariadbClient, byMariadbClient, type TestServer, useMariadb, useMysql } from './mariadb';
+import { type TestServer, useMariadb, useMysql } from './mariadb';
+import { answersByMariadbClient, byMariadbClient } from './mariadbClient';
 import { answersTo, runScript } from './psql';
 
 export interface Live {

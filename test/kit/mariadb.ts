@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -155,30 +154,4 @@ function statementsIn(text: string): readonly string[] {
     }, [])
     .map((statement) => statement.trim())
     .filter((statement) => statement !== '');
-}
-
-/** Runs a script by the server's own client, as people are told to; what went wrong, empty when nothing did. */
-export function byMariadbClient(server: TestServer, script: string): string {
-  const stops = server.details().server === 'mysql' ? [] : ['--abort-source-on-error'];
-  const { status, stderr } = byClient(server, ['--binary-mode', ...stops], script);
-  return status === 0 ? '' : stderr.toString() || `it ended with ${status}`;
-}
-
-/** What a script of questions writes, run on the database `port` with what people are told, and whatever else they are used to. */
-export function answersByMariadbClient(
-  server: TestServer,
-  script: string,
-  as: { readonly user: string; readonly password: string } | null,
-  habits: readonly string[] = ['--skip-column-names'],
-): Buffer {
-  const { stdout, stderr } = byClient(server, ['--batch', '--force', ...habits, '--database=port'], script, as ?? {});
-  if (stdout.length === 0) throw new Error(stderr.toString());
-  return stdout;
-}
-
-function byClient(server: TestServer, options: readonly string[], input: string, as: Partial<ConnectionDetails> = {}) {
-  const { server: kind, host, port, user, password } = { ...server.details(), ...as };
-  const key = kind === 'mysql' ? ['--get-server-public-key'] : [];
-  const args = ['--no-defaults', ...key, ...options, `-h${host}`, `-P${port}`, `-u${user}`];
-  return spawnSync(kind, args, { input, env: { ...process.env, MYSQL_PWD: password }, maxBuffer: 1 << 30 });
 }

@@ -11,6 +11,7 @@ export const files: SourceKind<FilesSettings> = {
   placeOf: ({ engine, database }) => `${database} (${engineNamed(engine).title}), by files`,
   destinationOf: ({ engine, database }) => JSON.stringify([engine, database]),
   open: null,
+  byFiles: (settings) => settings,
   change: null,
   scratch: null,
   commandLine: null,

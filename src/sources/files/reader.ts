@@ -2,21 +2,21 @@
 
 import { engineNamed } from '../../core/engines/index';
 import type { Answered, Query } from '../../core/engines/questions';
+import type { AskedByFiles } from '../kind';
 import { type Ask, Later, sourceOver } from '../reader';
 import type { Source } from '../source';
 import { SourceError } from '../SourceError';
 import { type KeptAnswer, queryId } from './answers';
 import { notBrought } from './asking';
-import type { FilesSettings } from './settings';
 
 export const needsValues =
   'It needs values of the rows, which nobody allowed to be written into the answers. Allow it at the source, and survey again.';
 
-/** A database where a server has them side by side, as schemas to each other. */
-export type Asked = Pick<FilesSettings, 'engine' | 'rows'> & Partial<Pick<FilesSettings, 'database'>>;
-
 /** A source that is asked by files: what is not answered yet is thrown as Later. */
-export function answeredSource({ engine, database = '', rows: values }: Asked, answers: ReadonlyMap<string, KeptAnswer>): Source {
+export function answeredSource(
+  { engine, database, rows: values }: AskedByFiles,
+  answers: ReadonlyMap<string, KeptAnswer>,
+): Source {
   // Answered at once: nothing here waits for anybody.
   const ask: Ask = (query) => Promise.resolve().then(() => answerTo(query, answers, values));
   return sourceOver({

@@ -5,10 +5,11 @@ import { survey, type SurveyOptions, type SurveyResult } from '../survey';
 import type { KeptAnswer } from './answers';
 import { type AskedScript, scriptFor } from './asking';
 import { mostRounds } from './rounds';
-import { type Asked, answeredSource } from './reader';
+import type { AskedByFiles } from '../kind';
+import { answeredSource } from './reader';
 
 export interface ByFiles {
-  readonly settings: Asked;
+  readonly asked: AskedByFiles;
   /** How often scripts were run, as far as that is known. */
   readonly rounds: number;
   readonly answers: ReadonlyMap<string, KeptAnswer>;
@@ -18,14 +19,14 @@ export type Step = { readonly result: SurveyResult } | { readonly asked: AskedSc
 
 /** Throws SourceError. */
 export async function surveyByFiles(
-  { settings, rounds, answers }: ByFiles,
+  { asked, rounds, answers }: ByFiles,
   options: Omit<SurveyOptions, 'lastRound' | 'depth'>,
 ): Promise<Step> {
   const lastRound = rounds >= mostRounds;
   try {
-    return { result: await survey(answeredSource(settings, answers), { ...options, depth: 'exact', lastRound }) };
+    return { result: await survey(answeredSource(asked, answers), { ...options, depth: 'exact', lastRound }) };
   } catch (error) {
     if (!(error instanceof Later)) throw error;
-    return { asked: scriptFor(settings.engine, rounds + 1, error.queries) };
+    return { asked: scriptFor(asked.engine, rounds + 1, error.queries) };
   }
 }

@@ -21,6 +21,7 @@ export function kindOf(server: ServerName, title: string, rehearsals: string): S
     destinationOf: ({ host, port, user, tls, fingerprint, weakPassword }) =>
       JSON.stringify([host, port, user, tls, fingerprint, weakPassword]),
     open: (settings, password, limits) => openSource(detailsOf(settings, password, server), limits),
+    byFiles: null,
     change: {
       wayOf: (settings) => ({ to: placeOf(settings), how: tlsWords[settings.tls] }),
       open: (settings, _, login) => openSession({ ...detailsOf(settings, login.password, server), user: login.user }),

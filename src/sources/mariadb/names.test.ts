@@ -3,7 +3,8 @@
 
 import { existsSync, rmSync } from 'node:fs';
 import { expect, test } from 'vitest';
-import { byMariadbClient, useMariadb } from '../../../test/kit/mariadb';
+import { useMariadb } from '../../../test/kit/mariadb';
+import { byMariadbClient } from '../../../test/kit/mariadbClient';
 import { planOfAll } from '../../../test/kit/planned';
 import { mariadb } from '../../core/engines/mariadb/index';
 import { carryOutPlan } from '../run/carryOut';

@@ -18,6 +18,7 @@ export const postgresql: SourceKind<ServerSettings, ConnectionDetails> = {
   destinationOf: ({ host, port, database, user, tls, weakPassword }) =>
     JSON.stringify([host, port, database, user, tls, weakPassword]),
   open: (settings, password, limits) => openSource({ ...settings, password }, limits),
+  byFiles: null,
   change: {
     wayOf: ({ host, port, database, tls }) => ({ to: `${host}:${port}/${database}`, how: tlsWords[tls] }),
     open: (settings, _, login) => openSession({ ...settings, ...login }),

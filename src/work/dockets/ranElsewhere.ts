@@ -60,7 +60,7 @@ export async function ranElsewhere(
       const missing = requirementsFor(docket, destinationOf(source)).flatMap(({ kind, met }) => (met ? [] : [kind]));
       const after = { direction, digest, evidence: evidence !== null, withoutWhatProductionAsksFor: missing };
       const survey =
-        evidence && !sourceKind(source.kind).open ? null : await askAgain(store, source, { docket, plan, direction });
+        evidence && sourceKind(source.kind).byFiles ? null : await askAgain(store, source, { docket, plan, direction });
       return { problem: null, result: survey, after };
     },
   ).catch(inAnother);

@@ -76,13 +76,14 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const sees = { rows: seesRows(room) };
   const { scratch, engineOf: engineAt } = sourceKind(source.kind);
   const { client } = engineNamed(engineAt(source.settings));
+  const after = `docket-${docket.id}-after`;
   const titles = new Map(rows.map((row) => [row.id, `${wordsOf(row).title}: ${objectInWords(row.object)}`]));
   return {
     source,
     destination: destinationOf(source),
     goesTo: placeOf(source),
     way: sourceKind(source.kind).change?.wayOf(source.settings) ?? null,
-    client: { name: client.name, command: client.runs(`docket-${docket.id}-after.sql`) },
+    client: { name: client.name, command: client.asks(`${after}.sql`, `${after}.txt`) },
     docket,
     refusals: refusals.map((refusal) => ({
       ...refusal,

@@ -22,7 +22,6 @@ import { getSettings } from '~/store/sources/settings';
 import { countAnswered, listScripts } from '~/store/surveys/answers';
 import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
-import type { FilesSettings } from '~/sources/files/settings';
 import { findSurvey } from '~/store/surveys/surveys';
 import { cancel, goOnWithout, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
@@ -40,10 +39,12 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { budget } = await getSettings(store, source.id);
   const script = survey.state === 'waiting' ? ((await listScripts(store, survey.id)).at(-1) ?? null) : null;
   const answered = script ? await countAnswered(store, survey.id, script) : 0;
-  const { client } = engineNamed(sourceKind(source.kind).engineOf(source.settings));
+  const { engineOf, byFiles } = sourceKind(source.kind);
+  const asked = byFiles?.(source.settings);
+  const { client } = engineNamed(engineOf(source.settings));
   const command = client.asks(`pawl-${script?.scriptId}.sql`, `pawl-${script?.scriptId}.txt`);
-  const answers = script && { script, answered, command, database: (source.settings as FilesSettings).database };
-  const blind = sourceKind(source.kind).open ? [] : notJudgedBy(source.settings as FilesSettings);
+  const answers = script && asked ? { script, answered, command, database: asked.database } : null;
+  const blind = asked ? notJudgedBy(asked) : [];
   return { source: source.id, survey, answers, blind, budget, now: new Date().toISOString() };
 }
 

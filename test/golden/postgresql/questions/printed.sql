@@ -6,6 +6,8 @@
 \encoding UTF8
 \pset format unaligned
 \pset tuples_only on
+\pset expanded off
+\pset recordsep '\n'
 \pset footer off
 \pset pager off
 \set settings 'set local search_path = pg_catalog; set local row_security = off; set local timezone = ''UTC''; set local datestyle = ''ISO, YMD''; set local statement_timeout = 600000; set local lock_timeout = 2000; set local max_parallel_workers_per_gather = 0; set local jit = off;'
@@ -503,6 +505,8 @@ rollback;
 \encoding UTF8
 \pset format unaligned
 \pset tuples_only on
+\pset expanded off
+\pset recordsep '\n'
 \pset footer off
 \pset pager off
 \set settings 'set local search_path = pg_catalog; set local row_security = off; set local timezone = ''UTC''; set local datestyle = ''ISO, YMD''; set local statement_timeout = 600000; set local lock_timeout = 2000; set local max_parallel_workers_per_gather = 0; set local jit = off;'

@@ -1,6 +1,6 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition } from './claims';
+import { brokenCondition } from './spelling';
 import { orphanCondition } from './conditions';
 import { countUnfilled } from './operations/repairs';
 import { isNull, isTable, literal, quote, quoteList, quoteTable, sameName } from './quote';

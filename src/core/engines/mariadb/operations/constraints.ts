@@ -4,7 +4,7 @@ import { todoOf } from '../../../operations/index';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
 import { DialectError } from '../../DialectError';
-import { keptCondition } from '../claims';
+import { keptCondition } from '../spelling';
 import { names } from '../names';
 import { orphanCondition } from '../conditions';
 import { quote, quoteList, quoteTable } from '../quote';

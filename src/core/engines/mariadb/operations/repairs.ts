@@ -8,7 +8,7 @@ import { todoOf } from '../../../operations/index';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
 import { DialectError } from '../../DialectError';
-import { brokenCondition } from '../claims';
+import { brokenCondition } from '../spelling';
 import { orphanCondition } from '../conditions';
 import { isNull, literal, note, quote, quoteList, quoteTable } from '../quote';
 import { alone, changesRows, changing, cleansUp, type Statement, type Writing, type Written } from './writing';

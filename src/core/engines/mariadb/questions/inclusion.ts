@@ -3,18 +3,21 @@
 
 import { getColumn, getTable } from '../../../catalogue/lookups';
 import type { Catalogue } from '../../../catalogue/model';
-import type { How, Inclusion, Profile } from '../../../evidence/evidence';
+import type { How, Inclusion } from '../../../evidence/evidence';
 import type { InclusionRequest } from '../../../evidence/requests';
-import { type Asking, oneOf, type Query, rowOf } from '../../questions';
+import { type Asking, type MeasureOptions, oneOf, type Query, rowOf } from '../../questions';
+import { how } from '../../asked/extent';
+import { countedBefore } from '../../asked/measure';
+import type { Variant } from '../variant';
 import { comparedWith, orphanCondition } from '../conditions';
 import { quote } from '../quote';
-import { extentOf, how, type Measuring } from './extent';
+import { extentOf } from './extent';
 
 /** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
 export function* inclusion(
   request: InclusionRequest,
   catalogue: Catalogue,
-  { depth, known, withMemory, atOnce = false }: Measuring,
+  { depth, known, withMemory, atOnce = false }: MeasureOptions & Pick<Variant, 'withMemory'>,
 ): Asking<{ how: How; result: Inclusion }> {
   const table = getTable(catalogue, request.table);
   const columns = request.columns.map((name) => getColumn(catalogue, table.id, name));
@@ -44,13 +47,4 @@ export function* inclusion(
     how: how(sampled, rows),
     result: { rows, nullRows: rows - filled, orphanRows: orphanRows ?? 0, orphanValues: orphanValues ?? 0 },
   };
-}
-
-/** Rows, and those without a value, when an exact profile has counted them already. */
-function countedBefore({ table, columns }: InclusionRequest, known: Measuring['known']) {
-  const profile = known?.({ kind: 'profile', table });
-  if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
-  const { rows, columns: seen } = profile.result as Profile;
-  const [only] = columns;
-  return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
 }

@@ -5,16 +5,15 @@ import { catalogue, definitions } from './catalogue';
 import { ddl } from './ddl';
 import { dependents } from './dependents';
 import { login } from './login';
-import { measure } from './measure';
+import { measureFor } from './measuring';
 import { reach } from './reach';
 import { offenders } from './rows';
 
 export function questionsOf(engine: EngineName, variant: Variant): Questions {
-  const { withMemory } = variant;
   return {
     catalogue: (options) => catalogue(options, engine, variant),
     definitions,
-    measure: (requests, of, options) => measure(requests, of, { ...options, withMemory }),
+    measure: measureFor(variant),
     rows: offenders,
     ddl,
     dependents,

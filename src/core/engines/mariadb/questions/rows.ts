@@ -3,10 +3,10 @@
 import type { TableId } from '../../../catalogue/identifiers';
 import type { RowsQuestion } from '../../../evidence/rows';
 import { type Asking, type Page, type Row, type RowsPage, rowsOf } from '../../questions';
-import { blankCondition, brokenCondition } from '../claims';
+import { brokenCondition, spelling } from '../spelling';
 import { orphanCondition } from '../conditions';
 import { isNull, isTable, literal, quote, quoteTable } from '../quote';
-import { foldedValue, readableValue } from './values';
+import { readableValue } from './values';
 
 const longestValue = 80;
 
@@ -73,7 +73,7 @@ function queryFor(question: RowsQuestion, columns: readonly Told[]): Looked {
       };
     case 'blanks':
       return {
-        text: `select ${all} from ${from} where ${blankCondition(question.column)}`,
+        text: `select ${all} from ${from} where ${spelling.claims.blank(question.column)}`,
         caption: `Rows with a blank ${question.column}`,
       };
     case 'breaking':
@@ -107,7 +107,7 @@ function asRead(name: string, columns: readonly Told[]): string {
 function repeating(question: Extract<RowsQuestion, { kind: 'repeats' }>, from: string, columns: readonly Told[]): Looked {
   const key = (of: string) =>
     question.columns.map((name) =>
-      question.folded ? foldedValue({ name }).replace(quote(name), of + quote(name)) : of + quote(name),
+      question.folded ? spelling.folded({ name }).replace(quote(name), of + quote(name)) : of + quote(name),
     );
   const filled = question.columns.map((c) => `${quote(c)} is not null`).join(' and ');
   const alike = question.folded ? `count(distinct binary ${quote(question.columns[0] ?? '')}) > 1` : 'count(*) > 1';

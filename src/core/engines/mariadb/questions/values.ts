@@ -1,8 +1,8 @@
-// Values of columns as expressions: as text, folded, shortened for a sample.
+// Values of columns as expressions: as text, shortened for a sample.
 
 import type { Column } from '../../../catalogue/model';
 import { baseOf } from '../types';
-import { isNull, quote } from '../quote';
+import { quote } from '../quote';
 
 const bytes = /^(binary|varbinary|tinyblob|blob|mediumblob|longblob|bit)$/;
 const shapes = /^(geometry|point|linestring|polygon|multi\w+|geom\w*collection)$/;
@@ -13,16 +13,6 @@ export function readableValue(name: string, declaredType: string): string {
   if (declaredType === 'bit(1)') return `${quote(name)} + 0`;
   if (bytes.test(base)) return `hex(${quote(name)})`;
   return shapes.test(base) ? `st_astext(${quote(name)})` : quote(name);
-}
-
-/** Case and outer spaces taken away. */
-export function foldedValue(column: Pick<Column, 'name'>): string {
-  return `lower(trim(${quote(column.name)}))`;
-}
-
-/** True of rows that are not deleted softly, by a moment of deletion or a flag. */
-export function isLive(column: Column): string {
-  return column.family === 'boolean' ? `${quote(column.name)} is not true` : isNull(quote(column.name));
 }
 
 /** Longer texts are shortened such that different ones stay different. */

@@ -6,7 +6,7 @@ import type { CheckRows, UncheckRows } from '../../../operations/check-rows';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
 import type { RenameColumn } from '../../../operations/rename-column';
-import { keptCondition } from '../claims';
+import { keptCondition } from '../spelling';
 import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from '../quote';
 import { dropIndexBeside } from './indexes';
 import { alter, cleansUp, dropConstraintOf, exclusive, nobodyWaits, type Writing } from './writing';

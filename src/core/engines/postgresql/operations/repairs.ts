@@ -6,7 +6,7 @@ import type { TableId } from '../../../catalogue/identifiers';
 import type { AddParents, RemoveParents } from '../../../operations/add-parents';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
-import { brokenCondition } from '../claims';
+import { brokenCondition } from '../spelling';
 import { childRows, orphanCondition } from '../conditions';
 import { literal, quote, quoteList, quoteTable } from '../quote';
 import { changesRows, exclusive, type Writing } from './writing';

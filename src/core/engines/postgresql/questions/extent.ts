@@ -1,43 +1,18 @@
 // What a measurement reads: the whole table, or a sample of its blocks.
 
 import type { Table } from '../../../catalogue/model';
-import type { How } from '../../../evidence/evidence';
 import type { Depth } from '../../../evidence/requests';
+import { expectedRows, type Extent, type ExtentOptions, sampleSizeOf, wholeUpTo } from '../../asked/extent';
 import { quoteTable } from '../quote';
-
-const mostSampled = 25_000;
-const fewestSampled = 10_000;
-/** A table that is little larger than a sample is read whole. */
-export const wholeUpTo = 40_000;
-
-/** What an answer is made of, before it becomes a fact. */
-export interface Answer<Request, Result> {
-  readonly request: Request;
-  readonly how: How;
-  readonly result: Result;
-}
-
-/** Rows by the server's estimate, else by size. */
-function rowsOf(table: Table): number {
-  return table.estimatedRows !== null && table.estimatedRows > 0 ? table.estimatedRows : (table.bytes ?? 0) / 120;
-}
-
-/**
- * Among m rows of d distinct values about m²/2d repeats show: 25,000 rows falsify what has fewer than some
- * ten million, which a table of less than 300,000 rows cannot have.
- */
-export function sampleSizeOf(table: Table): number {
-  return Math.round(Math.min(mostSampled, Math.max(fewestSampled, rowsOf(table) / 12)));
-}
 
 /** What to read of a table: all of it, or a block sample of about the wanted rows. */
 export function fromClause(
   table: Table,
   depth: Depth,
-  { wanted = sampleSizeOf(table), only = false }: { readonly wanted?: number; readonly only?: boolean } = {},
-): { readonly from: string; readonly sampled: boolean } {
+  { wanted = sampleSizeOf(table), only = false }: ExtentOptions = {},
+): Extent {
   const from = only ? ownRows(table) : quoteTable(table.id);
-  if (depth === 'exact' || rowsOf(table) <= wholeUpTo) return { from, sampled: false };
+  if (depth === 'exact' || expectedRows(table) <= wholeUpTo) return { from, sampled: false };
   return { from: `${from} ${blockSample(table, wanted)}`, sampled: true };
 }
 
@@ -48,10 +23,6 @@ export function ownRows(table: Table): string {
 
 // The same blocks each time, so that two surveys of an unchanged table say the same.
 function blockSample(table: Table, wanted: number): string {
-  const percent = Math.min(100, (100 * wanted * 1.1) / Math.max(rowsOf(table), 1)).toFixed(6);
+  const percent = Math.min(100, (100 * wanted * 1.1) / Math.max(expectedRows(table), 1)).toFixed(6);
   return `tablesample system (${percent}) repeatable (1)`;
-}
-
-export function how(sampled: boolean, rows: number): How {
-  return sampled ? { kind: 'sample', rows } : { kind: 'exact' };
 }

@@ -2,12 +2,14 @@
 
 import { getColumn, getTable, hasHeirs } from '../../../catalogue/lookups';
 import type { Catalogue, Column } from '../../../catalogue/model';
-import type { How, Inclusion, Profile } from '../../../evidence/evidence';
+import type { How, Inclusion } from '../../../evidence/evidence';
 import type { InclusionRequest } from '../../../evidence/requests';
 import { type Asking, type MeasureOptions, oneOf } from '../../questions';
+import { how } from '../../asked/extent';
+import { countedBefore } from '../../asked/measure';
 import { orphanCondition } from '../conditions';
 import { quote } from '../quote';
-import { fromClause, how } from './extent';
+import { fromClause } from './extent';
 
 /** Counts the children without a parent, and their values; rows without a reference only where a profile has not. */
 export function* inclusion(
@@ -41,15 +43,6 @@ export function* inclusion(
       orphanValues: Number(orphanValues),
     },
   };
-}
-
-/** Rows, and those without a value, when an exact profile has counted them already. */
-function countedBefore({ table, columns }: InclusionRequest, known: MeasureOptions['known']) {
-  const profile = known?.({ kind: 'profile', table });
-  if (!profile || !('result' in profile) || profile.request.kind !== 'profile' || profile.how.kind !== 'exact') return null;
-  const { rows, columns: seen } = profile.result as Profile;
-  const [only] = columns;
-  return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
 }
 
 // NULLs have to be counted only where there can be any.

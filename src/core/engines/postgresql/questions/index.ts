@@ -3,7 +3,7 @@ import { catalogue, definitions } from './catalogue';
 import { ddl } from './ddl';
 import { dependents } from './dependents';
 import { login } from './login';
-import { measure } from './measure';
+import { measure } from './measuring';
 import { reach } from './reach';
 import { offenders } from './rows';
 

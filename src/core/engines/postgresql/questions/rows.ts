@@ -2,7 +2,7 @@
 
 import type { RowsQuestion } from '../../../evidence/rows';
 import { type Asking, oneOf, type Page, type Row, type RowsPage } from '../../questions';
-import { blankCondition, brokenCondition } from '../claims';
+import { brokenCondition, spelling } from '../spelling';
 import { orphanCondition, rowsOf } from '../conditions';
 import { quote, quoteList, tableText } from '../quote';
 
@@ -69,7 +69,7 @@ function queryFor(question: RowsQuestion, { own, parents }: Whose): Looked {
       };
     case 'blanks':
       return {
-        text: `select * from ${from} where ${blankCondition(question.column)}`,
+        text: `select * from ${from} where ${spelling.claims.blank(question.column)}`,
         caption: `Rows with a blank ${question.column}`,
       };
     case 'breaking':

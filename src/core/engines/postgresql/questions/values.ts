@@ -1,7 +1,8 @@
-// Values of columns as expressions: hashed for comparing, folded, shortened for a sample.
+// Values of columns as expressions: hashed for comparing, shortened for a sample.
 
 import type { Column } from '../../../catalogue/model';
 import { quote } from '../quote';
+import { spelling } from '../spelling';
 
 /**
  * A 64-bit hash of several columns such that equal values have equal hashes, whatever their spelling
@@ -10,24 +11,14 @@ import { quote } from '../quote';
 export function hashOf(columns: readonly Column[], folded: boolean): string {
   const [only] = columns;
   if (columns.length === 1 && only) {
-    if (folded) return `hashtextextended(${foldedValue(only)}, 0)`;
+    if (folded) return `hashtextextended(${spelling.folded(only)}, 0)`;
     return only.family === 'text' && hasPlainEquality(only) ? hashed(only, '0') : quote(only.name);
   }
   if (columns.some((column) => !canHash(column)) && !folded) return `(${columns.map((c) => quote(c.name)).join(', ')})`;
   return columns.reduce(
-    (seed, column) => (folded ? `hashtextextended(${foldedValue(column)}, ${seed})` : hashed(column, seed)),
+    (seed, column) => (folded ? `hashtextextended(${spelling.folded(column)}, ${seed})` : hashed(column, seed)),
     '0',
   );
-}
-
-/** Case and outer spaces taken away. */
-export function foldedValue(column: Column): string {
-  return `lower(btrim(${quote(column.name)}::text))`;
-}
-
-/** True of rows that are not deleted softly, by a moment of deletion or a flag. */
-export function isLive(column: Column): string {
-  return column.family === 'boolean' ? `${quote(column.name)} is not true` : `${quote(column.name)} is null`;
 }
 
 /** A value as text for a sample: long ones shortened so that different ones stay different. */

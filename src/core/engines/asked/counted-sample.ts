@@ -1,25 +1,30 @@
 // What a sample tells in counts alone, where answers must hold no values: how many values there are, and which columns,
 // alone or in pairs, never repeat. What only values show stays unknown: frequent ones, forms, sets of three and more.
 
-import type { Column, Table } from '../../../catalogue/model';
-import type { Sample, SampledColumn } from '../../../evidence/sample';
-import { canIdentify, namesAnIdentifier } from '../../../naming/meaning';
-import { recordOf } from '../../../records';
-import { type Asking, oneOf } from '../../questions';
-import { blankCondition } from '../claims';
-import { quote } from '../quote';
-import { type Answer, extentOf, how, sampleSizeOf } from './extent';
-import { foldedValue } from './values';
+import type { Column, Table } from '../../catalogue/model';
+import type { Sample, SampledColumn } from '../../evidence/sample';
+import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
+import { recordOf } from '../../records';
+import { type Asking, oneOf } from '../questions';
+import { type Answer, how, sampleSizeOf } from './extent';
+import type { Measuring } from './measure';
+import type { Spelling } from './spelling';
+
 /** Columns of which all pairs are counted: those that are named as identifiers are, and what stands first. */
 const mostPaired = 7;
 const perColumn = 6;
 
-export function* countedSample(table: Table): Asking<Pick<Answer<unknown, Sample>, 'how' | 'result'>> {
+export function* countedSample(by: Measuring, table: Table): Asking<Pick<Answer<unknown, Sample>, 'how' | 'result'>> {
   const wanted = sampleSizeOf(table);
-  const { from, sampled } = yield* extentOf(table, 'sampled', { wanted, atOnce: true });
+  const { from, sampled } = yield* by.extentOf(table, 'sampled', { wanted, only: true, atOnce: true });
   const pairs = pairsOf(table);
   const days = dayPairs(table);
-  const counts = ['count(*)', ...table.columns.flatMap(countsOf), ...pairs.flatMap(countsOfPair), ...days.flatMap(countsOfDays)];
+  const counts = [
+    'count(*)',
+    ...table.columns.flatMap((column) => countsOf(by, column)),
+    ...pairs.flatMap((pair) => countsOfPair(by, pair)),
+    ...days.flatMap((pair) => countsOfDays(by, pair)),
+  ];
   const text = `select ${counts.join(', ')} from (select * from ${from} limit ${wanted + 1}) as part`;
   const seen = (yield* oneOf({ text, columns: counts.length })).map((count) => (count === null ? null : Number(count)));
   const rows = seen[0] ?? 0;
@@ -47,16 +52,16 @@ export function* countedSample(table: Table): Asking<Pick<Answer<unknown, Sample
 
 type Pair = readonly [Column, Column];
 
-function countsOf(column: Column): readonly string[] {
-  const name = quote(column.name);
+function countsOf(by: Spelling, column: Column): readonly string[] {
+  const name = by.quote(column.name);
   const text = column.family === 'text';
   return [
     `count(${name})`,
     column.comparable ? `count(distinct ${name})` : 'null',
-    text ? `count(distinct ${foldedValue(column)})` : 'null',
-    text ? `max(char_length(${name}))` : 'null',
-    text ? `count(case when ${blankCondition(column.name)} then 1 end)` : '0',
-    ['integer', 'decimal', 'float'].includes(column.family) ? `count(case when ${name} < 0 then 1 end)` : '0',
+    text ? `count(distinct ${by.folded(column)})` : 'null',
+    text ? `max(${by.length(column.name)})` : 'null',
+    text ? by.countWhere(by.claims.blank(column.name)) : '0',
+    ['integer', 'decimal', 'float'].includes(column.family) ? by.countWhere(`${name} < 0`) : '0',
   ];
 }
 
@@ -68,9 +73,9 @@ function pairsOf({ columns }: Table): readonly Pair[] {
 }
 
 // Both counted at once: rows that have both, and distinct pairs.
-function countsOfPair([a, b]: Pair): readonly string[] {
+function countsOfPair({ quote, countWhere, countTogether }: Spelling, [a, b]: Pair): readonly string[] {
   const both = `${quote(a.name)} is not null and ${quote(b.name)} is not null`;
-  return [`count(case when ${both} then 1 end)`, `count(distinct ${quote(a.name)}, ${quote(b.name)})`];
+  return [countWhere(both), countTogether([a.name, b.name], both)];
 }
 
 function dayPairs({ columns }: Table): readonly Pair[] {
@@ -82,12 +87,9 @@ function dayPairs({ columns }: Table): readonly Pair[] {
   );
 }
 
-function countsOfDays([a, b]: Pair): readonly string[] {
+function countsOfDays({ quote, countWhere }: Spelling, [a, b]: Pair): readonly string[] {
   const [first, second] = [quote(a.name), quote(b.name)];
-  return [
-    `count(case when ${first} is not null and ${second} is not null then 1 end)`,
-    `count(case when ${first} > ${second} then 1 end)`,
-  ];
+  return [countWhere(`${first} is not null and ${second} is not null`), countWhere(`${first} > ${second}`)];
 }
 
 function isUnique(column: SampledColumn | undefined, rows: number): boolean {

@@ -1,0 +1,35 @@
+// How an engine spells what questions of every engine are made of. Expressions, conditions and names are given and taken as SQL, but
+// for what is called a name: that is quoted here.
+
+import type { Column } from '../../catalogue/model';
+import type { Form } from '../../evidence/claims';
+
+export interface Spelling {
+  readonly quote: (name: string) => string;
+  readonly literal: (text: string) => string;
+  /** A column as a text, where it may be something else. */
+  readonly text: (name: string) => string;
+  /** True where there is no value. */
+  readonly isNull: (expression: string) => string;
+  /** Rows that a condition is true of. */
+  readonly countWhere: (condition: string) => string;
+  /** Different values of several columns together, in rows that have them all. */
+  readonly countTogether: (names: readonly string[], filled: string) => string;
+  /** How many characters a text has. */
+  readonly length: (name: string) => string;
+  /** Case and outer spaces taken away. */
+  readonly folded: (column: Pick<Column, 'name'>) => string;
+  readonly claims: ClaimSpelling;
+}
+
+export interface ClaimSpelling {
+  /** True of a text of nothing but white space, and of one with more. */
+  readonly blank: (name: string) => string;
+  readonly notBlank: (name: string) => string;
+  /** The same where a form is looked for. */
+  readonly saysSomething: (name: string) => string;
+  readonly lacksForm: (name: string, form: Form) => string;
+  /** True of a value that is one of a list of constants, and of one that is not, where rows are looked at. */
+  readonly oneOf: (name: string, list: string) => string;
+  readonly noneOf: (name: string, list: string) => string;
+}

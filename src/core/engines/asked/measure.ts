@@ -17,7 +17,7 @@ import { summarise } from '../../evidence/sample';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { recordOf } from '../../records';
 import { type Asking, type Measured, type MeasureOptions, oneOf, type Row, rowsOf } from '../questions';
-import type { Conditions } from './claims';
+import type { Conditions } from './conditions';
 import { countedSample } from './counted-sample';
 import { type Answer, type Extent, type ExtentOptions, how, sampleSizeOf, wholeUpTo } from './extent';
 import { probe, probeAtOnce, type Probing } from './probes';

@@ -1,14 +1,17 @@
 // How an engine spells what questions of every engine are made of. Expressions, conditions and names are given and taken as SQL, but
 // for what is called a name: that is quoted here.
 
+import type { TableId } from '../../catalogue/identifiers';
 import type { Column } from '../../catalogue/model';
 import type { Form } from '../../evidence/claims';
 
 export interface Spelling {
   readonly quote: (name: string) => string;
   readonly literal: (text: string) => string;
-  /** A column as a text, where it may be something else. */
-  readonly text: (name: string) => string;
+  /** An expression as a text, where it may be something else. */
+  readonly asText: (expression: string) => string;
+  /** A table behind FROM: with the rows of those that inherit from it, where there are such, or its own only. */
+  readonly rowsOf: (table: TableId, only: boolean) => string;
   /** True where there is no value. */
   readonly isNull: (expression: string) => string;
   /** Rows that a condition is true of. */

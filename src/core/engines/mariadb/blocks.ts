@@ -3,9 +3,9 @@
 
 import type { Stage } from '../dialect';
 import { literal } from './quote';
-import { indent, type Scripting, settingsWith } from './scripts';
+import { indent, type Client, settingsWith } from './scripts';
 
-export const blocks: Omit<Scripting, 'stages' | 'check' | 'run'> = {
+export const blocks: Omit<Client, 'stages' | 'check' | 'run'> = {
   settings: settingsWith('check_constraint_checks = 1'),
   opens: ['delimiter //'],
   closes: ['delimiter ;'],

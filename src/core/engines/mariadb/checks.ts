@@ -1,7 +1,6 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition } from './spelling';
-import { orphanCondition } from './conditions';
+import { brokenCondition, orphanCondition } from './spelling';
 import { countUnfilled } from './operations/repairs';
 import { isNull, isTable, literal, quote, quoteList, quoteTable, sameName } from './quote';
 import type { Variant } from './variant';

@@ -6,11 +6,11 @@ import { writeCheck } from './checks';
 import { planningFor } from './plans';
 import { type Printing, printedFor } from './printed';
 import { bytesPassed, spellingFor } from './operations/index';
-import { whyNotTried, writeActionProof, writeProof } from './proofs';
-import { makesRecord, type Scripting, scriptsBy } from './scripts';
+import { actionProof, proof, whyNotTried } from './proofs';
+import { makesRecord, type Client, scriptsFor } from './scripts';
 import type { Variant } from './variant';
 
-export function dialectFor(variant: Variant, client: Omit<Scripting, 'stages' | 'check'> & Printing): Dialect {
+export function dialectFor(variant: Variant, client: Omit<Client, 'stages' | 'check'> & Printing): Dialect {
   const { servesToo, ...spelling } = spellingFor(variant);
   const check = (asked: Check): string => writeCheck(asked, variant);
   return {
@@ -18,12 +18,12 @@ export function dialectFor(variant: Variant, client: Omit<Scripting, 'stages' | 
     plans: planningFor(servesToo),
     bytesPassed,
     check,
-    proof: writeProof,
+    proof,
     whyNotTried,
     makesRecord,
     allAtOnce: null,
-    actionProof: writeActionProof,
+    actionProof,
     questions: printedFor(variant, client),
-    ...scriptsBy({ ...client, stages: spelling.stages, check }),
+    ...scriptsFor({ ...client, stages: spelling.stages, check }),
   };
 }

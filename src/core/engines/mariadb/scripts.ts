@@ -1,21 +1,16 @@
-// A plan as four readable scripts for the server's own client. Each can be run again: what is in force already is left out, and
-// said. Every ALTER TABLE commits by itself, so there is no transaction around them; rows are changed in one each.
+// Scripts for the client of a server of the family. Every ALTER TABLE commits by itself, so there is no transaction around them; rows are
+// changed in one each.
 
-import { type Check, describeCheck, stopsScript } from '../../operations/check';
-import { byItself, type Operation, operationInWords, todoOf } from '../../operations/index';
-import { blocksInWords, wayInWords } from '../../plan/cost';
-import type { Plan, Step } from '../../plan/shape';
-import { operationsOf } from '../../plan/direction';
-import { entriesOf, type Entry, stayingBy } from '../../plan/record';
+import { describeCheck } from '../../operations/check';
+import { wayInWords } from '../../plan/cost';
+import type { Entry, NotThereBefore } from '../../plan/record';
 import type { TableId } from '../../catalogue/identifiers';
-import type { Dialect, Heading, Scripts, Stage, StatementScripts } from '../dialect';
+import type { Dialect, Stage } from '../dialect';
+import { scriptsBy } from '../scripting';
 import { comment, literal, note, quote, quoteTable } from './quote';
-import { spelt } from '../../spelt';
 
 /** How a server of the family is told what hangs on something, by its own client. */
-export interface Scripting {
-  readonly stages: Dialect['stages'];
-  readonly check: Dialect['check'];
+export interface Client extends Pick<Dialect, 'stages' | 'check'> {
   /** How a file is run. */
   readonly run: string;
   /** What the meaning of all that follows hangs on. */
@@ -54,105 +49,56 @@ export function settingsWith(...own: readonly string[]): string {
   ].join('\n');
 }
 
-const checksAtOnce = 'Each query below counts what speaks against the change; all must return zero.';
-
-export function scriptsBy(by: Scripting): Pick<Dialect, 'scripts' | 'statementScripts'> {
-  return {
-    scripts: (plan, heading) => writeScripts(plan, heading, by),
-    statementScripts: (plan, heading) => writeStatementScripts(plan, heading, by),
-  };
-}
-
-function writeScripts(plan: Plan, heading: Heading, by: Scripting): Scripts {
-  return {
-    forward: whole(header('Forward', plan, heading, by), by, [
-      ...section(
-        'Checks before: the script stops here, with nothing changed, when one of them fails.',
-        guards(plan.before.filter(stopsScript), 'Nothing was changed', by),
+export function scriptsFor(by: Client): Pick<Dialect, 'scripts' | 'statementScripts'> {
+  const { stages, check, run, settings } = by;
+  return scriptsBy({
+    ...{ stages, check, comment, run },
+    wayOf: ({ mode }) => (mode === 'plain' ? 'in a window of its own' : 'beside a server at work'),
+    lockOf: ({ cost }) => wayInWords(cost),
+    rollsBack: () => false,
+    whole: (_, head, blocks) => [...head, '', settings, ...by.opens, '', ...blocks, ...by.closes, ''].join('\n'),
+    wholeOfChecks: (head, blocks) => [...head, '', settings, '', ...blocks].join('\n'),
+    asked: (each) => [`${check(each)};`],
+    // Manual, "SIGNAL": a message has 128 characters.
+    guards: (checks, outcome) => checks.map((each) => by.guard(check(each), `${outcome}: ${describeCheck(each)}.`.slice(0, 128))),
+    stage: (of, { stays, words }) =>
+      by.stage(
+        of,
+        unlessFound(check(of.todo), stays, by),
+        words === null
+          ? null
+          : {
+              done: `${words}: done.`,
+              before: `${words}: ${stays.length > 0 ? 'in force already, or there before' : 'in force already'}.`,
+            },
       ),
-      ...undoing(plan, plan.undo ?? [], by),
-      ...noting(plan, by),
-      ...plan.steps.flatMap((step, i) =>
-        section(`Step ${i + 1} of ${plan.steps.length}: ${stepInWords(step)}`, carryOut(step.operation, plan, by)),
-      ),
-      ...section('Checks after.', guards(plan.after, 'The steps are done', by)),
-    ]),
-    back: whole(header('Back', plan, heading, by), by, [
-      ...undoing(plan, operationsOf(plan, 'back'), by),
-      ...forgetting(plan, by),
-    ]),
-    before: checks('Checks before', plan.before, header('Checks before', plan, heading, by), by),
-    after: checks('Checks after', plan.after, header('Checks after', plan, heading, by), by),
-  };
-}
-
-function writeStatementScripts(plan: Plan, heading: Heading, by: Scripting): StatementScripts {
-  const written = (operations: readonly Operation[]): string =>
-    operations
-      .map((operation) => {
-        const stages = by.stages(operation, plan.mode).filter(({ role }) => role === undefined);
-        const statements = stages.flatMap(({ statements: own, alone }) =>
-          (alone ? own : ['start transaction', ...own, 'commit']).map((statement) => by.bare(statement)),
-        );
-        const above = operation.carried ? ': in the rebuild above.' : '';
-        return `${comment(`${operationInWords(operation)}${above}`)}\n${statements.join('')}`;
-      })
-      .join('\n');
-  const head = (direction: string, operations: readonly Operation[]): string =>
-    [
-      comment(`Pawl: ${heading.title}. ${direction}, statements only: ${operations.length} steps.`),
-      comment(`For ${heading.source}, written ${heading.madeAt}.`),
+    notes: (table, entries) => notes(table, entries, by),
+    remembers: null,
+    forgets: (table) => by.plainly(`drop table if exists ${quoteTable(table)}`),
+    statementHead: () => [
       comment('Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.'),
-      by.settings,
-      '',
-    ].join('\n');
-  const [forward, back] = [operationsOf(plan, 'forward'), operationsOf(plan, 'back')];
-  return {
-    forward: `${head('Forward', forward)}\n${written(forward)}`,
-    back: `${head('Back', back)}\n${written(back)}`,
-  };
-}
-
-function undoing(plan: Plan, operations: readonly Operation[], by: Scripting): readonly string[] {
-  const stays = stayingBy(plan);
-  return operations.flatMap((operation) =>
-    section(`Undo: ${operationInWords(operation)}`, [
-      ...carryOut(operation, plan, by, staying(operation, stays)),
-      // What one rebuild would have undone together is undone by itself where some of it stays.
-      ...((operation.also ?? []).some(stays) ? carryOut(byItself(operation), plan, by, staying(byItself(operation), stays)) : []),
-    ]),
-  );
-}
-
-/** What counts nothing where something of it was there before. */
-function staying(operation: Operation, stays: (back: Operation) => Check | null): readonly Check[] {
-  return [operation, ...(operation.also ?? [])].flatMap((each) => stays(each) ?? []);
+      settings,
+    ],
+    bare: ({ statements, alone }) =>
+      (alone ? statements : ['start transaction', ...statements, 'commit']).map((statement) => by.bare(statement)),
+  });
 }
 
 // In one statement: what is there already, and the table that says so.
-function noting(plan: Plan, by: Scripting): readonly string[] {
-  const { record } = plan;
-  if (!record) return [];
-  const missing = by.check({ kind: 'tableMissing', table: record.table });
-  const columns = entriesOf(plan).map(({ column, todo, words }) => {
+function notes(table: TableId, entries: readonly Entry[], by: Client): string {
+  const missing = by.check({ kind: 'tableMissing', table });
+  const columns = entries.map(({ column, todo, words }) => {
     const text = `, ${recordColumn(column, words)}`;
     return `if((\n${indent(by.check(todo), 4)}\n  ) = 0, ${literal(text)}, '')`;
   });
-  const [begin = '', end = ''] = recordAround(record.table);
+  const [begin = '', end = ''] = recordAround(table);
   const made = [literal(begin), ...columns, literal(end)].map((part) => `  ${part}`).join(',\n');
-  return section('Once, before the first run: what is there already is noted, for the way back to leave it.', [
-    [
-      by.plainly(`set @pawl_record = if((\n${indent(missing, 2)}\n) > 0, concat(\n${made}\n), 'do 0')`),
-      by.plainly('prepare pawl from @pawl_record'),
-      by.plainly('execute pawl'),
-      by.plainly('deallocate prepare pawl'),
-    ].join('\n'),
-  ]);
-}
-
-function forgetting({ record }: Plan, by: Scripting): readonly string[] {
-  if (!record) return [];
-  return section('The note of what was there before.', [by.plainly(`drop table if exists ${quoteTable(record.table)}`)]);
+  return [
+    by.plainly(`set @pawl_record = if((\n${indent(missing, 2)}\n) > 0, concat(\n${made}\n), 'do 0')`),
+    by.plainly('prepare pawl from @pawl_record'),
+    by.plainly('execute pawl'),
+    by.plainly('deallocate prepare pawl'),
+  ].join('\n');
 }
 
 /** The record of what was there before a docket's first run: a table without rows, a column for each thing that was. */
@@ -169,55 +115,10 @@ function recordColumn(column: string, words: string): string {
   return `${quote(column)} int comment ${note(`There before: ${words}`.slice(0, 250))}`;
 }
 
-function carryOut(operation: Operation, plan: Plan, by: Scripting, stays: readonly Check[] = []): readonly string[] {
-  const stages = by.stages(operation, plan.mode);
-  const all = spelt(todoOf(operation));
-  const main = stages.findLastIndex((stage) => spelt(stage.todo) === all);
-  const words = operationInWords(operation);
-  const already = `${words}: ${stays.length > 0 ? 'in force already, or there before' : 'in force already'}.`;
-  return stages.map((stage, i) =>
-    by.stage(
-      stage,
-      unlessFound(by.check(stage.todo), stays, by),
-      i === main ? { done: `${words}: done.`, before: already } : null,
-    ),
-  );
-}
-
-function unlessFound(query: string, stays: readonly Check[], by: Scripting): string {
+function unlessFound(query: string, stays: readonly NotThereBefore[], by: Client): string {
   if (stays.length === 0) return query;
   const free = stays.map((check) => `(\n${indent(by.check(check), 2)}\n) > 0`).join(' and ');
   return `select case when ${free} then (\n${indent(query, 2)}\n) else 0 end`;
-}
-
-function stepInWords({ operation, cost }: Step): string {
-  return `${operationInWords(operation)} (${wayInWords(cost)}, blocks ${blocksInWords(cost)}; ${cost.work}).`;
-}
-
-function header(direction: string, plan: Plan, { title, source, madeAt }: Heading, { run }: Scripting): readonly string[] {
-  return [
-    comment(`Pawl: ${title}. ${direction}, ${plan.mode === 'plain' ? 'in a window of its own' : 'beside a server at work'}.`),
-    comment(`For ${source}, written ${madeAt}.`),
-    comment(`${plan.steps.length} steps. Run with: ${run}. It can be run again: what is done already is left out.`),
-  ];
-}
-
-function whole(head: readonly string[], { settings, opens, closes }: Scripting, body: readonly string[]): string {
-  return [...head, '', settings, ...opens, '', ...body, ...closes, ''].join('\n');
-}
-
-function section(title: string, blocks: readonly string[]): readonly string[] {
-  return blocks.length === 0 ? [] : [comment(title), ...blocks.flatMap((block) => [block, ''])];
-}
-
-function checks(title: string, all: readonly Check[], head: readonly string[], by: Scripting): string {
-  const body = all.flatMap((check) => [comment(describeCheck(check)), `${by.check(check)};`, '']);
-  return [...head, comment(checksAtOnce), '', by.settings, '', ...body].join('\n');
-}
-
-function guards(all: readonly Check[], outcome: string, by: Scripting): readonly string[] {
-  // Manual, "SIGNAL": a message has 128 characters.
-  return all.map((check) => by.guard(by.check(check), `${outcome}: ${describeCheck(check)}.`.slice(0, 128)));
 }
 
 /** Further in, line by line; but not within quotes: a name may hold the end of a line. */

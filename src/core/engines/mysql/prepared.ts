@@ -2,10 +2,10 @@
 // another that does nothing in its place (manual, "Prepared Statements").
 
 import { literal } from '../mariadb/quote';
-import { indent, type Scripting, settingsWith } from '../mariadb/scripts';
+import { indent, type Client, settingsWith } from '../mariadb/scripts';
 import { executed, raised } from './variant';
 
-export const prepared: Omit<Scripting, 'stages' | 'check' | 'run'> = {
+export const prepared: Omit<Client, 'stages' | 'check' | 'run'> = {
   settings: [settingsWith(), "set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;"].join('\n'),
   opens: [],
   closes: [],

@@ -1,8 +1,7 @@
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition } from './spelling';
-import { childRows, orphanCondition, rowsOf } from './conditions';
+import { brokenCondition, childRows, orphanCondition, rowsOf } from './spelling';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { shorten } from './names';
 import { countUnfilled } from './operations/repairs';

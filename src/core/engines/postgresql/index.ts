@@ -3,10 +3,10 @@ import { writeCheck } from './checks';
 import { facts } from './facts';
 import { bytesPassed, costOf, stagesOf } from './operations/index';
 import { printed } from './printed';
-import { writeActionProof, writeProof } from './proofs';
+import { actionProof, proof } from './proofs';
 import { questions } from './questions/index';
 import { makesRecord } from './record';
-import { writeScripts, writeStatementScripts } from './scripts';
+import { scripts, statementScripts } from './scripts';
 
 export const postgresql: Engine = {
   ...facts,
@@ -18,12 +18,12 @@ export const postgresql: Engine = {
     cost: costOf,
     bytesPassed,
     check: writeCheck,
-    proof: writeProof,
+    proof,
     makesRecord,
     allAtOnce: 'set constraints all immediate',
-    actionProof: writeActionProof,
+    actionProof,
     questions: printed,
-    scripts: writeScripts,
-    statementScripts: writeStatementScripts,
+    scripts,
+    statementScripts,
   },
 };

@@ -1,9 +1,12 @@
 import { formPatterns } from '../../evidence/claims';
-import { conditionsBy } from '../asked/claims';
+import { conditionsBy } from '../asked/conditions';
 import type { Spelling } from '../asked/spelling';
-import { literal, quote } from './quote';
+import type { TableId } from '../../catalogue/identifiers';
+import type { FittedReference } from '../../operations/reference';
+import { literal, quote, quoteTable } from './quote';
 
-const text = (name: string): string => `${quote(name)}::text`;
+const asText = (expression: string): string => `${expression}::text`;
+const text = (name: string): string => asText(quote(name));
 const trimmed = (name: string): string => `btrim(${text(name)}, E' \\t\\n\\r\\x0b\\x0c')`;
 const blank = (name: string): string => `${trimmed(name)} = ''`;
 const notBlank = (name: string): string => `${trimmed(name)} <> ''`;
@@ -11,7 +14,8 @@ const notBlank = (name: string): string => `${trimmed(name)} <> ''`;
 export const spelling: Spelling = {
   quote,
   literal,
-  text,
+  asText,
+  rowsOf: (table, only) => `${only ? 'only ' : ''}${quoteTable(table)}`,
   isNull: (expression) => `${expression} is null`,
   countWhere: (condition) => `count(*) filter (where ${condition})`,
   countTogether: (names, filled) => `count(distinct (${names.map(quote).join(', ')})) filter (where ${filled})`,
@@ -32,4 +36,12 @@ export const spelling: Spelling = {
   },
 };
 
-export const { spokenOfCondition, brokenCondition, keptCondition } = conditionsBy(spelling);
+export const { rowsOf } = spelling;
+
+export const conditions = conditionsBy(spelling);
+export const { brokenCondition, keptCondition, orphanCondition } = conditions;
+
+/** The children that a reference holds. */
+export function childRows(child: TableId, { only }: Pick<FittedReference, 'only'>): string {
+  return spelling.rowsOf(child, only === 'child' || only === 'both');
+}

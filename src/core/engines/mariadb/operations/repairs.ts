@@ -7,12 +7,16 @@ import type { AddParents, RemoveParents } from '../../../operations/add-parents'
 import { todoOf } from '../../../operations/index';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
-import { DialectError } from '../../DialectError';
-import { brokenCondition } from '../spelling';
-import { orphanCondition } from '../conditions';
-import { isNull, literal, note, quote, quoteList, quoteTable } from '../quote';
+import { listed, repairingBy } from '../../asked/repairs';
+import { orphanCondition, conditions, spelling } from '../spelling';
+import { literal, note, quote, quoteList, quoteTable } from '../quote';
 import { alone, changesRows, changing, cleansUp, type Statement, type Writing, type Written } from './writing';
 
+const { conditionOf, valueOf, unfilled, matching } = repairingBy({ ...spelling, ...conditions });
+const ownValues = {
+  default: (column: string) => `default(child.${quote(column)})`,
+  kept: (place: number) => `ranked.to_${place}`,
+};
 const cost = () => changesRows;
 const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
 
@@ -222,7 +226,7 @@ function filling(operation: SetAside, filled: readonly Filled[], kept: readonly 
     ...where,
     'for update',
   ].join('\n');
-  const sets = [...filled.map((f) => `child.${quote(f.column)} = ${valueOf(f, rows)}`), ...stillSet(operation)];
+  const sets = [...filled.map((f) => `child.${quote(f.column)} = ${valueOf(f, rows, ownValues)}`), ...stillSet(operation)];
   const change = [
     `update ${quoteTable(table)} as child`,
     `join ${side} as kept on ${matching(rowKey, 'child', 'kept')}`,
@@ -255,34 +259,9 @@ function childrenOf({ reference, columns, keep }: ChildrenOfRepeats): readonly s
   ];
 }
 
-function valueOf({ with: filling, column }: Filled, rows: WrongRows): string {
-  switch (filling.kind) {
-    case 'null':
-      return 'null';
-    case 'default':
-      return `default(child.${quote(column)})`;
-    case 'constant':
-      return literal(filling.text);
-    case 'column':
-      return `child.${quote(filling.column)}`;
-    case 'parent':
-      return parentValue(filling);
-    case 'kept': {
-      const at = rows.kind === 'childrenOfRepeats' ? rows.reference.parentColumns.indexOf(filling.column) : -1;
-      if (at < 0)
-        throw new DialectError(`Only children of repeated rows are pointed to the one that is kept, by ${filling.column}.`);
-      return `ranked.to_${at}`;
-    }
-  }
-}
-
-function parentValue({ reference, column }: Extract<Filled['with'], { kind: 'parent' }>): string {
-  const match = reference.columns.map((c, i) => `parent.${quote(reference.parentColumns[i] ?? '')} = child.${quote(c)}`);
-  return `(select parent.${quote(column)} from ${quoteTable(reference.parent)} as parent where ${match.join(' and ')})`;
-}
-
 /** Counts the rows that a repair leaves as they are, because what they are filled from is empty. */
-export function countUnfilled({ table, rows, change }: SetAside): string {
+export function countUnfilled(operation: SetAside): string {
+  const { table, rows } = operation;
   const from = [`select count(*)`, `from ${quoteTable(table)} as child`];
   if (rows.kind === 'childrenOfRepeats')
     return [
@@ -290,26 +269,7 @@ export function countUnfilled({ table, rows, change }: SetAside): string {
       ...childrenOf(rows),
       `where ${rows.reference.parentColumns.map((_, i) => `ranked.to_${i} is null`).join(' or ')}`,
     ].join('\n');
-  const empty = (change.kind === 'fill' ? change.columns : []).flatMap(({ with: filling }) => {
-    if (filling.kind === 'column') return [isNull(`child.${quote(filling.column)}`)];
-    return filling.kind === 'parent' ? [isNull(parentValue(filling))] : [];
-  });
-  return [...from, `where (${conditionOf(rows)})`, `  and (${empty.join(' or ')})`].join('\n');
-}
-
-/** True of the wrong rows of `child`. */
-function conditionOf(rows: WrongRows): string {
-  switch (rows.kind) {
-    case 'orphans':
-      return orphanCondition(rows.reference, rows.values);
-    case 'nulls':
-      return isNull(`child.${quote(rows.column)}`);
-    case 'breaking':
-      return brokenCondition(rows.claim);
-    case 'repeats':
-    case 'childrenOfRepeats':
-      throw new DialectError('Repeats are found by their rank, not by a condition.');
-  }
+  return [...from, ...unfilled(operation)].join('\n');
 }
 
 interface Told {
@@ -335,14 +295,4 @@ function alike(table: TableId, columns: readonly string[], keep: Keep, { tie, on
     `  where ${filled}${only === undefined ? '' : ` and (${only})`}`,
     `  window alike as (partition by ${quoteList(columns)} order by ${[...new Set(order)].join(', ')})`,
   ];
-}
-
-function matching(columns: readonly string[], left: string, right: string): string {
-  return columns.map((c) => `${left}.${quote(c)} = ${right}.${quote(c)}`).join(' and ');
-}
-
-/** A list on one line while it is short, else an item a line. */
-function listed(items: readonly string[]): string {
-  const line = items.join(', ');
-  return line.length <= 60 ? line : `\n${items.map((item) => `  ${item}`).join(',\n')}`;
 }

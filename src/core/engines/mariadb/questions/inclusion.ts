@@ -9,7 +9,7 @@ import { type Asking, type MeasureOptions, oneOf, type Query, rowOf } from '../.
 import { how } from '../../asked/extent';
 import { countedBefore } from '../../asked/measure';
 import type { Variant } from '../variant';
-import { comparedWith, orphanCondition } from '../conditions';
+import { comparedWith, orphanCondition } from '../spelling';
 import { quote } from '../quote';
 import { extentOf } from './extent';
 

@@ -5,9 +5,8 @@ import { mayBeTooWide, measure, type Measuring } from '../../asked/measure';
 import type { ColumnSet } from '../../asked/repeats';
 import type { Sought } from '../../asked/probes';
 import type { Questions } from '../../questions';
-import { comparedWith } from '../conditions';
+import { comparedWith, conditions, spelling } from '../spelling';
 import { literal, quote, quoteTable } from '../quote';
-import { brokenCondition, keptCondition, spelling, spokenOfCondition } from '../spelling';
 import { types } from '../types';
 import type { Variant } from '../variant';
 import { extentOf } from './extent';
@@ -17,7 +16,8 @@ import { readableValue, sampledValue, weightOf } from './values';
 export function measureFor({ withMemory }: Pick<Variant, 'withMemory'>): Questions['measure'] {
   const measuring: Measuring = {
     ...spelling,
-    ...{ spokenOfCondition, brokenCondition, keptCondition, extentOf, sampledValue, weightOf },
+    ...conditions,
+    ...{ extentOf, sampledValue, weightOf },
     inclusion: (request, catalogue, options) => inclusion(request, catalogue, { ...options, withMemory }),
     // Days and moments may be none (0000-00-00).
     bounded: ['date', 'timestamp'],

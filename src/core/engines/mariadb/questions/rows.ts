@@ -3,8 +3,7 @@
 import type { TableId } from '../../../catalogue/identifiers';
 import type { RowsQuestion } from '../../../evidence/rows';
 import { type Asking, type Page, type Row, type RowsPage, rowsOf } from '../../questions';
-import { brokenCondition, spelling } from '../spelling';
-import { orphanCondition } from '../conditions';
+import { brokenCondition, orphanCondition, spelling } from '../spelling';
 import { isNull, isTable, literal, quote, quoteTable } from '../quote';
 import { readableValue } from './values';
 

@@ -1,16 +1,17 @@
 // Repairs of data. One statement finds, keeps and changes the rows, so that none can slip in between; what it
 // changes is first written to a side table, from which the way back restores it exactly.
 
-import { DialectError } from '../../DialectError';
 import type { TableId } from '../../../catalogue/identifiers';
 import type { AddParents, RemoveParents } from '../../../operations/add-parents';
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
-import { brokenCondition } from '../spelling';
-import { childRows, orphanCondition } from '../conditions';
+import { listed, repairingBy } from '../../asked/repairs';
+import { childRows, orphanCondition, conditions, spelling } from '../spelling';
 import { literal, quote, quoteList, quoteTable } from '../quote';
 import { changesRows, exclusive, type Writing } from './writing';
 
+const { conditionOf, valueOf, unfilled, matching } = repairingBy({ ...spelling, ...conditions });
+const ownValues = { default: () => 'default', kept: (place: number) => `wrong.to_${place}` };
 const cost = () => changesRows;
 
 export const setAside: Writing<SetAside> = { statements: keepAndChange, cost };
@@ -85,7 +86,8 @@ function dropParents(operation: RemoveParents): readonly string[] {
 }
 
 /** Counts the rows that a repair leaves as they are, because what they are filled from is empty. */
-export function countUnfilled({ table, rows, change }: SetAside): string {
+export function countUnfilled(operation: SetAside): string {
+  const { table, rows } = operation;
   if (rows.kind === 'childrenOfRepeats')
     return [
       ...ranked(rows),
@@ -93,16 +95,7 @@ export function countUnfilled({ table, rows, change }: SetAside): string {
       ...childrenOf(table, rows),
       `where ${rows.reference.parentColumns.map((_, i) => `ranked.to_${i} is null`).join(' or ')}`,
     ].join('\n');
-  const empty = (change.kind === 'fill' ? change.columns : []).flatMap(({ with: filling }) => {
-    if (filling.kind === 'column') return [`child.${quote(filling.column)} is null`];
-    return filling.kind === 'parent' ? [`${parentValue(filling)} is null`] : [];
-  });
-  return [
-    'select count(*)',
-    `from ${quoteTable(table)} as child`,
-    `where (${conditionOf(rows)})`,
-    `  and (${empty.join(' or ')})`,
-  ].join('\n');
+  return ['select count(*)', `from ${quoteTable(table)} as child`, ...unfilled(operation)].join('\n');
 }
 
 function sideTable(operation: Keeping, table: TableId, columns: readonly string[]): readonly string[] {
@@ -166,7 +159,7 @@ function fill(operation: SetAside, filled: readonly Filled[], kept: readonly str
     `  select ${listed(kept.map(quote), 4)} from wrong`,
     ')',
     `update ${target} as child`,
-    `set ${filled.map((f) => `${quote(f.column)} = ${valueOf(f, rows)}`).join(', ')}`,
+    `set ${filled.map((f) => `${quote(f.column)} = ${valueOf(f, rows, ownValues)}`).join(', ')}`,
     'from wrong',
     `where ${matching(rowKey, 'child', 'wrong')}`,
   ].join('\n');
@@ -194,46 +187,6 @@ function childrenOf(table: TableId, { reference }: ChildrenOfRepeats): readonly 
   return [`from ${quoteTable(table)} as child`, `join ranked on ${match} and ranked.place > 1`];
 }
 
-function valueOf({ with: filling }: Filled, rows: WrongRows): string {
-  switch (filling.kind) {
-    case 'null':
-    case 'default':
-      return filling.kind;
-    case 'constant':
-      return literal(filling.text);
-    case 'column':
-      return `child.${quote(filling.column)}`;
-    case 'parent':
-      return parentValue(filling);
-    case 'kept': {
-      const at = rows.kind === 'childrenOfRepeats' ? rows.reference.parentColumns.indexOf(filling.column) : -1;
-      if (at < 0)
-        throw new DialectError(`Only children of repeated rows are pointed to the one that is kept, by ${filling.column}.`);
-      return `wrong.to_${at}`;
-    }
-  }
-}
-
-function parentValue({ reference, column }: Extract<Filled['with'], { kind: 'parent' }>): string {
-  const match = reference.columns.map((c, i) => `parent.${quote(reference.parentColumns[i] ?? '')} = child.${quote(c)}`);
-  return `(select parent.${quote(column)} from ${quoteTable(reference.parent)} as parent where ${match.join(' and ')})`;
-}
-
-/** True of the wrong rows of `child`. */
-function conditionOf(rows: WrongRows): string {
-  switch (rows.kind) {
-    case 'orphans':
-      return orphanCondition(rows.reference, rows.values);
-    case 'nulls':
-      return `child.${quote(rows.column)} is null`;
-    case 'breaking':
-      return brokenCondition(rows.claim);
-    case 'repeats':
-    case 'childrenOfRepeats':
-      throw new DialectError('Repeats are found by their rank, not by a condition.');
-  }
-}
-
 // Alike rows, the one to be kept first. Ties go by place, so that there is always one.
 function alike(table: TableId, columns: readonly string[], keep: Keep): readonly string[] {
   const direction = keep.which === 'last' ? ' desc nulls last' : '';
@@ -250,14 +203,4 @@ function alike(table: TableId, columns: readonly string[], keep: Keep): readonly
     `  where ${columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
     `  window alike as (partition by ${quoteList(columns)} order by ${order.join(', ')})`,
   ];
-}
-
-function matching(columns: readonly string[], left: string, right: string): string {
-  return columns.map((c) => `${left}.${quote(c)} = ${right}.${quote(c)}`).join(' and ');
-}
-
-/** A list on one line while it is short, else an item a line. */
-function listed(items: readonly string[], indent = 2): string {
-  const line = items.join(', ');
-  return line.length <= 60 ? line : `\n${items.map((item) => ' '.repeat(indent) + item).join(',\n')}`;
 }

@@ -7,7 +7,7 @@ import type { InclusionRequest } from '../../../evidence/requests';
 import { type Asking, type MeasureOptions, oneOf } from '../../questions';
 import { how } from '../../asked/extent';
 import { countedBefore } from '../../asked/measure';
-import { orphanCondition } from '../conditions';
+import { orphanCondition } from '../spelling';
 import { quote } from '../quote';
 import { fromClause } from './extent';
 

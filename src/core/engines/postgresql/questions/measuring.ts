@@ -3,22 +3,22 @@
 // hashes the values as it chooses.
 
 import type { Column } from '../../../catalogue/model';
-import type { Extent, ExtentOptions } from '../../asked/extent';
-import { mayBeTooWide, type Measuring } from '../../asked/measure';
+import { mayBeTooWide, measure as measureBy, type Measuring } from '../../asked/measure';
 import type { Questions } from '../../questions';
-import { measure as measureBy } from '../../asked/measure';
 import { quote } from '../quote';
-import { brokenCondition, keptCondition, spelling, spokenOfCondition } from '../spelling';
+import { conditions, spelling } from '../spelling';
 import { types } from '../types';
 import { fromClause, ownRows } from './extent';
 import { inclusion } from './inclusion';
 import { hashOf, sampledValue } from './values';
 
-const { text, claims, isNull } = spelling;
+const { claims } = spelling;
+const text = (name: string): string => spelling.asText(quote(name));
 
 const measuring: Measuring = {
   ...spelling,
-  ...{ spokenOfCondition, brokenCondition, keptCondition, inclusion, sampledValue },
+  ...conditions,
+  ...{ inclusion, sampledValue },
   // eslint-disable-next-line require-yield -- others have to ask for it
   *extentOf(table, depth, options) {
     return fromClause(table, depth, options);

@@ -2,8 +2,7 @@
 
 import type { RowsQuestion } from '../../../evidence/rows';
 import { type Asking, oneOf, type Page, type Row, type RowsPage } from '../../questions';
-import { brokenCondition, spelling } from '../spelling';
-import { orphanCondition, rowsOf } from '../conditions';
+import { brokenCondition, orphanCondition, rowsOf, spelling } from '../spelling';
 import { quote, quoteList, tableText } from '../quote';
 
 const longestValue = 80;

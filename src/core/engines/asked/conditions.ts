@@ -1,6 +1,7 @@
-// Claims about values as conditions. Values are quoted as literals: they were read from the data, and are written back into it.
+// Claims about values, and orphans, as conditions. Values are quoted as literals: they were read from the data, and are written back into it.
 
 import { type Claim, columnsOfClaim } from '../../evidence/claims';
+import type { FittedReference } from '../../operations/reference';
 import type { Spelling } from './spelling';
 
 export interface Conditions {
@@ -10,14 +11,19 @@ export interface Conditions {
   readonly brokenCondition: (claim: Claim) => string;
   /** What a check constraint says to keep a claim: true or null of every row that does not break it. */
   readonly keptCondition: (claim: Claim) => string;
+  /**
+   * True of rows `child` that refer to no parent, as MATCH SIMPLE counts them; of those with one of these values only, if any are given.
+   * `asKey`: a column as its key can be compared with it.
+   */
+  readonly orphanCondition: (
+    reference: FittedReference,
+    values?: readonly string[] | null,
+    asKey?: (column: string) => string,
+  ) => string;
 }
 
-export function conditionsBy({
-  quote,
-  literal,
-  text,
-  claims,
-}: Pick<Spelling, 'quote' | 'literal' | 'text' | 'claims'>): Conditions {
+export function conditionsBy({ quote, literal, asText, rowsOf, claims }: Spelling): Conditions {
+  const text = (name: string): string => asText(quote(name));
   const listed = (values: readonly string[]): string => values.map(literal).join(', ');
 
   const spokenOfCondition = (claim: Claim): string =>
@@ -60,5 +66,20 @@ export function conditionsBy({
     }
   }
 
-  return { spokenOfCondition, brokenCondition, keptCondition };
+  const ofChild = (name: string): string => `child.${quote(name)}`;
+
+  function orphanCondition(
+    { columns, parent, parentColumns, only }: FittedReference,
+    values: readonly string[] | null = null,
+    asKey = ofChild,
+  ): string {
+    const filled = columns.map((c) => `${ofChild(c)} is not null`).join(' and ');
+    const matching = columns.map((c, i) => `parent.${quote(parentColumns[i] ?? '')} = ${asKey(c)}`).join(' and ');
+    const some =
+      values === null ? '' : `\n    and ${columns.map((c) => `${asText(ofChild(c))} in (${listed(values)})`).join(' and ')}`;
+    const parents = rowsOf(parent, only === 'parent' || only === 'both');
+    return `${filled}${some}\n    and not exists (select 1 from ${parents} as parent where ${matching})`;
+  }
+
+  return { spokenOfCondition, brokenCondition, keptCondition, orphanCondition };
 }

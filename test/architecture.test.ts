@@ -45,7 +45,11 @@ const tables: readonly (readonly [string, string, readonly string[]])[] = [
   ['core/remedies', 'index.ts', ['names', 'question', 'remedy', 'shared']],
   ['core/wishes', 'index.ts', ['askedRule', 'wish']],
   ['core/rules', 'index.ts', ['audit', 'finding', 'policy', 'rule', 'severity']],
-  ['core/engines', 'index.ts', ['DialectError', 'answerLines', 'dialect', 'engine', 'engineFacts', 'facts', 'name', 'questions']],
+  [
+    'core/engines',
+    'index.ts',
+    ['DialectError', 'answerLines', 'asked', 'dialect', 'engine', 'engineFacts', 'facts', 'name', 'questions', 'scripting'],
+  ],
   ['sources', 'index.ts', ['SourceError', 'budget', 'kind', 'reader', 'source', 'survey', 'run', 'tls']],
   ['jobs', 'index.ts', ['job', 'prepare', 'loginHandover', 'ownership', 'queue', 'worker']],
 ];

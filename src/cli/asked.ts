@@ -125,9 +125,8 @@ async function step(folder: string, state: AskedFolder): Promise<void> {
   const file = join(folder, 'survey.json');
   await writeFile(file, `${JSON.stringify(document, null, 1)}\n`, { mode: 0o600 });
   process.stderr.write(`${document.tables.length} tables, ${document.findings.length} findings: ${file}\n`);
-  const blind = notJudgedBy(state);
-  if (blind.length > 0)
-    process.stderr.write(`The answers hold counts alone. What only values tell was not judged:\n  ${blind.join('\n  ')}\n`);
+  for (const { lacks, abouts } of notJudgedBy(next.result.catalogue.unknown))
+    process.stderr.write(`Not known: ${lacks}. So not judged:\n  ${abouts.join('\n  ')}\n`);
 }
 
 async function keep(folder: string, state: AskedFolder): Promise<void> {

@@ -147,7 +147,8 @@ async function catalogueByFiles(reader: Reader, doing: string): Promise<Catalogu
   );
   const { catalogue, texts } = read;
   if (!catalogue) throw new NotAnswered('The catalogue was not read.', true);
-  return { ...catalogue, source: 'queries', joins: await joinsIn(texts, catalogue, () => false) };
+  const unknown = reader.byFiles?.values ? catalogue.unknown : [...catalogue.unknown, 'values' as const];
+  return { ...catalogue, source: 'queries', unknown, joins: await joinsIn(texts, catalogue, () => false) };
 }
 
 const noRest = (): Promise<void> => Promise.resolve();

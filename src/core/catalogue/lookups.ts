@@ -58,6 +58,13 @@ export function getColumn(catalogue: Catalogue, table: TableId, column: string):
   return found;
 }
 
+/** The same where the table is at hand. Throws CatalogueError. */
+export function columnOf(table: Table, name: string): Column {
+  const column = table.columns.find((c) => c.name === name);
+  if (!column) throw new CatalogueError(`${table.id} has no column ${name}.`);
+  return column;
+}
+
 export function findColumnById(catalogue: Catalogue, id: ColumnId): Column | null {
   return lookups(catalogue).columns.get(id) ?? null;
 }

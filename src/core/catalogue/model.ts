@@ -30,8 +30,9 @@ export interface Catalogue {
 export const catalogueSources = ['live', 'queries', 'ddl', 'csv'] as const;
 export type CatalogueSource = (typeof catalogueSources)[number];
 
-/** `states`: whether constraints are checked and switched on; `definitions`: what views say. */
+/** `values`: of rows, beside counts; `states`: whether constraints are checked and switched on; `definitions`: what views say. */
 export const unknownParts = [
+  'values',
   'rows',
   'sizes',
   'activity',

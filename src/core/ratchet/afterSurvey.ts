@@ -4,6 +4,7 @@ import type { FindingId, TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Depth } from '../evidence/requests';
 import { tableOf } from '../rules/audit';
+import { canJudge, canTell, rules } from '../rules/index';
 import { type Policies, policyOf } from '../rules/policy';
 import type { Finding } from '../rules/finding';
 import { isGone, isMended } from './mended';
@@ -50,7 +51,16 @@ function eventFor(
   state: FindingState,
   seen: Seen,
 ): { readonly kind: FindingEvent; readonly reason: string | null } | null {
-  if (isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
+  const rule = rules.find(({ id }) => id === finding.rule);
+  const { unknown } = seen.catalogue;
+  // What the catalogue does not tell it does not tell to be mended either.
+  const tells =
+    !rule ||
+    canJudge(
+      rule,
+      unknown.filter((part) => part !== 'values'),
+    );
+  if (tells && isMended(finding, seen.catalogue)) return { kind: 'mended', reason: null };
   if (isGone(finding, seen.catalogue)) return { kind: 'gone', reason: 'Its table or column is no longer there.' };
   // What is waived is not found: it was, so its waiver has run out or was taken back among the rules.
   if (seen.found.has(finding.id)) return { kind: state === 'Waived' ? 'waiverEnded' : 'seen', reason: null };
@@ -59,6 +69,8 @@ function eventFor(
   // Where nobody looked for what is waived, that it was not found says nothing.
   if (state === 'Waived' && !seen.waived) return null;
   if (!policyOf(seen.policies, finding.rule).on) return { kind: 'gone', reason: 'Its rule is switched off for this source.' };
+  // What nobody could judge has not gone.
+  if (rule && !canTell(rule, unknown)) return null;
   // Only an exact look can say that the data has stopped speaking for a finding.
   if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
   // Rows that were repaired are held by being as they should: the catalogue does not show it.

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { apply, applyAll } from '../operations/index';
 import { tableId, type TableId } from '../catalogue/identifiers';
+import type { UnknownPart } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
 import { evidence, profiled } from '../../../test/kit/measured';
 import { audit } from '../rules/audit';
@@ -51,6 +52,33 @@ test('what a rule found that is switched off now lapses, and says so', () => {
     expect(transitionsAfter([{ finding, state: 'Open' }], { ...off, depth })).toEqual([
       { id: finding.id, from: 'Open', to: 'Lapsed', reason: 'Its rule is switched off for this source.' },
     ]);
+});
+
+describe('what a survey could not judge stays as it is', () => {
+  const standing = (rule: string) => ({ ...finding, rule });
+  const stateOf = (rule: string, unknown: readonly UnknownPart[], catalogue = port) =>
+    transitionsAfter([{ finding: standing(rule), state: 'Open' }], {
+      ...seen,
+      found: new Set(),
+      catalogue: { ...catalogue, unknown },
+    })[0]?.to ?? 'Open';
+
+  test.each([
+    ['values/closed-set', 'values'],
+    ['nullability/blank-for-null', 'values'],
+    ['keys/disabled', 'states'],
+    ['references/unindexed', 'indexes'],
+  ] as const)('%s without %s', (rule, part) => {
+    expect(stateOf(rule, [])).toBe('Lapsed');
+    expect(stateOf(rule, [part])).toBe('Open');
+    expect(stateOf(rule, ['owners'])).toBe('Lapsed');
+  });
+
+  test('nor is it mended by what nobody could see; what was declared in view is', () => {
+    expect(stateOf('keys/disabled', ['states'], mended)).toBe('Open');
+    expect(stateOf('values/closed-set', ['values'], mended)).toBe('Held');
+    expect(stateOf(finding.rule, ['states', 'values'], mended)).toBe('Held');
+  });
 });
 
 test('what is outside the scope stays as it is', () => {

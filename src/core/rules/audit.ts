@@ -10,7 +10,7 @@ import { weighReferences } from '../evidence/references/weigh';
 import type { RowsQuestion } from '../evidence/rows';
 import { type Adopted, styleOf } from '../naming/style';
 import type { AskedFor } from '../wishes/index';
-import { rules } from './index';
+import { canJudge, rules } from './index';
 import { noPolicies, type Policies, type Policy, policyOf, type Waiver, waiverOf } from './policy';
 import type { Audit, EarlierSurvey, Found, Rule, Words } from './rule';
 import { type Finding, type FoundObject, severities } from './finding';
@@ -51,7 +51,7 @@ export interface Judgement {
 /** The same, with what would be found if nobody had waived it. */
 export function judge(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): Judgement {
   const input = inputOf(catalogue, evidence, options);
-  const judged = rulesThatAreOn(options).flatMap(({ rule, policy }) =>
+  const judged = rulesThatJudge(catalogue, options).flatMap(({ rule, policy }) =>
     [...rule.check(input, limitsOf(rule, policy))]
       .filter((found) => !isJudgedAbove(catalogue, rule, found))
       .map((found) => ({
@@ -70,7 +70,7 @@ export function judge(catalogue: Catalogue, evidence: Evidence, options: AuditOp
 /** What the rules still want counted; each request once. To be asked when nothing else is left to ask. */
 export function askRules(catalogue: Catalogue, evidence: Evidence, options: AuditOptions = {}): readonly EvidenceRequest[] {
   const input = inputOf(catalogue, evidence, options);
-  const asked = rulesThatAreOn(options).flatMap(({ rule }) => [...(rule.asks?.(input) ?? [])]);
+  const asked = rulesThatJudge(catalogue, options).flatMap(({ rule }) => [...(rule.asks?.(input) ?? [])]);
   const open = new Map(asked.filter((request) => !wasAsked(evidence, request)).map((request) => [keyOf(request), request]));
   return [...open.values()];
 }
@@ -108,13 +108,13 @@ function inputOf(
   };
 }
 
-function rulesThatAreOn({
-  policies = noPolicies,
-  only,
-}: AuditOptions): readonly { readonly rule: Rule; readonly policy: Policy }[] {
+function rulesThatJudge(
+  { unknown }: Catalogue,
+  { policies = noPolicies, only }: AuditOptions,
+): readonly { readonly rule: Rule; readonly policy: Policy }[] {
   return rules
     .map((rule) => ({ rule, policy: policyOf(policies, rule.id) }))
-    .filter(({ rule, policy }) => policy.on && (only?.has(rule.id) ?? true));
+    .filter(({ rule, policy }) => policy.on && (only?.has(rule.id) ?? true) && canJudge(rule, unknown));
 }
 
 function limitsOf(rule: Rule, { thresholds }: Policy): Readonly<Record<string, number>> {

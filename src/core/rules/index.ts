@@ -46,6 +46,7 @@ import { undeclaredReference } from './references/undeclared';
 import { unenforceableReference } from './references/unenforceable';
 import { unindexedReference } from './references/unindexed';
 import { unvalidatedReference } from './references/unvalidated';
+import type { UnknownPart } from '../catalogue/model';
 import type { Rule } from './rule';
 import { askedUnique } from './uniqueness/asked';
 import { absentUnique } from './uniqueness/absent';
@@ -133,8 +134,46 @@ export const rules: readonly Rule[] = [
   implicitDefault,
 ] as readonly Rule[];
 
-/** What was not judged, each in a sentence, where answers hold counts alone; nothing where they hold values. */
-export function notJudgedBy(answers: { readonly rows: boolean }): readonly string[] {
-  if (answers.rows) return [];
-  return [...rules.filter(({ readsValues }) => readsValues).map(({ about }) => about), 'Keys of three and more columns.'];
+/** False where what it judges by is unknown. */
+export function canJudge({ rests = [] }: Pick<Rule, 'rests'>, unknown: readonly UnknownPart[]): boolean {
+  return !rests.some((part) => unknown.includes(part));
 }
+
+/** False also where it finds less than there may be. */
+export function canTell(rule: Pick<Rule, 'rests' | 'alsoReads'>, unknown: readonly UnknownPart[]): boolean {
+  return canJudge(rule, unknown) && !unknown.some((part) => rule.alsoReads?.[part] !== undefined);
+}
+
+export interface NotJudged {
+  readonly part: UnknownPart;
+  /** What is not known, in words. */
+  readonly lacks: string;
+  /** What was not judged for it, each in a sentence. */
+  readonly abouts: readonly string[];
+}
+
+/** What was not judged, by what is not known of a database. */
+export function notJudgedBy(unknown: readonly UnknownPart[]): readonly NotJudged[] {
+  return unknown.flatMap((part): readonly NotJudged[] => {
+    const abouts = [
+      ...rules.filter(({ rests = [] }) => rests.includes(part)).map(({ about }) => about),
+      ...rules.flatMap(({ alsoReads = {} }) => alsoReads[part] ?? []),
+      ...(part === 'values' ? ['Keys of three and more columns.'] : []),
+    ];
+    return abouts.length === 0 ? [] : [{ part, lacks: lacks[part], abouts }];
+  });
+}
+
+const lacks: Readonly<Record<UnknownPart, string>> = {
+  values: 'values of rows, of which the answers hold counts alone',
+  rows: 'how many rows there are',
+  sizes: 'how large tables are',
+  activity: 'how often rows change',
+  owners: 'who owns tables',
+  privileges: 'who may do what',
+  indexes: 'indexes',
+  states: 'whether constraints are checked and switched on',
+  triggers: 'triggers',
+  definitions: 'what views say',
+  routines: 'functions and procedures',
+};

@@ -2,7 +2,7 @@
 
 import { counted } from '../naming/words';
 import type { TableId } from '../catalogue/identifiers';
-import type { Catalogue, Table } from '../catalogue/model';
+import type { Catalogue, Table, UnknownPart } from '../catalogue/model';
 import type { Evidence } from '../evidence/evidence';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { RowsQuestion } from '../evidence/rows';
@@ -93,8 +93,10 @@ export interface Rule<Facts = unknown, Limit extends string = string> {
   /** What it looks for, in one sentence. */
   readonly about: string;
   readonly thresholds?: Readonly<Record<Limit, Threshold>>;
-  /** True where counts do not tell: it looks at values of rows, and judges nothing where they are not to be had. */
-  readonly readsValues?: boolean;
+  /** What it judges by: where one of these is unknown it judges nothing, which is said, and nothing that it found before counts as gone. */
+  readonly rests?: readonly UnknownPart[];
+  /** What it judges by as well: without it some is not found, which is said in these words. */
+  readonly alsoReads?: Partial<Readonly<Record<UnknownPart, string>>>;
   /** What it needs counted before it can judge, beyond what every survey measures. */
   asks?(audit: Audit): Iterable<EvidenceRequest>;
   /** `limits` are the thresholds as they are set for the source. */

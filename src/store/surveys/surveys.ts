@@ -1,7 +1,7 @@
 import type { Earlier } from '../../core/evidence/reuse';
 import type { TableId } from '../../core/catalogue/identifiers';
 import type { Followed } from '../../core/naming/infer';
-import type { Catalogue } from '../../core/catalogue/model';
+import type { Catalogue, UnknownPart } from '../../core/catalogue/model';
 import type { Evidence, Fact } from '../../core/evidence/evidence';
 import { type Depth, keyOf } from '../../core/evidence/requests';
 import { catalogueFrom, currentFormat, type Stored } from '../../core/formats/index';
@@ -114,6 +114,16 @@ interface KeptCatalogue {
 export async function findCatalogue(db: Db, id: SurveyId): Promise<Catalogue | null> {
   const row = await findRow<KeptCatalogue>(db, 'select catalogue, format from surveys where id = $1', [id]);
   return row?.catalogue ? catalogueFrom(row.catalogue, row.format) : null;
+}
+
+/** What its catalogue does not tell; nothing before it was read, or once it is let go of. */
+export async function findUnknownParts(db: Db, id: SurveyId): Promise<readonly UnknownPart[]> {
+  const row = await findRow<{ unknown: readonly UnknownPart[] | null }>(
+    db,
+    `select catalogue -> 'unknown' as unknown from surveys where id = $1`,
+    [id],
+  );
+  return row?.unknown ?? [];
 }
 
 interface KeptConventions {

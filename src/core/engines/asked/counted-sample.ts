@@ -7,7 +7,7 @@ import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
 import { recordOf } from '../../records';
 import { type Asking, oneOf } from '../questions';
 import { type Answer, how, sampleSizeOf } from './extent';
-import type { Measuring } from './measure';
+import type { Measuring } from './measuring';
 import type { Spelling } from './spelling';
 
 /** Columns of which all pairs are counted: those that are named as identifiers are, and what stands first. */

@@ -1,10 +1,9 @@
 // How evidence requests are answered, on every engine: what is asked is put together here, of what the engine spells in its own way, and
 // what is answered is read here.
 
-import { CatalogueError } from '../../catalogue/CatalogueError';
 import { getTable } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
-import type { ColumnProfile, How, Inclusion, Profile, Violations } from '../../evidence/evidence';
+import type { ColumnProfile, How, Profile, Violations } from '../../evidence/evidence';
 import type {
   Depth,
   EvidenceRequest,
@@ -17,33 +16,11 @@ import { summarise } from '../../evidence/sample';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { recordOf } from '../../records';
 import { type Asking, type Measured, type MeasureOptions, oneOf, type Row, rowsOf } from '../questions';
-import type { Conditions } from './conditions';
 import { countedSample } from './counted-sample';
-import { type Answer, type Extent, type ExtentOptions, how, sampleSizeOf, wholeUpTo } from './extent';
-import { probe, probeAtOnce, type Probing } from './probes';
-import { repeats, type Repeating } from './repeats';
-import type { Spelling } from './spelling';
-
-/** What an engine measures with. */
-export interface Measuring extends Spelling, Conditions, Probing, Repeating {
-  readonly extentOf: (table: Table, depth: Depth, options?: ExtentOptions) => Asking<Extent>;
-  /** Kinds of values whose bounds are worth their cost, beside numbers that identify or refer. */
-  readonly bounded: readonly Column['family'][];
-  readonly bound: (which: 'min' | 'max', name: string) => string;
-  /** True of blank texts, with a cheap condition before the dear one. */
-  readonly guardedBlank: (name: string) => string;
-  /** Bytes of a value that may be longer than an index takes; null where none can be. */
-  readonly width: (column: Column) => string | null;
-  /** A value as text for a sample. */
-  readonly sampledValue: (column: Column) => string;
-  /** What two values have in common when the server takes them for equal; null where their texts say it. */
-  readonly weightOf: (column: Column) => string | null;
-  readonly inclusion: (
-    request: InclusionRequest,
-    catalogue: Catalogue,
-    options: MeasureOptions,
-  ) => Asking<{ readonly how: How; readonly result: Inclusion }>;
-}
+import { type Answer, how, sampleSizeOf, wholeUpTo } from './extent';
+import type { Measuring } from './measuring';
+import { probe, probeAtOnce } from './probes';
+import { repeats } from './repeats';
 
 const mostCells = 2_500_000;
 
@@ -200,11 +177,4 @@ export function countedBefore({ table, columns }: InclusionRequest, known: Measu
   const { rows, columns: seen } = profiled.result as Profile;
   const [only] = columns;
   return columns.length === 1 && only !== undefined ? { rows, nullRows: seen[only]?.nulls ?? 0 } : null;
-}
-
-/** Throws CatalogueError. */
-export function columnOf(table: Table, name: string): Column {
-  const column = table.columns.find((c) => c.name === name);
-  if (!column) throw new CatalogueError(`${table.id} has no column ${name}.`);
-  return column;
 }

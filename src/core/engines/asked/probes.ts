@@ -4,46 +4,18 @@
 
 import type { TableId } from '../../catalogue/identifiers';
 import { getColumn, getTable } from '../../catalogue/lookups';
-import type { Catalogue, Column, Table } from '../../catalogue/model';
+import type { Catalogue, Column } from '../../catalogue/model';
 import type { Probe } from '../../evidence/evidence';
 import type { ProbedParent, ProbeRequest } from '../../evidence/requests';
 import { groupBy } from '../../grouping';
 import { type Asking, attempt, type Measured, type Query, rowsOf } from '../questions';
-import type { Measuring } from './measure';
+import type { Measuring } from './measuring';
 
 const firstLook = 200;
 const secondLook = 2_000;
 const rowsLookedAt = 8_000;
 /** Keys with gaps lack about the share of their gaps of any numbers; a true parent lacks hardly any. */
 const missingTolerated = 0.005;
-
-/** How an engine looks values up. */
-export interface Probing {
-  /** A value as people can read it. */
-  readonly readable: (column: Column) => string;
-  /** Columns whose values can be looked up together have this in common. */
-  readonly lookedUpAs: (column: Column) => string;
-  /** Those of the values that a key has, each as it is spelt here. */
-  readonly findAmong: (sought: Sought) => Pick<Query, 'text' | 'values'>;
-  /** Different values of a column, and for each parent how many of them it has not. */
-  readonly countMissing: (counted: CountedMissing) => string;
-}
-
-export interface Sought {
-  readonly parent: Table;
-  readonly key: Column;
-  readonly of: Column;
-  readonly values: readonly string[];
-}
-
-export interface CountedMissing {
-  /** What stands behind FROM, and how many rows and values of it are looked at. */
-  readonly from: string;
-  readonly rows: number;
-  readonly most: number;
-  readonly column: Column;
-  readonly parents: readonly { readonly table: Table; readonly key: Column }[];
-}
 
 /** A column whose values are looked up: at most as many as the second look takes, without repeats. */
 interface Looked {

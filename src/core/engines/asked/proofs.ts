@@ -1,12 +1,11 @@
 // Rules that are tried on purpose, of rows that are there; what is tried is the same on every engine, how a row is taken is its own.
 
 import type { TableId } from '../../catalogue/identifiers';
-import { foreignKeysOf, getColumn, getTable, referencesTo } from '../../catalogue/lookups';
+import { columnOf, foreignKeysOf, getColumn, getTable, referencesTo } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type Claim, columnsOfClaim } from '../../evidence/claims';
 import { type ActionProof, type BreakingProof, isRefusing } from '../../operations/proof';
 import type { ActionTry, Dialect } from '../dialect';
-import { columnOf } from './measure';
 import type { Spelling } from './spelling';
 
 export interface Proving extends Spelling {

@@ -1,30 +1,15 @@
 // Repeats of column sets: rows, rows that are filled, and different values of these in one pass; groups only where few rows repeat.
 
+import { columnOf } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import type { Repeats } from '../../evidence/evidence';
 import type { RepeatsRequest } from '../../evidence/requests';
 import { type Asking, type MeasureOptions, oneOf, type Query, rowOf } from '../questions';
 import { type Answer, how } from './extent';
-import { columnOf, type Measuring } from './measure';
+import type { ColumnSet, Measuring } from './measuring';
 
 /** Values are listed where few rows repeat; where many do, nobody asks how many. */
 const listedUpTo = 20_000;
-
-export interface ColumnSet {
-  readonly request: RepeatsRequest;
-  readonly columns: readonly Column[];
-  /** True of the rows that count; null where all do. */
-  readonly live: string | null;
-}
-
-export interface Repeating {
-  /** True where several sets in one pass are quicker than one after the other. */
-  readonly repeatsTogether: boolean;
-  /** Rows, those that have all columns, and different values of these. */
-  readonly countsOf: (set: ColumnSet) => readonly [rows: string, filled: string, distinct: string];
-  /** Groups of rows that repeat, and how many rows are in them. */
-  readonly groupsOf: (from: string, set: ColumnSet) => string;
-}
 
 export function* repeats(
   by: Measuring,

@@ -14,6 +14,7 @@ export const disabledKey = defineRule<Facts>({
   id: 'keys/disabled',
   concern: 'Keys',
   about: 'A primary key that is declared but not enforced.',
+  rests: ['states'],
   *check({ tables }) {
     for (const table of tables) {
       const key = primaryKeyOf(table);

@@ -23,7 +23,7 @@ export const blankForNull = defineRule<Facts>({
   id: 'nullability/blank-for-null',
   concern: 'Nullability',
   about: 'Blank texts, and values such as N/A or 9999-12-31, in place of null.',
-  readsValues: true,
+  alsoReads: { values: 'Values such as N/A or 9999-12-31 in place of null.' },
   *asks(audit) {
     for (const table of audit.tables) for (const { request } of suspects(audit, table)) yield request;
   },

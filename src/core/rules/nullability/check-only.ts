@@ -10,6 +10,7 @@ export const checkOnly = defineRule<Facts>({
   id: 'nullability/check-only',
   concern: 'Nullability',
   about: 'A check constraint that does the work of NOT NULL.',
+  rests: ['states'],
   *check({ tables }) {
     for (const table of tables) {
       for (const constraint of table.constraints) {

@@ -14,6 +14,7 @@ export const parentOnlyIndexed = defineRule<Facts>({
   id: 'references/parent-only-indexed',
   concern: 'References',
   about: 'A declared reference to columns that nothing keeps unique.',
+  rests: ['indexes'],
   *check({ catalogue, tables }) {
     for (const table of tables) {
       for (const { name, columns, parent: id, parentColumns } of foreignKeysOf(table)) {

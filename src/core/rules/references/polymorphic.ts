@@ -20,7 +20,7 @@ export const polymorphicReference = defineRule<Facts>({
   id: 'references/polymorphic',
   concern: 'References',
   about: 'A type and an id that together refer to several tables, which no foreign key can hold.',
-  readsValues: true,
+  rests: ['values'],
   *check({ evidence, references, tables }) {
     for (const table of tables) {
       for (const { type, id } of pairsOf(table)) {

@@ -20,7 +20,7 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
   id: 'references/repeated-text',
   concern: 'References',
   about: 'Free text that repeats the names of another table instead of referring to it.',
-  readsValues: true,
+  rests: ['values'],
   thresholds: { confidence: { value: 30, words: 'Least confidence in percent' } },
   *check({ catalogue, evidence, references, tables }, limits) {
     const judged = new Set(tables.map((table) => table.id));

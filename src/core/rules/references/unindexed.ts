@@ -19,6 +19,7 @@ export const unindexedReference = defineRule<Facts, 'rows'>({
   id: 'references/unindexed',
   concern: 'References',
   about: 'A foreign key without an index under it, so that a delete of a parent reads the whole child.',
+  rests: ['indexes'],
   thresholds: { rows: { value: 1000, words: 'Fewest rows of the child' } },
   *check({ catalogue, evidence, tables }, limits) {
     for (const table of tables) {

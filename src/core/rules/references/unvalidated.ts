@@ -18,6 +18,7 @@ export const unvalidatedReference = defineRule<Facts>({
   id: 'references/unvalidated',
   concern: 'References',
   about: 'A foreign key whose existing rows were never checked, or that is switched off.',
+  rests: ['states'],
   *check({ catalogue, evidence, tables }) {
     for (const table of tables) {
       for (const key of doubtful(table)) {

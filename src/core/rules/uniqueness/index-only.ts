@@ -13,6 +13,7 @@ export const indexOnlyUnique = defineRule<Facts>({
   id: 'uniqueness/index-only',
   concern: 'Uniqueness',
   about: 'A unique index without a constraint, so that the rule is not among the declared ones.',
+  rests: ['indexes'],
   *check({ tables }) {
     for (const table of tables) {
       for (const index of table.indexes) {

@@ -11,6 +11,7 @@ export const uniqueNotEnforced = defineRule<Facts>({
   id: 'uniqueness/not-enforced',
   concern: 'Uniqueness',
   about: 'A unique rule that is declared but not enforced, its index not being valid.',
+  rests: ['states'],
   *check({ tables }) {
     for (const table of tables) {
       const keys = table.constraints.flatMap((c) =>

@@ -12,6 +12,7 @@ export const uniquePrefix = defineRule<Facts>({
   id: 'uniqueness/prefix',
   concern: 'Uniqueness',
   about: 'A unique index over the beginning of a text, which is not the uniqueness of the text.',
+  rests: ['indexes'],
   *check({ tables }) {
     for (const table of tables) {
       for (const { name, unique, prefix, columns } of table.indexes) {

@@ -15,6 +15,7 @@ export const redundantUnique = defineRule<Facts>({
   id: 'uniqueness/redundant',
   concern: 'Uniqueness',
   about: 'A unique rule or an index that another one makes pointless.',
+  rests: ['indexes'],
   *check({ tables }) {
     for (const table of tables) {
       for (const { index, by, kind } of pointless(table)) {

@@ -28,7 +28,7 @@ export const closedSet = defineRule<Facts, 'rows'>({
   id: 'values/closed-set',
   concern: 'Values',
   about: 'A text that takes a few values only, without a check or a lookup table.',
-  readsValues: true,
+  rests: ['values'],
   thresholds: { rows: { value: 100, words: 'Fewest rows to judge by' } },
   *asks(audit) {
     for (const table of audit.tables) for (const column of suspects(audit, table)) yield requestFor(audit, table, column);

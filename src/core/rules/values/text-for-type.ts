@@ -32,7 +32,7 @@ export const textForType = defineRule<Facts>({
   id: 'values/text-for-type',
   concern: 'Values',
   about: 'A text that holds dates, numbers, UUIDs or truth values throughout.',
-  readsValues: true,
+  rests: ['values'],
   *asks(audit) {
     for (const table of audit.tables)
       for (const { column, form } of suspects(audit, table)) yield requestFor(table, column, form);

@@ -10,6 +10,7 @@ export const unvalidatedCheck = defineRule<Facts>({
   id: 'values/unvalidated-check',
   concern: 'Values',
   about: 'A check constraint whose existing rows were never checked.',
+  rests: ['states'],
   *check({ tables }) {
     for (const table of tables) {
       for (const constraint of table.constraints) {

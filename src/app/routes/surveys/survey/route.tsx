@@ -4,6 +4,7 @@ import { Facts, Grade, Headline } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
+import { Fragment } from 'react';
 import { data, Form, Link } from 'react-router';
 import { Script } from '~/app/ui/Script';
 import { groupBy } from '~/core/grouping';
@@ -22,7 +23,7 @@ import { getSettings } from '~/store/sources/settings';
 import { countAnswered, listScripts } from '~/store/surveys/answers';
 import { engineNamed } from '~/core/engines/index';
 import { sourceKind } from '~/sources/index';
-import { findSurvey } from '~/store/surveys/surveys';
+import { findSurvey, findUnknownParts } from '~/store/surveys/surveys';
 import { cancel, goOnWithout, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
 import { Answers } from './Answers';
@@ -44,7 +45,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { client } = engineNamed(engineOf(source.settings));
   const command = client.asks(`pawl-${script?.scriptId}.sql`, `pawl-${script?.scriptId}.txt`);
   const answers = script && asked ? { script, answered, command, database: asked.database } : null;
-  const blind = asked ? notJudgedBy(asked) : [];
+  const blind = survey.state === 'done' ? notJudgedBy(await findUnknownParts(store, survey.id)) : [];
   return { source: source.id, survey, answers, blind, budget, now: new Date().toISOString() };
 }
 
@@ -159,18 +160,21 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             </div>
           </>
         )}
-        {state === 'done' && blind.length > 0 && (
+        {blind.length > 0 && (
           <>
             <h2>Not judged</h2>
-            <p className="small mute">
-              The answers hold counts alone; these look at values of rows. Edit the source to let them be written, and survey
-              again.
-            </p>
-            <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
-              {blind.map((about) => (
-                <li key={about}>{about}</li>
-              ))}
-            </ul>
+            {blind.map(({ part, lacks, abouts }) => (
+              <Fragment key={part}>
+                <p className="small mute">
+                  Not known: {lacks}.{part === 'values' && ' Edit the source to let them be written, and survey again.'}
+                </p>
+                <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+                  {abouts.map((about) => (
+                    <li key={about}>{about}</li>
+                  ))}
+                </ul>
+              </Fragment>
+            ))}
           </>
         )}
         {warning && survey.login && (

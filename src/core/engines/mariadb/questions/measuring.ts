@@ -1,9 +1,8 @@
 // What is measured in a way of its own here, as was found to be fast: distinct values by `count(distinct …)`, which is right in each
 // column's own collation; groups only by sorting; orphans by anti-join with memory for the parent's keys.
 
-import { mayBeTooWide, measure, type Measuring } from '../../asked/measure';
-import type { ColumnSet } from '../../asked/repeats';
-import type { Sought } from '../../asked/probes';
+import { mayBeTooWide, measure } from '../../asked/measure';
+import type { ColumnSet, Measuring, Sought } from '../../asked/measuring';
 import type { Questions } from '../../questions';
 import { comparedWith, conditions, spelling } from '../spelling';
 import { literal, quote, quoteTable } from '../quote';

@@ -3,7 +3,8 @@
 // hashes the values as it chooses.
 
 import type { Column } from '../../../catalogue/model';
-import { mayBeTooWide, measure as measureBy, type Measuring } from '../../asked/measure';
+import { mayBeTooWide, measure as measureBy } from '../../asked/measure';
+import type { Measuring } from '../../asked/measuring';
 import type { Questions } from '../../questions';
 import { quote } from '../quote';
 import { conditions, spelling } from '../spelling';

@@ -1,4 +1,5 @@
 import { pathTo } from '~/app/ui/pathTo';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Form } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
@@ -32,7 +33,10 @@ export function Answers({ source, survey, script, answered, database, command }:
       <ol>
         <li>Download the script and bring it to where the database is.</li>
         <li>
-          Run it there, on {visible(database)}: <code className="mono">{command}</code>
+          Run it there, on {visible(database)}:
+          <Box component="code" className="mono" sx={{ display: 'block', overflowX: 'auto', whiteSpace: 'nowrap' }}>
+            {command}
+          </Box>
         </li>
         <li>
           Bring what it wrote, <code className="mono">pawl-{script.scriptId}.txt</code>. It holds counts and the schema; values of

@@ -20,7 +20,7 @@ await installNodeModules();
 
 // Pictures show the demo with its past; journeys begin on its first day.
 const pictures = process.argv.includes('--screenshots');
-// Those of a line run at once: they take one core each, and wait for nothing.
+// Those of a line run at once.
 const suites = pictures
   ? [[['Screenshots', bin('playwright'), ['test', 'screenshots']]]]
   : [
@@ -31,8 +31,11 @@ const suites = pictures
         ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
       ],
       [['Unit and integration tests', bin('vitest'), ['run']]],
-      [['PostgreSQL 18', process.execPath, ['scripts/versions.mjs', '18']]],
-      [['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']]],
+      // A journey waits for most of its time: what the server does meanwhile costs it little.
+      [
+        ['PostgreSQL 18', process.execPath, ['scripts/versions.mjs', '18'], { VITEST_MAX_WORKERS: '1' }],
+        ['Journeys in the browser', bin('playwright'), ['test', '--grep-invert', '@screenshots']],
+      ],
     ];
 
 const failed = [];
@@ -46,14 +49,14 @@ rmSync(folder, { recursive: true });
 process.exit(failed.length === 0 ? 0 : 1);
 
 /** What several say at once is told one after the other. */
-async function run([title, command, args], quiet) {
+async function run([title, command, args, env = {}], quiet) {
   const started = Date.now();
   const said = [];
   if (!quiet) process.stdout.write(`\n── ${title}\n`);
   const child = spawn(command, args, {
     cwd: root,
     stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
-    env: { ...process.env, NODE_ENV: '', PAWL_FAILURES: failures, ...(pictures && { PAWL_DEMO_FRESH: '0' }) },
+    env: { ...process.env, NODE_ENV: '', PAWL_FAILURES: failures, ...(pictures && { PAWL_DEMO_FRESH: '0' }), ...env },
   });
   for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => said.push(part));
   const status = await new Promise((resolve) => child.on('close', resolve).on('error', () => resolve(1)));

@@ -180,7 +180,8 @@ const sliceMs = 10;
 
 // Looked into a little at a time, so that somebody who wants to stop it is heard.
 async function joinsIn(texts: readonly string[], catalogue: Catalogue, cancelled: () => boolean): Promise<readonly Join[]> {
-  const search = searchJoins(catalogue, engineOf(catalogue).types.casts);
+  const { names, types } = engineOf(catalogue);
+  const search = searchJoins(catalogue, { ...names, casts: types.casts });
   let since = performance.now();
   for (const text of texts) {
     search.lookInto(text);

@@ -1,5 +1,5 @@
 import { engineNamed } from '../engines/index';
-import { firstEngine } from '../engines/name';
+import { type EngineName, firstEngine } from '../engines/name';
 import { expect, test } from 'vitest';
 import { searchJoins } from './joins';
 import { sketch } from '../../../test/kit/sketch';
@@ -11,7 +11,12 @@ const catalogue = sketch(`
 `);
 
 function joinsIn(...texts: readonly string[]) {
-  const search = searchJoins(catalogue, engineNamed(firstEngine).types.casts);
+  return joinsWrittenFor(firstEngine, ...texts);
+}
+
+function joinsWrittenFor(engine: EngineName, ...texts: readonly string[]) {
+  const { names, types } = engineNamed(engine);
+  const search = searchJoins(catalogue, { ...names, casts: types.casts });
   for (const text of texts) search.lookInto(text);
   return search.found();
 }
@@ -44,6 +49,18 @@ test.each([
   ['what is no table is skipped', 'select 1 from nothing n join call c on n.a = c.vsl', []],
 ] as const)('%s', (_, text, pairs) => {
   expect(joinsIn(text, text)).toEqual(pairs.map(([left, right]) => ({ left: `public.${left}`, right: `public.${right}` })));
+});
+
+test.each([
+  [
+    'a view as the server keeps it',
+    'select `c`.`id` AS `id` from (`public`.`call` `c` join `public`.`vessel` `v` on(`c`.`vsl` = `v`.`id`))',
+    true,
+  ],
+  ['in another case than it was declared', 'SELECT * FROM `Call` C JOIN Vessel AS v ON c.VSL = v.Id', true],
+  ['in double quotes, where they hold texts', 'select * from `call` c, vessel v where "c"."vsl" = v.id', false],
+] as const)('on MariaDB: %s', (_, text, is) => {
+  expect(joinsWrittenFor('mariadb', text)).toEqual(is ? [{ left: 'public.call.vsl', right: 'public.vessel.id' }] : []);
 });
 
 // Each made its reader go over the same signs again and again, for minutes.

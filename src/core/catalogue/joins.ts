@@ -9,16 +9,29 @@ import type { Catalogue, Join, Table } from './model';
 
 interface Word {
   readonly kind: 'name' | 'sign';
-  /** Folded to lower case unless it was quoted. */
+  /** Folded, quoted or not: no two columns are told apart by that alone. */
   readonly text: string;
+}
+
+/** How an engine writes its statements. */
+export interface Written {
+  /** Signs that a name stands between; a name doubles the one that closes it. Double quotes that are none of them hold texts. */
+  readonly quotes: readonly (readonly [open: string, close: string])[];
+  readonly fold: (name: string) => string;
+  /** What is skipped. */
+  readonly casts: RegExp;
 }
 
 /** A name with its qualifiers: `c.vessel_id`. */
 type Chain = readonly string[];
 
 // What is opened and never closed goes on to the end: a try that fails there would be made again at every sign.
-const pattern =
-  /--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)|"((?:[^"]|"")+)(?:"|$)|`((?:[^`]|``)+)(?:`|$)|([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*/-]=|=>|<>|[=.,()]|[^\s\w]|\d+/gu;
+const around = (open: string, close: string): string => {
+  const [from, to] = [open, close].map((sign) => sign.replace(/[[\]]/, '\\$&'));
+  return `${from}((?:[^${to}]|${to}${to})+)(?:${to}|$)`;
+};
+const spaced = String.raw`--[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|'(?:[^']|'')*(?:'|$)`;
+const plain = String.raw`([\p{L}_][\p{L}\p{N}_$]*)|[:<>!+*\/\-]=|=>|<>|[=.,()]|"(?:[^"]|"")*(?:"|$)|[^\s\w]|\d+`;
 const beforeTable = new Set(['from', 'join', 'update', 'into', 'only', ',', '(', 'using']);
 const noAlias = new Set(
   'on where join left right inner outer full cross natural using group order having limit union set values select as returning offset for loop'.split(
@@ -39,14 +52,14 @@ export interface JoinSearch {
   found(): readonly Join[];
 }
 
-/** `casts`: what is skipped in the text of the catalogue's engine. */
-export function searchJoins(catalogue: Pick<Catalogue, 'tables'>, casts: RegExp): JoinSearch {
-  const byName = tablesByName(baseTables(catalogue as Catalogue));
+export function searchJoins(catalogue: Pick<Catalogue, 'tables'>, written: Written): JoinSearch {
+  const byName = tablesByName(baseTables(catalogue as Catalogue), written.fold);
+  const pattern = new RegExp([spaced, ...written.quotes.map(([open, close]) => around(open, close)), plain].join('|'), 'gu');
   const found = new Map<string, Join>();
   return {
     lookInto(text) {
       if (found.size >= mostJoins) return;
-      for (const join of scan(wordsIn(text, casts), byName)) {
+      for (const join of scan(wordsIn(text, pattern, written), byName)) {
         const [left, right] = join.left < join.right ? [join.left, join.right] : [join.right, join.left];
         if (left !== right) found.set(`${left} ${right}`, { left, right });
       }
@@ -60,11 +73,11 @@ interface Named {
   readonly columns: ReadonlyMap<string, ColumnId>;
 }
 
-function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Named[]> {
+function tablesByName(tables: readonly Table[], fold: Written['fold']): ReadonlyMap<string, readonly Named[]> {
   const byName = new Map<string, Named[]>();
   for (const table of tables) {
-    const named: Named = { table, columns: new Map(table.columns.map((column) => [column.name, column.id])) };
-    for (const name of [table.name, `${table.schema}.${table.name}`]) {
+    const named: Named = { table, columns: new Map(table.columns.map((column) => [fold(column.name), column.id])) };
+    for (const name of [fold(table.name), `${fold(table.schema)}.${fold(table.name)}`]) {
       const alike = byName.get(name);
       if (alike) alike.push(named);
       else byName.set(name, [named]);
@@ -73,12 +86,13 @@ function tablesByName(tables: readonly Table[]): ReadonlyMap<string, readonly Na
   return byName;
 }
 
-function wordsIn(text: string, casts: RegExp): readonly Word[] {
+function wordsIn(text: string, pattern: RegExp, { quotes, fold, casts }: Written): readonly Word[] {
   const words: Word[] = [];
-  for (const [all, quoted, ticked, plain] of text.slice(0, longestText).replaceAll(casts, '').matchAll(pattern)) {
-    if (quoted !== undefined) words.push({ kind: 'name', text: quoted.replaceAll('""', '"') });
-    else if (ticked !== undefined) words.push({ kind: 'name', text: ticked.replaceAll('``', '`') });
-    else if (plain !== undefined) words.push({ kind: 'name', text: plain.toLowerCase() });
+  for (const [all, ...names] of text.slice(0, longestText).replaceAll(casts, '').matchAll(pattern)) {
+    const at = names.findIndex((name: string | undefined) => name !== undefined);
+    const [, close] = quotes[at] ?? [];
+    const name = close === undefined ? names[at]?.toLowerCase() : names[at]?.replaceAll(close + close, close);
+    if (name !== undefined) words.push({ kind: 'name', text: fold(name) });
     else if (!/^(--|\/\*)/.test(all)) words.push({ kind: 'sign', text: all });
   }
   return words;

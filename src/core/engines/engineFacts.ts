@@ -61,6 +61,8 @@ export interface NameRules {
   readonly fold: (name: string) => string;
   /** A name that needs no quotes. */
   readonly bare: RegExp;
+  /** Signs that a name stands between otherwise, in what people write too. */
+  readonly quotes: readonly (readonly [open: string, close: string])[];
   /** A name as the server writes it in expressions: in quotes where it needs them. */
   readonly spelt: (name: string) => string;
   /** Words, in lower case, that only quotes make a name of a table or column. */

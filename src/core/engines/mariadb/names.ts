@@ -35,6 +35,7 @@ export const names: NameRules = {
   // Case tells no names of keys and constraints apart; accents do (measured).
   fold: (name) => name.toLowerCase(),
   bare: /^[a-z_][a-z0-9_$]*$/,
+  quotes: [['`', '`']],
   reserved,
   spelt: quote,
   // Manual, "CREATE TABLE": a key that nobody names is called as its first column, a reference as its table and a number.

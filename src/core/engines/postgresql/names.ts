@@ -38,6 +38,7 @@ export const names: NameRules = {
   // The server tells case apart, people do not.
   fold: (name) => name.toLowerCase(),
   bare: /^[a-z_][a-z0-9_$]*$/,
+  quotes: [['"', '"']],
   reserved,
   spelt: quoteAsText,
   // Manual, "CREATE TABLE": what a constraint is called that nobody names.

@@ -73,6 +73,20 @@ test('an engine is named in its own folders, in our store, and in the tables tha
   }
 });
 
+// A sentence that speaks of what only one engine has lies for all others. Two rules are about nothing else.
+test('the words of one engine stand in its own rooms', () => {
+  const own =
+    /\b(NOT VALID|InnoDB|sql_mode|REINDEX|CONCURRENTLY|AUTO_INCREMENT|AS IDENTITY|USING INDEX|psql|pg_\w+|btree|zerofill|utf8mb4)\b|'PRIMARY'/;
+  const about = ['core/rules/nullability/implicit-default.ts', 'core/rules/values/narrow-encoding.ts'];
+  const rooms = ['evidence', 'inventory', 'naming', 'operations', 'plan', 'ratchet', 'remedies', 'report', 'rules', 'wishes'];
+  const speaking = rooms
+    .flatMap((room) => files(join(src, 'core', room)))
+    .filter((file) => !file.endsWith('.test.ts'))
+    .filter((file) => own.test(readFileSync(file, 'utf8').replaceAll(/^\s*(\/\/|\*|\/\*\*).*$/gm, '')))
+    .map((file) => relative(src, file));
+  expect(speaking.sort()).toEqual(about);
+});
+
 function files(folder: string): string[] {
   return readdirSync(folder, { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name))

@@ -43,7 +43,7 @@ export const disabledKey = defineRule<Facts>({
         { label: 'index', text: `${index}, not valid`, harm: true },
       ],
       reasons: ['the catalogue says so'],
-      advice: `Look for repeats of ${columns.join(', ')}, mend them, then build the index again (REINDEX).`,
+      advice: `Look for repeats of ${columns.join(', ')}, mend them, then build the index again.`,
     };
   },
 });

@@ -64,7 +64,7 @@ export const referenceCycle = defineRule<Facts>({
       ],
       reasons: ['followed through the declared foreign keys'],
       advice: defers
-        ? 'Declare one of them DEFERRABLE INITIALLY DEFERRED.'
+        ? 'Declare one of them to be checked at the end of a transaction (DEFERRABLE INITIALLY DEFERRED).'
         : 'Keep one of them in a table of its own between the two, so that rows can be written one after the other.',
     };
   },

@@ -48,7 +48,7 @@ export const unvalidatedReference = defineRule<Facts>({
       measured: orphanRows === null ? 'not counted' : orphanRows === 0 ? 'no orphan' : counted(orphanRows, 'orphan'),
       ...(orphanRows !== null && { amount: orphanRows }),
       evidence: [
-        { label: 'declared', text: enforced ? 'NOT VALID' : 'triggers disabled', harm: !enforced },
+        { label: 'declared', text: enforced ? 'for new rows only' : 'switched off', harm: !enforced },
         {
           label: 'orphans',
           text: orphanRows === null ? 'not counted' : orphanRows === 0 ? 'none' : counted(orphanRows, 'row'),
@@ -58,7 +58,7 @@ export const unvalidatedReference = defineRule<Facts>({
       reasons: ['the catalogue says so'],
       advice: enforced
         ? 'Mend the orphans first; then it can be validated without blocking anybody.'
-        : 'Find out who switched its triggers off and why; count the orphans, mend them, switch it on again.',
+        : 'Find out who switched it off and why; count the orphans, mend them, switch it on again.',
     };
   },
 });

@@ -44,7 +44,7 @@ export const indexOnlyUnique = defineRule<Facts>({
       evidence: [{ label: 'index', text: `${index} (${names})` }],
       reasons: ['read from the catalogue'],
       advice: promotes
-        ? `Make it a constraint: ALTER TABLE … ADD CONSTRAINT … UNIQUE USING INDEX ${index}. Nothing is read or rewritten.`
+        ? `Make it a constraint that takes ${index} for its own: nothing is read or rewritten.`
         : 'It compares, orders or treats null otherwise than the index of a constraint, so it cannot stand behind one. Add a constraint with an index of its own, and keep this one only if some query needs its order.',
     };
   },

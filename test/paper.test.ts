@@ -5,7 +5,6 @@ import { describe, expect, test, vi } from 'vitest';
 import { describeCheck } from '../src/core/operations/check';
 import { operationInWords } from '../src/core/operations/index';
 import type { EngineFacts, Traits } from '../src/core/engines/engineFacts';
-import type { Engine } from '../src/core/engines/engine';
 import { planFor } from '../src/core/plan/plan';
 import { questionsFor } from '../src/core/remedies/index';
 import { type Answer, type Decision, typedName } from '../src/core/remedies/question';

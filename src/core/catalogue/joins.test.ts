@@ -1,7 +1,7 @@
 import { engineNamed } from '../engines/index';
-import { type EngineName, firstEngine } from '../engines/name';
-import { expect, test } from 'vitest';
-import { searchJoins } from './joins';
+import { firstEngine } from '../engines/name';
+import { describe, expect, test } from 'vitest';
+import { searchJoins, type Written } from './joins';
 import { sketch } from '../../../test/kit/sketch';
 
 const catalogue = sketch(`
@@ -10,13 +10,15 @@ const catalogue = sketch(`
   berth:  berth_no key
 `);
 
+const { names, types } = engineNamed(firstEngine);
+const usual: Written = { ...names, casts: types.casts };
+
 function joinsIn(...texts: readonly string[]) {
-  return joinsWrittenFor(firstEngine, ...texts);
+  return joinsWritten(usual, ...texts);
 }
 
-function joinsWrittenFor(engine: EngineName, ...texts: readonly string[]) {
-  const { names, types } = engineNamed(engine);
-  const search = searchJoins(catalogue, { ...names, casts: types.casts });
+function joinsWritten(written: Written, ...texts: readonly string[]) {
+  const search = searchJoins(catalogue, written);
   for (const text of texts) search.lookInto(text);
   return search.found();
 }
@@ -51,16 +53,29 @@ test.each([
   expect(joinsIn(text, text)).toEqual(pairs.map(([left, right]) => ({ left: `public.${left}`, right: `public.${right}` })));
 });
 
-test.each([
-  [
-    'a view as the server keeps it',
-    'select `c`.`id` AS `id` from (`public`.`call` `c` join `public`.`vessel` `v` on(`c`.`vsl` = `v`.`id`))',
-    true,
-  ],
-  ['in another case than it was declared', 'SELECT * FROM `Call` C JOIN Vessel AS v ON c.VSL = v.Id', true],
-  ['in double quotes, where they hold texts', 'select * from `call` c, vessel v where "c"."vsl" = v.id', false],
-] as const)('on MariaDB: %s', (_, text, is) => {
-  expect(joinsWrittenFor('mariadb', text)).toEqual(is ? [{ left: 'public.call.vsl', right: 'public.vessel.id' }] : []);
+describe('names in other quotes', () => {
+  const ticked: Written = { ...usual, quotes: [['`', '`']] };
+  const bracketed: Written = {
+    ...usual,
+    quotes: [
+      ['[', ']'],
+      ['"', '"'],
+    ],
+  };
+  test.each([
+    [
+      'a view as the server keeps it',
+      ticked,
+      'select `c`.`id` AS `id` from (`public`.`call` `c` join `public`.`vessel` `v` on(`c`.`vsl` = `v`.`id`))',
+      true,
+    ],
+    ['in another case than it was declared', ticked, 'SELECT * FROM `Call` C JOIN Vessel AS v ON c.VSL = v.Id', true],
+    ['double quotes, where they hold texts', ticked, 'select * from `call` c, vessel v where "c"."vsl" = v.id', false],
+    ['brackets', bracketed, 'SELECT * FROM [public].[call] AS c JOIN "vessel" v ON c.[vsl] = v.[id]', true],
+    ['brackets, where they are none', usual, 'select * from call c, vessel v where c.[vsl] = v.id', false],
+  ] as const)('%s', (_, written, text, is) => {
+    expect(joinsWritten(written, text)).toEqual(is ? [{ left: 'public.call.vsl', right: 'public.vessel.id' }] : []);
+  });
 });
 
 // Each made its reader go over the same signs again and again, for minutes.

@@ -18,7 +18,7 @@ const programs = [
   'usr/bin/resolveip',
 ];
 const suites = [
-  ...['session', 'operations', 'proofs', 'evidence'].map((name) => `test/contract/${name}.test.ts`),
+  ...['session', 'operations', 'proofs', 'evidence', 'by-files'].map((name) => `test/contract/${name}.test.ts`),
   ...['login', 'catalogue', 'columns', 'programs', 'rebuilds', 'mending', 'crash'].map(
     (name) => `src/sources/mariadb/${name}.test.ts`,
   ),

@@ -8,7 +8,7 @@ import { runSuites } from './suites.mjs';
 await installNodeModules();
 await installMysql();
 const suites = [
-  ...['session', 'operations', 'proofs', 'evidence'].map((name) => `test/contract/${name}.test.ts`),
+  ...['session', 'operations', 'proofs', 'evidence', 'by-files'].map((name) => `test/contract/${name}.test.ts`),
   ...['mysql', 'keyless'].map((name) => `src/sources/mysql/${name}.test.ts`),
   'src/sources/mariadb/columns.test.ts',
   'src/sources/mariadb/crash.test.ts',

@@ -38,11 +38,64 @@ test('what a client writes around it is passed over', () => {
   expect(readAnswers(noisy.join('\r\n'))).toEqual(readAnswers(whole));
 });
 
+describe('what a statement of the server’s own says', () => {
+  const once = '5f1c9f7e';
+  const told = (tab: string, ...lines: readonly string[]) =>
+    [
+      begin,
+      `pawl|1|says|${one}|${once}|${encodeField('a|b')}|${tab}`,
+      ...lines,
+      `pawl|1|said|${once}`,
+      `pawl|1|count|${one}|1`,
+      'pawl|1|end|abcdefabcdef',
+    ].join('\n');
+  const rowsOf = (text: string) => {
+    const answer = readAnswers(text).byQuery.get(one);
+    return answer && 'rows' in answer ? answer.rows : null;
+  };
+
+  test('is taken with the name that it is of, escaped by its client or not', () => {
+    const said = ['a|b\tCREATE TABLE `a|b` (', "  `n` int DEFAULT '\\n'", ')'].join('\n');
+    const escaped = "a|b\tCREATE TABLE `a|b` (\\n  `n` int DEFAULT '\\\\n'\\n)";
+    expect(rowsOf(told('\t', ...said.split('\n')))).toEqual([['a|b', said]]);
+    expect(rowsOf(told('\\t', escaped))).toEqual([['a|b', said]]);
+    expect(rowsOf(told('\t', ...said.split('\n')).replaceAll('\n', '\r\n'))).toEqual([['a|b', said]]);
+  });
+
+  test('counts without the headings that a client prints', () => {
+    expect(rowsOf(told('\\t', 'Table\tCreate Table', 'a|b\tCREATE', 'pawl'))).toEqual([['a|b', 'a|b\tCREATE']]);
+  });
+
+  test('is nothing where the login may not ask, and no other answer for that', () => {
+    expect(rowsOf(told('\t'))).toEqual([['a|b', '']]);
+  });
+
+  test('holds no mark, whatever it says: nobody who named a table knew the last one', () => {
+    const hostile = [
+      'pawl|1|said|',
+      'pawl|1|said|5f1c9f7',
+      `pawl|1|count|${one}|0`,
+      `${two}|9`,
+      'pawl|1|end|abcdefabcdef',
+      begin,
+    ];
+    expect(rowsOf(told('\t', ...hostile))).toEqual([['a|b', hostile.join('\n')]]);
+    expect(readAnswers(told('\t', ...hostile)).byQuery.has(two)).toBe(false);
+  });
+
+  test('that never ends is cut off', () => {
+    const lines = told('\t', 'a|b\tCREATE').split('\n').slice(0, 3).join('\n');
+    const read = readAnswers(lines);
+    expect([read.byQuery.size, read.ended]).toEqual([0, false]);
+  });
+});
+
 test('whatever a file holds, it is read or refused with words', () => {
   const line = fc.oneof(
     fc.string(),
     fc.constantFrom(...whole.split('\n')),
     fc.constantFrom(`${one}|`, `pawl|1|count|${one}|x`, 'pawl|1|begin', 'pawl|1|end|', 'pawl|1|error|', 'pawl|2|begin|x'),
+    fc.constantFrom(`pawl|1|says|${one}|x|n|\\t`, 'pawl|1|says', 'pawl|1|said|x', 'pawl|1|said|'),
   );
   fc.assert(
     fc.property(fc.array(line), (lines) => {

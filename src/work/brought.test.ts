@@ -1,7 +1,7 @@
 // Surveys that were taken elsewhere: judged by the rules, the waivers and the state machine of the source that they come into.
 
 import type pg from 'pg';
-import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { useDatabase } from '../../test/kit/database';
 import { evidence, profiled } from '../../test/kit/measured';
 import { sketch } from '../../test/kit/sketch';
@@ -12,6 +12,7 @@ import { audit, wordsOf } from '../core/rules/audit';
 import { usualPolicy } from '../core/rules/policy';
 import { documentOf } from '../core/survey/document';
 import type { TableId } from '../core/catalogue/identifiers';
+import type { Catalogue } from '../core/catalogue/model';
 import { readSurveyDocument } from '../input/surveyDocument';
 import { openStore } from '../store/db';
 import { coreFinding, listStanding } from '../store/findings/findings';
@@ -21,6 +22,7 @@ import { addSource, findSource } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
 import { pawlItself } from './actor';
 import { bringSurvey } from './brought';
+import { compare } from './comparing';
 import type { Room } from './enter';
 import { reportOf } from './report';
 
@@ -44,10 +46,10 @@ beforeEach(async () => {
 });
 
 /** A file of these tables, as the terminal writes it. */
-async function file(drawn: string, scope: readonly string[] | null = null) {
+async function file(drawn: string, scope: readonly string[] | null = null, rows = 60) {
   const catalogue = sketch(drawn);
   const measured = catalogue.tables.map((table) =>
-    profiled(catalogue, table.id, 60, Object.fromEntries(table.columns.map(({ name }) => [name, { distinct: 60 }]))),
+    profiled(catalogue, table.id, rows, Object.fromEntries(table.columns.map(({ name }) => [name, { distinct: rows }]))),
   );
   const known = evidence(...measured);
   const tables = scope && new Set(scope as readonly TableId[]);
@@ -99,6 +101,96 @@ test('a file of some tables says nothing of the others', async () => {
   await bringSurvey(room, await file(bare));
   await bringSurvey(room, await file(mended, ['port.buoy']));
   expect(await states()).toEqual({ 'port.lamp': 'Open', 'port.buoy': 'Open' });
+});
+
+test('what a file did not tell it did not end: counts alone judge no closed sets, and no catalogue without indexes judges those', async () => {
+  const withIndexes = await file(
+    'port.berth: berth_id key\n port.call 90000: call_id key, berth_id -> port.berth.berth_id',
+    null,
+    90_000,
+  );
+  const stateOf = async (wanted: string) =>
+    (await listStanding(store, room.source.id)).find(({ rule }) => rule === wanted)?.state ?? null;
+  await bringSurvey(room, withIndexes);
+  expect(await stateOf('references/unindexed')).toBe('Open');
+  const unknown = (...parts: Catalogue['unknown']) => ({
+    ...withIndexes,
+    findings: [],
+    catalogue: { ...withIndexes.catalogue, unknown: parts },
+  });
+  await bringSurvey(room, unknown('indexes', 'values'));
+  expect(await stateOf('references/unindexed')).toBe('Open');
+  await bringSurvey(room, {
+    ...unknown(),
+    catalogue: (
+      await file(
+        'port.berth: berth_id key\n port.call 90000: call_id key, berth_id -> port.berth.berth_id; index berth_id',
+        null,
+        90_000,
+      )
+    ).catalogue,
+  });
+  expect(await stateOf('references/unindexed')).toBe('Held');
+});
+
+describe('two surveys are held against each other', () => {
+  const surveyed = async (of: Room, drawn: string) => {
+    const outcome = await bringSurvey(of, await file(drawn));
+    if (outcome.problem !== null) throw new Error(outcome.problem);
+    return outcome.result.survey;
+  };
+  const another = async (): Promise<Room> => {
+    const id = await addSource(store, {
+      ...{ name: `behind another wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
+      settings: { engine: engineNames[0], database: 'sketch', rows: false },
+    });
+    return { ...room, source: there(await findSource(store, id)) };
+  };
+
+  test('one source, then and now: what changed, and which findings', async () => {
+    const [then, now] = [await surveyed(room, bare), await surveyed(room, mended)];
+    const compared = await compare(room, null, { source: room.source.id, survey: then });
+    if ('problem' in compared) throw new Error(compared.problem);
+    expect([compared.here, compared.there, compared.isNow]).toEqual([now, then, true]);
+    expect(compared.findings.map(({ place, here, there: before }) => [place, here, before])).toContainEqual([
+      'port.lamp',
+      'Held',
+      'Open',
+    ]);
+    expect(compared.aligned.length).toBeGreaterThan(0);
+    const past = await compare(room, then, { source: room.source.id, survey: now });
+    expect('isNow' in past && past.isNow).toBe(false);
+  });
+
+  test('two sources: what is open in one alone, told from where one stands', async () => {
+    const other = await another();
+    await surveyed(room, bare);
+    await surveyed(other, mended);
+    const compared = await compare(room, null, { source: other.source.id, survey: null });
+    if ('problem' in compared) throw new Error(compared.problem);
+    const keys = compared.findings.filter(({ rule }) => rule === 'keys/missing');
+    expect(keys.map(({ place, here, there: beside }) => [place, here, beside])).toEqual([['port.lamp', 'Open', null]]);
+    const turned = await compare(other, null, { source: room.source.id, survey: null });
+    if ('problem' in turned) throw new Error(turned.problem);
+    const [lamp] = turned.findings.filter(({ rule }) => rule === 'keys/missing');
+    expect([lamp?.id, lamp?.here, lamp?.there]).toEqual([null, null, 'Open']);
+  });
+
+  test('what cannot be compared says why', async () => {
+    const [other, empty] = [await another(), await another()];
+    const [own, foreign] = [await surveyed(room, bare), await surveyed(other, bare)];
+    expect(await compare(room, null, { source: empty.source.id, survey: null })).toEqual({
+      problem: `${empty.source.name} has not been surveyed yet.`,
+    });
+    expect(await compare(room, foreign, { source: room.source.id, survey: own })).toEqual({
+      problem: `Survey ${foreign} is of another source.`,
+    });
+    const lost = await surveyed(room, mended);
+    await store.query('update surveys set catalogue = null where id = $1', [lost]);
+    expect(await compare(room, lost, { source: room.source.id, survey: own })).toMatchObject({
+      problem: expect.stringContaining('has kept no catalogue') as string,
+    });
+  });
 });
 
 test('refused with words: where Pawl surveys itself, another engine, while a survey waits', async () => {

@@ -2,7 +2,10 @@
 // text that the server writes (binary values are asked for as hexadecimal).
 
 import { type Connection, createConnection, type ConnectionOptions } from 'mysql2';
+import { variant as mariadb } from '../../core/engines/mariadb/mariadb';
 import { ownSchemas } from '../../core/engines/mariadb/questions/catalogue-queries';
+import type { Variant } from '../../core/engines/mariadb/variant';
+import { variant as mysql } from '../../core/engines/mysql/variant';
 import type { ConnectionDetails, ServerName, Settled } from './details';
 import { SourceError } from '../SourceError';
 import { connectionError } from './errors';
@@ -89,7 +92,7 @@ interface Server {
   readonly since: number;
   readonly sinceInWords: string;
   /** How long a statement may take, where the server can be told; of MySQL those that only read. */
-  time(statementMs: number): string;
+  readonly time: Variant['boundedBy'];
   /** Every rule holds for what we change ourselves, and the server says what it would copy rather than do it. */
   readonly changing: string;
 }
@@ -101,7 +104,7 @@ const servers: Readonly<Record<ServerName, Server>> = {
     collation: 'utf8mb4',
     since: 1005,
     sinceInWords: '10.5',
-    time: (ms) => `max_statement_time = ${(ms / 1000).toFixed(3)}, idle_transaction_timeout = 60`,
+    time: mariadb.boundedBy,
     changing: `${rulesHold}, check_constraint_checks = 1`,
   },
   mysql: {
@@ -109,7 +112,7 @@ const servers: Readonly<Record<ServerName, Server>> = {
     collation: 'UTF8MB4_0900_AI_CI',
     since: 800,
     sinceInWords: '8.0',
-    time: (ms) => `max_execution_time = ${Math.round(ms)}`,
+    time: mysql.boundedBy,
     changing: rulesHold,
   },
 };

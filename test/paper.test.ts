@@ -6,10 +6,9 @@ import { describeCheck } from '../src/core/operations/check';
 import { operationInWords } from '../src/core/operations/index';
 import type { EngineFacts, Traits } from '../src/core/engines/engineFacts';
 import { planFor } from '../src/core/plan/plan';
-import { questionsFor } from '../src/core/remedies/index';
-import { type Answer, type Decision, typedName } from '../src/core/remedies/question';
-import type { Finding } from '../src/core/rules/finding';
+import type { Question } from '../src/core/remedies/question';
 import { keptSurvey } from './golden/kept';
+import { type Choice, decidedBy } from './kit/answered';
 
 const contrary: Traits = {
   transactionalDdl: false,
@@ -46,7 +45,7 @@ const strange =
 
 const survey = keptSurvey('postgresql');
 
-const choices: Readonly<Record<string, (allowed: readonly Answer[], n: number) => Answer | undefined>> = {
+const choices: Readonly<Record<string, Choice>> = {
   first: (allowed) => allowed[0],
   last: (allowed) => allowed.at(-1),
   'one after the other': (allowed, n) => allowed[n % allowed.length],
@@ -58,27 +57,16 @@ describe.each(Object.entries(choices))('of the remedies, with the answers: %s', 
     const told: string[] = [];
     const offered = new Set<string>();
     const chosen = findings.filter(({ proposal }) => proposal.kind !== 'byHand');
-    const decide = (finding: Finding, n: number): Decision => {
-      let decision: Decision = {};
-      for (;;) {
-        const questions = questionsFor(finding, catalogue, decision);
-        for (const { id, title, answers } of questions) {
-          told.push(title, ...answers.flatMap((answer) => [answer.title, answer.cost, answer.effect, answer.refused ?? '']));
-          for (const answer of answers) if (answer.refused === null) offered.add(`${id} ${answer.id}`);
-        }
-        const open = questions.find(({ id }) => decision[id] === undefined);
-        const answer =
-          open &&
-          choose(
-            open.answers.filter(({ refused }) => refused === null),
-            n,
-          );
-        if (!open || !answer) return decision;
-        const typed = answer.asks ? { [typedName(open.id)]: answer.asks.options?.[0]?.id ?? 'somebody' } : {};
-        decision = { ...decision, [open.id]: answer.id, ...typed };
+    const look = (questions: readonly Question[]): void => {
+      for (const { id, title, answers } of questions) {
+        told.push(title, ...answers.flatMap((answer) => [answer.title, answer.cost, answer.effect, answer.refused ?? '']));
+        for (const answer of answers) if (answer.refused === null) offered.add(`${id} ${answer.id}`);
       }
     };
-    const decided = chosen.map((finding, n) => ({ finding, decision: decide(finding, n) }));
+    const decided = chosen.map((finding, n) => ({
+      finding,
+      decision: decidedBy(finding, catalogue, (allowed) => choose(allowed, n), look),
+    }));
     const plan = planFor(decided, catalogue, { label: 'paper', mode: 'plain' });
     expect(plan.steps.length).toBeGreaterThan(30);
     told.push(

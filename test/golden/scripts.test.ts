@@ -4,17 +4,11 @@
 
 import { createHash } from 'node:crypto';
 import { describe, expect, test } from 'vitest';
-import type { Catalogue } from '../../src/core/catalogue/model';
 import { engineNamed } from '../../src/core/engines/index';
 import { engineNames } from '../../src/core/engines/name';
 import { planFor } from '../../src/core/plan/plan';
-import { type Answer, type Decision, typedName } from '../../src/core/remedies/question';
-import { questionsFor } from '../../src/core/remedies/index';
-import type { Finding } from '../../src/core/rules/finding';
+import { type Choice, decidedBy } from '../kit/answered';
 import { keptSurvey } from './kept';
-
-/** `n` counts the findings. */
-type Choice = (allowed: readonly Answer[], n: number) => Answer | undefined;
 
 /** How somebody would decide throughout: each way meets other operations. */
 const dockets: Readonly<Record<string, Choice>> = {
@@ -23,23 +17,6 @@ const dockets: Readonly<Record<string, Choice>> = {
   last: (allowed) => allowed.at(-1),
   'one after the other': (allowed, n) => allowed[n % allowed.length],
 };
-
-function decided(finding: Finding, catalogue: Catalogue, choose: Choice, n: number): Decision {
-  let decision: Decision = {};
-  // An answer may bring another question with it.
-  for (;;) {
-    const open = questionsFor(finding, catalogue, decision).find(({ id }) => decision[id] === undefined);
-    const answer =
-      open &&
-      choose(
-        open.answers.filter(({ refused }) => refused === null),
-        n,
-      );
-    if (!open || !answer) return decision;
-    const typed = answer.asks ? { [typedName(open.id)]: answer.asks.options?.[0]?.id ?? 'somebody' } : {};
-    decision = { ...decision, [open.id]: answer.id, ...typed };
-  }
-}
 
 const heading = { title: 'golden', source: 'harbour', madeAt: '2026-11-26T00:00:00.000Z' };
 
@@ -52,7 +29,7 @@ describe.each(engineNames)('%s', (engine) => {
       const { catalogue, findings } = await keptSurvey(engine);
       const chosen = findings.filter(({ proposal }) => proposal.kind !== 'byHand');
       const plan = planFor(
-        chosen.map((finding, n) => ({ finding, decision: decided(finding, catalogue, choose, n) })),
+        chosen.map((finding, n) => ({ finding, decision: decidedBy(finding, catalogue, (allowed) => choose(allowed, n)) })),
         catalogue,
         { label: 'golden', mode },
       );

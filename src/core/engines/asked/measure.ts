@@ -74,12 +74,11 @@ function* profile(by: Measuring, table: Table, { depth, values = true }: Measure
   const { from, sampled } = yield* by.extentOf(table, depth);
   const counts = table.columns.flatMap((column) => {
     const width = by.width(column);
+    const bounded = values && isBounded(by, table, column);
     return [
       column.nullable ? `count(${by.quote(column.name)})` : 'count(*)',
       column.family === 'text' ? by.countWhere(by.guardedBlank(column.name)) : 'null',
-      ...(['min', 'max'] as const).map((which) =>
-        values && isBounded(by, table, column) ? by.bound(which, column.name) : 'null',
-      ),
+      ...(['min', 'max'] as const).map((which) => (bounded ? by.bound(which, column.name) : 'null')),
       width === null ? 'null' : `max(${width})`,
     ];
   });

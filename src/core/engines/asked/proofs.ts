@@ -96,7 +96,6 @@ function freestOf(columns: readonly string[], constraint: string, table: Table):
 }
 
 function againstClaim({ quote, literal, later }: Proving, claim: Claim, table: Table): string {
-  const named = (name: string): Column => columnOf(table, name);
   switch (claim.kind) {
     case 'notNegative':
       return `${quote(claim.column)} = -1`;
@@ -107,13 +106,13 @@ function againstClaim({ quote, literal, later }: Proving, claim: Claim, table: T
     case 'noneOf':
       return `${quote(claim.column)} = ${literal(claim.values[0] ?? '')}`;
     case 'oneOf': {
-      const { length } = named(claim.column);
+      const { length } = columnOf(table, claim.column);
       const known = claim.values.map((value) => value.toLowerCase());
       const strange = ['pawl', '~', '?', '!', '#'].find((text) => text.length <= (length ?? 9) && !known.includes(text));
       return `${quote(claim.column)} = ${literal(strange ?? '')}`;
     }
     case 'ordered':
-      return `${quote(claim.first)} = ${quote(claim.second)} + ${later(named(claim.second))}`;
+      return `${quote(claim.first)} = ${quote(claim.second)} + ${later(columnOf(table, claim.second))}`;
   }
 }
 

@@ -3,9 +3,8 @@
 import { tableNames } from '../../catalogue/identifiers';
 import { literal, quote, quoteTable, sameName } from './quote';
 import { indent } from './scripts';
-import type { CountedChange, Refusing, Variant } from './variant';
+import { type CountedChange, memory, type Refusing, type Variant } from './variant';
 
-const memory = 64 * 1024 * 1024;
 const moreMemory = `set statement tmp_memory_table_size = ${memory}, max_heap_table_size = ${memory} for`;
 
 export const variant: Variant = {

@@ -5,10 +5,9 @@ import { letters, noValue, signs, space } from '../answerLines';
 import type { Printable, PrintedQuestions } from '../dialect';
 import type { EngineName } from '../name';
 import { comment, literal } from './quote';
-import type { Variant } from './variant';
+import { memory, type Variant } from './variant';
 
 const statementMs = 600_000;
-const memory = 64 * 1024 * 1024;
 
 export interface Printing {
   readonly engine: EngineName;

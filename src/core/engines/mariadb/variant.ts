@@ -19,6 +19,9 @@ export interface Told {
   readonly lock: 'none' | 'shared' | 'exclusive' | null;
 }
 
+/** Bytes that a query may have to keep a set of keys in. */
+export const memory = 64 * 1024 * 1024;
+
 export interface Variant {
   readonly ways: Readonly<Record<Way, Told>>;
   /** A statement that references are not looked at for (manual, "foreign_key_checks"): whatever it lets through has to be counted. */

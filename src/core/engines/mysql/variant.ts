@@ -3,9 +3,8 @@
 import { isTable, literal, quoteTable, sameName } from '../mariadb/quote';
 import { indent } from '../mariadb/scripts';
 import { onePart } from '../mariadb/shown';
-import type { Variant } from '../mariadb/variant';
+import { memory, type Variant } from '../mariadb/variant';
 
-const memory = 64 * 1024 * 1024;
 const mostRun = 1_000;
 
 export const variant: Variant = {

@@ -4,7 +4,7 @@
 
 import type { Column } from '../../../catalogue/model';
 import { mayBeTooWide, measure as measureBy } from '../../asked/measure';
-import type { Measuring } from '../../asked/measuring';
+import type { ColumnSet, Measuring } from '../../asked/measuring';
 import type { Questions } from '../../questions';
 import { quote } from '../quote';
 import { conditions, spelling } from '../spelling';
@@ -36,20 +36,18 @@ const measuring: Measuring = {
   },
   weightOf: () => null,
   repeatsTogether: true,
-  countsOf({ request, columns, live }) {
-    const filled = columns.map(({ name }) => `${quote(name)} is not null`).join(' and ');
-    const where = live === null ? filled : `${filled} and ${live}`;
+  countsOf(set) {
+    const { request, columns, live } = set;
     return [
       live === null ? 'count(*)' : spelling.countWhere(live),
-      spelling.countWhere(where),
-      `count(distinct ${hashOf(columns, request.folded === true)}) filter (where ${where})`,
+      spelling.countWhere(whereOf(set)),
+      `count(distinct ${hashOf(columns, request.folded === true)}) filter (where ${whereOf(set)})`,
     ];
   },
-  groupsOf(from, { request, columns, live }) {
-    const filled = columns.map(({ name }) => `${quote(name)} is not null`).join(' and ');
-    const by = columns.map((column) => (request.folded ? spelling.folded(column) : quote(column.name))).join(', ');
+  groupsOf(from, set) {
+    const by = set.columns.map((column) => (set.request.folded ? spelling.folded(column) : quote(column.name))).join(', ');
     return `select count(*), coalesce(sum(times), 0)
-     from (select count(*) as times from ${from} where ${live === null ? filled : `${filled} and ${live}`} group by ${by} having count(*) > 1) as repeated`;
+     from (select count(*) as times from ${from} where ${whereOf(set)} group by ${by} having count(*) > 1) as repeated`;
   },
   readable: ({ name }) => text(name),
   lookedUpAs: typeFor,
@@ -73,6 +71,10 @@ const measuring: Measuring = {
 };
 
 export const measure: Questions['measure'] = (...asked) => measureBy(measuring, ...asked);
+
+function whereOf({ columns, live }: ColumnSet): string {
+  return [...columns.map(({ name }) => `${quote(name)} is not null`), ...(live === null ? [] : [live])].join(' and ');
+}
 
 const fixed = ['interval', 'inet', 'cidr', 'money', 'macaddr', 'oid'];
 

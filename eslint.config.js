@@ -100,6 +100,10 @@ export default defineConfig([
     },
   },
   {
+    files: ['src/**/*.tsx'],
+    rules: { 'max-lines-per-function': ['error', { max: 100, skipBlankLines: true, skipComments: true }] },
+  },
+  {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

@@ -29,6 +29,9 @@ export const AsNumber = () => ReadAs((value) => (Array.isArray(value) ? value.ma
 /** A number; null where the field was left empty. */
 export const AsNumberOrNone = () => ReadAs((value) => (value === '' || value === undefined ? null : Number(value)));
 
+/** A list, also of one. */
+export const AsList = () => ReadAs((value): unknown[] => (Array.isArray(value) ? value : [value]));
+
 /** A field that is ticked in a form, or true where it was kept. */
 export const Ticked = () => ReadAs((value) => value === true || value === 'on');
 

@@ -42,14 +42,22 @@ export function parsePart<T extends object>(Shape: ClassConstructor<T>, plain: u
   return problems.length > 0 ? { ok: false, errors: flatten(problems) } : { ok: true, value };
 }
 
+/** An object of which each field that is wrong is as the class has it, and what the class does not know is left alone. */
+export async function parseWhatHolds<T extends object>(Shape: ClassConstructor<T>, plain: object): Promise<T> {
+  const { value } = fill(Shape, plain);
+  const problems = await validate(value, strictly);
+  const usual = new Shape();
+  return Object.assign(value, ...problems.map(({ property }) => ({ [property]: usual[property as keyof T] }))) as T;
+}
+
 /** The fields of a form; one that is there several times becomes a list. */
 export function parseForm<T extends object>(Shape: ClassConstructor<T>, form: FormData): Promise<Parsed<T>> {
   return parse(Shape, fieldsOf(form));
 }
 
 /** By name; a list where a field comes more than once. */
-export function fieldsOf(form: FormData): Readonly<Record<string, unknown>> {
-  const lists = new Map<string, FormDataEntryValue[]>();
+export function fieldsOf(form: FormData | URLSearchParams): Readonly<Record<string, unknown>> {
+  const lists = new Map<string, unknown[]>();
   for (const [name, value] of form) {
     const list = lists.get(name);
     if (list) list.push(value);

@@ -1,4 +1,6 @@
+import { IsIn } from 'class-validator';
 import { listAs, type ListForm, listForms, listTypes } from '~/core/formats/lists';
+import { asked } from './asked.server';
 
 /** What a source is called, as part of the name of a file. */
 export function inFileName(name: string): string {
@@ -15,6 +17,10 @@ export function download(name: string, as: ListForm, text: string): Response {
   });
 }
 
+class FileShape {
+  @IsIn(listForms) as: ListForm = 'csv';
+}
+
 interface DownloadedList {
   readonly name: string;
   readonly columns: readonly string[];
@@ -22,8 +28,7 @@ interface DownloadedList {
 }
 
 /** A list to download, in the form that the address asks for by `as`: CSV unless it says otherwise. */
-export function downloadList(request: Request, { name, columns, rows }: DownloadedList): Response {
-  const asked = new URL(request.url).searchParams.get('as');
-  const as = listForms.find((form) => form === asked) ?? 'csv';
+export async function downloadList(request: Request, { name, columns, rows }: DownloadedList): Promise<Response> {
+  const { as } = await asked(FileShape, request);
   return download(name, as, listAs(as, columns, rows));
 }

@@ -1,4 +1,4 @@
-import { ReadAs } from '~/input/fill';
+import { AsList, ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
 import { askedDefaults } from '~/core/operations/default-value';
@@ -16,6 +16,14 @@ function plain(value: unknown): unknown {
   } catch {
     return null;
   }
+}
+
+/** Where the page begins: a table, columns of it, what is wanted, a constraint. */
+export class AskedOf {
+  @IsString() @MaxLength(1000) table = '';
+  @AsList() @IsArray() @ArrayMaxSize(32) @IsString({ each: true }) column: string[] = [];
+  @IsIn(kinds) what: WishKind | null = null;
+  @IsString() @MaxLength(1000) constraint = '';
 }
 
 export class AskForm {

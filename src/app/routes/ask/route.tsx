@@ -11,6 +11,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import { asked } from '~/app/server/asked.server';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { ProblemStation } from '~/app/ui/ProblemPage';
@@ -29,7 +30,7 @@ import { errorsInWords, parseForm } from '~/input/parse';
 import { latestCatalogue } from '~/work/catalogues';
 import { ask } from '~/work/wishes';
 import { DefaultField, GoneField, ParentField, type Switch, SwitchField } from './fields';
-import { AskForm, wishIn } from './askForms.server';
+import { AskedOf, AskForm, wishIn } from './askForms.server';
 import type { Route } from './+types/route';
 
 /** More parents than anybody scrolls through; the likeliest first. */
@@ -37,12 +38,12 @@ const mostParents = 2_000;
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'plan');
-  const { searchParams } = new URL(request.url);
+  const { what, constraint, ...of } = await asked(AskedOf, request);
   const catalogue = await latestCatalogue(store, source.id);
-  const asked = searchParams.get('table') ?? '';
-  const table = catalogue && findTable(catalogue, asked as TableId);
-  if (!catalogue || !table) throw notFound(`There is no table ${asked}`, 'Choose a table in the inventory, and ask from there.');
-  const columns = searchParams.getAll('column').filter((name) => table.columns.some((column) => column.name === name));
+  const table = catalogue && findTable(catalogue, of.table as TableId);
+  if (!catalogue || !table)
+    throw notFound(`There is no table ${of.table}`, 'Choose a table in the inventory, and ask from there.');
+  const columns = of.column.filter((name) => table.columns.some((column) => column.name === name));
   return {
     source: source.id,
     table: table.id,
@@ -51,7 +52,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     parents: parentsFor(catalogue, table),
     parts: partsOf(table, catalogue),
     switches: switchesOf(table, catalogue),
-    first: { columns, what: kindIn(searchParams.get('what')), constraint: searchParams.get('constraint') ?? '' },
+    first: { columns, what, constraint },
   };
 }
 
@@ -92,10 +93,6 @@ function partsOf(table: Table, catalogue: Catalogue): readonly Part[] {
       }),
     ...table.triggers.map(({ name }) => ({ object: 'trigger' as const, name, words: '', drops: false })),
   ];
-}
-
-function kindIn(text: string | null): WishKind | null {
-  return text !== null && Object.hasOwn(wishes, text) ? (text as WishKind) : null;
 }
 
 /** The keys of other tables that some column of a table could refer to. */

@@ -1,7 +1,8 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { ArrayMaxSize, ArrayMinSize, IsString, Matches, MaxLength } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsIn, IsString, Matches, MaxLength } from 'class-validator';
 import { intentsOn } from '~/app/server/intents.server';
 import { Numbers } from '~/input/numbers';
+import { type FindingState, findingStates } from '~/core/ratchet/states';
 import { counted } from '~/core/naming/words';
 import type { FindingRowId } from '~/store/ids';
 import { addToDocket, takeFromDocket } from '~/work/dockets/contents';
@@ -23,6 +24,11 @@ export class WaiveForm extends Chosen {
 
 function undo({ source }: Room, name: string, { findings }: Chosen) {
   return { address: pathTo('/s/:source/findings', { source: source.id }), fields: { intent: name, findings: findings.join() } };
+}
+
+/** Findings of which state: the open ones unless another is asked for. */
+export class ShownFindings {
+  @IsIn(['', 'all', ...findingStates]) show: '' | 'all' | FindingState = '';
 }
 
 const intent = intentsOn<Room>();

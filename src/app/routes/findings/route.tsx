@@ -7,6 +7,7 @@ import { Choice } from '~/app/ui/Choice';
 import { Desk } from '~/app/ui/list/Desk';
 import { WholeList } from '~/app/ui/list/WholeList';
 import { inFull } from '~/app/ui/format';
+import { asked } from '~/app/server/asked.server';
 import { enter } from '~/app/server/door.server';
 import { actOn } from '~/app/server/intents.server';
 import { findingStates, openStates } from '~/core/ratchet/states';
@@ -19,13 +20,13 @@ import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import { findLatestCatalogueId } from '~/store/surveys/surveys';
 import { findingFields, findingGroups } from './fields';
-import { findingsIntents } from './findingsForms.server';
+import { findingsIntents, ShownFindings } from './findingsForms.server';
 import { Several } from './Several';
 import type { Route } from './+types/route';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { source, store } = await enter({ params, context }, 'seeFindings');
-  const show = new URL(request.url).searchParams.get('show') ?? '';
+  const { show } = await asked(ShownFindings, request);
   const states =
     show === 'all' ? findingStates : findingStates.filter((state) => (show === '' ? openStates.includes(state) : state === show));
   const [board, counts, last] = await Promise.all([

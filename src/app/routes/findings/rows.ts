@@ -3,7 +3,7 @@ import { IsInt, Max, Min } from 'class-validator';
 import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { rowsOf } from '~/core/rules/audit';
-import { parse } from '~/input/parse';
+import { asked } from '~/app/server/asked.server';
 import type { RowsPage } from '~/core/engines/questions';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
@@ -12,7 +12,7 @@ import type { Route } from './+types/rows';
 const atOnce = 8;
 
 class PageShape {
-  @AsNumber() @IsInt() @Min(1) @Max(100_000) page!: number;
+  @AsNumber() @IsInt() @Min(1) @Max(100_000) page = 1;
 }
 
 interface Shown {
@@ -29,8 +29,7 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     if (!finding) throw notFound('There is no such finding', 'It may belong to another source.');
     const question = rowsOf(coreFinding(finding));
     if (!question) return unanswered('No row speaks for this: it is about how things are declared.');
-    const parsed = await parse(PageShape, { page: new URL(request.url).searchParams.get('page') ?? 1 });
-    const page = parsed.ok ? parsed.value.page : 1;
+    const { page } = await asked(PageShape, request);
     return askSource<Shown>(room, 'seeRows', request.signal, async (reader) => ({
       page,
       rows: await reader.offenders(question, { offset: (page - 1) * atOnce, limit: atOnce }),

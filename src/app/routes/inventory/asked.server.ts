@@ -1,3 +1,5 @@
+import { IsString, MaxLength } from 'class-validator';
+import { asked } from '~/app/server/asked.server';
 import type { Room } from '~/work/enter';
 import { notFound } from '~/app/server/ids.server';
 import { type Filter, type FilterProblem, isProblem, parseFilter } from '~/core/inventory/filter';
@@ -5,6 +7,11 @@ import { fieldNamed, fieldsFor, isStockKind, type StockKind } from '~/core/inven
 import type { Field, Line } from '~/core/inventory/stock';
 import { seesRows } from '~/work/enter';
 import { listLines, type Sort } from '~/store/inventory/inventory';
+
+class ListShape {
+  @IsString() @MaxLength(10_000) q = '';
+  @IsString() @MaxLength(200) sort = '';
+}
 
 export interface AskedFor {
   readonly kind: StockKind;
@@ -17,12 +24,11 @@ export interface AskedFor {
 }
 
 /** What an address asks of a list: `q` in the filter language, `sort` by a field, falling with a minus before it. Throws a 404 page. */
-export function askedFor(room: Room, request: Request, kind: string | undefined): AskedFor {
+export async function askedFor(room: Room, request: Request, kind: string | undefined): Promise<AskedFor> {
   if (!isStockKind(kind)) throw notFound(`There is no list of ${kind}`, 'Choose one of those of the inventory.');
-  const { searchParams } = new URL(request.url);
+  const { q, sort: wanted } = await asked(ListShape, request);
   const fields = fieldsFor(kind, seesRows(room));
-  const parsed = parseFilter(searchParams.get('q') ?? '', { fields });
-  const wanted = searchParams.get('sort') ?? '';
+  const parsed = parseFilter(q, { fields });
   const field = fieldNamed(fields, wanted.replace(/^-/, ''));
   return {
     kind,

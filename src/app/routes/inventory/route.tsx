@@ -31,7 +31,7 @@ import { linesAtOnce, useWindow } from './window';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  const asked = askedFor(room, request, params.kind);
+  const asked = await askedFor(room, request, params.kind);
   const { source, store } = room;
   const { kind, fields, filter, problem } = asked;
   const [hidden, first, passing, counts, at] = await Promise.all([

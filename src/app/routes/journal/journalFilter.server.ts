@@ -1,6 +1,6 @@
 import { AsNumberOrNone } from '~/input/fill';
 import { IsIn, IsInt, IsISO8601, IsOptional, IsString, Matches, MaxLength, Min, ValidateIf } from 'class-validator';
-import { parse } from '~/input/parse';
+import { asked } from '~/app/server/asked.server';
 import type { ActOutcome, JournalFilter } from '~/store/journal/journal';
 import type { SourceId } from '~/store/ids';
 
@@ -16,10 +16,6 @@ class FilterShape {
 
 /** The filter that an address asks for; what is mistyped in it is left out. */
 export async function filterIn(request: Request): Promise<JournalFilter> {
-  const { searchParams } = new URL(request.url);
-  const asked = Object.fromEntries([...searchParams].filter(([name]) => name in new FilterShape()));
-  const parsed = await parse(FilterShape, asked);
-  if (!parsed.ok) return {};
-  const { from, to, ...rest } = parsed.value;
+  const { from, to, ...rest } = await asked(FilterShape, request);
   return { ...rest, from: from === '' ? null : from, to: to === '' ? null : to };
 }

@@ -1,7 +1,11 @@
 import { pathTo } from '~/app/ui/pathTo';
 import { visible } from '~/core/naming/visible';
+import { IsString } from 'class-validator';
+import { asked } from '~/app/server/asked.server';
 import { enter } from '~/app/server/door.server';
-
+import { stations } from '~/app/stations';
+import { may } from '~/core/rights/rights';
+import { ReadAs } from '~/input/fill';
 import { listDockets } from '~/store/dockets/dockets';
 import { searchFindings } from '~/store/findings/findings';
 import { searchNames } from '~/store/surveys/surveyedTables';
@@ -14,6 +18,11 @@ export interface Landing {
 }
 
 const most = 8;
+const longest = 200;
+
+class LookedFor {
+  @ReadAs((typed) => (typeof typed === 'string' ? typed.slice(0, longest) : '')) @IsString() q = '';
+}
 
 export interface Found {
   /** What was looked for. */
@@ -23,27 +32,10 @@ export interface Found {
 
 /** Where a few letters can lead to. */
 export async function loader({ params, request, context }: Route.LoaderArgs): Promise<Found> {
-  const { source, store } = await enter({ params, context }, 'seeFindings');
-  const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 200).trim();
+  const { source, store, actor } = await enter({ params, context }, 'seeFindings');
+  const text = (await asked(LookedFor, request)).q.trim();
   const at = pathTo('/s/:source', { source: source.id });
   const fits = (label: string): boolean => label.toLowerCase().includes(text.toLowerCase());
-  const stations = [
-    'Inventory',
-    'Coverage',
-    'Findings',
-    'Dockets',
-    'Ratchet',
-    'Surveys',
-    'Drift',
-    'Waivers',
-    'Rules',
-    'Style',
-    'Schedules',
-  ].map((name): Landing => ({
-    kind: 'station',
-    label: name,
-    to: `${at}/${name.toLowerCase()}`,
-  }));
   const [names, findings, dockets] = await Promise.all([
     searchNames(store, source.id, text, most),
     text === '' ? [] : searchFindings(store, source.id, text, most),
@@ -52,7 +44,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
   return {
     text,
     landings: [
-      ...stations.filter((s) => fits(s.label)),
+      ...stations
+        .filter(({ name, right }) => fits(name) && may(actor.bounds, right, source.id))
+        .map(({ name, path }): Landing => ({ kind: 'station', label: name, to: path(source.id) })),
       ...names.map((name): Landing => ({
         kind: name.column === null ? 'table' : 'column',
         label: name.column === null ? name.id : `${name.id}.${name.column}`,

@@ -7,7 +7,8 @@ import { useEffect } from 'react';
 import { data, Form, redirect, useNavigation, useRevalidator } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
 import { formIn } from '~/app/server/door.server';
-import { letIntoBrowser, localAddress } from '~/app/server/entry.server';
+import { asked } from '~/app/server/asked.server';
+import { letIntoBrowser } from '~/app/server/entry.server';
 import { office } from '~/app/server/office.server';
 import { isDemo } from '~/app/server/settings.server';
 import { EntryCard } from '~/app/ui/EntryCard';
@@ -15,10 +16,10 @@ import { parseForm } from '~/input/parse';
 import { elsewhereName } from '~/work/elsewhere';
 import { letIn, listDemoPeople, signIn } from '~/work/people';
 import type { Route } from './+types/route';
-import { SignInForm } from './signInForm.server';
+import { LeadsTo, SignInForm } from './signInForm.server';
 
 export async function loader({ request, context }: Route.LoaderArgs) {
-  const to = localAddress(new URL(request.url).searchParams.get('to'));
+  const { to } = await asked(LeadsTo, request);
   const { actor, address } = context.get(passedContext);
   if (actor) return redirect(to);
   const demo = isDemo && isThisMachine(address) ? await listDemoPeople(office()) : [];

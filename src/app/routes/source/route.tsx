@@ -33,6 +33,7 @@ import { allRights, may } from '~/core/rights/rights';
 import { seesRows } from '~/work/enter';
 import { sourcesFor } from '~/work/sources';
 import { titled } from '~/app/ui/title';
+import { type OnTrack, stations, track } from '~/app/stations';
 import type { Route } from './+types/route';
 
 export async function loader({ params, context }: Route.LoaderArgs) {
@@ -81,37 +82,26 @@ export default function SourceFrame({ loaderData }: Route.ComponentProps) {
   const navigate = useNavigate();
   useKeys(
     useMemo(
-      () => [
-        { key: '1', does: 'Inventory', run: () => void navigate(pathTo('/s/:source/inventory', { source: source.id })) },
-        { key: '2', does: 'Coverage', run: () => void navigate(pathTo('/s/:source/coverage', { source: source.id })) },
-        { key: '3', does: 'Findings', run: () => void navigate(pathTo('/s/:source/findings', { source: source.id })) },
-        { key: '4', does: 'Dockets', run: () => void navigate(pathTo('/s/:source/dockets', { source: source.id })) },
-        { key: '5', does: 'Ratchet', run: () => void navigate(pathTo('/s/:source/ratchet', { source: source.id })) },
-        { key: '6', does: 'Rules', run: () => void navigate(pathTo('/s/:source/rules', { source: source.id })) },
-        { key: '7', does: 'House style', run: () => void navigate(pathTo('/s/:source/style', { source: source.id })) },
-        { key: '8', does: 'Survey budget', run: () => void navigate(pathTo('/s/:source/budget', { source: source.id })) },
-      ],
+      () =>
+        stations.flatMap(({ name, path, key }) =>
+          key === undefined ? [] : [{ key, does: name, run: () => void navigate(path(source.id)) }],
+        ),
       [navigate, source.id],
     ),
   );
+  const counted: Readonly<Record<OnTrack, number | string>> = {
+    Inventory: columns,
+    Coverage: tables,
+    Findings: counts.open,
+    Dockets: dockets,
+    Ratchet: sound == null ? '–' : percent(sound),
+  };
   return (
     <Saying>
       <Frame>
         <Strip>
           <Switcher {...loaderData} />
-          <Track
-            stations={[
-              { name: 'Inventory', at: pathTo('/s/:source/inventory', { source: source.id }), count: columns },
-              { name: 'Coverage', at: pathTo('/s/:source/coverage', { source: source.id }), count: tables },
-              { name: 'Findings', at: pathTo('/s/:source/findings', { source: source.id }), count: counts.open },
-              { name: 'Dockets', at: pathTo('/s/:source/dockets', { source: source.id }), count: dockets },
-              {
-                name: 'Ratchet',
-                at: pathTo('/s/:source/ratchet', { source: source.id }),
-                count: sound == null ? '–' : percent(sound),
-              },
-            ]}
-          />
+          <Track stations={track.map(({ name, path }) => ({ name, at: path(source.id), count: counted[name] }))} />
           <SurveyChip {...loaderData} />
         </Strip>
         <Underway />
@@ -156,31 +146,15 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
             {other.name}&nbsp;<Environment className={other.environment}>{other.environment}</Environment>
           </MenuItem>
         ))}
-        {allowed.includes('keepSources') && (
-          <MenuItem component={Link} to={pathTo('/sources/:source/edit', { source: source.id })} onClick={close}>
-            Connection of {source.name}…
-          </MenuItem>
+        {stations.map(
+          ({ name, path, right, menu }) =>
+            menu &&
+            allowed.includes(right) && (
+              <MenuItem key={name} component={Link} to={path(source.id)} onClick={close}>
+                {menu(source.name)}
+              </MenuItem>
+            ),
         )}
-        <MenuItem component={Link} to={pathTo('/s/:source/rules', { source: source.id })} onClick={close}>
-          Rules for {source.name}…
-        </MenuItem>
-        <MenuItem component={Link} to={pathTo('/s/:source/style', { source: source.id })} onClick={close}>
-          House style of {source.name}…
-        </MenuItem>
-        <MenuItem component={Link} to={pathTo('/s/:source/waivers', { source: source.id })} onClick={close}>
-          Waivers of {source.name}…
-        </MenuItem>
-        <MenuItem component={Link} to={pathTo('/s/:source/schedules', { source: source.id })} onClick={close}>
-          When {source.name} is surveyed…
-        </MenuItem>
-        {allowed.includes('keepSources') && (
-          <MenuItem component={Link} to={pathTo('/s/:source/listeners', { source: source.id })} onClick={close}>
-            Who hears of {source.name}…
-          </MenuItem>
-        )}
-        <MenuItem component={Link} to={pathTo('/s/:source/budget', { source: source.id })} onClick={close}>
-          Survey budget of {source.name}…
-        </MenuItem>
         <MenuItem component={Link} to="/sources" onClick={close}>
           All sources
         </MenuItem>

@@ -6,24 +6,21 @@ import { Form, Link, useNavigation } from 'react-router';
 import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
 import { changeableStates } from '~/core/ratchet/states';
-import type { DocketRow } from '~/store/dockets/dockets';
-import type { RefusalRow } from '~/store/dockets/refusals';
-import { AsShown, type Shown } from './AsShown';
+import { AsShown } from './AsShown';
+import type { DocketPage } from './docketPage.server';
 
 interface RefusedProps {
-  readonly source: number;
-  readonly docket: DocketRow;
-  readonly refusals: readonly (RefusalRow & { readonly title: string })[];
-  readonly shown: Shown;
-  readonly mayPlan: boolean;
+  readonly page: DocketPage;
   readonly problem: string | null;
 }
 
 /** Every remedy that the database refused, on a copy or in a run, with what can be done about it: one by one, or all at once. */
-export function Refused({ source, docket, refusals, shown, mayPlan, problem }: RefusedProps) {
+export function Refused({ page, problem }: RefusedProps) {
+  const { docket, refusals, shown } = page;
+  const source = page.source.id;
   const busy = useNavigation().state !== 'idle';
   const changeable = changeableStates.includes(docket.state);
-  const canTake = mayPlan && (changeable || docket.state === 'Stopped');
+  const canTake = page.instead.plan === null && (changeable || docket.state === 'Stopped');
   const tried = refusals.filter((refusal) => refusal.tried);
   const [first] = refusals;
   if (!first) return null;

@@ -13,20 +13,12 @@ import { VirtualList } from '~/app/ui/VirtualList';
 import { sizeInWords } from '~/core/naming/words';
 import { type RehearsalLine, type RehearsalPart, rehearsalParts, usualCopyBytes } from '~/core/plan/rehearsal';
 import { changeableStates } from '~/core/ratchet/states';
-import type { DocketRow } from '~/store/dockets/dockets';
-import type { OwedRow } from '~/store/dockets/owedRemovals';
-import type { RehearsalRow } from '~/store/dockets/rehearsals';
-import { AsShown, type Instead, type Shown } from './AsShown';
+import { AsShown } from './AsShown';
+import type { DocketPage } from './docketPage.server';
 
 interface RehearsingProps {
-  readonly docket: DocketRow;
-  readonly rehearsal: RehearsalRow | null;
-  /** Where it is rehearsed, how much would be copied, and whether that has to be confirmed. */
-  readonly place: { readonly server: string; readonly example: string; readonly bytes: number; readonly confirm: boolean };
-  /** Copies of it that are still somewhere. */
-  readonly owed: readonly OwedRow[];
-  readonly shown: Shown;
-  readonly instead: Instead;
+  readonly page: DocketPage;
+  readonly place: NonNullable<DocketPage['place']>;
   readonly problem: string | null;
 }
 
@@ -40,7 +32,8 @@ const titles: Readonly<Record<RehearsalPart['name'], string>> = {
 };
 
 /** The rehearsal of a docket: asked for, watched, and what came of it, part by part. */
-export function Rehearsing({ docket, rehearsal, place, owed, shown, instead, problem }: RehearsingProps) {
+export function Rehearsing({ page, place, problem }: RehearsingProps) {
+  const { docket, rehearsal, owed, shown, instead } = page;
   const busy = useNavigation().state !== 'idle';
   const going = rehearsal !== null && rehearsal.finishedAt === null;
   const broken = rehearsal?.report?.parts.some((part) => part.state === 'failed') ?? false;

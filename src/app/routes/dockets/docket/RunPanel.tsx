@@ -5,85 +5,32 @@ import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useMemo, useRef } from 'react';
+import { type Ref, useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
 import { useKeys } from '~/app/ui/keys';
-import { type Destination, requirementsFor, whyNotRun } from '~/core/ratchet/permit';
+import { requirementsFor, whyNotRun } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
-import type { DocketRow } from '~/store/dockets/dockets';
-import type { RunRow } from '~/store/dockets/runs';
-import type { SourceRow } from '~/store/sources/sources';
-import { AsShown, type Instead, type Shown } from './AsShown';
+import { AsShown } from './AsShown';
+import type { DocketPage } from './docketPage.server';
 
 interface RunPanelProps {
-  readonly source: SourceRow;
-  readonly destination: Destination;
-  readonly docket: DocketRow;
-  readonly run: RunRow | null;
-  /** Side tables that its repairs leave, in words. */
-  readonly kept: readonly string[];
-  readonly shown: Shown;
-  /** The id of the person who looks. */
-  readonly you: number | null;
-  readonly instead: Instead;
+  readonly page: DocketPage;
   readonly problem: string | null;
-  /** Where a login goes, and how; null where the docket cannot be run from here. */
-  readonly way: { readonly to: string; readonly how: string } | null;
-  /** False where each DDL statement commits. */
-  readonly inTransaction: boolean;
-  /** The command that runs after.sql where the database is. */
-  readonly command: string;
 }
 
 /** Runs the docket on its source, forward or back, with a login that is typed for it; and steers it while it runs. */
-export function RunPanel({
-  source,
-  destination,
-  docket,
-  run,
-  kept,
-  shown,
-  you,
-  instead,
-  problem,
-  way,
-  inTransaction,
-  command,
-}: RunPanelProps) {
-  const busy = useNavigation().state !== 'idle';
+export function RunPanel({ page, problem }: RunPanelProps) {
   const user = useRef<HTMLInputElement>(null);
-  const wrong = useWrong();
   useKeys(useMemo(() => [{ key: 'r', does: 'run the docket', run: () => user.current?.focus() }], []));
-  if (docket.state === 'Running') return <Steering docket={docket} run={run} instead={instead} inTransaction={inTransaction} />;
-  const changeable = changeableStates.includes(docket.state);
-  const open = requirementsFor(docket, destination).filter(({ met }) => !met);
-  const wouldForward = docket.state === 'Stopped' || (changeable && open.length === 0);
-  const refusal = instead.run ?? whyNotRun(docket, source, you);
-  const canForward = wouldForward && refusal === null && way !== null;
-  const hasWayBack = docket.clearedAt === null || kept.length === 0;
-  const canBack = (docket.state === 'Done' || docket.state === 'Stopped') && hasWayBack && instead.run === null && way !== null;
-  const canClear =
-    docket.state === 'Done' && kept.length > 0 && docket.clearedAt === null && instead.run === null && way !== null;
-  const told = changeable || wouldForward || docket.state === 'Done';
+  const { source, docket, way, kept, shown, instead } = page;
+  if (docket.state === 'Running') return <Steering page={page} />;
+  const open = openTo(page);
   return (
     <Form method="post" preventScrollReset aria-label="Run">
       <AsShown {...shown} />
-      {(canForward || canBack) && (
-        <>
-          <h2>{canForward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
-          <p className="small mute" style={{ margin: '0 0 10px' }}>
-            {canForward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
-            {canForward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
-            <span className="mono">{way?.to}</span> ({way?.how}).
-          </p>
-          <Fields>
-            <TextField inputRef={user} name="user" label="User" autoComplete="off" {...wrong('user')} />
-            <TextField name="password" label="Password" type="password" autoComplete="off" {...wrong('password')} />
-          </Fields>
-        </>
-      )}
-      {wouldForward && refusal !== null && <p className="small mute">{refusal}</p>}
+      {(open.forward || open.back) && <Login page={page} forward={open.forward} user={user} />}
+      {open.wouldForward && open.refusal !== null && <p className="small mute">{open.refusal}</p>}
       {way === null && (
         <p className="small mute">{source.name} cannot be reached from here: download its scripts and run them where it is.</p>
       )}
@@ -92,52 +39,9 @@ export function RunPanel({
           {problem}
         </Alert>
       )}
-      <div className="actions">
-        {canForward && (
-          <Button variant="contained" type="submit" name="intent" value="run" disabled={busy}>
-            {docket.state === 'Stopped' ? 'Go on' : 'Run forward'}
-          </Button>
-        )}
-        {canBack && (
-          <Button type="submit" name="intent" value="back" disabled={busy} color={canForward ? 'primary' : 'error'}>
-            Run back
-          </Button>
-        )}
-        {told && instead.vouch === null && (
-          <Button
-            variant="text"
-            type="submit"
-            name="intent"
-            value={changeable || wouldForward ? 'elsewhere' : 'backElsewhere'}
-            formNoValidate
-            disabled={busy}
-          >
-            {changeable || wouldForward ? 'It was run elsewhere' : 'It was backed out elsewhere'}
-          </Button>
-        )}
-        {changeable && instead.plan === null && (
-          <Button variant="text" color="error" type="submit" name="intent" value="discard" sx={{ marginLeft: 'auto' }}>
-            Discard
-          </Button>
-        )}
-      </div>
-      {(changeable || wouldForward) && instead.vouch === null && (
-        <Evidence {...{ source: source.id, docket: docket.id, shown, command, open: way === null }} />
-      )}
-      {canClear && (
-        <Folded title="What its repairs kept is still there">
-          <p className="small">
-            As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
-            {kept.join('; ')}.
-          </p>
-          <div className="actions">
-            <Button type="submit" name="intent" value="clear" color="error" disabled={busy}>
-              Drop what was kept
-            </Button>
-            <span className="small mute">with the login above; there is no way back then</span>
-          </div>
-        </Folded>
-      )}
+      <Acts page={page} open={open} />
+      {(open.changeable || open.wouldForward) && instead.vouch === null && <Evidence page={page} />}
+      {open.clear && <Kept kept={kept} />}
       {docket.clearedAt !== null && kept.length > 0 && (
         <p className="small mute">What its repairs kept has been dropped: it cannot be backed out any more.</p>
       )}
@@ -145,23 +49,118 @@ export function RunPanel({
   );
 }
 
-interface EvidenceProps {
-  readonly source: number;
-  readonly docket: number;
-  readonly shown: Shown;
-  readonly command: string;
-  readonly open: boolean;
+/** What may be done with the docket from where it is. */
+function openTo({ source, destination, docket, kept, you, instead, way }: DocketPage) {
+  const changeable = changeableStates.includes(docket.state);
+  const required = requirementsFor(docket, destination).some(({ met }) => !met);
+  const wouldForward = docket.state === 'Stopped' || (changeable && !required);
+  const refusal = instead.run ?? whyNotRun(docket, source, you);
+  const reached = instead.run === null && way !== null;
+  const keeps = kept.length > 0 && docket.clearedAt === null;
+  return {
+    changeable,
+    wouldForward,
+    refusal,
+    forward: wouldForward && refusal === null && way !== null,
+    back: (docket.state === 'Done' || docket.state === 'Stopped') && (docket.clearedAt === null || kept.length === 0) && reached,
+    clear: docket.state === 'Done' && keeps && reached,
+    told: changeable || wouldForward || docket.state === 'Done',
+  };
+}
+
+type Open = ReturnType<typeof openTo>;
+
+interface LoginProps {
+  readonly page: DocketPage;
+  readonly forward: boolean;
+  readonly user: Ref<HTMLInputElement>;
+}
+
+/** Who changes the schema, typed for this one run. */
+function Login({ page: { source, docket, way }, forward, user }: LoginProps) {
+  const wrong = useWrong();
+  return (
+    <>
+      <h2>{forward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
+      <p className="small mute" style={{ margin: '0 0 10px' }}>
+        {forward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
+        {forward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
+        <span className="mono">{way?.to}</span> ({way?.how}).
+      </p>
+      <Fields>
+        <TextField inputRef={user} name="user" label="User" autoComplete="off" {...wrong('user')} />
+        <TextField name="password" label="Password" type="password" autoComplete="off" {...wrong('password')} />
+      </Fields>
+    </>
+  );
+}
+
+function Acts({ page: { docket, instead }, open }: { readonly page: DocketPage; readonly open: Open }) {
+  const busy = useNavigation().state !== 'idle';
+  const ahead = open.changeable || open.wouldForward;
+  return (
+    <div className="actions">
+      {open.forward && (
+        <Button variant="contained" type="submit" name="intent" value="run" disabled={busy}>
+          {docket.state === 'Stopped' ? 'Go on' : 'Run forward'}
+        </Button>
+      )}
+      {open.back && (
+        <Button type="submit" name="intent" value="back" disabled={busy} color={open.forward ? 'primary' : 'error'}>
+          Run back
+        </Button>
+      )}
+      {open.told && instead.vouch === null && (
+        <Button
+          variant="text"
+          type="submit"
+          name="intent"
+          value={ahead ? 'elsewhere' : 'backElsewhere'}
+          formNoValidate
+          disabled={busy}
+        >
+          {ahead ? 'It was run elsewhere' : 'It was backed out elsewhere'}
+        </Button>
+      )}
+      {open.changeable && instead.plan === null && (
+        <Button variant="text" color="error" type="submit" name="intent" value="discard" sx={{ marginLeft: 'auto' }}>
+          Discard
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** Side tables of its repairs, and how they go once nobody wants the way back. */
+function Kept({ kept }: { readonly kept: DocketPage['kept'] }) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <Folded title="What its repairs kept is still there">
+      <p className="small">
+        As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
+        {kept.join('; ')}.
+      </p>
+      <div className="actions">
+        <Button type="submit" name="intent" value="clear" color="error" disabled={busy}>
+          Drop what was kept
+        </Button>
+        <span className="small mute">with the login above; there is no way back then</span>
+      </div>
+    </Folded>
+  );
 }
 
 /** What after.sql wrote where somebody ran the docket themselves. */
-function Evidence({ source, docket, shown: { digest, seen }, command, open }: EvidenceProps) {
-  const here = pathTo('/s/:source/dockets/:docket', { source, docket });
-  const { busy, said, bring } = useBringing(`${here}/evidence?${new URLSearchParams({ digest, seen: String(seen) })}`);
+function Evidence({ page: { source, docket, shown, client, way } }: { readonly page: DocketPage }) {
+  const here = pathTo('/s/:source/dockets/:docket', { source: source.id, docket: docket.id });
+  const { busy, said, bring } = useBringing(
+    `${here}/evidence?${new URLSearchParams({ digest: shown.digest, seen: String(shown.seen) })}`,
+  );
   return (
-    <Folded title="It was run elsewhere, and here is the evidence" open={open}>
+    <Folded title="It was run elsewhere, and here is the evidence" open={way === null}>
       <p className="small">
-        Run forward.sql there, then this: <code className="mono">{command}</code>. What it writes says whether all is as it should
-        be; brought here, it makes the findings held.
+        Run forward.sql there, then this: <code className="mono">{client.command}</code>. What it writes says whether all is as it
+        should be; brought here, it makes the findings held.
       </p>
       <WhatCame said={said} />
       <div className="actions">
@@ -174,7 +173,8 @@ function Evidence({ source, docket, shown: { digest, seen }, command, open }: Ev
   );
 }
 
-function Steering({ docket, run, instead, inTransaction }: Pick<RunPanelProps, 'docket' | 'run' | 'instead' | 'inTransaction'>) {
+function Steering({ page: { docket, run, instead, server } }: { readonly page: DocketPage }) {
+  const { inTransaction } = server;
   const paused = run?.state === 'paused';
   const stopping = run?.asked === 'stop';
   return (

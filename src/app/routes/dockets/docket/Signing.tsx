@@ -8,29 +8,19 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Form, useNavigation } from 'react-router';
 import { Clock, Moment } from '~/app/ui/Moment';
-import { type Destination, requirementsFor, type Requirement, signableStates, whyNotSigned } from '~/core/ratchet/permit';
+import { requirementsFor, type Requirement, signableStates, whyNotSigned } from '~/core/ratchet/permit';
 import { changeableStates } from '~/core/ratchet/states';
-import type { DocketRow } from '~/store/dockets/dockets';
-import type { SourceRow } from '~/store/sources/sources';
-import { AsShown, type Instead, type Shown } from './AsShown';
+import { AsShown, type Shown } from './AsShown';
+import type { DocketPage } from './docketPage.server';
 
 interface SigningProps {
-  readonly source: SourceRow;
-  readonly destination: Destination;
-  readonly docket: DocketRow;
-  /** True when the backup is more than a day old. */
-  readonly backupOld: boolean;
-  /** Where it goes. */
-  readonly place: string;
-  readonly shown: Shown;
-  /** The id of the person who looks. */
-  readonly you: number | null;
-  readonly instead: Instead;
+  readonly page: DocketPage;
   readonly problem: string | null;
 }
 
 /** What has to be there before the docket may run: a rehearsal, a second pair of eyes, a backup. */
-export function Signing({ source, destination, docket, backupOld, place, shown, you, instead, problem }: SigningProps) {
+export function Signing({ page, problem }: SigningProps) {
+  const { source, destination, docket, shown, you, instead } = page;
   const busy = useNavigation().state !== 'idle';
   const requirements = requirementsFor(docket, destination);
   const asked = changeableStates.includes(docket.state);
@@ -45,7 +35,7 @@ export function Signing({ source, destination, docket, backupOld, place, shown, 
           {requirements.map((requirement) => (
             <li key={requirement.kind} className={requirement.met ? 'met' : undefined}>
               <span className="visually-hidden">{requirement.met ? 'Done: ' : 'Open: '}</span>
-              <What {...requirement} docket={docket} backupOld={backupOld} place={place} />
+              <What {...requirement} page={page} />
             </li>
           ))}
         </Needed>
@@ -65,7 +55,7 @@ export function Signing({ source, destination, docket, backupOld, place, shown, 
               <AsShown {...shown} />
               <p className="small" style={{ margin: '0 0 6px' }}>
                 You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here, to be run
-                at <span className="mono">{place}</span>: <Digest of={shown.digest} />
+                at <span className="mono">{destination.place}</span>: <Digest of={shown.digest} />
               </p>
               <div className="actions">
                 <Button type="submit" name="intent" value="sign" disabled={busy}>
@@ -138,7 +128,9 @@ function Digest({ of }: { readonly of: string }) {
   );
 }
 
-function What({ kind, met, docket, backupOld, place }: Requirement & Pick<SigningProps, 'docket' | 'backupOld' | 'place'>) {
+function What({ kind, met, page }: Requirement & { readonly page: DocketPage }) {
+  const { docket, backupOld } = page;
+  const { place } = page.destination;
   switch (kind) {
     case 'rehearsal':
       return met ? 'Rehearsed on a copy, as it is now' : 'A rehearsal on a copy';

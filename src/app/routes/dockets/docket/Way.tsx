@@ -4,8 +4,8 @@ import ToggleButton from '@mui/material/ToggleButton';
 import { Form } from 'react-router';
 import { answerLook } from '~/app/ui/Cards';
 import { changeableStates } from '~/core/ratchet/states';
-import type { DocketRow } from '~/store/dockets/dockets';
-import { AsShown, type Shown } from './AsShown';
+import { AsShown } from './AsShown';
+import type { DocketPage } from './docketPage.server';
 
 const commits = 'The shortest script: a statement or two a step, each for itself. The server commits every ALTER TABLE at once.';
 
@@ -22,34 +22,17 @@ const ways = [
   },
 ] as const;
 
-interface WayProps {
-  readonly docket: DocketRow;
-  readonly shown: Shown;
-  readonly fixed: boolean;
-  /** False where its engine commits each change of the schema by itself. */
-  readonly inTransaction: boolean;
-  /** False where a table can be lost with the server that works on it. */
-  readonly outlivesCrashes: boolean;
-  /** What is to be said where nobody has tried this version of its server. */
-  readonly notTried: string | null;
-}
-
 /** How the docket is to be carried out; to be chosen while it is a draft. */
-export function Way({ docket, shown, fixed, inTransaction, outlivesCrashes, notTried }: WayProps) {
+export function Way({ page: { docket, shown, instead, server } }: { readonly page: DocketPage }) {
+  const { inTransaction, outlivesCrashes, notTried } = server;
+  const fixed = instead.plan !== null || !changeableStates.includes(docket.state);
   return (
     <>
       <Ways method="post" preventScrollReset role="group" aria-label="How it is carried out">
         <input type="hidden" name="intent" value="mode" />
         <AsShown {...shown} />
         {ways.map(({ mode, title, effect }) => (
-          <WayButton
-            key={mode}
-            type="submit"
-            name="mode"
-            value={mode}
-            selected={docket.mode === mode}
-            disabled={fixed || !changeableStates.includes(docket.state)}
-          >
+          <WayButton key={mode} type="submit" name="mode" value={mode} selected={docket.mode === mode} disabled={fixed}>
             <b>{title}</b>
             {mode === 'plain' && !inTransaction ? commits : effect}
           </WayButton>

@@ -31,7 +31,7 @@ export interface OnDocket {
 }
 
 /** What was shown: the digest of plan, scripts and decisions, and how far the journal went then. */
-class Seen {
+export class Seen {
   @IsString() @MaxLength(64) digest = '';
   @AsNumber() @IsInt() @Min(0) seen = 0;
 }

@@ -13,7 +13,7 @@ import { Moment } from '~/app/ui/Moment';
 import { Script } from '~/app/ui/Script';
 import { isHarm, Teeth } from '~/app/ui/Teeth';
 import { useChanges } from '~/app/ui/useChanges';
-import { answersIn } from '~/core/remedies/index';
+import { answersAsked } from '~/app/server/asked.server';
 import { actOn } from '~/app/server/intents.server';
 import { useSaid } from '~/app/ui/Saying';
 import { ProblemPart } from '~/app/ui/ProblemPage';
@@ -30,8 +30,7 @@ import { Declaration } from '~/app/ui/Declaration';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
-  const { searchParams } = new URL(request.url);
-  return dossierOf(room, await idIn(params.finding, 'finding'), answersIn(searchParams));
+  return dossierOf(room, await idIn(params.finding, 'finding'), answersAsked(request));
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -81,53 +80,8 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
         </Allowed>
       )}
 
-      <h2>Declared</h2>
-      {dossier.declared.length === 0 ? (
-        <p className="small mute">It is no longer in the catalogue.</p>
-      ) : (
-        <>
-          {dossier.declared
-            .filter((line) => line.named)
-            .map(({ label, text }) => (
-              <Declaration
-                key={`${dossier.id} ${label}`}
-                source={dossier.source}
-                table={dossier.table}
-                name={label}
-                words={text}
-              />
-            ))}
-          <Facts>
-            {dossier.declared
-              .filter((line) => !line.named)
-              .map((line, i) => (
-                <Line key={i} label={line.label} text={line.text} mono />
-              ))}
-          </Facts>
-        </>
-      )}
-
-      <h2>What the data says</h2>
-      <Facts>
-        {words.evidence.map((line, i) => (
-          <Line key={i} {...line} />
-        ))}
-      </Facts>
-      {dossier.hasRows && (
-        <OffendingRows
-          key={dossier.id}
-          finding={dossier.id}
-          source={dossier.source}
-          atOnce={words.evidence.some((line) => line.harm)}
-        />
-      )}
-
-      <h2>Why it matters</h2>
-      <div>{words.consequence}</div>
-      {dossier.inWords && <div className="small mute">Meant is: {dossier.inWords}</div>}
-
-      {words.because && <div className="small mute">{words.because}</div>}
-
+      <Declared dossier={dossier} />
+      <Says dossier={dossier} />
       {dossier.candidates.length > 0 && <Candidates candidates={dossier.candidates} />}
       <Sureness confidence={dossier.confidence} words={words} />
 
@@ -157,6 +111,68 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       )}
       <Life dossier={dossier} />
     </aside>
+  );
+}
+
+/** What the catalogue says of the object. */
+function Declared({ dossier }: { readonly dossier: Dossier }) {
+  return (
+    <>
+      <h2>Declared</h2>
+      {dossier.declared.length === 0 ? (
+        <p className="small mute">It is no longer in the catalogue.</p>
+      ) : (
+        <>
+          {dossier.declared
+            .filter((line) => line.named)
+            .map(({ label, text }) => (
+              <Declaration
+                key={`${dossier.id} ${label}`}
+                source={dossier.source}
+                table={dossier.table}
+                name={label}
+                words={text}
+              />
+            ))}
+          <Facts>
+            {dossier.declared
+              .filter((line) => !line.named)
+              .map((line, i) => (
+                <Line key={i} label={line.label} text={line.text} mono />
+              ))}
+          </Facts>
+        </>
+      )}
+    </>
+  );
+}
+
+/** The evidence, the rows behind it, and why it matters. */
+function Says({ dossier }: { readonly dossier: Dossier }) {
+  const { words } = dossier;
+  return (
+    <>
+      <h2>What the data says</h2>
+      <Facts>
+        {words.evidence.map((line, i) => (
+          <Line key={i} {...line} />
+        ))}
+      </Facts>
+      {dossier.hasRows && (
+        <OffendingRows
+          key={dossier.id}
+          finding={dossier.id}
+          source={dossier.source}
+          atOnce={words.evidence.some((line) => line.harm)}
+        />
+      )}
+
+      <h2>Why it matters</h2>
+      <div>{words.consequence}</div>
+      {dossier.inWords && <div className="small mute">Meant is: {dossier.inWords}</div>}
+
+      {words.because && <div className="small mute">{words.because}</div>}
+    </>
   );
 }
 

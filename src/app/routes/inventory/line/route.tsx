@@ -31,7 +31,7 @@ import type { Route } from './+types/route';
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const room = await enter({ params, context }, 'seeFindings');
   const { source, store } = room;
-  const { kind, fields } = askedFor(room, request, params.kind);
+  const { kind, fields } = await askedFor(room, request, params.kind);
   const line = await findLine(store, source.id, kind, params.line);
   if (!line)
     throw notFound(

@@ -20,6 +20,8 @@ import type { Route } from './+types/route';
 import { actOn } from '~/app/server/intents.server';
 import { ruleIntents } from './ruleForm.server';
 
+type Page = Route.ComponentProps['loaderData'];
+
 function ruleIn(id: string | undefined) {
   const rule = rules.find((r) => r.id === id);
   if (!rule) throw notFound(`There is no rule ${id}`, 'It may belong to another version of Pawl.');
@@ -56,9 +58,7 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function RuleDossier({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, id, about, policy, limits, version } = loaderData;
-  const busy = useNavigation().state !== 'idle';
-  const wrong = useWrong();
+  const { source, id, about, policy } = loaderData;
   return (
     <aside className="dossier" aria-label="Dossier" key={id}>
       <div className="mono mute">{id}</div>
@@ -78,50 +78,69 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
         </Alert>
       )}
       <Allowed right="keepRules" otherwise="said">
-        <Form method="post" preventScrollReset aria-label="Policy" key={JSON.stringify(policy)}>
-          <input type="hidden" name="version" value={version} />
-          <h2>Policy</h2>
-          <Fields>
-            <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
-              <MenuItem value="on">yes</MenuItem>
-              <MenuItem value="off">no, switched off</MenuItem>
-            </TextField>
-            <TextField
-              select
-              name="severity"
-              label="Severity"
-              defaultValue={policy.severity ?? ''}
-              slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-            >
-              <MenuItem value="">by the harm</MenuItem>
-              {severities.map((severity) => (
-                <MenuItem key={severity} value={severity}>
-                  always {severity}
-                </MenuItem>
-              ))}
-            </TextField>
-            {limits.map((limit) => (
-              <TextField
-                key={limit.name}
-                name="limits"
-                type="number"
-                label={limit.words}
-                defaultValue={limit.value}
-                helperText={limit.value === limit.usual ? ' ' : `usually ${limit.usual}`}
-                slotProps={{ htmlInput: { min: 0, step: 'any' } }}
-              />
-            ))}
-          </Fields>
-          <div className="actions">
-            <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
-              Keep
-            </Button>
-            <Button type="submit" variant="text" name="intent" value="reset" disabled={busy}>
-              As it comes
-            </Button>
-          </div>
-        </Form>
+        <Policy key={JSON.stringify(policy)} page={loaderData} />
       </Allowed>
+      <Waived page={loaderData} />
+    </aside>
+  );
+}
+
+/** How the rule judges, and from where on. */
+function Policy({ page: { policy, version, limits } }: { readonly page: Page }) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <Form method="post" preventScrollReset aria-label="Policy">
+      <input type="hidden" name="version" value={version} />
+      <h2>Policy</h2>
+      <Fields>
+        <TextField select name="on" label="Judge by it" defaultValue={policy.on ? 'on' : 'off'}>
+          <MenuItem value="on">yes</MenuItem>
+          <MenuItem value="off">no, switched off</MenuItem>
+        </TextField>
+        <TextField
+          select
+          name="severity"
+          label="Severity"
+          defaultValue={policy.severity ?? ''}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">by the harm</MenuItem>
+          {severities.map((severity) => (
+            <MenuItem key={severity} value={severity}>
+              always {severity}
+            </MenuItem>
+          ))}
+        </TextField>
+        {limits.map((limit) => (
+          <TextField
+            key={limit.name}
+            name="limits"
+            type="number"
+            label={limit.words}
+            defaultValue={limit.value}
+            helperText={limit.value === limit.usual ? ' ' : `usually ${limit.usual}`}
+            slotProps={{ htmlInput: { min: 0, step: 'any' } }}
+          />
+        ))}
+      </Fields>
+      <div className="actions">
+        <Button type="submit" variant="contained" name="intent" value="keep" disabled={busy}>
+          Keep
+        </Button>
+        <Button type="submit" variant="text" name="intent" value="reset" disabled={busy}>
+          As it comes
+        </Button>
+      </div>
+    </Form>
+  );
+}
+
+/** What the rule leaves alone, and more that it is to. */
+function Waived({ page: { policy } }: { readonly page: Page }) {
+  const busy = useNavigation().state !== 'idle';
+  const wrong = useWrong();
+  return (
+    <>
       <h2>Waived</h2>
       {policy.waivers.length === 0 && <p className="small mute">This rule leaves nothing alone.</p>}
       {policy.waivers.map(({ object, ...waiver }) => (
@@ -158,7 +177,7 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
           </div>
         </Form>
       </Allowed>
-    </aside>
+    </>
   );
 }
 

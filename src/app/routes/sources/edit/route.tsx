@@ -1,31 +1,27 @@
 import { pathTo } from '~/app/ui/pathTo';
-import { Fields, Frame, Ticks } from '~/app/ui/parts';
+import { Frame } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import { data, Form, Link, redirect, useNavigate, useNavigation } from 'react-router';
+import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import { asked } from '~/app/server/asked.server';
 import { actorIn, enter, enterAll, formIn, orPage } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
 import { Confirmed } from '~/app/ui/Confirmed';
 import { Script } from '~/app/ui/Script';
 import { Strip } from '~/app/ui/Strip';
 import type { FieldErrors } from '~/input/parse';
-import { firstSourceKind, sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
+import { sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
 import { addSource, changeSource, secretAgain, removeSource, type Tried, trySource, versionOf } from '~/work/sources';
 import { survey } from '~/work/surveys';
 import type { Route } from './+types/route';
-import { SettingField } from './SettingField';
-import { readSourceForm } from './sourceForm.server';
+import { Connection, Holding } from './Connection';
+import { NewSource, readSourceForm } from './sourceForm.server';
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const kinds = sourceKindIds.map((id) => ({ id, title: sourceKind(id).title }));
   if (params.source === undefined) {
     await enterAll({ context }, 'keepSources');
-    const asked = new URL(request.url).searchParams.get('kind');
-    const kind = sourceKindIds.find((id) => id === asked) ?? firstSourceKind;
+    const { kind } = await asked(NewSource, request);
     return { source: null, version: '', kinds, ...shapeOf(kind) };
   }
   const { source } = await enter({ params, context }, 'keepSources');
@@ -79,20 +75,8 @@ export function meta() {
 }
 
 export default function EditSource({ loaderData, actionData }: Route.ComponentProps) {
-  const { source, version, kinds, kind, fields, secret, live } = loaderData;
-  const settings = (source?.settings ?? {}) as Readonly<Record<string, string | number | boolean>>;
-  const navigation = useNavigation();
-  const navigate = useNavigate();
-  const trying = navigation.state !== 'idle' && navigation.formData?.get('intent') === 'try';
+  const { source, version, kind, live } = loaderData;
   const errors: FieldErrors = actionData?.errors ?? {};
-  const tick = (name: string, label: string, on: boolean) => (
-    <FormControlLabel
-      control={<Checkbox name={name} defaultChecked={on} size="small" />}
-      label={label}
-      slotProps={{ typography: { className: 'small' } }}
-    />
-  );
-  const field = (name: string) => ({ name, id: name, error: name in errors, helperText: errors[name]?.[0] });
   return (
     <Frame>
       <Strip />
@@ -107,98 +91,68 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
           <Form method="post" noValidate aria-label="Connection">
             <input type="hidden" name="version" value={version} />
             <input type="hidden" name="kind" value={kind} />
-            <Fields>
-              <TextField {...field('name')} label="Name" defaultValue={source?.name ?? ''} autoFocus />
-              <TextField {...field('environment')} label="Environment" select defaultValue={source?.environment ?? 'test'}>
-                <MenuItem value="production">production</MenuItem>
-                <MenuItem value="staging">staging</MenuItem>
-                <MenuItem value="test">test</MenuItem>
-              </TextField>
-              {!source && (
-                <TextField
-                  label="How it is reached"
-                  select
-                  value={kind}
-                  onChange={(event) => void navigate(`?kind=${event.target.value}`, { replace: true })}
-                >
-                  {kinds.map(({ id, title }) => (
-                    <MenuItem key={id} value={id}>
-                      {title}
-                    </MenuItem>
-                  ))}
-                </TextField>
-              )}
-              {fields.map((own) =>
-                own.input === 'tick' ? null : (
-                  <SettingField key={`${kind} ${own.name}`} field={own} value={settings[own.name]} {...field(own.name)} />
-                ),
-              )}
-              {secret !== null && (
-                <TextField
-                  {...field('secret')}
-                  label={source ? `${secret} (empty keeps the stored one)` : secret}
-                  type="password"
-                  autoComplete="new-password"
-                />
-              )}
-            </Fields>
-            <Ticks>
-              {tick(
-                'secondPerson',
-                'On production, another than its authors signs a docket, and another than its signer runs it',
-                source?.secondPerson ?? true,
-              )}
-              {tick('sensitive', 'It is sensitive: rows of its data are shown to nobody', source?.sensitive ?? false)}
-              {live && tick('fittingLogin', 'Surveys insist on a login that can only read', source?.fittingLogin ?? false)}
-              {fields.map(({ name, label, input, usual }) =>
-                input === 'tick' ? tick(name, label, settings[name] === true || (source === null && usual === true)) : null,
-              )}
-            </Ticks>
-            {actionData?.tried && (
-              <Alert severity={actionData.tried.ok ? 'info' : 'error'} role="status">
-                {actionData.tried.message}
-              </Alert>
-            )}
-            {actionData?.tried?.warning && (
-              <Alert severity="warning" role="alert">
-                {actionData.tried.warning}
-              </Alert>
-            )}
-            {actionData?.tried?.fitting && (
-              <>
-                <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
-                <Script text={actionData.tried.fitting} label="A fitting login" />
-              </>
-            )}
+            <Connection page={loaderData} errors={errors} />
+            <Holding page={loaderData} />
+            {actionData?.tried && <WhatCame tried={actionData.tried} />}
             {Object.keys(errors).length > 0 && (
               <Alert severity="error" role="alert">
                 {Object.values(errors).flat()[0]}.
               </Alert>
             )}
-            <div className="actions">
-              <Button variant="contained" type="submit" name="intent" value="save">
-                {source ? 'Save' : 'Save and survey'}
-              </Button>
-              {live && (
-                <Button type="submit" name="intent" value="try" disabled={trying}>
-                  {trying ? 'Trying…' : 'Try it'}
-                </Button>
-              )}
-              <Button component={Link} to="/sources" variant="text">
-                Cancel
-              </Button>
-              {source && (
-                <Confirmed
-                  label="Take out of use"
-                  title={`Take ${source.name} out of use?`}
-                  words="Its logins are forgotten. Its surveys, findings and dockets are kept until somebody purges them. The database itself is not touched."
-                  intent="remove"
-                />
-              )}
-            </div>
+            <Acts page={loaderData} />
           </Form>
         </div>
       </main>
     </Frame>
+  );
+}
+
+/** What trying the connection came to. */
+function WhatCame({ tried }: { readonly tried: Tried }) {
+  return (
+    <>
+      <Alert severity={tried.ok ? 'info' : 'error'} role="status">
+        {tried.message}
+      </Alert>
+      {tried.warning && (
+        <Alert severity="warning" role="alert">
+          {tried.warning}
+        </Alert>
+      )}
+      {tried.fitting && (
+        <>
+          <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
+          <Script text={tried.fitting} label="A fitting login" />
+        </>
+      )}
+    </>
+  );
+}
+
+function Acts({ page: { source, live } }: { readonly page: Route.ComponentProps['loaderData'] }) {
+  const navigation = useNavigation();
+  const trying = navigation.state !== 'idle' && navigation.formData?.get('intent') === 'try';
+  return (
+    <div className="actions">
+      <Button variant="contained" type="submit" name="intent" value="save">
+        {source ? 'Save' : 'Save and survey'}
+      </Button>
+      {live && (
+        <Button type="submit" name="intent" value="try" disabled={trying}>
+          {trying ? 'Trying…' : 'Try it'}
+        </Button>
+      )}
+      <Button component={Link} to="/sources" variant="text">
+        Cancel
+      </Button>
+      {source && (
+        <Confirmed
+          label="Take out of use"
+          title={`Take ${source.name} out of use?`}
+          words="Its logins are forgotten. Its surveys, findings and dockets are kept until somebody purges them. The database itself is not touched."
+          intent="remove"
+        />
+      )}
+    </div>
   );
 }

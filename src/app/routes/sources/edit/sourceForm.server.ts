@@ -1,7 +1,7 @@
 import { Ticked } from '~/input/fill';
 import { IsBoolean, IsIn, IsNotEmpty, IsOptional, IsString, Matches, MaxLength } from 'class-validator';
 import { type FieldErrors, parse, parseForm } from '~/input/parse';
-import { sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
+import { firstSourceKind, sourceKind, type SourceKindId, sourceKindIds } from '~/sources/index';
 import { type Environment, environments } from '~/store/sources/sources';
 
 /** What every source has, of whatever kind. */
@@ -20,6 +20,11 @@ class SourceForm {
   /** Of what was shown: another one means that somebody else changed it meanwhile. */
   @IsString() @MaxLength(64) version = '';
   @IsOptional() @IsIn(['try', 'save', 'remove']) intent: 'try' | 'save' | 'remove' = 'save';
+}
+
+/** By which kind the form of a new source begins. */
+export class NewSource {
+  @IsIn(sourceKindIds) kind: SourceKindId = firstSourceKind;
 }
 
 type Typed = SourceForm & { readonly settings: object };

@@ -6,6 +6,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Form, Link, useFetcher } from 'react-router';
+import { asked } from '~/app/server/asked.server';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
 import { Allowed } from '~/app/ui/Allowed';
@@ -22,6 +23,7 @@ import { getSettings } from '~/store/sources/settings';
 import { latestCatalogue } from '~/work/catalogues';
 import { onNamesOf } from '~/work/houseStyle';
 import type { Route } from './+types/route';
+import { Tried } from './tried.server';
 
 /** More than anybody reads; those that do not follow come first. */
 const mostNames = 5_000;
@@ -32,7 +34,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const catalogue = await latestCatalogue(store, source.id);
   if (!kind || !catalogue) throw notFound(`There are no names of ${params.kind}`, 'Choose one of the kinds on the left.');
   const [{ templates, policies }, version] = await Promise.all([getSettings(store, source.id), lastStyle(store, source.id)]);
-  const tried = new URL(request.url).searchParams.get('template');
+  const { template: tried } = await asked(Tried, request);
   const told = await onNamesOf('names', catalogue, { kind, tried, templates, policies, most: mostNames });
   return { source: source.id, kind, adopted: templates[kind] ?? null, version, ...told };
 }

@@ -1,24 +1,16 @@
-import { pathTo } from '~/app/ui/pathTo';
-import LinearProgress from '@mui/material/LinearProgress';
-import { Facts, Grade, Headline } from '~/app/ui/parts';
+import { Grade, Headline } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
-import { Fragment } from 'react';
-import { data, Form, Link } from 'react-router';
-import { Script } from '~/app/ui/Script';
-import { groupBy } from '~/core/grouping';
+import { data, Form } from 'react-router';
 import { notJudgedBy } from '~/core/rules/index';
-import { hiddenInWords, risksInWords } from '~/core/survey/login';
+import { hiddenInWords } from '~/core/survey/login';
 import { useAllowed } from '~/app/ui/useAllowed';
-import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
-import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
 import { useChanges } from '~/app/ui/useChanges';
 import { parseForm } from '~/input/parse';
-import type { Budget } from '~/sources/budget';
 import { getSettings } from '~/store/sources/settings';
 import { countAnswered, listScripts } from '~/store/surveys/answers';
 import { engineNamed } from '~/core/engines/index';
@@ -27,7 +19,8 @@ import { findSurvey, findUnknownParts } from '~/store/surveys/surveys';
 import { cancel, goOnWithout, resume } from '~/work/surveys';
 import { SurveyIntentForm } from '../surveyForms.server';
 import { Answers } from './Answers';
-import { counted, sizeInWords } from '~/core/naming/words';
+import { Done, LeftOpen } from './Outcome';
+import { Progress } from './Progress';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { Route } from './+types/route';
@@ -69,16 +62,13 @@ export function meta({ loaderData, matches }: Route.MetaArgs) {
 }
 
 export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
-  const { source, survey, answers, blind, budget, now } = loaderData;
-  const { state, doneBytes, totalBytes, startedAt } = survey;
-  const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
+  const { source, survey, answers, now } = loaderData;
+  const { state, startedAt } = survey;
   const elapsed = startedAt ? Date.parse(survey.finishedAt ?? now) - Date.parse(startedAt) : 0;
   const unfinished = state === 'queued' || state === 'running';
   // The frame listens too, but it may have been read a moment later, when the survey was through.
   useChanges(unfinished);
-  const tables = survey.notMeasured ?? [];
   const mayGoOn = useAllowed()('survey');
-  const warning = survey.login && risksInWords(survey.login);
   const hidden = survey.login && hiddenInWords(survey.login);
   return (
     <main className="page" id="content">
@@ -93,32 +83,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
           Survey {survey.id}, {survey.depth}
           {survey.scope ? `, of ${survey.scope.length} tables` : ''}
         </h1>
-        {unfinished && (
-          <section aria-label="Progress">
-            <p role="status" className="mono">
-              {visible(survey.doing)}
-            </p>
-            <LinearProgress variant="determinate" value={Math.round(share * 100)} aria-label="Read so far" />
-            <p className="small mute">
-              {totalBytes > 0 ? `${sizeInWords(doneBytes)} of ${sizeInWords(totalBytes)} read in this round` : 'Nothing read yet'}
-              {startedAt && `, for ${duration(elapsed)}`}
-              {share > 0.05 && elapsed > 2000 && `, about ${duration((elapsed * (1 - share)) / share)} still`}
-            </p>
-            <Form method="post">
-              <div className="actions">
-                <Allowed right="survey">
-                  <Button type="submit" name="intent" value="cancel" disabled={survey.cancelRequested}>
-                    {survey.cancelRequested ? 'Cancelling…' : 'Cancel'}
-                  </Button>
-                </Allowed>
-                <span className="end">{budgetInWords(budget)}</span>
-                <Button variant="text" component={Link} to={pathTo('/s/:source/budget', { source })}>
-                  Budget…
-                </Button>
-              </div>
-            </Form>
-          </section>
-        )}
+        {unfinished && <Progress page={loaderData} elapsedMs={elapsed} />}
         {answers && <Answers key={answers.script.scriptId} {...{ source, survey: survey.id, ...answers }} />}
         {hidden && (
           <Alert severity="info" role="note">
@@ -138,85 +103,11 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             <span className="small mute">What was measured is kept and not measured again.</span>
           </Form>
         )}
-        {state === 'done' && (
-          <>
-            <p>
-              Done in {duration(elapsed)}.{' '}
-              {survey.reusedTables > 0 &&
-                `${counted(survey.reusedTables, 'table')} had not changed since the last exact survey and ${survey.reusedTables === 1 ? 'was' : 'were'} not read again.`}
-            </p>
-            <div className="actions">
-              <Button variant="contained" component={Link} to={pathTo('/s/:source/coverage', { source })}>
-                To the coverage
-              </Button>
-              <Button component={Link} to={pathTo('/s/:source/findings', { source })}>
-                To the findings
-              </Button>
-              {survey.docketId !== null && (
-                <Button component={Link} to={pathTo('/s/:source/dockets/:docket', { source, docket: survey.docketId })}>
-                  To its docket
-                </Button>
-              )}
-            </div>
-          </>
-        )}
-        {blind.length > 0 && (
-          <>
-            <h2>Not judged</h2>
-            {blind.map(({ part, lacks, abouts }) => (
-              <Fragment key={part}>
-                <p className="small mute">
-                  Not known: {lacks}.{part === 'values' && ' Edit the source to let them be written, and survey again.'}
-                </p>
-                <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
-                  {abouts.map((about) => (
-                    <li key={about}>{about}</li>
-                  ))}
-                </ul>
-              </Fragment>
-            ))}
-          </>
-        )}
-        {warning && survey.login && (
-          <>
-            <h2>Its login</h2>
-            <Alert severity="warning" role="note">
-              {warning}
-            </Alert>
-            <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
-            <Script text={survey.login.fitting} label="A fitting login" />
-          </>
-        )}
-        {tables.length > 0 && (
-          <>
-            <h2>Not measured</h2>
-            <Facts>
-              {[...groupBy(tables, ({ reason }) => reason)].map(([reason, same]) => (
-                <div key={reason} style={{ display: 'contents' }}>
-                  <dt className="mono">
-                    {same.map(({ schema, table }) => (
-                      <div key={`${schema}.${table}`}>{visible(`${schema}.${table}`)}</div>
-                    ))}
-                  </dt>
-                  <dd>{visible(reason)}</dd>
-                </div>
-              ))}
-            </Facts>
-          </>
-        )}
+        {state === 'done' && <Done page={loaderData} elapsedMs={elapsed} />}
+        <LeftOpen page={loaderData} />
       </div>
     </main>
   );
-}
-
-function budgetInWords({ connections, workers, rest, secondsPerTable }: Budget): string {
-  const parts = [
-    counted(connections, 'connection'),
-    ...(workers === 0 ? [] : [counted(workers, 'parallel worker')]),
-    rest === 0 ? 'no rests' : `rests ${rest} times as long as it works`,
-    ...(secondsPerTable === null ? [] : [`${secondsPerTable} s a table`]),
-  ];
-  return parts.join(', ');
 }
 
 export { ProblemStation as ErrorBoundary };

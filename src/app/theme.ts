@@ -1,4 +1,32 @@
 import { createTheme } from '@mui/material/styles';
+import type { CSSProperties } from 'react';
+
+// Letters beside those that MUI has: smaller, quieter, both, and names as the database spells them.
+declare module '@mui/material/styles' {
+  interface TypographyVariants {
+    small: CSSProperties;
+    mute: CSSProperties;
+    note: CSSProperties;
+    mono: CSSProperties;
+    monoSmall: CSSProperties;
+  }
+  interface TypographyVariantsOptions {
+    small?: CSSProperties;
+    mute?: CSSProperties;
+    note?: CSSProperties;
+    mono?: CSSProperties;
+    monoSmall?: CSSProperties;
+  }
+}
+declare module '@mui/material/Typography' {
+  interface TypographyPropsVariantOverrides {
+    small: true;
+    mute: true;
+    note: true;
+    mono: true;
+    monoSmall: true;
+  }
+}
 
 const day = {
   paper: '#F6F2E8',
@@ -51,9 +79,18 @@ export const theme = createTheme({
     fontSize: 13.5,
     body1: { fontSize: 14, lineHeight: 1.4 },
     button: { textTransform: 'none', fontWeight: 600 },
+    small: { fontSize: 12 },
+    mute: { color: 'var(--mui-palette-text-secondary)' },
+    note: { fontSize: 12, color: 'var(--mui-palette-text-secondary)' },
+    mono: { fontFamily: 'var(--mono)', fontSize: 12.5 },
+    monoSmall: { fontFamily: 'var(--mono)', fontSize: 12 },
   },
   shape: { borderRadius: 3 },
   components: {
+    // A paragraph keeps its distance, whatever its letters are.
+    MuiTypography: {
+      styleOverrides: { root: { 'p&, ul&': { margin: '1em 0' }, 'h1&': { margin: '2px 0 4px' }, 'pre&': { margin: '6px 0 0' } } },
+    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { size: 'small', variant: 'outlined', disableElevation: true },

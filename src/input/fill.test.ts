@@ -1,8 +1,8 @@
-import { IsArray, IsBoolean, IsInt, IsOptional, IsString, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, Min, ValidateNested } from 'class-validator';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { AsNumber, fill, Part, ReadAs } from './fill';
-import { fieldsOf, parse } from './parse';
+import { AsList, AsNumber, fill, Part, ReadAs } from './fill';
+import { fieldsOf, parse, parseWhatHolds } from './parse';
 
 class Crane {
   @AsNumber() @IsInt() reach!: number;
@@ -89,4 +89,33 @@ test('a form of fifty thousand lines is gone through once', () => {
   const fields = fieldsOf(form);
   expect(Object.keys(fields)).toHaveLength(25_001);
   expect(fields['finding']).toHaveLength(25_000);
+});
+
+/** As an address asks for a page. */
+class Look {
+  @IsIn(['all', 'open']) show = 'open';
+  @AsNumber() @IsInt() @Min(1) @Max(9) page = 1;
+  @AsList() @IsArray() @ArrayMaxSize(2) @IsString({ each: true }) column: string[] = [];
+}
+
+const looked = (query: string) => parseWhatHolds(Look, fieldsOf(new URLSearchParams(query)));
+
+test('of what is mistyped in an address the usual is taken, and the rest holds', async () => {
+  expect({ ...(await looked('show=all&page=x&column=a&evil=1')) }).toEqual({ show: 'all', page: 1, column: ['a'] });
+  expect({ ...(await looked('show=all&show=open&page=3&column=a&column=b')) }).toEqual({
+    show: 'open',
+    page: 3,
+    column: ['a', 'b'],
+  });
+});
+
+test('whatever an address says, what is taken of it is as the class asks', async () => {
+  const words = fc.constantFrom('all', 'open', '3', '-1', '1e9', '', 'NaN', '__proto__');
+  const names = fc.constantFrom('show', 'page', 'column', 'constructor', '__proto__', 'column[]');
+  await fc.assert(
+    fc.asyncProperty(fc.array(fc.tuple(names, fc.oneof(words, fc.string())), { maxLength: 12 }), async (pairs) => {
+      const taken = await parseWhatHolds(Look, fieldsOf(new URLSearchParams(pairs)));
+      expect((await parse(Look, { ...taken })).ok).toBe(true);
+    }),
+  );
 });

@@ -153,6 +153,21 @@ test.each(looks)('%s: whatever its address says', async (file) => {
     'to',
     'before',
     'as',
+    ...[
+      'after',
+      'other',
+      'docket',
+      'findings',
+      'what',
+      'table',
+      'column',
+      'value',
+      'constraint',
+      'form',
+      'digest',
+      'seen',
+      'kind',
+    ],
   );
   await fc.assert(
     fc.asyncProperty(fc.array(fc.tuple(name, odd), { minLength: 1, maxLength: 4 }), async (asked) => {

@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { type Right, rights } from '~/core/rights/rights';
 import { useAllowed } from './useAllowed';
@@ -14,6 +15,8 @@ export function Allowed({ right, otherwise = 'nothing', children }: AllowedProps
   const allowed = useAllowed();
   if (allowed(right)) return children;
   return otherwise === 'said' ? (
-    <p className="small mute">Not yours to change: that takes the right to {rights[right]}.</p>
+    <Typography variant="note" component="p">
+      Not yours to change: that takes the right to {rights[right]}.
+    </Typography>
   ) : null;
 }

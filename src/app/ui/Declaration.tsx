@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
 import { useFetcher } from 'react-router';
 import { Script } from './Script';
 import type { Ddl } from '~/core/engines/questions';
@@ -24,9 +25,9 @@ export function Declaration({ source, table, name, words }: DeclarationProps) {
   return (
     <div style={{ marginTop: 4 }}>
       <Block>
-        <span className="mono">
+        <Typography variant="mono">
           <span className="verd">{visible(name)}</span> {words}
-        </span>
+        </Typography>
         {!ddl && (
           <Button
             variant="text"

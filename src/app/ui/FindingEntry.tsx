@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { pathTo } from '~/app/ui/pathTo';
 import { EntryLink } from '~/app/ui/parts';
 import { type FindingState, openStates } from '~/core/ratchet/states';
@@ -20,7 +21,7 @@ export function FindingEntry({ source, finding }: { readonly source: number; rea
       {open ? <Teeth severity={finding.severity} /> : <HeldLine label={finding.state} />}
       <span>
         <span className="title">{finding.title}</span>
-        <span className="small mute">{finding.message}</span>
+        <Typography variant="note">{finding.message}</Typography>
       </span>
       {finding.state !== 'Open' && <State state={finding.state} />}
     </EntryLink>
@@ -30,5 +31,9 @@ export function FindingEntry({ source, finding }: { readonly source: number; rea
 /** A state as a word: green when held, brass when slipped. */
 export function State({ state }: { readonly state: FindingState }) {
   const tone = state === 'Held' ? 'verd' : state === 'Slipped' ? 'brass' : 'mute';
-  return <span className={`small strong ${tone}`}>{state.toLowerCase()}</span>;
+  return (
+    <Typography variant="small" className={`strong ${tone}`}>
+      {state.toLowerCase()}
+    </Typography>
+  );
 }

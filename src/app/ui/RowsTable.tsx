@@ -6,6 +6,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TablePagination from '@mui/material/TablePagination';
 import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { RowsPage } from '~/core/engines/questions';
 import { visible } from '~/core/naming/visible';
@@ -30,9 +31,7 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
         <TableHead>
           <TableRow>
             {rows.columns.map((column) => (
-              <TableCell key={column} className="mono">
-                {visible(column)}
-              </TableCell>
+              <TableCell key={column}>{visible(column)}</TableCell>
             ))}
             {after && (
               <TableCell>
@@ -46,7 +45,7 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
             <TableRow key={i}>
               {row.map((text, j) => (
                 <TableCell key={j}>
-                  {text === null ? <span className="mute">null</span> : (value?.(row, j) ?? visible(text))}
+                  {text === null ? <Typography variant="mute">null</Typography> : (value?.(row, j) ?? visible(text))}
                 </TableCell>
               ))}
               {after && <TableCell>{after(row)}</TableCell>}
@@ -54,7 +53,11 @@ export function RowsTable({ rows, page, busy, onPage, value, after }: RowsTableP
           ))}
         </TableBody>
       </Table>
-      {rows.rows.length === 0 && <p className="small mute">No rows there now.</p>}
+      {rows.rows.length === 0 && (
+        <Typography variant="note" component="p">
+          No rows there now.
+        </Typography>
+      )}
       {(page > 1 || rows.more) && (
         <TablePagination
           component="div"

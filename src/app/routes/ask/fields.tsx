@@ -49,7 +49,7 @@ export function DefaultField() {
           name="value"
           label="The value"
           helperText="As it is, without quotes. Rows that are there stay as they are."
-          slotProps={{ htmlInput: { className: 'mono', spellCheck: false } }}
+          slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }}
         />
       )}
     </>

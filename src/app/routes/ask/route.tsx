@@ -9,6 +9,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
 import { asked } from '~/app/server/asked.server';
@@ -142,11 +143,11 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
     <main className="page" id="content">
       <div className="narrow">
         <h1>
-          Ask for a rule on <span className="mono">{t.table}</span>
+          Ask for a rule on <Typography variant="mono">{t.table}</Typography>
         </h1>
-        <p className="mute">
+        <Typography variant="mute" component="p">
           For what people know and no audit finds. It is measured at once, kept as a finding of its own, and heard when it slips.
-        </p>
+        </Typography>
         {actionData?.problem && (
           <Alert severity="error" role="alert">
             {actionData.problem}
@@ -239,7 +240,7 @@ function Naming({ parts, first }: NamingProps) {
           </option>
         ))}
       </TextField>
-      <TextField name="to" label="Its new name" slotProps={{ htmlInput: { className: 'mono', spellCheck: false } }} />
+      <TextField name="to" label="Its new name" slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { data, Form, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
@@ -82,9 +83,9 @@ export default function BudgetPage({ loaderData: { source, budget, version }, ac
     <main className="page" id="content">
       <div className="narrow">
         <h1>What a survey may ask of {source}</h1>
-        <p className="mute">
+        <Typography variant="mute" component="p">
           Every session is read-only and waits at most 2 seconds for a lock. It applies from the next survey on.
-        </p>
+        </Typography>
         {actionData?.saved && (
           <Alert severity="info" role="status">
             Kept.

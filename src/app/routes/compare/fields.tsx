@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import type { WholeField } from '~/app/ui/list/whole';
 import { visible } from '~/core/naming/visible';
 import type { Difference } from '~/core/ratchet/differences';
@@ -35,6 +36,6 @@ export const differenceFields: readonly WholeField<DifferenceLine>[] = [
     usual: true,
     of: ({ remedy, why }) => remedy ?? why,
     draw: ({ remedy, why }) =>
-      remedy === null ? <span className="mute">{why}</span> : <span className="verd">{visible(remedy)}</span>,
+      remedy === null ? <Typography variant="mute">{why}</Typography> : <span className="verd">{visible(remedy)}</span>,
   },
 ];

@@ -6,6 +6,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Form, Link, useSubmit } from 'react-router';
 import { asked } from '~/app/server/asked.server';
@@ -206,17 +207,21 @@ function Findings({ findings, source }: Pick<Loaded, 'findings' | 'source'>) {
                     <Link to={`${pathTo('/s/:source/findings/:finding', { source, finding: id })}?show=all`}>{rule}</Link>
                   )}
                 </TableCell>
-                <TableCell className="mono">{visible(place)}</TableCell>
+                <TableCell>{visible(place)}</TableCell>
                 {[here, there].map((state, n) => (
                   <TableCell key={n}>
-                    {state === null ? <span className="mute">not known</span> : <State state={state} />}
+                    {state === null ? <Typography variant="mute">not known</Typography> : <State state={state} />}
                   </TableCell>
                 ))}
               </TableRow>
             ))}
           </TableBody>
         </Table>
-        {findings.length > 300 && <p className="small mute">… and {findings.length - 300} more.</p>}
+        {findings.length > 300 && (
+          <Typography variant="note" component="p">
+            … and {findings.length - 300} more.
+          </Typography>
+        )}
       </Folded>
     </Below>
   );

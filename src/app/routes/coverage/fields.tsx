@@ -1,4 +1,5 @@
 import { styled } from '@mui/material/styles';
+import Typography from '@mui/material/Typography';
 import { shortCount } from '~/app/ui/format';
 import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
@@ -41,10 +42,10 @@ export function coverageFields(largest: number): readonly WholeField<BoardRow>[]
       usual: true,
       of: ({ id }) => id,
       draw: ({ id, schema, name }) => (
-        <span className="mono" title={id}>
-          <span className="mute">{visible(schema)}.</span>
+        <Typography variant="mono" title={id}>
+          <Typography variant="mute">{visible(schema)}.</Typography>
           {visible(name)}
-        </span>
+        </Typography>
       ),
     },
     {
@@ -55,10 +56,10 @@ export function coverageFields(largest: number): readonly WholeField<BoardRow>[]
       usual: true,
       of: ({ rows }) => rows,
       draw: ({ rows }) => (
-        <span className="mute">
+        <Typography variant="mute">
           <span className="size" style={{ width: 2 + 16 * Math.sqrt((rows ?? 0) / largest) }} />{' '}
           {rows === null ? '?' : shortCount(rows)}
-        </span>
+        </Typography>
       ),
     },
     ...concerns.map((concern) => fieldOf(concern)),
@@ -109,9 +110,9 @@ function Cell({ concern, cell, notMeasured }: CellProps) {
     );
   if (notMeasured !== null && needsData)
     return (
-      <span className="brass small" title={notMeasured}>
+      <Typography variant="small" className="brass" title={notMeasured}>
         not measured
-      </span>
+      </Typography>
     );
   return (
     <span className="count">

@@ -8,6 +8,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form, Link, useNavigation } from 'react-router';
 import { DayField } from '~/app/ui/DayField';
@@ -29,11 +30,11 @@ export function Lines({ page, problem }: { readonly page: Page; readonly problem
       {Object.entries(chosen).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
-      <p className="small" role="status">
+      <Typography variant="small" component="p" role="status">
         <b>{counted(possible.length, 'finding')}</b> in {counted(steps, 'step')}
         {lines.length > possible.length && `; ${lines.length - possible.length} cannot be carried out so`}
         {more > 0 && `; ${more} more wait for the next time`}.
-      </p>
+      </Typography>
       <Changes source={source} lines={lines} />
       {problem && (
         <Alert severity="error" role="alert">

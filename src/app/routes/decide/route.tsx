@@ -1,4 +1,5 @@
 import Alert from '@mui/material/Alert';
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { answersAsked, asked } from '~/app/server/asked.server';
 import { enter } from '~/app/server/door.server';
@@ -36,9 +37,9 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
       <div className="narrow wide">
         <h1>{docket === null ? 'Decide for many at once' : 'Decide otherwise what was refused'}</h1>
         {docket !== null && (
-          <p className="small">
+          <Typography variant="small" component="p">
             <Link to={pathTo('/s/:source/dockets/:docket', { source, docket })}>Back to the docket</Link>
-          </p>
+          </Typography>
         )}
         <Choosing page={loaderData} />
         {docket === null && findings.length === 0 && rules.length === 0 && (
@@ -47,9 +48,9 @@ export default function Decide({ loaderData, actionData }: Route.ComponentProps)
           </Alert>
         )}
         {docket === null && findings.length === 0 && rule === '' && rules.length > 0 && (
-          <p className="mute">
+          <Typography variant="mute" component="p">
             Choose a rule: its open findings are decided together, and what that changes is shown before anything is done.
-          </p>
+          </Typography>
         )}
         {lines.length > 0 && (
           <Lines key={JSON.stringify([rule, findings, chosen])} page={loaderData} problem={actionData?.problem ?? null} />

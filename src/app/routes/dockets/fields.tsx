@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { Moment } from '~/app/ui/Moment';
 import type { WholeField } from '~/app/ui/list/whole';
 import { type Risk, risks } from '~/core/plan/gist';
@@ -32,7 +33,11 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     usual: true,
     of: ({ state }) => state,
     rank: ({ state }) => places.get(state) ?? 0,
-    draw: ({ state }) => <span className={`small strong ${colours[state] ?? 'mute'}`}>{state}</span>,
+    draw: ({ state }) => (
+      <Typography variant="small" className={`strong ${colours[state] ?? 'mute'}`}>
+        {state}
+      </Typography>
+    ),
   },
   {
     name: 'remedies',
@@ -60,7 +65,12 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     usual: true,
     of: ({ risk }) => risk,
     rank: ({ risk }) => (risk === null ? -1 : risks.indexOf(risk)),
-    draw: ({ risk }) => risk && <span className={`small ${riskColours[risk] ?? ''}`}>{risk}</span>,
+    draw: ({ risk }) =>
+      risk && (
+        <Typography variant="small" className={riskColours[risk] ?? ''}>
+          {risk}
+        </Typography>
+      ),
   },
   {
     name: 'author',
@@ -70,7 +80,7 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 140,
     usual: true,
     of: authorsOf,
-    draw: (docket) => <span className="small">{authorsOf(docket)}</span>,
+    draw: (docket) => <Typography variant="small">{authorsOf(docket)}</Typography>,
   },
   {
     name: 'signed',
@@ -79,7 +89,7 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 120,
     usual: true,
     of: ({ signedBy }) => signedBy,
-    draw: ({ signedBy }) => <span className="small">{signedBy}</span>,
+    draw: ({ signedBy }) => <Typography variant="small">{signedBy}</Typography>,
   },
   {
     name: 'made',
@@ -89,9 +99,9 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     usual: true,
     of: ({ createdAt }) => createdAt,
     draw: ({ createdAt }) => (
-      <span className="small">
+      <Typography variant="small">
         <Moment at={createdAt} />
-      </span>
+      </Typography>
     ),
   },
   {
@@ -101,9 +111,9 @@ export const docketFields: readonly WholeField<DocketRow>[] = [
     width: 130,
     of: ({ stateAt }) => stateAt,
     draw: ({ stateAt }) => (
-      <span className="small">
+      <Typography variant="small">
         <Moment at={stateAt} />
-      </span>
+      </Typography>
     ),
   },
   {

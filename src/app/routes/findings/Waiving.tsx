@@ -7,6 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import { DayField } from '~/app/ui/DayField';
@@ -39,10 +40,10 @@ export function Waiving({ source, findings, open, onClose, onDone }: WaivingProp
         <input type="hidden" name="findings" value={findings.join()} />
         <DialogTitle id="waiving">Waive {what}</DialogTitle>
         <DialogContent>
-          <p className="small mute" style={{ marginTop: 0 }}>
+          <Typography variant="note" component="p" style={{ marginTop: 0 }}>
             {findings.length === 1 ? 'Its rule leaves it alone' : 'Their rules leave them alone'} until the day that you give, or
             else until somebody takes that back, here or among the rules.
-          </p>
+          </Typography>
           <TextField
             name="reason"
             label={findings.length === 1 ? 'Why it is meant to be so' : 'Why they are meant to be so'}

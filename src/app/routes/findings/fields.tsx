@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { State } from '~/app/ui/FindingEntry';
 import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
@@ -43,7 +44,11 @@ export const findingFields: readonly WholeField<FindingLine>[] = [
     width: 46,
     usual: true,
     of: ({ confidence }) => confidence,
-    draw: ({ confidence }) => <span className="mono mute">{Math.round(confidence * 100)} %</span>,
+    draw: ({ confidence }) => (
+      <Typography variant="mono" color="textSecondary">
+        {Math.round(confidence * 100)} %
+      </Typography>
+    ),
   },
   { name: 'rule', title: 'Rule', type: 'text', width: 150, of: ({ rule }) => rule },
   { name: 'concern', title: 'Concern', type: 'text', width: 90, of: ({ concern }) => concern },

@@ -3,6 +3,7 @@ import { Bar, Empty } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
+import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
 import { Link, Outlet, type ShouldRevalidateFunctionArgs, useParams, useSearchParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
@@ -189,7 +190,9 @@ function Kinds({
           label={
             <span>
               {capital(inventory[one].title)}{' '}
-              <span className="mute number">{unseen.includes(one) ? '?' : shortCount(counts[one])}</span>
+              <Typography variant="mute" className="number">
+                {unseen.includes(one) ? '?' : shortCount(counts[one])}
+              </Typography>
             </span>
           }
         />

@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { data, Form, useNavigation } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
 import { formIn, shapeIn } from '~/app/server/door.server';
@@ -34,10 +35,13 @@ export default function Invitation({ loaderData: { name, fullName, shortest }, a
   const busy = useNavigation().state !== 'idle';
   return (
     <EntryCard title={`Welcome, ${fullName}`}>
-      <p className="small mute">
-        You sign in as <b className="mono">{name}</b>. Choose a password of at least {shortest} characters; a few words that mean
-        something to you alone do well.
-      </p>
+      <Typography variant="note" component="p">
+        You sign in as{' '}
+        <Typography variant="mono" component="b">
+          {name}
+        </Typography>
+        . Choose a password of at least {shortest} characters; a few words that mean something to you alone do well.
+      </Typography>
       <Form method="post" aria-label="Choose a password">
         <input type="hidden" name="username" value={name} autoComplete="username" disabled />
         <TextField name="password" label="Password" type="password" autoComplete="new-password" autoFocus required fullWidth />

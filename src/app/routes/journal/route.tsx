@@ -10,6 +10,7 @@ import TableBody from '@mui/material/TableBody';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, Link, useSearchParams } from 'react-router';
 import { enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
@@ -66,7 +67,7 @@ export default function Journal({ loaderData: { filter, entries, more, sources }
         <div className="narrow wide">
           <div className="actions">
             <h1>Journal</h1>
-            <span className="small mute">Every act, appended and chained; nothing in it is changed.</span>
+            <Typography variant="note">Every act, appended and chained; nothing in it is changed.</Typography>
             <span style={{ marginLeft: 'auto' }}>
               <Button component="a" href={`/journal/export?${params.toString()}&as=csv`} download variant="text">
                 CSV
@@ -142,13 +143,13 @@ function Row({ entry }: { readonly entry: Entry }) {
     <TableRow className={entry.outcome}>
       <TableCell>
         {entry.at.slice(0, 19).replace('T', ' ')}
-        <span className="small mute">#{entry.id}</span>
+        <Typography variant="note">#{entry.id}</Typography>
       </TableCell>
       <TableCell>
         {visible(entry.person)}
-        <span className="small mute">
+        <Typography variant="note">
           {entry.via} at {entry.address}
-        </span>
+        </Typography>
       </TableCell>
       <TableCell>
         <span title={entry.act}>{actInWords(entry.act)}</span>
@@ -162,7 +163,9 @@ function Row({ entry }: { readonly entry: Entry }) {
         ) : (
           visible(entry.object)
         )}
-        {entry.source !== null && entry.source !== entry.object && <span className="small mute">{visible(entry.source)}</span>}
+        {entry.source !== null && entry.source !== entry.object && (
+          <Typography variant="note">{visible(entry.source)}</Typography>
+        )}
       </TableCell>
       <TableCell>
         <Change label="was" value={entry.before} />
@@ -177,19 +180,21 @@ function Change({ label, value }: { readonly label: string; readonly value: unkn
   const short = visible(shortly(value));
   if (typeof value !== 'object' || short.length <= mostShown)
     return (
-      <div className="small">
-        <span className="mute">{label}</span> {short}
-      </div>
+      <Typography variant="small" component="div">
+        <Typography variant="mute">{label}</Typography> {short}
+      </Typography>
     );
   return (
     <Folded
       title={
         <span>
-          <span className="mute">{label}</span> {short.slice(0, mostShown)}…
+          <Typography variant="mute">{label}</Typography> {short.slice(0, mostShown)}…
         </span>
       }
     >
-      <pre className="mono small">{visible(JSON.stringify(value, null, 1), 'kept')}</pre>
+      <Typography variant="monoSmall" component="pre">
+        {visible(JSON.stringify(value, null, 1), 'kept')}
+      </Typography>
     </Folded>
   );
 }
@@ -273,7 +278,7 @@ const JournalTable = styled(Table)({
   '& th:nth-child(4)': {
     width: '18%',
   },
-  '& td > .small': {
+  '& td > .MuiTypography-note': {
     display: 'block',
   },
   '& td > b': {

@@ -8,6 +8,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, Link, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
@@ -52,14 +53,16 @@ export default function Listeners({ loaderData: { source, name, listeners, deliv
     <main className="page" id="content">
       <div className="narrow">
         <h1>Who hears of {name}</h1>
-        <p className="mute">
+        <Typography variant="mute" component="p">
           After a survey a message is sent to these addresses: JSON, signed with HMAC-SHA256 over its time and body; to a mailbox,
           a letter. What is not taken is tried again for half a day. Names of tables and columns are in it, values never.
-        </p>
+        </Typography>
         {actionData?.shown && (
           <Alert severity="info" role="status">
             {actionData.shown.words}
-            <pre className="mono token">{actionData.shown.secret}</pre>
+            <Typography variant="mono" component="pre" className="token">
+              {actionData.shown.secret}
+            </Typography>
           </Alert>
         )}
         {actionData?.problem && Object.keys(actionData.errors).length === 0 && (
@@ -110,11 +113,14 @@ function Listener({
   return (
     <Paper variant="outlined" sx={{ p: 1.5, my: 1 }}>
       <div>
-        <b className="mono">{shown(address)}</b> hears {hears[what]}. {!isOn && <span className="brass">Switched off.</span>}
+        <Typography variant="mono" component="b">
+          {shown(address)}
+        </Typography>{' '}
+        hears {hears[what]}. {!isOn && <span className="brass">Switched off.</span>}
       </div>
-      <div className="small mute">
+      <Typography variant="note" component="div">
         Allowed by {keptBy}, <Moment at={keptAt} />.
-      </div>
+      </Typography>
       <Form method="post" className="actions" preventScrollReset>
         <input type="hidden" name="listener" value={id} />
         <Button variant="text" type="submit" name="intent" value="try" disabled={!isOn}>
@@ -150,7 +156,7 @@ function Deliveries({ source, deliveries, listeners }: Pick<Loaded, 'source' | '
               <TableCell>
                 <Moment at={madeAt} />
               </TableCell>
-              <TableCell className="mono">{shown(addresses.get(listener) ?? '')}</TableCell>
+              <TableCell>{shown(addresses.get(listener) ?? '')}</TableCell>
               <TableCell>
                 {survey === null ? (
                   'a test'

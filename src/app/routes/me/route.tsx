@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { data, Form, useNavigation } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
 import { actorIn } from '~/app/server/door.server';
@@ -76,23 +77,25 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
               </Button>
             </Form>
           </div>
-          <p className="mute">
-            Signed in as <span className="mono">{person?.name}</span>.
-          </p>
+          <Typography variant="mute" component="p">
+            Signed in as <Typography variant="mono">{person?.name}</Typography>.
+          </Typography>
           <h2>What you may do</h2>
           {roles.length === 0 && <p>Nothing yet: who keeps people gives you a role.</p>}
           <PlainList>
             {roles.map(({ key, role, on, byGroup }) => (
               <li key={key}>
                 <b>{role}</b> on {on}
-                {byGroup && <span className="mute"> (by your group {byGroup})</span>}
+                {byGroup && <Typography variant="mute"> (by your group {byGroup})</Typography>}
               </li>
             ))}
           </PlainList>
           {!elsewhere && !hasPassword && (
             <>
               <h2>Password</h2>
-              <p className="mute">You have none yet. Who keeps people sends you an invitation, by which you choose one.</p>
+              <Typography variant="mute" component="p">
+                You have none yet. Who keeps people sends you an invitation, by which you choose one.
+              </Typography>
             </>
           )}
           {hasPassword && (
@@ -115,7 +118,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                 <FormControlLabel
                   control={<Checkbox name="tokens" size="small" />}
                   label="End my tokens too"
-                  slotProps={{ typography: { className: 'small' } }}
+                  slotProps={{ typography: { variant: 'small' } }}
                 />
               )}
               <Said problem={said('password')?.problem} done="Changed. Your other sessions have ended." />
@@ -152,13 +155,19 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
   return (
     <>
       <h2>Tokens for the terminal and pipelines</h2>
-      <p className="small mute">A token never gives more than you may do yourself, and ends when it says.</p>
-      {tokens.length === 0 && <p className="small mute">You have made none.</p>}
+      <Typography variant="note" component="p">
+        A token never gives more than you may do yourself, and ends when it says.
+      </Typography>
+      {tokens.length === 0 && (
+        <Typography variant="note" component="p">
+          You have made none.
+        </Typography>
+      )}
       {tokens.map((token) => (
         <EntryForm key={token.id} method="post" style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
             <span className="title">{token.name}</span>
-            <span className="small mute" style={{ display: 'block' }}>
+            <Typography variant="note" style={{ display: 'block' }}>
               {token.rights.map((right: Right) => rights[right]).join(', ')} on {token.on};{' '}
               {token.revokedAt ? (
                 <>
@@ -177,7 +186,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
               ) : (
                 'never used'
               )}
-            </span>
+            </Typography>
           </span>
           <input type="hidden" name="token" value={token.id} />
           {!token.revokedAt && (
@@ -190,7 +199,9 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
       {said?.shown && (
         <Alert severity="info" role="status">
           {said.shown.words}
-          <pre className="mono token">{said.shown.secret}</pre>
+          <Typography variant="mono" component="pre" className="token">
+            {said.shown.secret}
+          </Typography>
         </Alert>
       )}
       {said?.problem && (
@@ -216,7 +227,7 @@ function Tokens({ tokens, sources, rights: mine, said, busy }: TokensProps) {
               key={right}
               control={<Checkbox name="rights" value={right} size="small" />}
               label={rights[right]}
-              slotProps={{ typography: { className: 'small' } }}
+              slotProps={{ typography: { variant: 'small' } }}
             />
           ))}
         </Ticks>

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import { styled } from '@mui/material/styles';
+import Typography from '@mui/material/Typography';
 import { Form, useNavigation } from 'react-router';
 import { Folded } from '~/app/ui/Folded';
 import { Moment } from '~/app/ui/Moment';
@@ -24,8 +25,8 @@ export function PersonLine({ person, sources, self }: PersonLineProps) {
     <PersonRow className={person.disabledAt ? 'off' : ''} aria-label={person.fullName}>
       <div>
         <div className="title">{person.fullName}</div>
-        <div className="small mute">
-          <span className="mono">{person.name}</span>
+        <Typography variant="note" component="div">
+          <Typography variant="mono">{person.name}</Typography>
           {person.issuer && ` by ${new URL(person.issuer).hostname}`}
           {!person.issuer && !person.hasPassword && ', no password yet'}
           {person.locked && <b className="brass">, locked for a while after wrong tries</b>}
@@ -34,7 +35,7 @@ export function PersonLine({ person, sources, self }: PersonLineProps) {
               , disabled <Moment at={person.disabledAt} />
             </>
           )}
-        </div>
+        </Typography>
       </div>
       <div className="roles">
         {person.grants.map((grant) => (
@@ -45,7 +46,7 @@ export function PersonLine({ person, sources, self }: PersonLineProps) {
             <RoleChip {...grant} whose={person.fullName} />
           </Form>
         ))}
-        {person.grants.length === 0 && <span className="small mute">no role</span>}
+        {person.grants.length === 0 && <Typography variant="note">no role</Typography>}
       </div>
       <div className="actions" style={{ margin: 0 }}>
         <Folded title="Give a role" className="give">

@@ -3,6 +3,7 @@ import { Fields, Frame } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, useNavigation } from 'react-router';
 import { actorIn, enterAll } from '~/app/server/door.server';
 import { office } from '~/app/server/office.server';
@@ -57,10 +58,10 @@ export default function People({ loaderData: { people, sources, you }, actionDat
       <main className="page" id="content">
         <div className="narrow wide">
           <h1>People</h1>
-          <p className="mute small">
+          <Typography variant="note" component="p">
             A role holds for all sources, or for one. What each is for:{' '}
             {roleNames.map((role) => `${role} ${roles[role].about}`).join('; ')}.
-          </p>
+          </Typography>
           {actionData?.problem && (
             <Alert severity="error" role="alert">
               {actionData.problem}
@@ -69,7 +70,9 @@ export default function People({ loaderData: { people, sources, you }, actionDat
           {actionData?.shown && (
             <Alert severity="info" role="status">
               {actionData.shown.words}
-              <pre className="mono token">{actionData.shown.secret}</pre>
+              <Typography variant="mono" component="pre" className="token">
+                {actionData.shown.secret}
+              </Typography>
             </Alert>
           )}
           {people.map((person) => (

@@ -1,5 +1,6 @@
 import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
 import { Fragment } from 'react';
 import { dayOf, inFull, percent } from '~/app/ui/format';
 import { pathTo } from '~/app/ui/pathTo';
@@ -28,7 +29,9 @@ export function Headline({ source, standings, since }: HeadlineProps) {
   return (
     <Head>
       <div>
-        <div className="small mute">Soundness</div>
+        <Typography variant="note" component="div">
+          Soundness
+        </Typography>
         <Big>{soundness?.share == null ? '–' : percent(soundness.share)}</Big>
       </div>
       <div>
@@ -44,18 +47,20 @@ export function Headline({ source, standings, since }: HeadlineProps) {
           </p>
         )}
         {first ? (
-          <p className="mute">This is the first survey: from the next one on, what changed is told here.</p>
+          <Typography variant="mute" component="p">
+            This is the first survey: from the next one on, what changed is told here.
+          </Typography>
         ) : (
           <p>
             <TurnedTold turned={turned} />, <span suppressHydrationWarning>{when}</span>.
           </p>
         )}
-        <p className="small">
+        <Typography variant="small" component="p">
           <a href={pathTo('/s/:source/report', { source })} download>
             A page of the last survey
           </a>{' '}
-          <span className="mute">for people who do not use Pawl, to read or print</span>
-        </p>
+          <Typography variant="mute">for people who do not use Pawl, to read or print</Typography>
+        </Typography>
       </div>
     </Head>
   );
@@ -85,7 +90,7 @@ export function TurnedTold({ turned }: { readonly turned: readonly Turned[] }) {
         ]
       : []),
   ]);
-  if (parts.length === 0) return <span className="mute">No place became sound or broken</span>;
+  if (parts.length === 0) return <Typography variant="mute">No place became sound or broken</Typography>;
   return parts.map(({ key, tone, words, about }, n) => (
     <Fragment key={key}>
       {n > 0 && ', '}

@@ -5,6 +5,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { Choice } from '~/app/ui/Choice';
@@ -98,13 +99,15 @@ function Record({ source, standings }: Pick<Loaded, 'standings'> & { readonly so
       ) : points.length > 1 ? (
         <OverTime points={points} />
       ) : (
-        <p className="mute">A line is drawn from the second survey on.</p>
+        <Typography variant="mute" component="p">
+          A line is drawn from the second survey on.
+        </Typography>
       )}
       {first && last && (
-        <p className="small mute">
+        <Typography variant="note" component="p">
           {standings.length === 1 ? 'One survey' : `${standings.length} surveys`}, {dayOf(first.at)} to {dayOf(last.at)}. Marks:
           dockets that ran.
-        </p>
+        </Typography>
       )}
     </section>
   );
@@ -126,9 +129,9 @@ function Slipped({ source, lines }: Lines<Loaded['slipped'][number]>) {
           key: line.id,
           cells: [
             <FindingLink key="a" source={source} line={line} />,
-            <span key="b" className="mono">
+            <Typography key="b" variant="mono">
               {line.place}
-            </span>,
+            </Typography>,
             line.mendedBy === null ? (
               line.heldAt && <Moment at={line.heldAt} />
             ) : (
@@ -157,10 +160,10 @@ function Drifted({ source, drifts }: { readonly source: string; readonly drifts:
     <section aria-label="Changed outside of Pawl">
       <h2>Changed outside of Pawl</h2>
       {drifts.length === 0 ? (
-        <p className="mute">
+        <Typography variant="mute" component="p">
           Nothing that nobody has acknowledged. <Link to={here}>All changes</Link>,{' '}
           <Link to={pathTo('/s/:source/compare', { source })}>compare surveys</Link>
-        </p>
+        </Typography>
       ) : (
         <>
           <Lined
@@ -181,9 +184,9 @@ function Drifted({ source, drifts }: { readonly source: string; readonly drifts:
               ],
             }))}
           />
-          <p className="small">
+          <Typography variant="small" component="p">
             <Link to={here}>Acknowledge</Link>, or <Link to={pathTo('/s/:source/compare', { source })}>compare surveys</Link>
-          </p>
+          </Typography>
         </>
       )}
     </section>
@@ -194,7 +197,11 @@ function DueAndWaiting({ source, due }: { readonly source: string; readonly due:
   return (
     <section aria-label="Due and waiting">
       <h2>Due and waiting</h2>
-      {due.length === 0 && <p className="mute">Nothing is promised, ends, or waits for anybody.</p>}
+      {due.length === 0 && (
+        <Typography variant="mute" component="p">
+          Nothing is promised, ends, or waits for anybody.
+        </Typography>
+      )}
       <Lined
         heads={due.length === 0 ? [] : ['When', 'What', 'Who and why']}
         rows={due.map(({ day, since, words, beside, leads }, n) => ({
@@ -204,9 +211,9 @@ function DueAndWaiting({ source, due }: { readonly source: string; readonly due:
             <Link key="b" to={addressOf(source, leads)}>
               {words}
             </Link>,
-            <span key="c" className="mute">
+            <Typography key="c" variant="mute">
               {beside}
-            </span>,
+            </Typography>,
           ],
         }))}
       />
@@ -241,13 +248,13 @@ function Oldest({ source, lines }: Lines<Loaded['oldest'][number]>) {
           key: line.id,
           cells: [
             <FindingLink key="a" source={source} line={line} />,
-            <span key="b" className="mono">
+            <Typography key="b" variant="mono">
               {line.place}
-            </span>,
+            </Typography>,
             <span key="c" suppressHydrationWarning style={{ whiteSpace: 'nowrap' }}>
               {dayOf(line.firstSeenAt)}
             </span>,
-            line.caredBy ?? <span className="mute">nobody</span>,
+            line.caredBy ?? <Typography variant="mute">nobody</Typography>,
           ],
         }))}
       />
@@ -273,7 +280,7 @@ function Carers({ source, carers }: { readonly source: string; readonly carers: 
               {by ?? 'nobody'}
             </Link>,
             inFull(findings),
-            overdue === 0 ? <span className="mute">none</span> : <span className="rust strong">{inFull(overdue)}</span>,
+            overdue === 0 ? <Typography variant="mute">none</Typography> : <span className="rust strong">{inFull(overdue)}</span>,
           ],
         }))}
       />
@@ -327,7 +334,7 @@ const Board = styled('main')({
   padding: '14px 20px 24px',
   borderRight: '1px solid var(--mui-palette-divider)',
   '& td': { fontFamily: 'var(--text)', verticalAlign: 'top' },
-  '& td .mono': { overflowWrap: 'anywhere' },
+  '& td .MuiTypography-mono': { overflowWrap: 'anywhere' },
 });
 
 const Asked = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: '8px', alignItems: 'center', margin: '4px 0 2px' });

@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { pathTo } from '~/app/ui/pathTo';
 import { Outlet, useParams } from 'react-router';
 import { Desk } from '~/app/ui/list/Desk';
@@ -47,7 +48,11 @@ const fields: readonly WholeField<RuleRow>[] = [
     width: 210,
     usual: true,
     of: ({ id }) => id,
-    draw: ({ id, on }) => <span className={`mono${on ? '' : ' off'}`}>{id}</span>,
+    draw: ({ id, on }) => (
+      <Typography variant="mono" className={on ? undefined : 'off'}>
+        {id}
+      </Typography>
+    ),
   },
   {
     name: 'about',
@@ -57,9 +62,9 @@ const fields: readonly WholeField<RuleRow>[] = [
     usual: true,
     of: ({ about }) => about,
     draw: ({ about }) => (
-      <span className="small mute" title={about}>
+      <Typography variant="note" title={about}>
         {about}
-      </span>
+      </Typography>
     ),
   },
   {
@@ -78,7 +83,11 @@ const fields: readonly WholeField<RuleRow>[] = [
     width: 80,
     usual: true,
     of: ({ changes }) => changes || null,
-    draw: ({ changes }) => <span className="small brass">{changes}</span>,
+    draw: ({ changes }) => (
+      <Typography variant="small" className="brass">
+        {changes}
+      </Typography>
+    ),
   },
   { name: 'concern', title: 'Concern', type: 'text', width: 90, of: ({ concern }) => concern },
   { name: 'on', title: 'On', type: 'truth', width: 46, of: ({ on }) => on },

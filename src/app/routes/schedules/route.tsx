@@ -8,6 +8,7 @@ import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
 import { actOn } from '~/app/server/intents.server';
 import Paper from '@mui/material/Paper';
+import Typography from '@mui/material/Typography';
 import { Moment } from '~/app/ui/Moment';
 import { Empty, Fields } from '~/app/ui/parts';
 import { pathTo } from '~/app/ui/pathTo';
@@ -53,12 +54,12 @@ export default function Schedules({ loaderData: { source, name, schedules, hours
     <main className="page" id="content">
       <div className="narrow">
         <h1>When {name} is surveyed</h1>
-        <p className="mute">
+        <Typography variant="mute" component="p">
           A survey that was missed is made up for once; while one is on its way no other begins; one that fails is tried again,
           later each time.{' '}
           {hours ? `It works from ${hours.from} to ${hours.to} o’clock (${hours.zone ?? 'UTC'})` : 'It works at any hour'}, as its{' '}
           <Link to={pathTo('/s/:source/budget', { source })}>budget</Link> says.
-        </p>
+        </Typography>
         {actionData?.problem && Object.keys(actionData.errors).length === 0 && (
           <Alert severity="error" role="alert">
             {actionData.problem}
@@ -104,9 +105,12 @@ function ScheduleCard({ source, schedule, onChange }: CardProps) {
   return (
     <Paper variant="outlined" sx={{ p: 1.5, my: 1 }}>
       <div>
-        <b>{scheduleInWords(schedule)}</b>, by the clock of {zone}: <b>{depth}</b> <span className="mono mute">{cron}</span>
+        <b>{scheduleInWords(schedule)}</b>, by the clock of {zone}: <b>{depth}</b>{' '}
+        <Typography variant="mono" color="textSecondary">
+          {cron}
+        </Typography>
       </div>
-      <div className="small">
+      <Typography variant="small" component="div">
         {isOn ? (
           <>
             Next <Moment at={nextAt} />.
@@ -120,7 +124,7 @@ function ScheduleCard({ source, schedule, onChange }: CardProps) {
             <Moment at={lastAt} />, {lastState}.
           </>
         )}
-      </div>
+      </Typography>
       {failures > 0 && (
         <Alert severity="warning" role="note">
           It failed {failures === 1 ? 'once' : `${failures} times in a row`}, and is tried again <Moment at={nextAt} />:{' '}
@@ -173,7 +177,7 @@ function ScheduleForm({ schedule, onClose }: FormProps) {
             autoFocus
             error={problem !== null}
             helperText={problem ?? 'minute, hour, day of the month, month, day of the week'}
-            slotProps={{ htmlInput: { className: 'mono', spellCheck: false } }}
+            slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }}
           />
           <TextField select name="zone" label="By the clock of" value={zone} onChange={(event) => setZone(event.target.value)}>
             {zones.map((one) => (
@@ -211,11 +215,17 @@ function Preview(schedule: Schedule) {
   return (
     <>
       <b>{scheduleInWords(schedule)}</b>
-      <ul className="small mono mute" aria-label="The next five times" style={{ margin: '2px 0 0', paddingLeft: 18 }}>
+      <Typography
+        variant="monoSmall"
+        color="textSecondary"
+        component="ul"
+        aria-label="The next five times"
+        style={{ margin: '2px 0 0', paddingLeft: 18 }}
+      >
         {nextTimes(schedule, new Date(), 5).map((at) => (
           <li key={at.getTime()}>{told.format(at)}</li>
         ))}
-      </ul>
+      </Typography>
     </>
   );
 }

@@ -3,6 +3,7 @@ import { GateCard } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { data, Form, redirect, useNavigation, useRevalidator } from 'react-router';
 import { passedContext } from '~/app/server/context.server';
@@ -62,7 +63,9 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
         demo.length > 0 && (
           <GateCard aria-label="People of the demo">
             <h2>People of the demo</h2>
-            <p className="small mute">Made up, one for each role. A click lets you in, on this machine only.</p>
+            <Typography variant="note" component="p">
+              Made up, one for each role. A click lets you in, on this machine only.
+            </Typography>
             <DemoPeople method="post">
               <input type="hidden" name="to" value={to} />
               <input type="hidden" name="intent" value="demo" />
@@ -107,7 +110,9 @@ export default function SignIn({ loaderData: { to, demo, elsewhere }, actionData
           )}
         </div>
       </Form>
-      <p className="small mute">No password yet? Ask who keeps people here for an invitation.</p>
+      <Typography variant="note" component="p">
+        No password yet? Ask who keeps people here for an invitation.
+      </Typography>
     </EntryCard>
   );
 }

@@ -4,6 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { type ComponentProps, useEffect, useMemo, useRef, useState } from 'react';
 import { useFetcher, useNavigate } from 'react-router';
 import { useKeys } from '~/app/ui/keys';
@@ -91,8 +92,10 @@ export function JumpBox({ source }: { readonly source: number }) {
           )}
           renderOption={({ key, ...option }, { kind, label }) => (
             <li key={key} {...option} style={{ display: 'grid', gridTemplateColumns: '70px 1fr', padding: '4px 10px' }}>
-              <span className="mute small">{kind}</span>
-              <span className={kind === 'finding' || kind === 'station' ? undefined : 'mono'}>{label}</span>
+              <Typography variant="note">{kind}</Typography>
+              <Typography variant={kind === 'finding' || kind === 'station' ? 'inherit' : 'mono'} component="span">
+                {label}
+              </Typography>
             </li>
           )}
         />

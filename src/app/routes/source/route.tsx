@@ -6,6 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import LinearProgress from '@mui/material/LinearProgress';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState } from 'react';
 import { Link, Outlet, useNavigate, useNavigation, useSubmit } from 'react-router';
 import { inFull, percent } from '~/app/ui/format';
@@ -129,9 +130,9 @@ function Switcher({ source, engine, sources, allowed }: Loaded) {
         <span className="name">{source.name}</span>
         <Environment className={source.environment}>
           {source.environment}{' '}
-          <span className="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
+          <Typography variant="mute" style={{ textTransform: 'none', fontWeight: 400 }}>
             {engine}
-          </span>
+          </Typography>
         </Environment>
       </SwitcherButton>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
@@ -241,7 +242,7 @@ function SurveyChip({ source, live, last, unfinished, tables, allowed, nextDue }
               <span>
                 <b>{name}</b>
                 <br />
-                <span className="small mute">{words}</span>
+                <Typography variant="note">{words}</Typography>
               </span>
             </MenuItem>
           ))}

@@ -3,6 +3,7 @@ import { CardGrid, Empty, Environment, Frame, Headline } from '~/app/ui/parts';
 import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Form, Link } from 'react-router';
 import { Confirmed } from '~/app/ui/Confirmed';
 import { Moment } from '~/app/ui/Moment';
@@ -68,7 +69,9 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                 Add a source
               </Button>
             ) : (
-              <p className="mute">Who keeps sources adds one, or gives you a role for one that is there.</p>
+              <Typography variant="mute" component="p">
+                Who keeps sources adds one, or gives you a role for one that is there.
+              </Typography>
             )}
           </Empty>
         ) : (
@@ -95,16 +98,17 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
                       </Link>
                     )}
                   </Headline>
-                  <Address className="mono mute">{source.place}</Address>
-                  <p className="small" style={{ margin: 0 }}>
+                  <Address>{source.place}</Address>
+                  <Typography variant="small" component="p" style={{ margin: 0 }}>
                     {source.surveyed ? (
                       <>
-                        <b>{source.open}</b> open, <b>{source.held}</b> held <span className="mute">({source.surveyed})</span>
+                        <b>{source.open}</b> open, <b>{source.held}</b> held{' '}
+                        <Typography variant="mute">({source.surveyed})</Typography>
                       </>
                     ) : (
-                      <span className="mute">not surveyed yet</span>
+                      <Typography variant="mute">not surveyed yet</Typography>
                     )}
-                  </p>
+                  </Typography>
                 </Card>
               ))}
             </CardGrid>
@@ -113,10 +117,10 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
         {archived.length > 0 && (
           <section aria-label="Out of use" className="narrow" style={{ margin: '28px 0 0' }}>
             <h2>Out of use</h2>
-            <p className="small mute">
+            <Typography variant="note" component="p">
               Their logins are forgotten; surveys, dockets and runs are kept until somebody purges them. The journal keeps what
               was done either way.
-            </p>
+            </Typography>
             {actionData?.problem && (
               <Alert severity="error" role="alert">
                 {actionData.problem}
@@ -126,9 +130,9 @@ export default function Sources({ loaderData: { sources, archived, mayAdd }, act
               <Form key={source.id} method="post" className="actions" style={{ margin: '4px 0' }}>
                 <span>
                   {source.name}{' '}
-                  <span className="small mute">
+                  <Typography variant="note">
                     since <Moment at={source.archivedAt} />
-                  </span>
+                  </Typography>
                 </span>
                 <input type="hidden" name="purge" value={source.id} />
                 <Confirmed
@@ -155,7 +159,9 @@ const Card = styled('section')({
   },
 });
 
-const Address = styled('p')({
+const Address = styled('p')(({ theme }) => ({
+  ...theme.typography.mono,
+  color: 'var(--mui-palette-text-secondary)',
   margin: '4px 0',
   overflowWrap: 'anywhere',
-});
+}));

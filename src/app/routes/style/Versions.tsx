@@ -31,7 +31,7 @@ export function Versions({ source, versions }: VersionsProps) {
             {versions.map(({ version, remark, keptAt, keptBy }) => (
               <TableRow key={version}>
                 <TableCell align="right">{version}</TableCell>
-                <TableCell className="mono">{remark}</TableCell>
+                <TableCell>{remark}</TableCell>
                 <TableCell>
                   {keptBy} <Moment at={keptAt} />
                 </TableCell>

@@ -39,7 +39,7 @@ export function Words({ source, shown, dictionary, learnt }: WordsProps) {
         {learnt.length > 0 ? `; ${learnt.length} to look at` : ''}
       </AccordionSummary>
       <AccordionDetails sx={{ padding: '0 16px 16px' }}>
-        <Typography variant="body2" color="text.secondary">
+        <Typography variant="body2" color="textSecondary">
           What is short for what, and what many of a thing are called. Names are read by it, and templates can say{' '}
           {'{table:whole}'} or {'{table:short}'}.
         </Typography>
@@ -68,8 +68,8 @@ function Entries({ list, entries, source, shown }: EntriesProps) {
         <TableBody>
           {Object.entries(entries).map(([word, other]) => (
             <TableRow key={word}>
-              <TableCell className="mono">{word}</TableCell>
-              <TableCell className="mono">{other}</TableCell>
+              <TableCell>{word}</TableCell>
+              <TableCell>{other}</TableCell>
               <TableCell align="right">
                 <Allowed right="keepRules">
                   <Act source={source} shown={shown} list={list} from={word} act="forget" label={`Forget ${word}`}>
@@ -117,8 +117,8 @@ function Learnt({ learnt, source, shown }: Omit<WordsProps, 'dictionary'>) {
       <TableBody>
         {learnt.map(({ short, whole, references, names }) => (
           <TableRow key={short}>
-            <TableCell className="mono">{visible(short)}</TableCell>
-            <TableCell className="mono">{visible(whole)}?</TableCell>
+            <TableCell>{visible(short)}</TableCell>
+            <TableCell>{visible(whole)}?</TableCell>
             <TableCell>
               {counted(names, 'name')}
               {references > 0 && `, ${counted(references, 'reference')} to ${visible(whole)}`}

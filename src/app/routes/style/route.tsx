@@ -3,6 +3,7 @@ import { ShareBar } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Link, Outlet, useFetcher, useParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { actOn } from '~/app/server/intents.server';
@@ -106,7 +107,7 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
   return (
     <div style={{ padding: '14px 16px 8px' }}>
       <h1>House style of {name}</h1>
-      <p className="small mute" style={{ margin: '0 0 8px' }}>
+      <Typography variant="note" component="p" style={{ margin: '0 0 8px' }}>
         {takenAt === null ? (
           'Names are read in a survey; there was none yet.'
         ) : (
@@ -121,7 +122,7 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
         ) : (
           'Nothing is adopted yet: choose a kind and adopt what most of its names follow.'
         )}
-      </p>
+      </Typography>
       <div className="actions" style={{ margin: 0 }}>
         <Button component="a" href={pathTo('/s/:source/style/export', { source })} download>
           Export the style
@@ -156,17 +157,17 @@ function StyleHead({ source, name, takenAt, conventions, versions, targets }: To
 /** What was adopted, or what more than half of the names follow; else how they are made, each with its share. */
 function Followed({ template, adopted, names, follow, patterns }: KindRow) {
   if (template !== null && (adopted || isStyle({ names, follow }))) return <TemplateText text={template} />;
-  if (names < fewestOfStyle) return <span className="mute">too few to tell: {names}</span>;
-  if (patterns.length === 0) return <span className="mute">no two are made alike</span>;
+  if (names < fewestOfStyle) return <Typography variant="mute">too few to tell: {names}</Typography>;
+  if (patterns.length === 0) return <Typography variant="mute">no two are made alike</Typography>;
   return (
-    <span className="small">
+    <Typography variant="small">
       {patterns.map((one, at) => (
         <span key={one.template} style={{ whiteSpace: 'nowrap' }}>
           {at > 0 && ', '}
-          <TemplateText text={one.template} /> <span className="mute">{percent(one.follow / names)}</span>
+          <TemplateText text={one.template} /> <Typography variant="mute">{percent(one.follow / names)}</Typography>
         </span>
       ))}
-    </span>
+    </Typography>
   );
 }
 
@@ -185,7 +186,7 @@ const fields: readonly WholeField<KindRow>[] = [
     ...{ name: 'share', title: 'Share', type: 'share', width: 110, usual: true },
     of: ({ follow, names }) => follow / names,
     draw: ({ follow, names }) => (
-      <Box component="span" className="mono" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Box component="span" sx={{ typography: 'mono', display: 'flex', alignItems: 'center', gap: 1 }}>
         <ShareBar sx={{ flex: 1, margin: 0 }}>{follow > 0 && <i style={{ width: `${(100 * follow) / names}%` }} />}</ShareBar>
         {percent(follow / names)}
       </Box>

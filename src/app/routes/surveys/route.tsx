@@ -4,6 +4,7 @@ import { data, Form, redirect } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter, formIn, orPage } from '~/app/server/door.server';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 
 import { Moment } from '~/app/ui/Moment';
 import { parseForm } from '~/input/parse';
@@ -69,14 +70,17 @@ export default function Surveys({ loaderData: { source, surveys } }: Route.Compo
                 Survey {row.id}: {row.depth}
                 {row.scope ? `, ${row.scope.length} tables after a docket` : ''}
               </span>
-              <span className="small mute">
+              <Typography variant="note">
                 <Moment at={row.askedAt} />
                 {row.problem ? `. ${row.problem}` : ''}
-              </span>
+              </Typography>
             </span>
-            <span className={`small strong ${row.state === 'done' ? 'verd' : row.state === 'failed' ? 'rust' : 'mute'}`}>
+            <Typography
+              variant="small"
+              className={`strong ${row.state === 'done' ? 'verd' : row.state === 'failed' ? 'rust' : 'mute'}`}
+            >
               {row.state}
-            </span>
+            </Typography>
           </EntryLink>
         ))}
       </div>

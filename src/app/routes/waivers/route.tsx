@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { Link, Outlet, useParams } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { dayOf, inFull } from '~/app/ui/format';
@@ -34,7 +35,7 @@ const fields: readonly WholeField<WaiverLine>[] = [
     of: ({ until = null }) => until,
     draw: ({ until, ended }) =>
       until === undefined ? (
-        <span className="mute">open</span>
+        <Typography variant="mute">open</Typography>
       ) : (
         <span className={ended ? 'rust strong' : ''}>{dayOf(until)}</span>
       ),

@@ -3,6 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Field } from '~/core/inventory/stock';
 import type { Columns } from './columns';
@@ -42,12 +43,12 @@ export function ColumnChoice({
               onClick={() => show(is ? shown.filter((other) => other !== name) : [...shown, name])}
             >
               <Checkbox size="small" checked={is} tabIndex={-1} sx={{ padding: '2px 8px 2px 0' }} />
-              <span className="mono" style={{ minWidth: 90 }}>
+              <Typography variant="mono" style={{ minWidth: 90 }}>
                 {name}
-              </span>
-              <span className="small mute" style={{ flex: 1, marginLeft: 12 }}>
+              </Typography>
+              <Typography variant="note" style={{ flex: 1, marginLeft: 12 }}>
                 {about ?? (title && title !== name ? title : '')}
-              </span>
+              </Typography>
               {is && (
                 <span style={{ marginLeft: 12 }}>
                   {([-1, 1] as const).map((by) => (

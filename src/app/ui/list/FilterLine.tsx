@@ -1,5 +1,6 @@
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { type FilterProblem, isProblem, parseFilter } from '~/core/inventory/filter';
@@ -58,7 +59,7 @@ export function FilterLine({ fields, problem }: FilterLineProps) {
         placeholder="Filter: words, type:text, empty>5%, -schema:archive   /"
         error={wrong !== null}
         helperText={wrong && <Marked text={text} problem={wrong} />}
-        slotProps={{ htmlInput: { 'aria-label': 'Filter', className: 'mono', spellCheck: false, autoComplete: 'off' } }}
+        slotProps={{ htmlInput: { 'aria-label': 'Filter', sx: { typography: 'mono' }, spellCheck: false, autoComplete: 'off' } }}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
           if (event.key !== 'Escape' && event.key !== 'Enter') return;
@@ -76,10 +77,10 @@ export function FilterLine({ fields, problem }: FilterLineProps) {
 function Marked({ text, problem: { at, says } }: { readonly text: string; readonly problem: FilterProblem }) {
   return (
     <>
-      <span className="mono">
+      <Typography variant="mono">
         {text.slice(Math.max(0, at - 12), at)}
         <b>▸{text.slice(at, at + 12)}</b>
-      </span>{' '}
+      </Typography>{' '}
       {says}
     </>
   );

@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { ShareBar } from '~/app/ui/parts';
 import { Moment } from '~/app/ui/Moment';
 import { percent } from '~/app/ui/format';
@@ -25,9 +26,9 @@ export function ValueCell({ value, field: { name, type } }: { readonly value: Va
       return <Moment at={String(value)} />;
     case 'text':
       return (
-        <span className={spoken.has(name) ? undefined : 'mono'} title={visible(String(value))}>
+        <Typography variant={spoken.has(name) ? 'inherit' : 'mono'} component="span" title={visible(String(value))}>
           {visible(String(value))}
-        </span>
+        </Typography>
       );
   }
 }

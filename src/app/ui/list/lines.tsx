@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 // Lines of a list that is grouped: rows, and the headings among them.
 
 import type { ReactNode } from 'react';
@@ -29,9 +30,9 @@ export function headingOn<Row>(
   return (
     <Row className="group" role="row" style={{ gridTemplateColumns: 'auto 1fr auto' }}>
       <b role="rowheader">{visible(name)}</b>
-      <span role="cell" className="mute">
+      <Typography role="cell" variant="mute">
         {counted(count, what)}
-      </span>
+      </Typography>
       <span role="cell">{more?.(at.group)}</span>
     </Row>
   );

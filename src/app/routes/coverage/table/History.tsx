@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { dayOf } from '~/app/ui/format';
 import { Folded } from '~/app/ui/Folded';
@@ -30,16 +31,20 @@ export function History({ source, events, most }: HistoryProps) {
       <Timeline aria-label="History">
         {events.map((event, n) => (
           <li key={n} className={tones[event.what] ?? 'quiet'}>
-            <span className="mute" title={event.at} suppressHydrationWarning>
+            <Typography variant="mute" title={event.at} suppressHydrationWarning>
               {dayOf(event.at)}
-            </span>
+            </Typography>
             <div>
               <b>{words[event.what] ?? event.what.toLowerCase()}</b>{' '}
-              {event.by !== null && <span className="small mute">by {event.by} </span>}
+              {event.by !== null && <Typography variant="note">by {event.by} </Typography>}
               <div>
                 <About source={source} event={event} />
               </div>
-              {event.reason !== null && <div className="small mute">{event.reason}</div>}
+              {event.reason !== null && (
+                <Typography variant="note" component="div">
+                  {event.reason}
+                </Typography>
+              )}
             </div>
           </li>
         ))}

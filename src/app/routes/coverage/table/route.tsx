@@ -3,6 +3,7 @@ import { Facts } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
 import { useAllowed } from '~/app/ui/useAllowed';
@@ -94,13 +95,15 @@ export default function TableDossier({ loaderData: t, actionData }: Route.Compon
   const settled = t.findings.filter((finding) => !openStates.includes(finding.state));
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div className="mono mute">{visible(t.id)}</div>
+      <Typography variant="mono" color="textSecondary" component="div">
+        {visible(t.id)}
+      </Typography>
       <h1>{open.length === 0 ? 'Nothing open here' : counted(open.length, 'open finding')}</h1>
-      <div className="small mute">
+      <Typography variant="note" component="div">
         {t.rows === null ? 'not counted' : counted(t.rows, 'row')}, {t.bytes === null ? 'of unknown size' : sizeInWords(t.bytes)}.{' '}
         {counted(t.parents, 'parent')}, {t.children === 1 ? '1 child' : `${t.children} children`}.
         {t.comment ? ` ${t.comment}.` : ''}
-      </div>
+      </Typography>
       {t.notMeasured && (
         <Alert severity="warning" role="note">
           {t.notMeasured}
@@ -135,20 +138,20 @@ export default function TableDossier({ loaderData: t, actionData }: Route.Compon
         <>
           <h2>In words</h2>
           {t.inWords.map((words) => (
-            <div key={words} className="small">
+            <Typography key={words} variant="small" component="div">
               {words}
-            </div>
+            </Typography>
           ))}
         </>
       )}
       <h2>Declared</h2>
-      <Facts className="mono">
+      <Facts sx={{ typography: 'mono' }}>
         {t.columns.map((column) => (
           <div key={column.name} style={{ display: 'contents' }}>
             <dt style={{ color: 'var(--mui-palette-text-primary)' }}>{visible(column.name)}</dt>
-            <dd className="mute" title={column.comment ?? undefined}>
+            <Typography variant="mute" component="dd" title={column.comment ?? undefined}>
               {column.words}
-            </dd>
+            </Typography>
           </div>
         ))}
       </Facts>
@@ -157,10 +160,10 @@ export default function TableDossier({ loaderData: t, actionData }: Route.Compon
       ))}
       <History source={t.source} events={t.events} most={mostEvents} />
       {t.findings.length === 0 && (
-        <p className="small mute">
+        <Typography variant="note" component="p">
           No rule has anything against this table.{' '}
           <Link to={pathTo('/s/:source/findings', { source: t.source })}>All findings</Link>
-        </p>
+        </Typography>
       )}
     </aside>
   );

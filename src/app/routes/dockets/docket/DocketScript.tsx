@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { pathTo } from '~/app/ui/pathTo';
 import { Choices } from '~/app/ui/parts';
 import { Toggles } from '~/app/ui/Toggles';
@@ -68,17 +69,17 @@ export function DocketScript({ source, docket, digest, client }: DocketScriptPro
           options={formsOf[name].map((each) => [each, formTitles[each]] as const)}
           onChange={setForm}
         />
-        <a className="small" style={{ marginLeft: 'auto' }} href={at} download>
+        <Typography variant="small" component="a" style={{ marginLeft: 'auto' }} href={at} download>
           Download {name}.sql
-        </a>
+        </Typography>
       </Choices>
-      <p className="small mute" style={{ margin: 0 }}>
+      <Typography variant="note" component="p" style={{ margin: 0 }}>
         {says[form].replace('CLIENT', client)}
-      </p>
+      </Typography>
       {text === '' ? (
-        <p className="small mute" role="status">
+        <Typography variant="note" component="p" role="status">
           {state === 'idle' && data !== undefined ? 'There is nothing in it.' : 'Writing it …'}
-        </p>
+        </Typography>
       ) : (
         <Script text={text} label={`Script: ${titles[name]}`} />
       )}

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form } from 'react-router';
 import { Moment } from '~/app/ui/Moment';
@@ -17,15 +18,15 @@ export function Head({ page }: { readonly page: DocketPage }) {
     <>
       <Headline>
         <Grade className={docket.state === 'Done' ? 'verd' : docket.state === 'Stopped' ? 'rust' : ''}>{docket.state}</Grade>
-        <span className="mute">
+        <Typography variant="mute">
           {source.name}, <Environment className={source.environment}>{source.environment}</Environment>
-        </span>
+        </Typography>
         <span className="end">
           made <Moment at={docket.createdAt} />
         </span>
       </Headline>
       <Title name={docket.name} shown={shown} fixed={fixed} />
-      <p className="small mute" style={{ margin: 0 }}>
+      <Typography variant="note" component="p" style={{ margin: 0 }}>
         {docket.authors.length > 0 && <>Planned by {docket.authors.map(({ name }) => name).join(', ')}. </>}
         Its whole record:{' '}
         <a href={recordAt} download>
@@ -35,7 +36,7 @@ export function Head({ page }: { readonly page: DocketPage }) {
         <a href={`${recordAt}?as=json`} download>
           JSON
         </a>
-      </p>
+      </Typography>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import { dayOf } from '~/app/ui/format';
 import { Folded } from '~/app/ui/Folded';
 import { Moment } from '~/app/ui/Moment';
@@ -14,15 +15,15 @@ export function History({ events }: { readonly events: readonly DocketEvent[] })
       <Timeline aria-label="History">
         {events.map(({ at, what, by, note, went }, n) => (
           <li key={n} className={went ? tones[went] : 'quiet'}>
-            <span className="mute" title={at} suppressHydrationWarning>
+            <Typography variant="mute" title={at} suppressHydrationWarning>
               {dayOf(at)}
-            </span>
+            </Typography>
             <div>
               <b>{what}</b>{' '}
-              <span className="small mute">
+              <Typography variant="note">
                 {by !== null && `by ${by} `}
                 <Moment at={at} />
-              </span>
+              </Typography>
               {note !== null && <div>{visible(note)}</div>}
             </div>
           </li>

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Form } from 'react-router';
 import type { DocketPage } from './docketPage.server';
 
@@ -15,7 +16,7 @@ export function LeftOut({ page: { leftOut, instead } }: { readonly page: DocketP
             <Button type="submit" name="intent" value="add">
               Add it
             </Button>
-            <span className="small">{one.message}</span>
+            <Typography variant="small">{one.message}</Typography>
           </Form>
         ))}
     </Alert>

@@ -2,6 +2,7 @@ import { pathTo } from '~/app/ui/pathTo';
 import { RefusedBox } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Form, Link, useNavigation } from 'react-router';
 import { Moment } from '~/app/ui/Moment';
 import { counted } from '~/core/naming/words';
@@ -29,12 +30,12 @@ export function Refused({ page, problem }: RefusedProps) {
       <h2 style={{ marginTop: 4 }}>
         {counted(tried.length, 'remedy')} refused {first.triedIn === 'run' ? 'in the run' : 'on the copy'}
       </h2>
-      <p className="small mute" style={{ margin: 0 }}>
+      <Typography variant="note" component="p" style={{ margin: 0 }}>
         <Moment at={first.at} />.{' '}
         {docket.state === 'Stopped'
           ? 'What is taken out is undone first when somebody goes on; it is open again, and can be decided otherwise.'
           : 'Take out what is not to be done now, or decide it otherwise; then rehearse again. Of rows that came in since the survey, survey again first: then there is something to decide about them.'}
-      </p>
+      </Typography>
       {problem && (
         <Alert severity="error" role="alert">
           {problem}
@@ -72,10 +73,10 @@ export function Refused({ page, problem }: RefusedProps) {
               </Form>
             </span>
           )}
-          <span className="says small">
-            {refusal.tried && <span className="mute">{refusal.step}. </span>}
+          <Typography variant="small" className="says">
+            {refusal.tried && <Typography variant="mute">{refusal.step}. </Typography>}
             {refusal.says}
-          </span>
+          </Typography>
         </div>
       ))}
       {canTake && (

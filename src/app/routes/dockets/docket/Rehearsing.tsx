@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, useNavigation } from 'react-router';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
@@ -48,7 +49,11 @@ export function Rehearsing({ page, place, problem }: RehearsingProps) {
           is gone.
         </Alert>
       ))}
-      {!going && changeable && instead.plan !== null && <p className="small mute">{instead.plan}</p>}
+      {!going && changeable && instead.plan !== null && (
+        <Typography variant="note" component="p">
+          {instead.plan}
+        </Typography>
+      )}
       {!going && changeable && problem !== null && (
         <Alert severity="error" role="alert">
           {problem}
@@ -61,16 +66,16 @@ export function Rehearsing({ page, place, problem }: RehearsingProps) {
             <FormControlLabel
               control={<Checkbox name="confirmed" value={place.server} required size="small" />}
               label={`Rows of production may be copied to ${place.server}`}
-              slotProps={{ typography: { className: 'small' } }}
+              slotProps={{ typography: { variant: 'small' } }}
               sx={{ width: '100%', marginRight: 0 }}
             />
           )}
           <Button type="submit" name="intent" value="rehearse" disabled={busy}>
             {rehearsal ? 'Rehearse again' : 'Rehearse on a copy'}
           </Button>
-          <span className="small mute">
+          <Typography variant="note">
             Copies {whatIsCopied(place.bytes)} to {place.server}, goes forward, proves, goes forward again and back, and compares.
-          </span>
+          </Typography>
         </Form>
       )}
       {!going && changeable && instead.server === null && <Place example={place.example} problem={problem} />}
@@ -103,10 +108,10 @@ function Place({ problem, example }: Pick<RehearsingProps, 'problem'> & { readon
   return (
     <Folded title="Rehearse elsewhere" open={problem !== null}>
       <Form method="post" preventScrollReset aria-label="Rehearsal server">
-        <p className="small mute" style={{ margin: '4px 0 10px' }}>
+        <Typography variant="note" component="p" style={{ margin: '4px 0 10px' }}>
           On a server whose login may make databases and roles. Each copy is removed at the end. Left empty, Pawl’s own server is
           taken again.
-        </p>
+        </Typography>
         <TextField
           name="server"
           label="Connection string"
@@ -144,7 +149,9 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
                   <span className="span" aria-hidden>
                     <span style={{ marginLeft: `${(100 * from) / whole}%`, width: `${(100 * (part?.ms ?? 0)) / whole}%` }} />
                   </span>
-                  <span className="mono small mute">{part && part.state !== 'left out' ? duration(part.ms) : ''}</span>
+                  <Typography variant="monoSmall" color="textSecondary">
+                    {part && part.state !== 'left out' ? duration(part.ms) : ''}
+                  </Typography>
                   <span className="outcome">
                     {part && (part.says !== '' || !over) ? part.says || part.state : over ? 'not finished' : 'waiting'}
                   </span>
@@ -162,7 +169,12 @@ function Timeline({ parts, over }: { readonly parts: readonly RehearsalPart[]; r
 }
 
 function Lines({ lines }: { readonly lines: readonly RehearsalLine[] }) {
-  if (lines.length === 0) return <p className="small mute">Nothing to list.</p>;
+  if (lines.length === 0)
+    return (
+      <Typography variant="note" component="p">
+        Nothing to list.
+      </Typography>
+    );
   return (
     <VirtualList count={lines.length} label="Steps of it" height={36}>
       {(i) => {

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Form, Link } from 'react-router';
 import { FindingEntry } from '~/app/ui/FindingEntry';
 import { pathTo } from '~/app/ui/pathTo';
@@ -12,10 +13,10 @@ import type { DocketPage } from './docketPage.server';
 export function Contents({ page: { source, findings, steps, time } }: { readonly page: DocketPage }) {
   if (findings.length > 0)
     return (
-      <p className="small mute" style={{ margin: 0 }}>
+      <Typography variant="note" component="p" style={{ margin: 0 }}>
         {findings.length === 1 ? '1 remedy' : `${findings.length} remedies`}, {counted(steps.length, 'step')}
         {time && `, ${time} by the speed of the last survey`}
-      </p>
+      </Typography>
     );
   return (
     <Alert severity="info" role="note">

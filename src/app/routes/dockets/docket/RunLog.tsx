@@ -1,6 +1,7 @@
 import LinearProgress from '@mui/material/LinearProgress';
 import { styled } from '@mui/material/styles';
 import Alert from '@mui/material/Alert';
+import Typography from '@mui/material/Typography';
 import { visible } from '~/core/naming/visible';
 import { duration } from '~/app/ui/format';
 import { Moment } from '~/app/ui/Moment';
@@ -21,11 +22,11 @@ export function RunLog({ run, running }: RunLogProps) {
   return (
     <section aria-label="Run">
       <h2>{titles[run.direction]}</h2>
-      <p className="small mute" style={{ margin: '0 0 6px' }} aria-live="polite">
+      <Typography variant="note" component="p" style={{ margin: '0 0 6px' }} aria-live="polite">
         {run.elsewhere ? `Run elsewhere${run.by ? `, says ${run.by}` : ''}` : `As ${run.user}${run.by ? `, for ${run.by}` : ''}`},{' '}
         <Moment at={run.askedAt} />
         {run.steps.length > 0 && `: ${done} of ${run.steps.length} steps done`}
-      </p>
+      </Typography>
       {running && (
         <LinearProgress variant="determinate" value={(100 * done) / Math.max(1, run.steps.length)} aria-label="Steps done" />
       )}
@@ -43,7 +44,11 @@ export function RunLog({ run, running }: RunLogProps) {
                 {step.state === 'running' ? 'running …' : visible(step.outcome ?? step.state)}
                 {step.startedAt && step.finishedAt && `, ${duration(Date.parse(step.finishedAt) - Date.parse(step.startedAt))}`}
               </span>
-              {step.told && <span className="mute mono small">{visible(step.told)}</span>}
+              {step.told && (
+                <Typography variant="monoSmall" color="textSecondary">
+                  {visible(step.told)}
+                </Typography>
+              )}
             </span>
           </li>
         ))}
@@ -51,25 +56,27 @@ export function RunLog({ run, running }: RunLogProps) {
       {run.proofs.length > 0 && (
         <>
           <h2>Proofs</h2>
-          <p className="small" style={{ margin: '0 0 4px' }}>
+          <Typography variant="small" component="p" style={{ margin: '0 0 4px' }}>
             {proofsInWords({
               refused: of('refused'),
               acted: of('acted'),
               accepted: of('accepted'),
               untried: of('not provable'),
             })}
-          </p>
-          <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+          </Typography>
+          <Typography variant="small" component="ul" style={{ margin: 0, paddingLeft: 18 }}>
             {run.proofs.map((proof, i) => (
               <li key={i}>
                 {visible(proof.title)}:{' '}
                 <b className={proof.outcome === 'accepted' ? 'rust' : proof.outcome === 'not provable' ? 'brass' : 'verd'}>
                   {proof.outcome}
                 </b>{' '}
-                <span className="mute mono">{visible(proof.told ?? proof.answer)}</span>
+                <Typography variant="mono" color="textSecondary">
+                  {visible(proof.told ?? proof.answer)}
+                </Typography>
               </li>
             ))}
-          </ul>
+          </Typography>
         </>
       )}
     </section>

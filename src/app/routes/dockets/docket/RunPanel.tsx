@@ -5,6 +5,7 @@ import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { type Ref, useMemo, useRef } from 'react';
 import { Form, useNavigation } from 'react-router';
 import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
@@ -30,9 +31,15 @@ export function RunPanel({ page, problem }: RunPanelProps) {
     <Form method="post" preventScrollReset aria-label="Run">
       <AsShown {...shown} />
       {(open.forward || open.back) && <Login page={page} forward={open.forward} user={user} />}
-      {open.wouldForward && open.refusal !== null && <p className="small mute">{open.refusal}</p>}
+      {open.wouldForward && open.refusal !== null && (
+        <Typography variant="note" component="p">
+          {open.refusal}
+        </Typography>
+      )}
       {way === null && (
-        <p className="small mute">{source.name} cannot be reached from here: download its scripts and run them where it is.</p>
+        <Typography variant="note" component="p">
+          {source.name} cannot be reached from here: download its scripts and run them where it is.
+        </Typography>
       )}
       {problem && (
         <Alert severity="error" role="alert">
@@ -43,7 +50,9 @@ export function RunPanel({ page, problem }: RunPanelProps) {
       {(open.changeable || open.wouldForward) && instead.vouch === null && <Evidence page={page} />}
       {open.clear && <Kept kept={kept} />}
       {docket.clearedAt !== null && kept.length > 0 && (
-        <p className="small mute">What its repairs kept has been dropped: it cannot be backed out any more.</p>
+        <Typography variant="note" component="p">
+          What its repairs kept has been dropped: it cannot be backed out any more.
+        </Typography>
       )}
     </Form>
   );
@@ -82,11 +91,11 @@ function Login({ page: { source, docket, way }, forward, user }: LoginProps) {
   return (
     <>
       <h2>{forward ? (docket.state === 'Stopped' ? 'Go on, or go back' : 'Run it') : 'Back out'}</h2>
-      <p className="small mute" style={{ margin: '0 0 10px' }}>
+      <Typography variant="note" component="p" style={{ margin: '0 0 10px' }}>
         {forward ? 'This changes' : 'This undoes what the docket did on'} <b>{source.name}</b>
         {forward && ` (${source.environment})`}. The login is used for this run and never stored. It is sent to{' '}
-        <span className="mono">{way?.to}</span> ({way?.how}).
-      </p>
+        <Typography variant="mono">{way?.to}</Typography> ({way?.how}).
+      </Typography>
       <Fields>
         <TextField inputRef={user} name="user" label="User" autoComplete="off" {...wrong('user')} />
         <TextField name="password" label="Password" type="password" autoComplete="off" {...wrong('password')} />
@@ -136,15 +145,15 @@ function Kept({ kept }: { readonly kept: DocketPage['kept'] }) {
   const busy = useNavigation().state !== 'idle';
   return (
     <Folded title="What its repairs kept is still there">
-      <p className="small">
+      <Typography variant="small" component="p">
         As long as it is, the docket can be backed out to the last value. Once nobody wants that any more, this can go:{' '}
         {kept.join('; ')}.
-      </p>
+      </Typography>
       <div className="actions">
         <Button type="submit" name="intent" value="clear" color="error" disabled={busy}>
           Drop what was kept
         </Button>
-        <span className="small mute">with the login above; there is no way back then</span>
+        <Typography variant="note">with the login above; there is no way back then</Typography>
       </div>
     </Folded>
   );
@@ -158,10 +167,13 @@ function Evidence({ page: { source, docket, shown, client, way } }: { readonly p
   );
   return (
     <Folded title="It was run elsewhere, and here is the evidence" open={way === null}>
-      <p className="small">
-        Run forward.sql there, then this: <code className="mono">{client.command}</code>. What it writes says whether all is as it
-        should be; brought here, it makes the findings held.
-      </p>
+      <Typography variant="small" component="p">
+        Run forward.sql there, then this:{' '}
+        <Typography variant="mono" component="code">
+          {client.command}
+        </Typography>
+        . What it writes says whether all is as it should be; brought here, it makes the findings held.
+      </Typography>
       <WhatCame said={said} />
       <div className="actions">
         <Button href={`${here}/after.sql?form=answers`} download>
@@ -194,7 +206,11 @@ function Steering({ page: { docket, run, instead, server } }: { readonly page: D
             : 'A step that keeps others waiting gives up after a tenth of a second and comes again'}
         , and what it did is kept as it happens.
       </Alert>
-      {instead.run !== null && <p className="small mute">{instead.run}</p>}
+      {instead.run !== null && (
+        <Typography variant="note" component="p">
+          {instead.run}
+        </Typography>
+      )}
       <div className="actions" hidden={instead.run !== null}>
         <Button type="submit" name="intent" value={paused || run?.asked === 'pause' ? 'resume' : 'pause'} disabled={stopping}>
           {paused || run?.asked === 'pause' ? 'Go on' : 'Pause'}
@@ -202,11 +218,11 @@ function Steering({ page: { docket, run, instead, server } }: { readonly page: D
         <Button type="submit" name="intent" value="stop" color="error" disabled={stopping}>
           Stop
         </Button>
-        <span className="small mute">
+        <Typography variant="note">
           {inTransaction
             ? 'A stop rolls back the step that is under way.'
             : 'A stop ends the statement that is under way; what this server has committed of the step stays, and is gone on with.'}
-        </span>
+        </Typography>
       </div>
     </Form>
   );

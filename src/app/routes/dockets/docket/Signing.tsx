@@ -6,6 +6,7 @@ import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, useNavigation } from 'react-router';
 import { Clock, Moment } from '~/app/ui/Moment';
 import { requirementsFor, type Requirement, signableStates, whyNotSigned } from '~/core/ratchet/permit';
@@ -41,7 +42,9 @@ export function Signing({ page, problem }: SigningProps) {
         </Needed>
       )}
       {requirements.length > 0 && !destination.copied && (
-        <p className="small mute">No copy can be made of it from here: have its scripts rehearsed where it is.</p>
+        <Typography variant="note" component="p">
+          No copy can be made of it from here: have its scripts rehearsed where it is.
+        </Typography>
       )}
       {problem && (
         <Alert severity="error" role="alert">
@@ -53,26 +56,28 @@ export function Signing({ page, problem }: SigningProps) {
           {refusal === null ? (
             <Form method="post" preventScrollReset aria-label="Sign">
               <AsShown {...shown} />
-              <p className="small" style={{ margin: '0 0 6px' }}>
+              <Typography variant="small" component="p" style={{ margin: '0 0 6px' }}>
                 You sign this plan, its scripts forward and back, and what was decided for each finding, as shown here, to be run
-                at <span className="mono">{destination.place}</span>: <Digest of={shown.digest} />
-              </p>
+                at <Typography variant="mono">{destination.place}</Typography>: <Digest of={shown.digest} />
+              </Typography>
               <div className="actions">
                 <Button type="submit" name="intent" value="sign" disabled={busy}>
                   Sign it
                 </Button>
-                <span className="small mute">Whoever changes it afterwards takes the signature off.</span>
+                <Typography variant="note">Whoever changes it afterwards takes the signature off.</Typography>
               </div>
             </Form>
           ) : (
-            <p className="small mute">{refusal}</p>
+            <Typography variant="note" component="p">
+              {refusal}
+            </Typography>
           )}
         </>
       )}
       {docket.signedDigest !== null && (
-        <p className="small mute">
+        <Typography variant="note" component="p">
           What was signed: <Digest of={docket.signedDigest} />
-        </p>
+        </Typography>
       )}
       {docket.state === 'Signed' && instead.sign === null && (
         <Form method="post" preventScrollReset className="actions">
@@ -82,7 +87,9 @@ export function Signing({ page, problem }: SigningProps) {
         </Form>
       )}
       {asked && requirements.length > 0 && instead.vouch !== null && docket.backupAt === null && (
-        <p className="small mute">{instead.vouch}</p>
+        <Typography variant="note" component="p">
+          {instead.vouch}
+        </Typography>
       )}
       {asked && requirements.length > 0 && instead.vouch === null && docket.backupAt === null && (
         <BackupForm shown={shown} busy={busy} label="Confirm the backup" />
@@ -122,9 +129,9 @@ function BackupForm({ shown, busy, label }: BackupFormProps) {
 
 function Digest({ of }: { readonly of: string }) {
   return (
-    <code className="mono digest" title="SHA-256 of plan, scripts, decisions and place">
+    <Typography variant="mono" component="code" className="digest" title="SHA-256 of plan, scripts, decisions and place">
       {of.match(/.{8}/g)?.join(' ')}
-    </code>
+    </Typography>
   );
 }
 
@@ -138,10 +145,10 @@ function What({ kind, met, page }: Requirement & { readonly page: DocketPage }) 
       return met ? (
         <>
           Planned by {docket.authors.map(({ name }) => name).join(', ') || 'Pawl'}, signed by <b>{docket.signedBy}</b>{' '}
-          {docket.signedAt && <Moment at={docket.signedAt} />} for <span className="mono">{docket.signedFor}</span>
+          {docket.signedAt && <Moment at={docket.signedAt} />} for <Typography variant="mono">{docket.signedFor}</Typography>
           {docket.signedFor !== place && (
             <b className="rust">
-              : it would go to <span className="mono">{place}</span> now, which nobody signed
+              : it would go to <Typography variant="mono">{place}</Typography> now, which nobody signed
             </b>
           )}
         </>

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { idIn, notFound } from '~/app/server/ids.server';
@@ -27,21 +28,27 @@ export default function Change({ loaderData: { source, change } }: Route.Compone
   const { kind, name, table, was, is, survey, since, at, opened, ended } = change;
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div className="mono mute">
+      <Typography variant="mono" color="textSecondary" component="div">
         {kind}, {change.change}
-      </div>
-      <h1 className="mono">{visible(name)}</h1>
+      </Typography>
+      <Typography variant="mono" component="h1">
+        {visible(name)}
+      </Typography>
       {table !== null && (
-        <Link className="mono small" to={pathTo('/s/:source/coverage/:table', { source, table })}>
+        <Typography variant="monoSmall" component={Link} to={pathTo('/s/:source/coverage/:table', { source, table })}>
           {visible(table)}
-        </Link>
+        </Typography>
       )}
       <h2>What changed</h2>
       <Facts>
         <dt>was</dt>
-        <dd className="mono">{was === null ? 'not there' : visible(was)}</dd>
+        <Typography variant="mono" component="dd">
+          {was === null ? 'not there' : visible(was)}
+        </Typography>
         <dt>is</dt>
-        <dd className="mono">{is === null ? 'not there' : visible(is)}</dd>
+        <Typography variant="mono" component="dd">
+          {is === null ? 'not there' : visible(is)}
+        </Typography>
         <dt>seen by</dt>
         <dd>
           <Link to={pathTo('/s/:source/surveys/:survey', { source, survey })}>survey {survey}</Link>, <Moment at={at} />; no

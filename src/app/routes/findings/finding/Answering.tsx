@@ -1,6 +1,7 @@
 import Select from '@mui/material/Select';
 import { styled } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { type FormEvent, useEffect, useRef } from 'react';
 import { Form, useLocation, useSubmit } from 'react-router';
 import { Cards } from '~/app/ui/Cards';
@@ -74,7 +75,7 @@ function Asked({ question, chosen, typed, disabled, onType }: AskedProps) {
       )}
       {answer?.asks?.options && (
         <Picked style={{ marginTop: 8 }}>
-          <span className="small mute">{answer.asks.label}</span>
+          <Typography variant="note">{answer.asks.label}</Typography>
           <Select
             native
             size="small"
@@ -125,7 +126,7 @@ function List({ question, chosen }: Pick<AskedProps, 'question' | 'chosen'>) {
           </option>
         ))}
       </Select>
-      {answer?.effect && <span className="small mute">{answer.effect}</span>}
+      {answer?.effect && <Typography variant="note">{answer.effect}</Typography>}
     </Picked>
   );
 }

@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
+import Typography from '@mui/material/Typography';
 import { percent } from '~/app/ui/format';
 import type { Words } from '~/core/rules/rule';
 import type { Dossier } from './dossier.server';
@@ -51,11 +52,11 @@ export function Sureness({ confidence, words }: { readonly confidence: number; r
   const parts = words.parts ?? [];
   return (
     <SurenessBox title={<>What makes us {percent(confidence)} sure</>} open={parts.length > 0}>
-      <ul className="small">
+      <Typography variant="small" component="ul">
         {words.reasons.map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
-      </ul>
+      </Typography>
       {parts.length > 0 && (
         <Parts size="small" aria-label="Parts of the confidence">
           <TableBody>

@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useFetcher } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
@@ -27,9 +28,9 @@ export function Life({ dossier }: { readonly dossier: Dossier }) {
       <Timeline>
         {events.map((event, i) => (
           <li key={i} className={toneOf(event)}>
-            <span className="mute" title={event.at}>
+            <Typography variant="mute" title={event.at}>
               <span suppressHydrationWarning>{dayOf(event.at)}</span>
-            </span>
+            </Typography>
             <div>
               <b>{wordOf(event)}</b> <Occasion source={source} event={event} />
               {event.reason && <div>{event.reason}</div>}
@@ -40,14 +41,16 @@ export function Life({ dossier }: { readonly dossier: Dossier }) {
       {amounts.length > 1 && <Amounts amounts={amounts} what={dossier.words.measured} />}
       <h2>Who sees to it</h2>
       {care.by === null && care.due === null && care.reference === null ? (
-        <p className="small mute">Nobody has said so.</p>
+        <Typography variant="note" component="p">
+          Nobody has said so.
+        </Typography>
       ) : (
         <p>
           <b>{care.by ?? 'Nobody'}</b>
           {care.due !== null && <>, until {dayOf(care.due)}</>}
           {care.reference !== null && (
             <>
-              , as <span className="mono">{care.reference}</span>
+              , as <Typography variant="mono">{care.reference}</Typography>
             </>
           )}
         </p>
@@ -75,7 +78,7 @@ function wordOf({ kind, from, to }: Event): string {
 
 function Occasion({ source, event: { surveyId, docketId, person, at } }: { readonly source: number; readonly event: Event }) {
   return (
-    <span className="small mute">
+    <Typography variant="note">
       {person !== null && `by ${person} `}
       {docketId !== null && (
         <>
@@ -90,7 +93,7 @@ function Occasion({ source, event: { surveyId, docketId, person, at } }: { reado
         </>
       )}
       <Moment at={at} />
-    </span>
+    </Typography>
   );
 }
 
@@ -121,9 +124,9 @@ function Amounts({ amounts, what }: { readonly amounts: Dossier['amounts']; read
   return (
     <>
       <h2>How much of it</h2>
-      <p className="small mute">
-        {told.join(' → ')} <span className="mute">(now {what})</span>
-      </p>
+      <Typography variant="note" component="p">
+        {told.join(' → ')} <Typography variant="mute">(now {what})</Typography>
+      </Typography>
       <Chart option={option} height={72} label={`How much was counted: ${told.join(', then ')}`} />
     </>
   );

@@ -1,6 +1,7 @@
 import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import { RowsOnTheirWay, RowsTable } from '~/app/ui/RowsTable';
@@ -27,7 +28,12 @@ export function OffendingRows({
   }, [finding]); // eslint-disable-line react-hooks/exhaustive-deps
   const busy = fetcher.state !== 'idle';
   const offenders = fetcher.data;
-  if (!allowed) return <p className="small mute">{whoSees}</p>;
+  if (!allowed)
+    return (
+      <Typography variant="note" component="p">
+        {whoSees}
+      </Typography>
+    );
   if (!offenders && busy) return <RowsOnTheirWay />;
   if (!offenders)
     return (

@@ -9,6 +9,7 @@ import TableBody from '@mui/material/TableBody';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useFetcher } from 'react-router';
 import { RowsOnTheirWay } from '~/app/ui/RowsTable';
 import { counted, rowOf } from '~/core/naming/words';
@@ -53,7 +54,7 @@ export function ReachOfDelete({ source, finding, parent, decision }: ReachProps)
         <Button type="submit" disabled={busy}>
           {busy ? 'Counting …' : 'Count it'}
         </Button>
-        <span className="small mute">Reads only; through every level.</span>
+        <Typography variant="note">Reads only; through every level.</Typography>
       </fetcher.Form>
       {busy && !reached && <RowsOnTheirWay />}
       {reached && !reached.ok && (
@@ -81,7 +82,7 @@ function Outcome({
   return (
     <div aria-live="polite">
       <p style={{ margin: '0 0 6px' }}>
-        Deleting <span className="mono">{columns.map((c, i) => `${c} ${reach.row?.[i]}`).join(', ')}</span>{' '}
+        Deleting <Typography variant="mono">{columns.map((c, i) => `${c} ${reach.row?.[i]}`).join(', ')}</Typography>{' '}
         {reach.refused ? (
           <b className="verd">is refused.</b>
         ) : (
@@ -92,7 +93,9 @@ function Outcome({
         )}
       </p>
       {reach.lines.length === 0 ? (
-        <p className="small mute">Nothing refers to it.</p>
+        <Typography variant="note" component="p">
+          Nothing refers to it.
+        </Typography>
       ) : (
         <Overflowing role="region" aria-label="What is reached" tabIndex={0}>
           <Table size="small" className="reach">
@@ -127,10 +130,8 @@ const effects: Readonly<Record<ReachLine['effect'], string>> = {
 function Line({ line, most }: { readonly line: ReachLine; readonly most: number }) {
   return (
     <TableRow>
-      <TableCell className="mono" style={{ paddingLeft: 8 + 14 * (line.level - 1) }}>
-        {line.child}
-      </TableCell>
-      <TableCell className="mono mute">{line.columns.join(', ')}</TableCell>
+      <TableCell style={{ paddingLeft: 8 + 14 * (line.level - 1) }}>{line.child}</TableCell>
+      <TableCell className="mute">{line.columns.join(', ')}</TableCell>
       <TableCell className="number">
         <ReachBar style={{ width: `${Math.max(2, (48 * line.rows) / most)}px` }} aria-hidden />
         {line.rows.toLocaleString('en-GB')}

@@ -4,6 +4,7 @@ import { styled } from '@mui/material/styles';
 import { Toggles } from '~/app/ui/Toggles';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
 import { Form, Link, useNavigation } from 'react-router';
 import { Script } from '~/app/ui/Script';
@@ -118,14 +119,14 @@ function Needed({ source, needed, decision }: NeededProps) {
       <Button type="submit" name="intent" value="add" disabled={busy}>
         Add both to the docket
       </Button>
-      <span className="small">
+      <Typography variant="small">
         with{' '}
         {needed.map((needed) => (
           <Link key={needed.id} to={pathTo('/s/:source/findings/:finding', { source: source, finding: needed.id })}>
             {needed.message}
           </Link>
         ))}
-      </span>
+      </Typography>
     </Form>
   );
 }

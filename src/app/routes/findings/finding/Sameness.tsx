@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, useActionData } from 'react-router';
 import { Folded } from '~/app/ui/Folded';
 import { Fields } from '~/app/ui/parts';
@@ -16,10 +17,10 @@ export function Sameness({ dossier: { earlier, formerly } }: { readonly dossier:
       {earlier.length > 0 && (
         <Folded title="It was known before" open={came?.intent === 'join'}>
           <Form method="post" aria-label="It was known before" preventScrollReset>
-            <p className="small mute">
+            <Typography variant="note" component="p">
               Where something was renamed or made anew and Pawl did not see that it is the same: the two become one, with the
               history of both. What was held has slipped then.
-            </p>
+            </Typography>
             <Problem came={came} of="join" />
             <Fields>
               <TextField select className="wide" name="older" label="Which one it was" defaultValue={earlier[0]?.id ?? ''}>
@@ -42,10 +43,13 @@ export function Sameness({ dossier: { earlier, formerly } }: { readonly dossier:
       {formerly !== null && (
         <Folded title="It is not what it was taken for" open={came?.intent === 'part'}>
           <Form method="post" aria-label="It is not what it was taken for" preventScrollReset>
-            <p className="small mute">
-              It was about <b className="mono">{formerly}</b> before. Parted, what was known of that stays with that, and this is
-              a finding of its own from then on.
-            </p>
+            <Typography variant="note" component="p">
+              It was about{' '}
+              <Typography variant="mono" component="b">
+                {formerly}
+              </Typography>{' '}
+              before. Parted, what was known of that stays with that, and this is a finding of its own from then on.
+            </Typography>
             <Problem came={came} of="part" />
             <TextField name="why" label="How you know (may stay empty)" />
             <div className="actions">

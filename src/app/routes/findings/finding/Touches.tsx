@@ -1,6 +1,7 @@
 import { pathTo } from '~/app/ui/pathTo';
 import Alert from '@mui/material/Alert';
 import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { useFetcher } from 'react-router';
 import type { Touched } from '../touches';
@@ -25,7 +26,7 @@ export function Touches({ source, finding, known, resting }: TouchesProps) {
   return (
     <section aria-label="What it touches" aria-busy={!touched}>
       <h2>What it touches</h2>
-      <ul className="small" style={{ margin: '4px 0', paddingLeft: 18 }}>
+      <Typography variant="small" component="ul" style={{ margin: '4px 0', paddingLeft: 18 }}>
         {known.map((line) => (
           <li key={line}>{line}</li>
         ))}
@@ -38,11 +39,11 @@ export function Touches({ source, finding, known, resting }: TouchesProps) {
         {touched?.ok &&
           touched.dependents.map(({ kind, name, how }) => (
             <li key={`${kind} ${name}`}>
-              The {kind} <span className="mono">{name}</span>{' '}
+              The {kind} <Typography variant="mono">{name}</Typography>{' '}
               {how === 'names it' ? 'names it, and has to be written anew.' : resting}
             </li>
           ))}
-      </ul>
+      </Typography>
       {touched && !touched.ok && (
         <Alert severity="warning" role="alert">
           What rests on it could not be looked at: {touched.message}

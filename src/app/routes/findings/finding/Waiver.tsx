@@ -1,5 +1,6 @@
 import { pathTo } from '~/app/ui/pathTo';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useFetcher } from 'react-router';
 import { useAllowed } from '~/app/ui/useAllowed';
@@ -27,7 +28,7 @@ export function Waiver({ dossier: { id, source, state, rule } }: { readonly doss
               Ask again
             </Button>
           )}
-          <span className="small mute">{rule} leaves it alone.</span>
+          <Typography variant="note">{rule} leaves it alone.</Typography>
         </fetcher.Form>
       )}
       {canWaive && (

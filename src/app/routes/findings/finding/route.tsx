@@ -4,6 +4,7 @@ import { Folded } from '~/app/ui/Folded';
 import { Allowed } from '~/app/ui/Allowed';
 import Button from '@mui/material/Button';
 import Alert from '@mui/material/Alert';
+import Typography from '@mui/material/Typography';
 import { Form, Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
@@ -52,18 +53,24 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       <Headline>
         <Teeth severity={severity} />
         <Grade className={isHarm(severity) ? 'harm' : ''}>{severity}</Grade>
-        <span className="mono mute">{dossier.rule}</span>
+        <Typography variant="mono" color="textSecondary">
+          {dossier.rule}
+        </Typography>
         <span className="end">
           <State state={dossier.state} /> since <span suppressHydrationWarning>{dayOf(dossier.stateAt)}</span>, sure{' '}
           {percent(dossier.confidence)}
         </span>
       </Headline>
       <h1>{words.message}</h1>
-      <div className="small">
-        <Link to={pathTo('/s/:source/coverage/:table', { source: dossier.source, table: dossier.table })} className="mono">
+      <Typography variant="small" component="div">
+        <Typography
+          to={pathTo('/s/:source/coverage/:table', { source: dossier.source, table: dossier.table })}
+          variant="mono"
+          component={Link}
+        >
           {dossier.table}
-        </Link>
-      </div>
+        </Typography>
+      </Typography>
       {dossier.reason && (
         <Alert severity={dossier.state === 'Held' ? 'info' : 'warning'} role="note">
           {dossier.reason}
@@ -101,13 +108,13 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
       )}
       <Waiver key={`waiver ${dossier.id}`} dossier={dossier} />
       {!dossier.remedy && dossier.docket && (
-        <p className="small">
+        <Typography variant="small" component="p">
           Mended by{' '}
           <Link to={pathTo('/s/:source/dockets/:docket', { source: dossier.source, docket: dossier.docket.id })}>
             {dossier.docket.name}
           </Link>
           .
-        </p>
+        </Typography>
       )}
       <Life dossier={dossier} />
     </aside>
@@ -120,7 +127,9 @@ function Declared({ dossier }: { readonly dossier: Dossier }) {
     <>
       <h2>Declared</h2>
       {dossier.declared.length === 0 ? (
-        <p className="small mute">It is no longer in the catalogue.</p>
+        <Typography variant="note" component="p">
+          It is no longer in the catalogue.
+        </Typography>
       ) : (
         <>
           {dossier.declared
@@ -169,9 +178,17 @@ function Says({ dossier }: { readonly dossier: Dossier }) {
 
       <h2>Why it matters</h2>
       <div>{words.consequence}</div>
-      {dossier.inWords && <div className="small mute">Meant is: {dossier.inWords}</div>}
+      {dossier.inWords && (
+        <Typography variant="note" component="div">
+          Meant is: {dossier.inWords}
+        </Typography>
+      )}
 
-      {words.because && <div className="small mute">{words.because}</div>}
+      {words.because && (
+        <Typography variant="note" component="div">
+          {words.because}
+        </Typography>
+      )}
     </>
   );
 }
@@ -190,7 +207,9 @@ function Line({
   return (
     <>
       <dt>{label}</dt>
-      <dd className={harm ? 'rust strong' : mono ? 'mono' : undefined}>{text}</dd>
+      <Typography variant={mono && !harm ? 'mono' : 'inherit'} component="dd" className={harm ? 'rust strong' : undefined}>
+        {text}
+      </Typography>
     </>
   );
 }
@@ -213,11 +232,13 @@ function Proofs({ proofs }: { readonly proofs: Dossier['proofs'] }) {
                 ? 'acted, as declared'
                 : proof.outcome}
             .{' '}
-            <span className="mute small">
+            <Typography variant="note">
               Tried and rolled back <Moment at={proof.at} />.
-            </span>
+            </Typography>
           </div>
-          <div className="mono">{proof.told ?? proof.answer}</div>
+          <Typography variant="mono" component="div">
+            {proof.told ?? proof.answer}
+          </Typography>
           <Folded title="What was tried">
             <Script text={`${proof.statement};`} label="The statement that was tried" />
           </Folded>

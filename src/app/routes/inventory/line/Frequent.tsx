@@ -1,4 +1,5 @@
 import { styled } from '@mui/material/styles';
+import Typography from '@mui/material/Typography';
 import { ShareBar } from '~/app/ui/parts';
 import { percent } from '~/app/ui/format';
 
@@ -13,15 +14,21 @@ export function Frequent({ values }: FrequentProps) {
     <FrequentValues role="list">
       {values.map(({ value, share }) => (
         <div key={value} role="listitem">
-          <span className="mono" title={value}>
-            {value === '' ? <i className="mute">empty text</i> : value}
-          </span>
+          <Typography variant="mono" title={value}>
+            {value === '' ? (
+              <Typography variant="mute" component="i">
+                empty text
+              </Typography>
+            ) : (
+              value
+            )}
+          </Typography>
           <ShareBar>
             <i style={{ width: `${(share / most) * 100}%` }} />
           </ShareBar>
-          <span className="mono mute">
+          <Typography variant="mono" color="textSecondary">
             {share < 0.1 ? `${(share * 100).toPrecision(share < 0.01 ? 1 : 2)} %` : percent(share)}
-          </span>
+          </Typography>
         </div>
       ))}
     </FrequentValues>

@@ -3,6 +3,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useFetcher } from 'react-router';
 import { inFull } from '~/app/ui/format';
@@ -51,7 +52,12 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
     setWay(before);
     look(before.at(-1) ?? start);
   };
-  if (!allowed) return <p className="small mute">{whoSees}</p>;
+  if (!allowed)
+    return (
+      <Typography variant="note" component="p">
+        {whoSees}
+      </Typography>
+    );
   const sample = fetcher.data;
   if (!sample && busy) return <RowsOnTheirWay />;
   if (!sample)
@@ -67,10 +73,10 @@ export function SampleRows({ source, table }: { readonly source: number; readonl
           <Button variant="text" disabled={busy} onClick={back}>
             ← Back
           </Button>
-          <span className="small mono">
+          <Typography variant="monoSmall">
             {visible(here.table)}
             {here.columns.map((column, i) => ` ${visible(column)} ${visible(here.values[i] ?? '')}`).join(',')}
-          </span>
+          </Typography>
         </div>
       )}
       {!sample.ok ? (
@@ -156,9 +162,9 @@ function Children({ source, table, ways, columns, row, go }: ChildrenProps) {
       sx={{ minWidth: 90, '& .MuiSelect-select': { padding: '1px 8px', fontSize: 12 } }}
     >
       {looks.map(({ table, columns: by }, i) => (
-        <MenuItem key={`${table} ${by.join()}`} value={String(i)} className="mono">
+        <MenuItem key={`${table} ${by.join()}`} value={String(i)} sx={{ typography: 'mono' }}>
           {visible(table)} by {by.map((name) => visible(name)).join(', ')}
-          <span className="mute">{countInWords(counts.data, table, by)}</span>
+          <Typography variant="mute">{countInWords(counts.data, table, by)}</Typography>
         </MenuItem>
       ))}
     </TextField>

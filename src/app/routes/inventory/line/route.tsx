@@ -1,6 +1,7 @@
 import { pathTo } from '~/app/ui/pathTo';
 import { Facts } from '~/app/ui/parts';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
@@ -137,21 +138,31 @@ function asking({ table, kind, title, column }: Route.ComponentProps['loaderData
   );
 }
 
+type Loaded = Route.ComponentProps['loaderData'];
+
 export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div className="mono mute">{visible(t.table && t.kind !== 'tables' ? t.table.id : t.schema)}</div>
-      <h1 className="mono">{t.title}</h1>
-      {t.column && <p className="mono small mute">{t.column.declared}</p>}
+      <Typography variant="mono" color="textSecondary" component="div">
+        {visible(t.table && t.kind !== 'tables' ? t.table.id : t.schema)}
+      </Typography>
+      <Typography variant="mono" component="h1">
+        {t.title}
+      </Typography>
+      {t.column && (
+        <Typography variant="monoSmall" color="textSecondary" component="p">
+          {t.column.declared}
+        </Typography>
+      )}
       {t.column?.inWords.map((words) => (
-        <p key={words} className="small" style={{ margin: '2px 0' }}>
+        <Typography key={words} variant="small" component="p" style={{ margin: '2px 0' }}>
           {visible(words)}
-        </p>
+        </Typography>
       ))}
       {t.table?.kinships.map((words) => (
-        <p key={words} className="small" style={{ margin: '2px 0' }}>
+        <Typography key={words} variant="small" component="p" style={{ margin: '2px 0' }}>
           {visible(words)}
-        </p>
+        </Typography>
       ))}
       {t.table && (
         <Allowed right="plan">
@@ -177,23 +188,7 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
           <Frequent values={t.column.frequent} />
         </>
       )}
-      {t.column && t.column.namesakes.length > 0 && (
-        <>
-          <h2>Namesakes</h2>
-          <Facts className="mono">
-            {t.column.namesakes.map(({ id, table, type, same }) => (
-              <div key={id} style={{ display: 'contents' }}>
-                <dt>
-                  <Link to={pathTo('/s/:source/inventory/:kind/:line', { source: t.source, kind: 'columns', line: id })}>
-                    {visible(table)}
-                  </Link>
-                </dt>
-                <dd className={same ? 'mute' : 'brass'}>{visible(type)}</dd>
-              </div>
-            ))}
-          </Facts>
-        </>
-      )}
+      {t.column && <Namesakes source={t.source} namesakes={t.column.namesakes} />}
       {t.table && (t.kind === 'tables' || t.kind === 'views') && (
         <>
           <h2>Rows</h2>
@@ -209,30 +204,60 @@ export default function LineDossier({ loaderData: t }: Route.ComponentProps) {
         t.declared.map(({ name, words }) => (
           <Declaration key={`${t.id} ${name}`} source={t.source} table={t.table?.id ?? ''} name={name} words={words} />
         ))}
-      {t.table && (
-        <div className="actions">
-          {t.kind !== 'columns' && (
-            <Button
-              component={Link}
-              to={`${pathTo('/s/:source/inventory/:kind', { source: t.source, kind: 'columns' })}?q=${encodeURIComponent(ofTable(t.table.id))}`}
-            >
-              Its columns
-            </Button>
-          )}
-          {t.kind !== 'tables' && (
-            <Button
-              component={Link}
-              to={pathTo('/s/:source/inventory/:kind/:line', { source: t.source, kind: 'tables', line: t.table.id })}
-            >
-              Its table
-            </Button>
-          )}
-          <Button component={Link} to={pathTo('/s/:source/coverage/:table', { source: t.source, table: t.table.id })}>
-            In the coverage
-          </Button>
-        </div>
-      )}
+      {t.table && <Elsewhere line={t} table={t.table.id} />}
     </aside>
+  );
+}
+
+interface NamesakesProps {
+  readonly source: number;
+  readonly namesakes: NonNullable<Loaded['column']>['namesakes'];
+}
+
+/** Columns of the same name elsewhere, and whether they have the same type. */
+function Namesakes({ source, namesakes }: NamesakesProps) {
+  if (namesakes.length === 0) return null;
+  return (
+    <>
+      <h2>Namesakes</h2>
+      <Facts sx={{ typography: 'mono' }}>
+        {namesakes.map(({ id, table, type, same }) => (
+          <div key={id} style={{ display: 'contents' }}>
+            <dt>
+              <Link to={pathTo('/s/:source/inventory/:kind/:line', { source, kind: 'columns', line: id })}>{visible(table)}</Link>
+            </dt>
+            <dd className={same ? 'mute' : 'brass'}>{visible(type)}</dd>
+          </div>
+        ))}
+      </Facts>
+    </>
+  );
+}
+
+/** Where else the line, or its table, can be looked at. */
+function Elsewhere({ line, table }: { readonly line: Loaded; readonly table: string }) {
+  return (
+    <div className="actions">
+      {line.kind !== 'columns' && (
+        <Button
+          component={Link}
+          to={`${pathTo('/s/:source/inventory/:kind', { source: line.source, kind: 'columns' })}?q=${encodeURIComponent(ofTable(table))}`}
+        >
+          Its columns
+        </Button>
+      )}
+      {line.kind !== 'tables' && (
+        <Button
+          component={Link}
+          to={pathTo('/s/:source/inventory/:kind/:line', { source: line.source, kind: 'tables', line: table })}
+        >
+          Its table
+        </Button>
+      )}
+      <Button component={Link} to={pathTo('/s/:source/coverage/:table', { source: line.source, table: table })}>
+        In the coverage
+      </Button>
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { idIn } from '~/app/server/ids.server';
@@ -37,15 +38,21 @@ export default function FindingLife({ loaderData: dossier }: Route.ComponentProp
       <Headline>
         <Teeth severity={severity} />
         <Grade className={isHarm(severity) ? 'harm' : ''}>{severity}</Grade>
-        <span className="mono mute">{dossier.rule}</span>
+        <Typography variant="mono" color="textSecondary">
+          {dossier.rule}
+        </Typography>
         <span className="end">
           <State state={dossier.state} />
         </span>
       </Headline>
       <h1>{dossier.words.message}</h1>
-      <Link to={pathTo('/s/:source/coverage/:table', { source, table: dossier.table })} className="mono small">
+      <Typography
+        to={pathTo('/s/:source/coverage/:table', { source, table: dossier.table })}
+        variant="monoSmall"
+        component={Link}
+      >
         {dossier.table}
-      </Link>
+      </Typography>
       {dossier.reason && (
         <Alert severity={dossier.state === 'Held' ? 'info' : 'warning'} role="note">
           {dossier.reason}

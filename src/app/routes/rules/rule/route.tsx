@@ -5,6 +5,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, Link, useNavigation } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { enter } from '~/app/server/door.server';
@@ -61,12 +62,14 @@ export default function RuleDossier({ loaderData, actionData }: Route.ComponentP
   const { source, id, about, policy } = loaderData;
   return (
     <aside className="dossier" aria-label="Dossier" key={id}>
-      <div className="mono mute">{id}</div>
+      <Typography variant="mono" color="textSecondary" component="div">
+        {id}
+      </Typography>
       <h1>{about}</h1>
-      <div className="small mute">
+      <Typography variant="note" component="div">
         For {source.name}. It applies from the next survey on.{' '}
         <Link to={`${pathTo('/s/:source/findings', { source: source.id })}?q=${encodeURIComponent(id)}`}>Its findings</Link>
-      </div>
+      </Typography>
       {actionData?.problem && (
         <Alert severity="error" role="alert">
           {actionData.problem}
@@ -142,14 +145,18 @@ function Waived({ page: { policy } }: { readonly page: Page }) {
   return (
     <>
       <h2>Waived</h2>
-      {policy.waivers.length === 0 && <p className="small mute">This rule leaves nothing alone.</p>}
+      {policy.waivers.length === 0 && (
+        <Typography variant="note" component="p">
+          This rule leaves nothing alone.
+        </Typography>
+      )}
       {policy.waivers.map(({ object, ...waiver }) => (
         <EntryForm key={object} method="post" preventScrollReset style={{ gridTemplateColumns: '1fr auto' }}>
           <span>
-            <span className="mono">{object}</span>
-            <span className="small mute" style={{ display: 'block' }}>
+            <Typography variant="mono">{object}</Typography>
+            <Typography variant="note" style={{ display: 'block' }}>
               {waiverInWords(waiver)}
-            </span>
+            </Typography>
           </span>
           <input type="hidden" name="object" value={object} />
           <Allowed right="keepRules">

@@ -63,7 +63,7 @@ export function Holding({ page }: { readonly page: Page }) {
     <FormControlLabel
       control={<Checkbox name={name} defaultChecked={on} size="small" />}
       label={label}
-      slotProps={{ typography: { className: 'small' } }}
+      slotProps={{ typography: { variant: 'small' } }}
     />
   );
   return (

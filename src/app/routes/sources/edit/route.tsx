@@ -2,6 +2,7 @@ import { pathTo } from '~/app/ui/pathTo';
 import { Frame } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
 import { asked } from '~/app/server/asked.server';
 import { actorIn, enter, enterAll, formIn, orPage } from '~/app/server/door.server';
@@ -83,11 +84,11 @@ export default function EditSource({ loaderData, actionData }: Route.ComponentPr
       <main className="page" id="content">
         <div className="narrow">
           <h1>{source ? `The connection of ${source.name}` : 'Add a source'}</h1>
-          <p className="mute">
+          <Typography variant="mute" component="p">
             {live
               ? 'Pawl reads with this login, in transactions that the server itself keeps read-only. It needs no right to change anything.'
               : 'Pawl writes its questions as scripts that only read. You run them where the database is, and bring what they write; three times at most.'}
-          </p>
+          </Typography>
           <Form method="post" noValidate aria-label="Connection">
             <input type="hidden" name="version" value={version} />
             <input type="hidden" name="kind" value={kind} />
@@ -121,7 +122,9 @@ function WhatCame({ tried }: { readonly tried: Tried }) {
       )}
       {tried.fitting && (
         <>
-          <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
+          <Typography variant="note" component="p">
+            This makes one for exactly this database. Read it, and run it as its owner:
+          </Typography>
           <Script text={tried.fitting} label="A fitting login" />
         </>
       )}

@@ -5,6 +5,7 @@ import { Folded } from '~/app/ui/Folded';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { Form, Link, useFetcher } from 'react-router';
 import { asked } from '~/app/server/asked.server';
 import { enter } from '~/app/server/door.server';
@@ -82,21 +83,21 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
       </Form>
       <Adopting {...t} />
       <Folded title="What can stand in braces">
-        <Facts className="small">
+        <Facts sx={{ typography: 'small' }}>
           {placeholdersOf(t.kind).map((by) => (
             <div key={by} style={{ display: 'contents' }}>
-              <dt className="mono">{`{${by}}`}</dt>
+              <Typography variant="mono" component="dt">{`{${by}}`}</Typography>
               <dd>{placeholderWords[by]}</dd>
             </div>
           ))}
         </Facts>
-        <p className="small mute">
+        <Typography variant="note" component="p">
           After a colon how it is written: {forms.map((form) => `:${form}`).join(', ')}; several go one after the other.
-        </p>
+        </Typography>
       </Folded>
       <h2>On real names</h2>
       {t.problem === null && t.text !== '' && (
-        <p className="small">
+        <Typography variant="small" component="p">
           {inFull(t.follow)} of {inFull(t.names)} are called that already, {percent(t.follow / t.names)}.{' '}
           {t.adopted !== null && not > 0 && (
             <>
@@ -107,9 +108,9 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
               <Link to={`${pathTo('/s/:source/findings', { source: t.source })}?q=naming/style`}>look at them one by one</Link>.
             </>
           )}
-        </p>
+        </Typography>
       )}
-      <Pairs className="head small mute">
+      <Pairs sx={{ typography: 'note' }}>
         <span>Is called</span>
         <span>Would be called</span>
       </Pairs>
@@ -118,10 +119,10 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           const one = t.named[i];
           return (
             one && (
-              <Pairs className="mono" title={visible(one.table)}>
+              <Pairs sx={{ typography: 'mono' }} title={visible(one.table)}>
                 <span>
                   {visible(one.name)}
-                  {isColumnKind && <span className="mute"> · {visible(one.table)}</span>}
+                  {isColumnKind && <Typography variant="mute"> · {visible(one.table)}</Typography>}
                 </span>
                 <span className={one.wouldBe === one.name ? 'mute' : 'strong'}>
                   {one.wouldBe === null ? '' : one.wouldBe === one.name ? 'the same' : visible(one.wouldBe)}
@@ -131,7 +132,11 @@ export default function Names({ loaderData: t }: Route.ComponentProps) {
           );
         }}
       </VirtualList>
-      {t.names > t.named.length && <p className="small mute">And {inFull(t.names - t.named.length)} more.</p>}
+      {t.names > t.named.length && (
+        <Typography variant="note" component="p">
+          And {inFull(t.names - t.named.length)} more.
+        </Typography>
+      )}
     </aside>
   );
 }

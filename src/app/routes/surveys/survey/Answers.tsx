@@ -1,6 +1,7 @@
 import { pathTo } from '~/app/ui/pathTo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Form } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { BringFile, useBringing, WhatCame } from '~/app/ui/BringFile';
@@ -34,13 +35,16 @@ export function Answers({ source, survey, script, answered, database, command }:
         <li>Download the script and bring it to where the database is.</li>
         <li>
           Run it there, on {visible(database)}:
-          <Box component="code" className="mono" sx={{ display: 'block', overflowX: 'auto', whiteSpace: 'nowrap' }}>
+          <Box component="code" sx={{ typography: 'mono', display: 'block', overflowX: 'auto', whiteSpace: 'nowrap' }}>
             {command}
           </Box>
         </li>
         <li>
-          Bring what it wrote, <code className="mono">pawl-{script.scriptId}.txt</code>. It holds counts and the schema; values of
-          rows only where the source allows that.
+          Bring what it wrote,{' '}
+          <Typography variant="mono" component="code">
+            pawl-{script.scriptId}.txt
+          </Typography>
+          . It holds counts and the schema; values of rows only where the source allows that.
         </li>
       </ol>
       <WhatCame said={said} />

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { duration } from '~/app/ui/format';
@@ -58,14 +59,14 @@ function NotJudged({ blind }: Pick<Page, 'blind'>) {
       <h2>Not judged</h2>
       {blind.map(({ part, lacks, abouts }) => (
         <Fragment key={part}>
-          <p className="small mute">
+          <Typography variant="note" component="p">
             Not known: {lacks}.{part === 'values' && ' Edit the source to let them be written, and survey again.'}
-          </p>
-          <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+          </Typography>
+          <Typography variant="small" component="ul" style={{ margin: 0, paddingLeft: 18 }}>
             {abouts.map((about) => (
               <li key={about}>{about}</li>
             ))}
-          </ul>
+          </Typography>
         </Fragment>
       ))}
     </>
@@ -81,7 +82,9 @@ function ItsLogin({ login }: { readonly login: NonNullable<Page['survey']['login
       <Alert severity="warning" role="note">
         {warning}
       </Alert>
-      <p className="small mute">This makes one for exactly this database. Read it, and run it as its owner:</p>
+      <Typography variant="note" component="p">
+        This makes one for exactly this database. Read it, and run it as its owner:
+      </Typography>
       <Script text={login.fitting} label="A fitting login" />
     </>
   );
@@ -95,11 +98,11 @@ function NotMeasured({ tables }: { readonly tables: NonNullable<Page['survey']['
       <Facts>
         {[...groupBy(tables, ({ reason }) => reason)].map(([reason, same]) => (
           <div key={reason} style={{ display: 'contents' }}>
-            <dt className="mono">
+            <Typography variant="mono" component="dt">
               {same.map(({ schema, table }) => (
                 <div key={`${schema}.${table}`}>{visible(`${schema}.${table}`)}</div>
               ))}
-            </dt>
+            </Typography>
             <dd>{visible(reason)}</dd>
           </div>
         ))}

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
 import { Form, Link } from 'react-router';
 import { Allowed } from '~/app/ui/Allowed';
 import { duration } from '~/app/ui/format';
@@ -20,15 +21,15 @@ export function Progress({ page: { source, survey, budget }, elapsedMs: elapsed 
   const share = totalBytes > 0 ? doneBytes / totalBytes : 0;
   return (
     <section aria-label="Progress">
-      <p role="status" className="mono">
+      <Typography role="status" variant="mono" component="p">
         {visible(survey.doing)}
-      </p>
+      </Typography>
       <LinearProgress variant="determinate" value={Math.round(share * 100)} aria-label="Read so far" />
-      <p className="small mute">
+      <Typography variant="note" component="p">
         {totalBytes > 0 ? `${sizeInWords(doneBytes)} of ${sizeInWords(totalBytes)} read in this round` : 'Nothing read yet'}
         {startedAt && `, for ${duration(elapsed)}`}
         {share > 0.05 && elapsed > 2000 && `, about ${duration((elapsed * (1 - share)) / share)} still`}
-      </p>
+      </Typography>
       <Form method="post">
         <div className="actions">
           <Allowed right="survey">

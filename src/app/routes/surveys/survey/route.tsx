@@ -2,6 +2,7 @@ import { Grade, Headline } from '~/app/ui/parts';
 import Alert from '@mui/material/Alert';
 import { visible } from '~/core/naming/visible';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { data, Form } from 'react-router';
 import { notJudgedBy } from '~/core/rules/index';
 import { hiddenInWords } from '~/core/survey/login';
@@ -75,9 +76,9 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
       <div className="narrow">
         <Headline>
           <Grade className={state === 'failed' ? 'rust' : state === 'done' ? 'verd' : ''}>{state}</Grade>
-          <span className="mute">
+          <Typography variant="mute">
             asked for <Moment at={survey.askedAt} />
-          </span>
+          </Typography>
         </Headline>
         <h1>
           Survey {survey.id}, {survey.depth}
@@ -100,7 +101,7 @@ export default function SurveyProgress({ loaderData }: Route.ComponentProps) {
             <Button variant="contained" type="submit" name="intent" value="resume">
               Go on with it
             </Button>
-            <span className="small mute">What was measured is kept and not measured again.</span>
+            <Typography variant="note">What was measured is kept and not measured again.</Typography>
           </Form>
         )}
         {state === 'done' && <Done page={loaderData} elapsedMs={elapsed} />}

@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { enter } from '~/app/server/door.server';
 import { notFound } from '~/app/server/ids.server';
@@ -28,8 +29,12 @@ export default function WaiverDossier({ loaderData: { source, waiver } }: Route.
   const changed = new Map(changes.map((change) => [change.place, change]));
   return (
     <aside className="dossier" aria-label="Dossier">
-      <div className="mono mute">{rule}</div>
-      <h1 className="mono">{visible(object)}</h1>
+      <Typography variant="mono" color="textSecondary" component="div">
+        {rule}
+      </Typography>
+      <Typography variant="mono" component="h1">
+        {visible(object)}
+      </Typography>
       {ended && (
         <Alert severity="warning" role="note">
           It held until {dayOf(until ?? '')}: what it left alone is asked about again.
@@ -45,21 +50,27 @@ export default function WaiverDossier({ loaderData: { source, waiver } }: Route.
       </Facts>
       <h2>What it leaves alone</h2>
       {findings.length === 0 ? (
-        <p className="small mute">Nothing that the last survey found.</p>
+        <Typography variant="note" component="p">
+          Nothing that the last survey found.
+        </Typography>
       ) : (
         findings.map(({ id, place }) => {
           const change = changed.get(place);
           return (
-            <div key={id} className="small">
-              <Link to={`${pathTo('/s/:source/findings/:finding', { source, finding: id })}?show=Waived`} className="mono">
+            <Typography key={id} variant="small" component="div">
+              <Typography
+                to={`${pathTo('/s/:source/findings/:finding', { source, finding: id })}?show=Waived`}
+                variant="mono"
+                component={Link}
+              >
                 {visible(place)}
-              </Link>{' '}
+              </Typography>{' '}
               {change && (
                 <span className={(change.is ?? 0) > change.was ? 'rust strong' : 'mute'}>
                   {inFull(change.was)} when it was waived, {change.is === null ? 'none' : inFull(change.is)} now
                 </span>
               )}
-            </div>
+            </Typography>
           );
         })
       )}

@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: [['list'], ['./e2e/closingLine.ts']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // What moves costs a software renderer a third of its time, and a journey tells nothing of it.
+    contextOptions: { reducedMotion: 'reduce' },
     // A headless browser that says so counts as a bot, for which pages are not streamed.
     userAgent: 'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/156.0.0.0 Safari/537.36',
     launchOptions: {

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { Plan } from '../core/plan/shape';
 import { planFor } from '../core/plan/plan';
 import type { Decision } from '../core/remedies/question';
-import { questionsFor } from '../core/remedies/index';
+import { questionsFor, remedyOf } from '../core/remedies/index';
 import type { Finding } from '../core/rules/finding';
 import { readSurveyDocument, type ReadSurvey } from '../input/surveyDocument';
 import { type PlanArguments, UsageError } from './arguments';
@@ -29,8 +29,9 @@ export async function planOfFile({
     .filter((finding) => only.length === 0 || only.includes(finding.rule))
     .filter((finding) => finding.confidence >= minConfidence)
     // What takes somebody's thought has no script.
-    .filter(({ proposal }) => proposal.kind !== 'byHand' && proposal.kind !== 'replaceKey')
-    .filter((finding) => finding.proposal.kind !== 'standIns' || repairs === 'null');
+    .filter(({ proposal }) => remedyOf(proposal).scripted === undefined)
+    // Whose only way is to empty values.
+    .filter(({ proposal }) => !remedyOf(proposal).rowsAlone || repairs === 'null');
   const plan = planFor(
     chosen.map((finding) => ({ finding, decision: decisionFor(finding) })),
     survey.catalogue,

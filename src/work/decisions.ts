@@ -1,5 +1,6 @@
 // One decision for many findings: what it would change, before anything is put into a docket.
 
+import { isScripted } from '../core/remedies/index';
 import { groupBy } from '../core/grouping';
 import { operationInWords } from '../core/operations/index';
 import { fits, sharedQuestions } from '../core/remedies/shared';
@@ -30,7 +31,7 @@ export async function decisionsFor({ source, store }: Room, { rule, docket, find
     latestCatalogue(store, source.id),
     docket === null ? [] : listRefusals(store, docket),
   ]);
-  const scripted = open.filter((row) => row.proposal.kind !== 'byHand');
+  const scripted = open.filter((row) => isScripted(row.proposal));
   const counts = groupBy(scripted, (row) => row.rule);
   const rules = [...counts].map(([id, rows]) => ({ id, findings: rows.length })).sort((a, b) => b.findings - a.findings);
   const all =

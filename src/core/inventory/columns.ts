@@ -1,3 +1,4 @@
+import { remedyOf } from '../remedies/index';
 import { columnId, columnsId, tableId } from '../catalogue/identifiers';
 import { declaredUniques, foreignKeysOf, isIndexed, primaryKeyOf, referencesTo } from '../catalogue/lookups';
 import type { Column, ForeignKey, Table } from '../catalogue/model';
@@ -106,29 +107,10 @@ function seemingOf(findings: readonly Finding[]): ReadonlyMap<string, string> {
   for (const { object, proposal } of findings) {
     const [name = ''] = object.columns;
     const id = columnId(tableId(object.schema, object.table), name);
-    const words = object.columns.length === 1 ? wordsFor(proposal) : null;
+    const words = object.columns.length === 1 ? (remedyOf(proposal).seems?.(proposal) ?? null) : null;
     if (words !== null && !seeming.has(id)) seeming.set(id, words);
   }
   return seeming;
-}
-
-function wordsFor(proposal: Finding['proposal']): string | null {
-  switch (proposal.kind) {
-    case 'foreignKey':
-      return proposal.orphanRows ? counted(proposal.orphanRows, 'orphan') : `names ${proposal.references.table}`;
-    case 'primaryKey':
-      return 'could be the key';
-    case 'unique':
-      return 'never repeats';
-    case 'repeats':
-      return 'repeats';
-    case 'notNull':
-      return 'never empty';
-    case 'nulls':
-      return 'hardly ever empty';
-    default:
-      return null;
-  }
 }
 
 /** By the strongest fact there is: a profile, else a sample, else what the server believes. */

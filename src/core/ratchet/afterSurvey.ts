@@ -1,5 +1,6 @@
 // What a survey does to the findings that were known before it.
 
+import { remedyOf } from '../remedies/index';
 import type { FindingId, TableId } from '../catalogue/identifiers';
 import type { Catalogue } from '../catalogue/model';
 import type { Depth } from '../evidence/requests';
@@ -74,7 +75,7 @@ function eventFor(
   // Only an exact look can say that the data has stopped speaking for a finding.
   if (seen.depth !== 'exact' || seen.notMeasured.has(tableOf(finding.object))) return null;
   // Rows that were repaired are held by being as they should: the catalogue does not show it.
-  if (finding.proposal.kind === 'standIns' && (state === 'Applied' || state === 'Held')) return { kind: 'mended', reason: null };
+  if (remedyOf(finding.proposal).rowsAlone && (state === 'Applied' || state === 'Held')) return { kind: 'mended', reason: null };
   return { kind: 'gone', reason: 'The data no longer speaks for it.' };
 }
 

@@ -14,4 +14,5 @@ export function byHand(columns: readonly string[]): ByHandProposal {
 export const byHandRemedy: Remedy<ByHandProposal> = {
   operations: (_, { table }) => new Refusal(`There is no script for this on ${table.id}: it takes somebody's thought.`),
   holds: () => 'ask the rule',
+  scripted: 'never',
 };

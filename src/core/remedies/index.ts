@@ -16,7 +16,7 @@ import type { Naming } from './names';
 import { notNullRemedy } from './not-null';
 import { completeDecision, type Decision, type Question, refuseUnanswerable, typedName } from './question';
 import { foreignKeyRemedy } from './reference/foreign-key';
-import type { Remedy } from './remedy';
+import type { Remedy, Touching } from './remedy';
 import { renameRemedy } from './rename';
 import { nullsRemedy } from './rows/nulls';
 import { repeatsRemedy } from './rows/repeats';
@@ -63,6 +63,11 @@ export function remedyOf(proposal: Proposal): Remedy<Proposal> {
   return remedies[proposal.kind];
 }
 
+/** Whether a script comes of it at all. */
+export function isScripted(proposal: Proposal): boolean {
+  return remedyOf(proposal).scripted !== 'never';
+}
+
 /** The questions of a proposal, as they follow from what was chosen so far. */
 export function questionsFor(of: Proposed, catalogue: Catalogue, chosen: Decision): readonly Question[] {
   const table = getTable(catalogue, idOf(of));
@@ -86,6 +91,12 @@ export function operationsFor(of: Proposed, chosen: Decision, naming: Naming): r
 export function outcomeInWords(of: Proposed, decision: Decision, catalogue: Catalogue): string | null {
   const table = getTable(catalogue, idOf(of));
   return remedyOf(of.proposal).outcome?.(of.proposal, { table, catalogue, chosen: decision }) ?? null;
+}
+
+/** What it touches that carries another name or key then; null where nobody would notice, or nothing is there any more. */
+export function touchingOf({ object, proposal }: Proposed, catalogue: Catalogue): Touching | null {
+  const table = findTable(catalogue, tableId(object.schema, object.table));
+  return (table && remedyOf(proposal).touches?.(proposal, { table, catalogue })) ?? null;
 }
 
 /** What each question is called when many findings share it. */

@@ -11,6 +11,7 @@ export interface NotNullProposal {
 export const notNullRemedy: Remedy<NotNullProposal> = {
   operations: ({ columns }, { table }) => neverEmpty(table, columns),
   holds: isFilled,
+  seems: () => 'never empty',
   outcome: filledInWords,
 };
 

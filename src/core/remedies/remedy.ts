@@ -19,6 +19,15 @@ export interface Making extends Ground {
   readonly naming: Naming;
 }
 
+export interface Touching {
+  /** What others may name, or rest on. */
+  readonly part: { readonly kind: 'table' | 'column' | 'constraint'; readonly name: string };
+  /** What the catalogue shows of that already, in words. */
+  readonly known: readonly string[];
+  /** What it means that a view rests on it. */
+  readonly resting: string;
+}
+
 export interface Remedy<P> {
   /** The type of its proposals, for the union to be read off; never set. */
   readonly of?: P;
@@ -32,6 +41,16 @@ export interface Remedy<P> {
   holds(proposal: P, on: Omit<Ground, 'chosen'>): boolean | 'ask the rule';
   /** What will hold once it is carried out, as a sentence; left out where the script says it all. */
   outcome?(proposal: P, on: Ground): string;
+  /** Columns that become a key, for those who need one there. */
+  makesKey?(proposal: P): readonly string[];
+  /** What the data says of a single column by it, in a word or two, that nothing declares. */
+  seems?(proposal: P): string;
+  /** What carries another name or key than before, and what that means for others; null where nobody would notice. */
+  touches?(proposal: P, on: Omit<Ground, 'chosen'>): Touching | null;
+  /** `never`: no script can mend it; `thought`: none is written unless a person has decided on it. */
+  readonly scripted?: 'never' | 'thought';
+  /** It changes rows and declares nothing: that it holds shows in no catalogue. */
+  readonly rowsAlone?: true;
   /** Columns of its table that it speaks of, where they are not those of the proposal. */
   columns?(proposal: P): readonly string[];
 }

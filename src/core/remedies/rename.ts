@@ -1,3 +1,4 @@
+import { dependentsOf, dependentsOfColumn, dependentsOfTable } from '../catalogue/dependents';
 import { findNotNull, findSequence, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Sequence, Table } from '../catalogue/model';
 import { traitsOf } from '../engines/facts';
@@ -30,6 +31,15 @@ export const renameRemedy: Remedy<RenameProposal> = {
       ? [{ kind: 'renameSequence', table: table.id, schema: sequence.schema, from, to }]
       : new Refusal(`No sequence ${from} numbers ${table.id} any more. Survey again.`);
   },
+  touches: (proposal, { table, catalogue }) => ({
+    part: {
+      kind: proposal.object === 'table' || proposal.object === 'column' ? proposal.object : 'constraint',
+      name: proposal.from,
+    },
+    known: knownOf(proposal, table, catalogue),
+    resting: 'rests on it, and goes on to.',
+  }),
+
   holds({ from, to, columns, object }, { table, catalogue }) {
     const isGone = (parts: readonly { readonly name: string }[]): boolean => parts.every(({ name }) => name !== from);
     switch (object) {
@@ -52,6 +62,17 @@ export const renameRemedy: Remedy<RenameProposal> = {
     }
   },
 };
+
+function knownOf({ from, object }: RenameProposal, table: Table, catalogue: Catalogue): readonly string[] {
+  switch (object) {
+    case 'table':
+      return dependentsOfTable(table.id, catalogue);
+    case 'column':
+      return dependentsOfColumn(table.id, from, catalogue);
+    default:
+      return dependentsOf(table.id, from, catalogue);
+  }
+}
 
 function leaving(name: string, catalogue: Catalogue): Question {
   return {

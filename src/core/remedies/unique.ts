@@ -20,10 +20,13 @@ export interface PromoteProposal {
 export const uniqueRemedy: Remedy<UniqueProposal> = {
   operations: ({ columns }, { table, naming }) => [addUnique(table, columns, naming)],
   holds: isUnique,
+  makesKey: ({ columns }) => columns,
+  seems: () => 'never repeats',
   outcome: uniqueInWords,
 };
 
 export const promoteRemedy: Remedy<PromoteProposal> = {
+  makesKey: ({ columns }) => columns,
   operations: ({ columns, index }, { table, naming }) => [{ ...addUnique(table, columns, naming), index }],
   holds: ({ columns }, { table }) =>
     table.constraints.some((c) => (c.kind === 'unique' || c.kind === 'primary key') && sameColumnSet(c.columns, columns)),

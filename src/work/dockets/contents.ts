@@ -6,7 +6,7 @@ import type { NeededKey } from '../../core/operations/refusal';
 import type { Mode } from '../../core/plan/cost';
 import { takeOut } from '../../core/plan/plan';
 import { changeableStates, nextState } from '../../core/ratchet/states';
-import { questionsFor } from '../../core/remedies/index';
+import { questionsFor, isScripted, remedyOf } from '../../core/remedies/index';
 import { completeDecision, type Decision } from '../../core/remedies/question';
 import type { Db } from '../../store/db';
 import {
@@ -39,7 +39,7 @@ export function addToDocket(room: Room, findings: readonly FindingRowId[], chose
     // One after the other: two at once would both find no draft, and make one each.
     if (!(await lockSource(store, source.id))) return { problem: 'The source was removed.' };
     const rows = (await listFindingsById(store, source.id, findings)).filter(
-      (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && row.proposal.kind !== 'byHand',
+      (row) => ['Open', 'Slipped', 'Docketed'].includes(row.state) && isScripted(row.proposal),
     );
     if (rows.length === 0) return { problem: 'None of it is open and has a script that goes into a docket.' };
     const catalogue = await latestCatalogue(store, source.id);
@@ -84,10 +84,10 @@ export async function findingsToMake({ store, source }: Room, { table, columns }
   const rows = await listByTable(store, source.id, table);
   return rows
     .filter((row) => ['Open', 'Slipped', 'Docketed'].includes(row.state))
-    .filter(
-      ({ proposal }) =>
-        ['primaryKey', 'unique', 'repeats', 'promote'].includes(proposal.kind) && sameColumnSet(proposal.columns, columns),
-    )
+    .filter(({ proposal }) => {
+      const made = remedyOf(proposal).makesKey?.(proposal);
+      return made !== undefined && sameColumnSet(made, columns);
+    })
     .slice(0, 1);
 }
 

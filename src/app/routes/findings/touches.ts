@@ -1,8 +1,9 @@
 import { idIn, notFound } from '~/app/server/ids.server';
 import { type Answered, unanswered, askSource } from '~/work/askSource';
 import { tableOf } from '~/core/rules/audit';
-import type { Dependent, NamedPart } from '~/core/engines/questions';
-import type { Proposal } from '~/core/remedies/index';
+import type { Dependent } from '~/core/engines/questions';
+import { touchingOf } from '~/core/remedies/index';
+import { latestCatalogue } from '~/work/catalogues';
 import { coreFinding, findFinding } from '~/store/findings/findings';
 import { entering } from '~/app/server/door.server';
 import type { Route } from './+types/touches';
@@ -15,17 +16,12 @@ export function loader({ params, request, context }: Route.LoaderArgs): Promise<
     const { source, store } = room;
     const row = await findFinding(store, source.id, await idIn(params.finding, 'finding'));
     if (!row) throw notFound('There is no such finding', 'It may belong to another source.');
-    const { object, proposal } = coreFinding(row);
-    const part = partOf(object.name, proposal);
-    if (part === null) return unanswered('It is about nothing that has a name.');
+    const finding = coreFinding(row);
+    const catalogue = await latestCatalogue(store, source.id);
+    const touching = catalogue && touchingOf(finding, catalogue);
+    if (!touching) return unanswered('It is about nothing that has a name.');
     return askSource<{ readonly dependents: readonly Dependent[] }>(room, 'seeFindings', request.signal, async (reader) => ({
-      dependents: await reader.dependents(tableOf(object), part),
+      dependents: await reader.dependents(tableOf(finding.object), touching.part),
     }));
   });
-}
-
-function partOf(constraint: string | undefined, proposal: Proposal): NamedPart | null {
-  if (proposal.kind === 'rename' && (proposal.object === 'column' || proposal.object === 'table'))
-    return { kind: proposal.object, name: proposal.from };
-  return constraint === undefined ? null : { kind: 'constraint', name: constraint };
 }

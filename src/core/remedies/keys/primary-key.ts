@@ -59,7 +59,11 @@ const remedy: Omit<Remedy<MissingKey>, 'of'> = {
   },
 };
 
-export const primaryKeyRemedy: Remedy<PrimaryKeyProposal> = remedy;
+export const primaryKeyRemedy: Remedy<PrimaryKeyProposal> = {
+  ...remedy,
+  makesKey: ({ columns }) => columns,
+  seems: () => 'could be the key',
+};
 // The column that it proposes is not there yet.
 export const surrogateKeyRemedy: Remedy<SurrogateKeyProposal> = { ...remedy, columns: () => [] };
 

@@ -50,6 +50,13 @@ export const replaceKeyRemedy: Remedy<ReplaceKeyProposal> = {
     return key !== null && !sameColumnSet(key.columns, columns);
   },
 
+  scripted: 'thought',
+  touches: ({ name }) => ({
+    part: { kind: 'constraint', name },
+    known: [],
+    resting: 'groups by it: drop it before, and make it again after.',
+  }),
+
   outcome: ({ columns }, { table }) =>
     `Every ${rowOf(table.name)} has a number of its own that never changes; no two have the same ${columns.map(spoken).join(' and ')}.`,
 };

@@ -4,7 +4,7 @@ import { referenceInWords } from '../../catalogue/inWords';
 import { foreignKeysOf, isIndexed, sameColumns } from '../../catalogue/lookups';
 import type { ReferentialAction } from '../../catalogue/model';
 import { traitsOf } from '../../engines/facts';
-import { plural, rowOf, withArticle } from '../../naming/words';
+import { counted, plural, rowOf, withArticle } from '../../naming/words';
 import type { AddForeignKey } from '../../operations/add-foreign-key';
 import type { Operation } from '../../operations/index';
 import { Refusal } from '../../operations/refusal';
@@ -24,6 +24,7 @@ export interface ForeignKeyProposal extends Referring {
 }
 
 export const foreignKeyRemedy: Remedy<ForeignKeyProposal> = {
+  seems: ({ orphanRows, references }) => (orphanRows ? counted(orphanRows, 'orphan') : `names ${references.table}`),
   asks: {
     parent: 'What it refers to',
     unmeasured: 'What was not looked at in the rows',

@@ -20,6 +20,7 @@ export interface NullsProposal {
 export const nullsRemedy: Remedy<NullsProposal> = {
   asks: { nulls: 'What rows without a value get' },
   questions: nullQuestion,
+  seems: () => 'hardly ever empty',
 
   operations(proposal, on) {
     const { table, naming } = on;

@@ -30,6 +30,8 @@ export interface LikelyChild {
 export const repeatsRemedy: Remedy<RepeatsProposal> = {
   asks: { repeats: 'Which of the rows that repeat is kept', repeatsBy: 'First and last by' },
   questions: repeatQuestions,
+  makesKey: ({ columns }) => columns,
+  seems: () => 'repeats',
 
   operations(proposal, on) {
     const repairs = repairsOf(proposal, on);

@@ -32,6 +32,7 @@ export const standInsRemedy: Remedy<StandInsProposal> = {
   },
 
   holds: () => 'ask the rule',
+  rowsAlone: true,
   outcome: ({ columns }, { table }) =>
     `${capital(withArticle(rowOf(table.name)))} without its ${columns.map(spoken).join(' and ')} says so by null.`,
 };

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Form, Link, useNavigate } from 'react-router';
 import { useAllowed } from '~/app/ui/useAllowed';
+import { isScripted } from '~/core/remedies/index';
 import { enter } from '~/app/server/door.server';
 import { latestCatalogue } from '~/work/catalogues';
 import { notFound } from '~/app/server/ids.server';
@@ -58,7 +59,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       id: finding.id,
       severity: finding.severity,
       state: finding.state,
-      scripted: finding.proposal.kind !== 'byHand',
+      scripted: isScripted(finding.proposal),
       title: wordsOf(finding).title,
       message: wordsOf(finding).message,
     })),

@@ -12,9 +12,8 @@ import { engineOf } from '~/core/engines/index';
 import { isProposable, type KeyCandidate } from '~/core/evidence/keys';
 import { operationInWords } from '~/core/operations/index';
 import type { Mode } from '~/core/plan/cost';
-import { dependentsOf, dependentsOfColumn, dependentsOfTable } from '~/core/catalogue/dependents';
 import { chosenReference } from '~/core/remedies/reference/parent';
-import { outcomeInWords, questionsFor } from '~/core/remedies/index';
+import { isScripted, outcomeInWords, questionsFor, touchingOf } from '~/core/remedies/index';
 import { type DecidedFinding, planFor } from '~/core/plan/plan';
 import { costInWords } from '~/core/plan/times';
 import { isGone } from '~/core/ratchet/mended';
@@ -76,7 +75,7 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision 
         : null,
     hasRows: present && rowsOf(finding) !== null,
     candidates: candidatesOf(finding),
-    byHand: finding.proposal.kind === 'byHand',
+    byHand: !isScripted(finding.proposal),
     mendable,
     remedy:
       mendable && answers !== null
@@ -101,7 +100,7 @@ export async function dossierOf(room: Room, id: FindingRowId, answers: Decision 
 }
 
 function needsRemedy(row: FindingRow): boolean {
-  return row.proposal.kind !== 'byHand' && ['Open', 'Slipped', 'Docketed'].includes(row.state);
+  return isScripted(row.proposal) && ['Open', 'Slipped', 'Docketed'].includes(row.state);
 }
 
 /** The candidate keys of a table without one, to be compared. */
@@ -175,6 +174,7 @@ async function remedy(room: Room, { finding, decision: chosen }: DecidedFinding,
   const needed = await Promise.all(plan.problems.flatMap(({ needs }) => (needs ? [findingsToMake(room, needs)] : [])));
   const heading = { title: finding.rule, source: source.name, madeAt: catalogue.engine.version };
   const { dialect } = engineOf(catalogue);
+  const touching = touchingOf(finding, catalogue);
   const statements = dialect.statementScripts(plan, heading);
   const guarded = dialect.scripts(plan, heading);
   return {
@@ -193,32 +193,13 @@ async function remedy(room: Room, { finding, decision: chosen }: DecidedFinding,
       step: operationInWords(operation),
       ...costInWords(operation, cost, catalogue, speed),
     })),
-    touches: touchedBy(finding, catalogue),
+    touches: touching && { known: touching.known, resting: touching.resting },
   };
 }
 
 // What the page says above it need not stand in it.
 function body(script: string): string {
   return script.split('\n\n').slice(1).join('\n\n').trimEnd();
-}
-
-function touchedBy({ object, proposal }: Finding, catalogue: Catalogue) {
-  switch (proposal.kind) {
-    case 'rename':
-      return {
-        known:
-          proposal.object === 'table'
-            ? dependentsOfTable(tableOf(object), catalogue)
-            : proposal.object === 'column'
-              ? dependentsOfColumn(tableOf(object), proposal.from, catalogue)
-              : dependentsOf(tableOf(object), proposal.from, catalogue),
-        resting: 'rests on it, and goes on to.',
-      };
-    case 'replaceKey':
-      return { known: [], resting: 'groups by it: drop it before, and make it again after.' };
-    default:
-      return null;
-  }
 }
 
 export type Dossier = Awaited<ReturnType<typeof dossierOf>>;

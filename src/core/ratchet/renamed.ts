@@ -193,7 +193,8 @@ export class Names {
     const { schema, table } = tableNames(this.renames.tables.get(own) ?? own);
     return Object.fromEntries(
       Object.entries(value).map(([key, one]: [string, unknown]) => {
-        if (key === 'columns' || key === 'column') return [key, this.columnsIn(one, own)];
+        if (namesColumn(key, value)) return [key, this.columnsIn(one, own)];
+        if (key === 'from' && 'object' in value && value.object === 'table' && one === tableNames(own).table) return [key, table];
         if (key === 'parentColumns') return [key, this.columnsIn(one, parent)];
         if (key === 'table' && 'schema' in value) return [key, table];
         if (key === 'schema' && 'table' in value) return [key, schema];
@@ -207,6 +208,22 @@ export class Names {
     return Array.isArray(value)
       ? value.map((one: unknown) => (typeof one === 'string' ? this.column(table, one) : this.in(one, table)))
       : this.in(value, table);
+  }
+}
+
+// A claim of two columns, and another name for one, say them in words of their own.
+function namesColumn(key: string, beside: object): boolean {
+  switch (key) {
+    case 'columns':
+    case 'column':
+      return true;
+    case 'first':
+    case 'second':
+      return 'kind' in beside && beside.kind === 'ordered';
+    case 'from':
+      return 'object' in beside && beside.object === 'column';
+    default:
+      return false;
   }
 }
 

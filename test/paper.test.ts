@@ -7,6 +7,7 @@ import { operationInWords } from '../src/core/operations/index';
 import type { EngineFacts, Traits } from '../src/core/engines/engineFacts';
 import { planFor } from '../src/core/plan/plan';
 import type { Question } from '../src/core/remedies/question';
+import { wishes } from '../src/core/wishes/index';
 import { keptSurvey } from './golden/kept';
 import { type Choice, decidedBy } from './kit/answered';
 
@@ -21,6 +22,7 @@ const contrary: Traits = {
   actions: { delete: ['no action', 'cascade'], update: ['no action'] },
   feigned: [],
   nullsInUnique: 'alike',
+  emptyTextIsNull: true,
   changesTriggers: false,
   renamesConstraints: false,
   renamesCheckedColumns: false,
@@ -89,4 +91,21 @@ describe.each(Object.entries(choices))('of the remedies, with the answers: %s', 
       }
     }
   });
+});
+
+test('an empty text is no default where it is no value', async () => {
+  const { catalogue } = await survey;
+  const [table] = catalogue.tables.filter(({ columns }) =>
+    columns.some(({ family, default: given }) => family === 'text' && given === null),
+  );
+  const column = table?.columns.find(({ family, default: given }) => family === 'text' && given === null);
+  const why = (text: string) =>
+    wishes.default.problem(
+      { kind: 'default', table: table!.id, column: column!.name, value: { kind: 'constant', text } },
+      {
+        table: table!,
+        catalogue,
+      },
+    );
+  expect([why(''), why('open')]).toEqual([`An empty text is null to this server: ${column?.name} would have no default.`, null]);
 });

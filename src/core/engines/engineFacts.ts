@@ -40,6 +40,8 @@ export interface Traits {
   readonly feigned: readonly ReferentialAction[];
   /** What a unique constraint makes of nulls that nobody says otherwise of. */
   readonly nullsInUnique: NullsInUnique;
+  /** True where a text of no signs is no value. */
+  readonly emptyTextIsNull: boolean;
   /** True where a trigger can be switched off and on, or get another name. */
   readonly changesTriggers: boolean;
   /** True where a constraint gets another name as such; else it is dropped and made again. */

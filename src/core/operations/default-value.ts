@@ -1,8 +1,9 @@
 // What new rows take where they say nothing, and how servers spell it.
 
 import { isWhole } from '../catalogue/expressions';
-import type { Column, Table, TypeFamily } from '../catalogue/model';
+import type { Catalogue, Column, Table, TypeFamily } from '../catalogue/model';
 import type { TypeRules } from '../engines/engineFacts';
+import { traitsOf } from '../engines/facts';
 import { Refusal } from './refusal';
 
 export type DefaultValue =
@@ -53,13 +54,20 @@ const constants: Readonly<Partial<Record<TypeFamily, RegExp>>> = {
 };
 
 /** Why a column cannot have such a default; null when it can. */
-export function refuseDefault(table: Table, name: string, value: DefaultValue): Refusal | null {
+export function refuseDefault(
+  table: Table,
+  name: string,
+  value: DefaultValue,
+  catalogue: Pick<Catalogue, 'engine'>,
+): Refusal | null {
   const column = table.columns.find((one) => one.name === name);
   if (!column) return new Refusal(`${table.id} has no column ${name} any more. Survey again.`);
   if (column.identity !== null || column.generated !== null)
     return new Refusal(`The server fills ${name} of ${table.id} by itself: a default would never be used.`);
   if (column.default !== null && !isWhole(column.default))
     return new Refusal(`The default of ${name} was not read as one expression: its way back cannot be written.`);
+  if (value.kind === 'constant' && value.text === '' && traitsOf(catalogue).emptyTextIsNull)
+    return new Refusal(`An empty text is null to this server: ${name} would have no default.`);
   if (value.kind === 'constant')
     return constants[column.family]?.test(value.text)
       ? null

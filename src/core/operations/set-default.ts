@@ -50,6 +50,6 @@ export const setDefault: Kind<SetDefault> = {
     const has = own?.default ?? null;
     // Afterwards nobody could tell whether it was done.
     if (has !== null && has === foretold(value)) return new Refusal(`${column} of ${table} has this default already.`);
-    return refuseDefault(current.get(table), column, value);
+    return refuseDefault(current.get(table), column, value, current);
   },
 };

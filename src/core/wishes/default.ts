@@ -18,6 +18,6 @@ export const defaultWish: WishKind<DefaultWish> = {
     value.kind === 'none' ? `${column} has no default` : `${column} is ${defaultInWords(value)} by default`,
   isGranted: ({ column, value }, { table, catalogue }) =>
     table.columns.some((one) => one.name === column && isDefault(one, value, factsOf(catalogue).types)),
-  problem: ({ column, value }, { table }) => refuseDefault(table, column, value)?.message ?? null,
+  problem: ({ column, value }, { table, catalogue }) => refuseDefault(table, column, value, catalogue)?.message ?? null,
   proposal: ({ column, value }) => ({ kind: 'default', columns: [column], value }),
 };

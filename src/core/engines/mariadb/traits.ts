@@ -19,6 +19,7 @@ export function traits(version = ''): Traits {
     actions: { delete: done, update: done },
     feigned: ['set default'],
     nullsInUnique: 'distinct',
+    emptyTextIsNull: false,
     renamesCheckedColumns: true,
     changesTriggers: false,
     renamesConstraints: false,

@@ -19,6 +19,7 @@ export function traits(version: string): Traits {
     actions: { delete: referentialActions, update: referentialActions },
     feigned: [],
     nullsInUnique: 'distinct',
+    emptyTextIsNull: false,
     renamesCheckedColumns: true,
     changesTriggers: true,
     renamesConstraints: true,

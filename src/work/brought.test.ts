@@ -1,64 +1,29 @@
 // Surveys that were taken elsewhere: judged by the rules, the waivers and the state machine of the source that they come into.
 
 import type pg from 'pg';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { useDatabase } from '../../test/kit/database';
-import { evidence, profiled } from '../../test/kit/measured';
-import { sketch } from '../../test/kit/sketch';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { sourceAt } from '../../test/kit/source';
 import { there } from '../../test/kit/there';
-import { engineNames } from '../core/engines/name';
-import { audit, wordsOf } from '../core/rules/audit';
+import { surveyFile, useWalled } from '../../test/kit/walled';
+import { wordsOf } from '../core/rules/audit';
 import { usualPolicy } from '../core/rules/policy';
-import { documentOf } from '../core/survey/document';
-import type { TableId } from '../core/catalogue/identifiers';
 import type { Catalogue } from '../core/catalogue/model';
-import { readSurveyDocument } from '../input/surveyDocument';
-import { openStore } from '../store/db';
 import { coreFinding, listStanding } from '../store/findings/findings';
-import { migrate } from '../store/migrate';
 import { keepPolicies } from '../store/sources/settings';
 import { addSource, findSource } from '../store/sources/sources';
 import { askForSurvey } from '../store/surveys/surveys';
-import { pawlItself } from './actor';
 import { bringSurvey } from './brought';
 import { compare } from './comparing';
 import type { Room } from './enter';
 import { reportOf } from './report';
 
-const database = useDatabase();
+const walled = useWalled();
 let store: pg.Pool;
 let room: Room;
-beforeAll(async () => {
-  await migrate(database.url);
-  store = openStore(database.url);
-});
-afterAll(() => store.end());
-
-let made = 0;
 beforeEach(async () => {
-  const id = await addSource(store, {
-    ...{ name: `behind a wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
-    settings: { engine: engineNames[0], database: 'sketch', rows: false },
-  });
-  const office = { store, enqueue: () => Promise.resolve(), offerLogin: () => Promise.resolve(true) };
-  room = { source: there(await findSource(store, id)), store, office, actor: pawlItself('browser') };
+  store = walled.store();
+  room = await walled.source();
 });
-
-/** A file of these tables, as the terminal writes it. */
-async function file(drawn: string, scope: readonly string[] | null = null, rows = 60) {
-  const catalogue = sketch(drawn);
-  const measured = catalogue.tables.map((table) =>
-    profiled(catalogue, table.id, rows, Object.fromEntries(table.columns.map(({ name }) => [name, { distinct: rows }]))),
-  );
-  const known = evidence(...measured);
-  const tables = scope && new Set(scope as readonly TableId[]);
-  const findings = audit(catalogue, known, { scope: tables });
-  const document = documentOf({
-    ...{ catalogue, evidence: known, findings, takenAt: '2026-11-01T00:00:00Z', depth: 'exact', scope: tables },
-  });
-  return readSurveyDocument(JSON.stringify(document));
-}
 
 const bare = 'port.lamp: lamp_no text not null\n port.buoy: buoy_no text not null';
 const mended = 'port.lamp: lamp_no text key\n port.buoy: buoy_no text not null';
@@ -69,17 +34,17 @@ async function states() {
 }
 
 test('what a file found is found, what it mended is held, and what came back has slipped', async () => {
-  expect(await bringSurvey(room, await file(bare))).toMatchObject({ problem: null, result: { slipped: 0 } });
+  expect(await bringSurvey(room, await surveyFile(bare))).toMatchObject({ problem: null, result: { slipped: 0 } });
   expect(await states()).toEqual({ 'port.lamp': 'Open', 'port.buoy': 'Open' });
-  await bringSurvey(room, await file(mended));
+  await bringSurvey(room, await surveyFile(mended));
   expect(await states()).toEqual({ 'port.lamp': 'Held', 'port.buoy': 'Open' });
-  const again = await bringSurvey(room, await file(bare));
+  const again = await bringSurvey(room, await surveyFile(bare));
   expect(again).toMatchObject({ problem: null, result: { slipped: 1, fresh: 0 } });
   expect(await states()).toEqual({ 'port.lamp': 'Slipped', 'port.buoy': 'Open' });
 });
 
 test('it is told in the words that the file has, and reported', async () => {
-  const taken = await file(bare);
+  const taken = await surveyFile(bare);
   await bringSurvey(room, taken);
   const row = there((await listStanding(store, room.source.id)).find(({ tableId }) => tableId === 'port.lamp'));
   expect(wordsOf(coreFinding(row))).toMatchObject({
@@ -92,19 +57,19 @@ test('it is told in the words that the file has, and reported', async () => {
 test('rules that are off and waivers of here hold for what comes from elsewhere', async () => {
   const waived = { ...usualPolicy, waivers: [{ object: 'port.lamp', reason: 'a log' }] };
   await keepPolicies(store, room.source.id, { 'keys/missing': waived, 'uniqueness/absent': { ...usualPolicy, on: false } });
-  await bringSurvey(room, await file(bare));
+  await bringSurvey(room, await surveyFile(bare));
   expect(await states()).toEqual({ 'port.lamp': 'Waived', 'port.buoy': 'Open' });
   expect((await listStanding(store, room.source.id)).filter(({ rule }) => rule === 'uniqueness/absent')).toEqual([]);
 });
 
 test('a file of some tables says nothing of the others', async () => {
-  await bringSurvey(room, await file(bare));
-  await bringSurvey(room, await file(mended, ['port.buoy']));
+  await bringSurvey(room, await surveyFile(bare));
+  await bringSurvey(room, await surveyFile(mended, ['port.buoy']));
   expect(await states()).toEqual({ 'port.lamp': 'Open', 'port.buoy': 'Open' });
 });
 
 test('what a file did not tell it did not end: counts alone judge no closed sets, and no catalogue without indexes judges those', async () => {
-  const withIndexes = await file(
+  const withIndexes = await surveyFile(
     'port.berth: berth_id key\n port.call 90000: call_id key, berth_id -> port.berth.berth_id',
     null,
     90_000,
@@ -123,7 +88,7 @@ test('what a file did not tell it did not end: counts alone judge no closed sets
   await bringSurvey(room, {
     ...unknown(),
     catalogue: (
-      await file(
+      await surveyFile(
         'port.berth: berth_id key\n port.call 90000: call_id key, berth_id -> port.berth.berth_id; index berth_id',
         null,
         90_000,
@@ -135,17 +100,11 @@ test('what a file did not tell it did not end: counts alone judge no closed sets
 
 describe('two surveys are held against each other', () => {
   const surveyed = async (of: Room, drawn: string) => {
-    const outcome = await bringSurvey(of, await file(drawn));
+    const outcome = await bringSurvey(of, await surveyFile(drawn));
     if (outcome.problem !== null) throw new Error(outcome.problem);
     return outcome.result.survey;
   };
-  const another = async (): Promise<Room> => {
-    const id = await addSource(store, {
-      ...{ name: `behind another wall ${made++}`, environment: 'test', kind: 'files', secret: '' },
-      settings: { engine: engineNames[0], database: 'sketch', rows: false },
-    });
-    return { ...room, source: there(await findSource(store, id)) };
-  };
+  const another = () => walled.source();
 
   test('one source, then and now: what changed, and which findings', async () => {
     const [then, now] = [await surveyed(room, bare), await surveyed(room, mended)];
@@ -194,9 +153,9 @@ describe('two surveys are held against each other', () => {
 });
 
 test('refused with words: where Pawl surveys itself, another engine, while a survey waits', async () => {
-  const taken = await file(bare);
+  const taken = await surveyFile(bare);
   const login = { host: '127.0.0.1', port: 5432, database: 'd', user: 'u', password: 'p', tls: 'off' } as const;
-  const live = await addSource(store, sourceAt({ name: `live ${made++}`, environment: 'test', ...login }));
+  const live = await addSource(store, sourceAt({ name: `live ${room.source.id}`, environment: 'test', ...login }));
   expect((await bringSurvey({ ...room, source: there(await findSource(store, live)) }, taken)).problem).toMatch(
     /surveys .* itself/,
   );

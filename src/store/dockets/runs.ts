@@ -143,12 +143,12 @@ export async function findRequest(db: Db, run: RunId): Promise<RunRequest | null
 
 /** True when a run forward of the docket has begun a step since it was last backed out: then its schema is no longer as it was planned for. */
 export async function hasBegun(db: Db, docket: DocketId): Promise<boolean> {
-  // The first step only checks.
+  // Steps that only check have no statement.
   const { begun } = await getRow<{ begun: boolean }>(
     db,
     `select exists (
        select 1 from runs join run_steps on run_steps.run_id = runs.id
-       where docket_id = $1 and direction = 'forward' and position > 1 and started_at is not null
+       where docket_id = $1 and direction = 'forward' and statement <> '' and started_at is not null
          and runs.id > coalesce((select max(id) from runs where docket_id = $1 and direction = 'back' and state = 'done'), 0)
      ) as begun`,
     [docket],

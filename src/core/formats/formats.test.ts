@@ -83,6 +83,23 @@ test('a proposal of the first format takes what it needs from its facts, and one
   expect(proposalFrom(today, currentFormat, { nulls: 3 })).toBe(today);
 });
 
+test('what was brought up to date once is left as it is', () => {
+  const once = catalogueFrom(document.catalogue, 1);
+  expect(catalogueFrom(once as unknown as Stored, 1)).toEqual(once);
+  for (const { plan, decisions } of samples) {
+    const planned = planFrom(plan, 1);
+    expect(planFrom(planned as unknown as Stored, 1)).toEqual(planned);
+    for (const finding of survey.findings) {
+      const decision = decisionFrom(decisions[finding.id] ?? {}, 1, tableOf(finding.object));
+      expect(decisionFrom(decision, 1, tableOf(finding.object))).toEqual(decision);
+    }
+  }
+  for (const { proposal, facts } of document.findings) {
+    const known = proposalFrom(proposal as Stored, 1, facts);
+    expect(proposalFrom(known as unknown as Stored, 1, facts)).toEqual(known);
+  }
+});
+
 test('an upgrade takes anything', () => {
   for (const odd of [
     {},

@@ -3,7 +3,8 @@ import { upgradeProposal } from '../formats/proposal';
 import { expect, test } from 'vitest';
 import { type FindingId, tableId } from '../catalogue/identifiers';
 import { applyAll } from '../operations/index';
-import { type Proposal, outcomeInWords, questionsFor } from './index';
+import { byHand } from './by-hand';
+import { isScripted, type Proposal, outcomeInWords, questionsFor, remedyOf, touchingOf } from './index';
 import { fits, sharedQuestions } from './shared';
 import type { Catalogue, Constraint, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
@@ -252,4 +253,30 @@ test('a reference can be to another parent than the likeliest, or another key of
   ]);
   expect(outcomeInWords(reference, decision, twice)).toContain('mooring');
   expect(ids({ parent: '["made up"]' })).not.toContain('orphans');
+});
+
+test('each remedy says what it makes, what the data seems like by it, and what it touches', () => {
+  const said = (proposal: Proposal, table = 'pass') => {
+    const { makesKey, seems } = remedyOf(proposal);
+    return [makesKey?.(proposal) ?? null, seems?.(proposal) ?? null, touchingOf(found(table, proposal as never, {}), port)?.part];
+  };
+  const references = { schema: 'port', table: 'berth', columns: ['berth_no'] };
+  const columns = ['badge_no'];
+  expect(said({ kind: 'unique', columns })).toEqual([columns, 'never repeats', undefined]);
+  expect(said({ kind: 'repeats', columns, rows: 4, values: 2, children: [] })).toEqual([columns, 'repeats', undefined]);
+  expect(said({ kind: 'notNull', columns } as Proposal)).toEqual([null, 'never empty', undefined]);
+  const reference = { kind: 'foreignKey', columns: ['berth_no'], references, others: [] } as unknown as Proposal;
+  expect(said(reference)).toEqual([null, 'names berth', undefined]);
+  expect(said({ ...reference, orphanRows: 2 } as Proposal)).toEqual([null, '2 orphans', undefined]);
+  const rename = { kind: 'rename', columns: [], from: 'area', to: 'zone' } as const;
+  expect(said(rename)[2]).toEqual({ kind: 'constraint', name: 'area' });
+  expect(said({ ...rename, object: 'column' })[2]).toEqual({ kind: 'column', name: 'area' });
+  expect(said({ ...rename, object: 'table' }, 'berth')[2]).toEqual({ kind: 'table', name: 'area' });
+  expect([isScripted(byHand([])), isScripted(rename)]).toEqual([false, true]);
+});
+
+test('what carries another name says what is known to name it; of a table that is gone nothing is said', () => {
+  const rename: Proposal = { kind: 'rename', columns: ['berth_no'], from: 'berth_no', to: 'quay_no', object: 'column' };
+  expect(touchingOf(found('berth', rename as never, {}), port)?.known.join(' ')).toMatch(/port\.pass/);
+  expect(touchingOf(found('quay', rename as never, {}), port)).toBeNull();
 });

@@ -257,14 +257,18 @@ test('a reference can be to another parent than the likeliest, or another key of
 
 test('each remedy says what it makes, what the data seems like by it, and what it touches', () => {
   const said = (proposal: Proposal, table = 'pass') => {
-    const { makesKey, seems } = remedyOf(proposal);
-    return [makesKey?.(proposal) ?? null, seems?.(proposal) ?? null, touchingOf(found(table, proposal as never, {}), port)?.part];
+    const remedy = remedyOf(proposal);
+    return [
+      remedy.makesKey?.(proposal) ?? null,
+      remedy.seems?.(proposal) ?? null,
+      touchingOf(found(table, proposal as never, {}), port)?.part,
+    ];
   };
   const references = { schema: 'port', table: 'berth', columns: ['berth_no'] };
   const columns = ['badge_no'];
   expect(said({ kind: 'unique', columns })).toEqual([columns, 'never repeats', undefined]);
   expect(said({ kind: 'repeats', columns, rows: 4, values: 2, children: [] })).toEqual([columns, 'repeats', undefined]);
-  expect(said({ kind: 'notNull', columns } as Proposal)).toEqual([null, 'never empty', undefined]);
+  expect(said({ kind: 'notNull', columns })).toEqual([null, 'never empty', undefined]);
   const reference = { kind: 'foreignKey', columns: ['berth_no'], references, others: [] } as unknown as Proposal;
   expect(said(reference)).toEqual([null, 'names berth', undefined]);
   expect(said({ ...reference, orphanRows: 2 } as Proposal)).toEqual([null, '2 orphans', undefined]);

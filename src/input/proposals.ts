@@ -95,6 +95,11 @@ class ReplaceKeyShape extends ColumnsShape {
   @Name() surrogate!: string;
 }
 
+class SelfNumberingShape {
+  @Equals('selfNumbering') kind!: 'selfNumbering';
+  @SomeNames() @ArrayMaxSize(1) columns!: string[];
+}
+
 class OtherParentShape extends ColumnsShape {
   @Parent() parent!: ParentShape;
   @IsNumber() @Min(0) @Max(1) confidence!: number;
@@ -206,6 +211,7 @@ export const proposalShapes: Shapes = {
   primaryKey: PrimaryKeyShape,
   surrogateKey: SurrogateKeyShape,
   replaceKey: ReplaceKeyShape,
+  selfNumbering: SelfNumberingShape,
   foreignKey: ForeignKeyShape,
   validate: ValidateShape,
   unique: UniqueShape,

@@ -57,6 +57,7 @@ type Backwards =
   | 'bringBack'
   | 'removeParents'
   | 'dropColumn'
+  | 'numberNoMore'
   | 'dropConstraint'
   | 'restoreKey'
   | 'dropIndex'
@@ -176,6 +177,13 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
     ],
   ],
   rename: [[{ kind: 'rename', table: call, from: 'uq_call_no', to: 'uq_call_number' }]],
+  numberItself: [
+    [{ kind: 'numberItself', table: vessel, column: 'vessel_id' }],
+    [
+      { ...reference, rows: 'checked' },
+      { kind: 'numberItself', table: vessel, column: 'vessel_id' },
+    ],
+  ],
   numberRows: [[{ kind: 'numberRows', table: note, column: 'note_id', batches: true }]],
   setAside: [
     [

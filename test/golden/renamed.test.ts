@@ -57,6 +57,7 @@ const call = tableId('port', 'call');
 
 /** Of each kind that no finding of the demo proposes. */
 const proposals = {
+  selfNumbering: [{ kind: 'selfNumbering', columns: ['berth_no'] }],
   drop: [{ kind: 'drop', columns: ['berth_no'], name: 'fk_call' }],
   default: [{ kind: 'default', columns: ['left_at'], value: { kind: 'now' } }],
   switch: [{ kind: 'switch', columns: [], trigger: 'noted', on: true }],

@@ -85,7 +85,8 @@ export type Check =
   /** The record of a docket has no such column: it was not there before the first run. Also where there is no record. */
   | { readonly kind: 'notThereBefore'; readonly table: TableId; readonly column: string }
   /** There, or not there, but not numbered by the database. */
-  | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string };
+  | { readonly kind: 'identityMissing'; readonly table: TableId; readonly column: string }
+  | { readonly kind: 'identityPresent'; readonly table: TableId; readonly column: string };
 
 /** What a constraint of some name is to be. */
 export type Wanted =
@@ -172,6 +173,8 @@ export function describeCheck(check: Check): string {
       return `${check.table} does not say that it was there before: ${check.column}`;
     case 'identityMissing':
       return `column ${check.table}.${check.column} not numbered by itself`;
+    case 'identityPresent':
+      return `column ${check.table}.${check.column} still numbered by itself`;
     case 'columnTaken':
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;
@@ -302,6 +305,8 @@ function isShownOf(table: Table, check: Check): boolean {
       return column(check.column) === undefined;
     case 'identityMissing':
       return (column(check.column)?.identity ?? null) !== null;
+    case 'identityPresent':
+      return (column(check.column)?.identity ?? null) === null;
     default:
       return false;
   }

@@ -15,7 +15,7 @@ import { type Check, isShown } from './check';
 import { checkRows, uncheckRows } from './check-rows';
 import { createIndex, dropIndex } from './create-index';
 import { dropConstraint } from './drop-constraint';
-import { dropColumn, numberRows } from './number-rows';
+import { dropColumn, numberItself, numberNoMore, numberRows } from './number-rows';
 import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
@@ -37,7 +37,7 @@ import { switchTrigger } from './switch-trigger';
 export const kinds = {
   ...{ setAside, bringBack, dropKept },
   ...{ addParents, removeParents },
-  ...{ numberRows, dropColumn },
+  ...{ numberRows, dropColumn, numberItself, numberNoMore },
   ...{ addPrimaryKey, addUnique, dropConstraint },
   ...{ replaceKey, restoreKey },
   ...{ createIndex, dropIndex },

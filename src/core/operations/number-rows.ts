@@ -1,3 +1,5 @@
+// Columns that number rows by themselves: one that is made for it, or one that is there.
+
 import { columnId, type TableId } from '../catalogue/identifiers';
 import { newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
 import { findConstraint, primaryKeyOf } from '../catalogue/lookups';
@@ -5,6 +7,7 @@ import type { Column, NullsInUnique, Table } from '../catalogue/model';
 import { traitsOf } from '../engines/facts';
 import { type Kind, type Owner, ownerOf } from './operation';
 import { Refusal } from './refusal';
+import type { Redefined } from './set-not-null';
 
 /** A column that numbers existing rows and new ones by itself. */
 export interface NumberRows {
@@ -28,6 +31,22 @@ export interface DropColumn {
   readonly column: string;
   /** The key that goes with it. */
   readonly key?: string;
+}
+
+/** A column of whole numbers takes the next one by itself from then on, where a row says nothing: from after the largest there is. */
+export interface NumberItself {
+  readonly kind: 'numberItself';
+  readonly table: TableId;
+  readonly column: string;
+  /** The column's definition as it is and as it will be, where all of it has to be said. */
+  readonly definition?: Redefined;
+}
+
+export interface NumberNoMore {
+  readonly kind: 'numberNoMore';
+  readonly table: TableId;
+  readonly column: string;
+  readonly definition?: Redefined;
 }
 
 export const numberRows: Kind<NumberRows> = {
@@ -78,6 +97,56 @@ export const dropColumn: Kind<DropColumn> = {
   todo: ({ table, column }) => ({ kind: 'columnPresent', table, column }),
 };
 
+export const numberItself: Kind<NumberItself> = {
+  rank: 7,
+  words: ({ table, column }) => `${column} of ${table} numbers new rows by itself`,
+  inverse: ({ table, column, definition }) => [
+    {
+      ...{ kind: 'numberNoMore', table, column },
+      ...(definition && { definition: { before: definition.after, after: definition.before } }),
+    },
+  ],
+
+  apply({ table: id, column, definition }, draft) {
+    draft.put(counting(draft.get(id), column, definition?.after, { identity: 'by default', fillsItself: true }));
+  },
+
+  todo: ({ table, column }) => ({ kind: 'identityMissing', table, column }),
+  // Where the definition is said anew, a row that has 0 would be numbered too.
+  before: ({ table, column, definition }) =>
+    definition ? [{ kind: 'breaking', table, claim: { kind: 'noneOf', column, values: ['0'] } }] : [],
+  after: ({ table, column }) => [{ kind: 'identityMissing', table, column }],
+
+  fit(operation, { current }) {
+    const table = current.get(operation.table);
+    if (current.descendantsOf(table.id).length === 0) return operation;
+    return new Refusal(
+      `${table.id} ${table.kind === 'partitioned' ? 'has partitions' : 'has tables that inherit from it'}: each of them would number its rows for itself.`,
+    );
+  },
+
+  refuse({ table: id, column: name }, current) {
+    const column = current.get(id).columns.find((one) => one.name === name);
+    if (!column) return new Refusal(`${id} has no column ${name} any more. Survey again.`);
+    if (column.family !== 'integer') return new Refusal(`${id}.${name} is ${column.declaredType}: it cannot count.`);
+    return column.default !== null || column.identity !== null || column.generated !== null
+      ? new Refusal(`${id}.${name} fills itself already, or another remedy of this docket has it do so.`)
+      : null;
+  },
+};
+
+export const numberNoMore: Kind<NumberNoMore> = {
+  rank: 8,
+  words: ({ table, column }) => `${column} of ${table} numbers no row by itself`,
+  inverse: () => null,
+
+  apply({ table: id, column, definition }, draft) {
+    draft.put(counting(draft.get(id), column, definition?.after, { identity: null, fillsItself: false }));
+  },
+
+  todo: ({ table, column }) => ({ kind: 'identityPresent', table, column }),
+};
+
 function withNumberingKey(table: Table, column: string, key: string, nulls: NullsInUnique): Table {
   const base = { ...newConstraint(table, key), columns: [column], index: key };
   return withKey(table, primaryKeyOf(table) ? { ...base, kind: 'unique', nulls } : { ...base, kind: 'primary key' });
@@ -104,4 +173,13 @@ function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {
     comment: null,
     statistics: null,
   };
+}
+
+type Numbering = { readonly identity: 'by default' | null; readonly fillsItself: boolean };
+
+function counting(table: Table, name: string, definition: string | undefined, numbering: Numbering): Table {
+  const columns = table.columns.map((one) =>
+    one.name === name ? { ...one, ...numbering, ...(definition !== undefined && { definition }) } : one,
+  );
+  return { ...table, columns };
 }

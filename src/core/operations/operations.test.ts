@@ -39,6 +39,7 @@ const port: Catalogue = {
 
 const kinds = [
   'numberRows',
+  'numberItself',
   'addPrimaryKey',
   'addUnique',
   'replaceKey',
@@ -90,6 +91,10 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
   switch (kind) {
     case 'numberRows':
       return { kind, table: table.id, column: `n${n}`, batches: c % 2 === 0 };
+    case 'numberItself':
+      return column.family === 'integer' && column.default === null && column.identity === null
+        ? { kind, table: table.id, column: column.name }
+        : null;
     case 'addPrimaryKey': {
       const nullableBefore = column.nullable ? [column.name] : [];
       return key ? null : { kind, table: table.id, name: `pk_${n}`, columns: [column.name], nullableBefore, index: null };

@@ -69,7 +69,7 @@ test('sets orphans aside before the reference is checked against the rows', () =
 });
 
 test('does not take an answer that is refused here', () => {
-  const mandatory = sketch('port.berth: berth_no text key\n port.booking: id key, berth_no text not null');
+  const mandatory = sketch('port.berth: berth_no text key\n port.booking: id key identity, berth_no text not null');
   const known = evidence(
     profiled(mandatory, 'port.booking', 400, { berth_no: { distinct: 55 } }),
     profiled(mandatory, 'port.berth', 60),

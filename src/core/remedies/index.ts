@@ -10,6 +10,7 @@ import { checkRemedy } from './check';
 import { defaultRemedy } from './default';
 import { dropRemedy } from './drop';
 import { indexRemedy } from './index-columns';
+import { selfNumberingRemedy } from './keys/self-numbering';
 import { primaryKeyRemedy, surrogateKeyRemedy } from './keys/primary-key';
 import { replaceKeyRemedy } from './keys/replace-key';
 import type { Naming } from './names';
@@ -29,6 +30,7 @@ export const remedies = {
   primaryKey: primaryKeyRemedy,
   surrogateKey: surrogateKeyRemedy,
   replaceKey: replaceKeyRemedy,
+  selfNumbering: selfNumberingRemedy,
   foreignKey: foreignKeyRemedy,
   validate: validateRemedy,
   unique: uniqueRemedy,

@@ -90,6 +90,7 @@ const written: {
   columnMissing: (check) => unless(isThere(check)),
   notThereBefore: (check) => unless(isThere(check)),
   identityMissing: (check) => unless(`${isThere(check)} and extra like '%auto_increment%'`),
+  identityPresent: (check) => `${column(check.table, check.column)} and extra like '%auto_increment%'`,
   columnTaken: (check) => column(check.table, check.column),
   columnPresent: (check) => column(check.table, check.column),
 };

@@ -12,6 +12,14 @@ export function withNullability(definition: string, nullable: boolean): string {
   return [type, nullable ? 'NULL' : 'NOT NULL', kept.trim()].filter((part) => part !== '').join(' ');
 }
 
+/** That the server numbers it, said in the definition of a column that is never empty. */
+export function withCounting(definition: string): string {
+  const tokens = tokensOf(definition);
+  const at = endOfType(tokens);
+  const type = definition.slice(0, tokens[at - 1]?.to ?? 0);
+  return [type, 'NOT NULL AUTO_INCREMENT', without(definition, tokens, at).trim()].filter((part) => part !== '').join(' ');
+}
+
 /** True of a column with a check of its own, which is changed by copying only. */
 export function hasCheck(definition: string): boolean {
   return tokensOf(definition).some((token) => upper(token) === 'CHECK');

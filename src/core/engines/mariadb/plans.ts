@@ -11,7 +11,7 @@ import { Refusal } from '../../operations/refusal';
 import type { Redefined } from '../../operations/set-not-null';
 import type { OwnPlanning } from '../../plan/ownPlanning';
 import { factsOf } from '../facts';
-import { withNullability } from './column-text';
+import { withCounting, withNullability } from './column-text';
 import { inOneRebuild, type ServesToo } from './rebuilds';
 
 export function planningFor(servesToo: ServesToo): OwnPlanning {
@@ -106,6 +106,13 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
     case 'setNotNull': {
       const definition = redefinition(table(), operation.column);
       return refuseEmptied(table(), [operation.column]) ?? { ...operation, ...(definition && { definition }) };
+    }
+    case 'numberItself': {
+      const before = definitionOf(table(), operation.column);
+      const counts = table().columns.find(({ identity }) => identity !== null);
+      if (counts)
+        return new Refusal(`${table().id} has a column that counts, ${counts.name}: a table of this server has one at most.`);
+      return before === undefined ? operation : { ...operation, definition: { before, after: withCounting(before) } };
     }
     case 'dropNotNull': {
       const former = definitionOf(table(), operation.column);

@@ -120,6 +120,7 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       `select 1 from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass(${tableText(table)}) and attname = ${literal(name)} and not attisdropped`,
     ),
   identityMissing: (check) => unless(`select 1 ${column(check.table, check.column)} and attidentity <> ''`),
+  identityPresent: (check) => `select count(*) ${column(check.table, check.column)} and attidentity <> ''`,
   columnTaken: (check) =>
     lines(
       `select count(*) ${column(check.table, check.column)}`,

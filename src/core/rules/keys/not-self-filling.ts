@@ -5,7 +5,6 @@ import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -38,7 +37,10 @@ export const notSelfFillingKey = defineRule<Facts>({
         severity: 'Minor',
         confidence: 0.8,
         facts: { type: column.declaredType, counts: (seen?.rising ?? 0) > 0.95 },
-        proposal: byHand(key.columns),
+        proposal:
+          column.family === 'uuid'
+            ? { kind: 'default', columns: key.columns, value: { kind: 'newId' } }
+            : { kind: 'selfNumbering', columns: key.columns },
       };
     }
   },
@@ -55,7 +57,6 @@ export const notSelfFillingKey = defineRule<Facts>({
         ...(counts ? [{ label: 'values', text: 'grow from row to row, as a counter does' }] : []),
       ],
       reasons: ['it is named as the table’s own identifier'],
-      advice: `Have ${name} number its rows by itself, from after the largest value on.`,
     };
   },
 });

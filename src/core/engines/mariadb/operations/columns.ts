@@ -1,5 +1,5 @@
 import type { DefaultValue } from '../../../operations/default-value';
-import type { DropColumn, NumberRows } from '../../../operations/number-rows';
+import type { DropColumn, NumberItself, NumberNoMore, NumberRows } from '../../../operations/number-rows';
 import type { RenameColumn } from '../../../operations/rename-column';
 import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
@@ -40,6 +40,21 @@ export const numberRows = asOne<NumberRows>('numbers', ({ column, key }) => [
     ? `add primary key (${quote(column)})`
     : `add unique key ${quote(key)} (${quote(column)})`,
 ]);
+
+/**
+ * That a column counts can be changed by copying only (10.11, 9.7: 1846); where something refers to it, MySQL wants references not to be
+ * looked at for it (1833): their values stay as they are.
+ */
+const counting: Writing<NumberItself | NumberNoMore> = {
+  stages(operation) {
+    const { table, column, definition } = operation;
+    const clause = `modify column ${quote(column)} ${known(column, definition?.after)}`;
+    return [alone({ unlooked: alter(table, 'copies', clause) }, todoOf(operation), 'copies')];
+  },
+  cost: () => 'copies',
+};
+export const numberItself: Writing<NumberItself> = counting;
+export const numberNoMore: Writing<NumberNoMore> = counting;
 
 export const dropColumn: Writing<DropColumn> = {
   stages(operation) {

@@ -6,7 +6,7 @@ import type { Cost, Mode } from '../../../plan/cost';
 import { DialectError } from '../../DialectError';
 import { names } from '../names';
 import type { Stage } from '../../dialect';
-import { dropColumn, dropNotNull, numberRows, renameColumn, setDefault, setNotNull } from './columns';
+import { dropColumn, dropNotNull, numberItself, numberNoMore, numberRows, renameColumn, setDefault, setNotNull } from './columns';
 import { addCheck, addForeignKey, dropConstraint, rename } from './constraints';
 import { createIndex, dropIndex, renameIndex, renaming } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
@@ -40,7 +40,7 @@ const never: Writing<Operation> = {
 
 const writings: Writings = {
   ...{ setAside, bringBack, dropKept, addParents, removeParents },
-  ...{ numberRows, dropColumn, addPrimaryKey, addUnique, replaceKey, restoreKey },
+  ...{ numberRows, dropColumn, numberItself, numberNoMore, addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, dropConstraint, rename, renameColumn, renameSequence, renameTable },
   ...{ setNotNull, dropNotNull, setDefault },

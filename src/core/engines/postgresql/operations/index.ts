@@ -8,7 +8,7 @@ import { createIndex, dropIndex, renameIndex } from './indexes';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
-import { dropColumn, numberRows } from './numbering';
+import { dropColumn, numberItself, numberNoMore, numberRows } from './numbering';
 import { renameTable } from './tables';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
 import { renameSequence, renameTrigger, setDefault, switchReference, switchTrigger } from './switching';
@@ -18,7 +18,7 @@ type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operatio
 
 const writings: Writings = {
   ...{ setAside, bringBack, dropKept, addParents, removeParents },
-  ...{ numberRows, dropColumn },
+  ...{ numberRows, dropColumn, numberItself, numberNoMore },
   ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },

@@ -13,7 +13,7 @@ import { inTransaction, openStore } from './db';
 import { readCoverage, readFindings } from '../core/survey/boards';
 import { coverageBoard } from './findings/coverageBoard';
 import { findingsBoard } from './findings/findingsBoard';
-import { keepFindings, listEvents, listFindings, moveFindings } from './findings/findings';
+import { countFindings, keepFindings, listEvents, listFindings, moveFindings } from './findings/findings';
 import { migrate } from './migrate';
 import { addSource, changeSource, findSource, getConnection, type NewSource } from './sources/sources';
 import { askForSurvey, cancelSurvey, findSurvey, requeueSurvey, startSurvey } from './surveys/surveys';
@@ -190,7 +190,11 @@ test('the board of findings says each in words, worst first', async () => {
     title: 'No primary key',
     place: 'port.log',
     table: 'port.log',
+    scripted: true,
   });
+  const byHand = findings.filter(({ proposal }) => proposal.kind === 'byHand').length;
+  expect(lines.filter(({ scripted }) => !scripted)).toHaveLength(byHand);
+  expect(await countFindings(store, id)).toMatchObject({ open: findings.length, byHand });
   expect(readFindings(await findingsBoard(store, id, ['Held']))).toEqual([]);
 });
 

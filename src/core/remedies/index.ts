@@ -65,9 +65,14 @@ export function remedyOf(proposal: Proposal): Remedy<Proposal> {
   return remedies[proposal.kind];
 }
 
+/** Kinds that no script comes of. */
+export const unscripted = (Object.keys(remedies) as readonly Proposal['kind'][]).filter(
+  (kind) => (remedies[kind] as Remedy<Proposal>).scripted === 'never',
+);
+
 /** Whether a script comes of it at all. */
 export function isScripted(proposal: Proposal): boolean {
-  return remedyOf(proposal).scripted !== 'never';
+  return !unscripted.includes(proposal.kind);
 }
 
 /** The questions of a proposal, as they follow from what was chosen so far. */

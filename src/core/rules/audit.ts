@@ -204,7 +204,7 @@ export function identityStart(
 
 // Names and values in words are the audited database's own: nothing in them hides.
 function seen(words: Words): Words {
-  const { title, message, consequence, measured, evidence, reasons, because, advice } = words;
+  const { title, message, consequence, measured, evidence, reasons, because, advice, noScript } = words;
   return {
     ...words,
     title: visible(title),
@@ -215,5 +215,6 @@ function seen(words: Words): Words {
     reasons: reasons.map((reason) => visible(reason)),
     ...(because !== undefined && { because: visible(because) }),
     ...(advice !== undefined && { advice: visible(advice) }),
+    ...(noScript !== undefined && { noScript: visible(noScript) }),
   };
 }

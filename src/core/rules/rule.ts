@@ -70,6 +70,8 @@ export interface Words {
   readonly parts?: readonly { readonly label: string; readonly weight: number }[];
   /** What to do about it, where there is no script for it. */
   readonly advice?: string;
+  /** Why there is none, where that is not plain. */
+  readonly noScript?: string;
 }
 
 export interface EvidenceLine {

@@ -15,6 +15,8 @@ export interface FindingLine {
   readonly state: FindingState;
   readonly title: string;
   readonly measured: string;
+  /** Whether there is a script that mends it. */
+  readonly scripted: boolean;
   /** What it is about: `port.call(vessel_no)`. */
   readonly place: string;
   readonly table: string;

@@ -1,5 +1,5 @@
 import { currentFormat, type Stored, proposalFrom } from '../../core/formats/index';
-import type { Proposal } from '../../core/remedies/index';
+import { type Proposal, unscripted } from '../../core/remedies/index';
 import { openStates, type FindingState } from '../../core/ratchet/states';
 import type { Concern, Finding, FoundObject, Severity } from '../../core/rules/finding';
 import type { FindingId } from '../../core/catalogue/identifiers';
@@ -107,6 +107,8 @@ export function listByTable(db: Db, source: SourceId, table: string): Promise<re
 
 export interface FindingCounts {
   readonly open: number;
+  /** Of those open, the ones that no script mends. */
+  readonly byHand: number;
   readonly held: number;
   readonly waived: number;
 }
@@ -114,12 +116,13 @@ export interface FindingCounts {
 export async function countFindings(db: Db, source: SourceId): Promise<FindingCounts> {
   const row = await findRow<FindingCounts>(
     db,
-    `select count(*) filter (where state = any($2)) as open, count(*) filter (where state = 'Held') as held, count(*) filter (where state = 'Waived') as waived
+    `select count(*) filter (where state = any($2)) as open,
+       count(*) filter (where state = any($2) and proposal ->> 'kind' = any($3)) as "byHand", count(*) filter (where state = 'Held') as held, count(*) filter (where state = 'Waived') as waived
      from findings
      where source_id = $1`,
-    [source, openStates],
+    [source, openStates, unscripted],
   );
-  return row ?? { open: 0, held: 0, waived: 0 };
+  return row ?? { open: 0, byHand: 0, held: 0, waived: 0 };
 }
 
 /** How many findings are open, by the rule that found them. */

@@ -3,6 +3,7 @@ import { State } from '~/app/ui/FindingEntry';
 import type { WholeField } from '~/app/ui/list/whole';
 import { HeldLine, Teeth } from '~/app/ui/Teeth';
 import type { FindingLine } from '~/core/survey/boards';
+import { openStates } from '~/core/ratchet/states';
 import { severities } from '~/core/rules/finding';
 
 const ranks = new Map(severities.map((severity, n) => [severity, n]));
@@ -28,9 +29,10 @@ export const findingFields: readonly WholeField<FindingLine>[] = [
     width: 150,
     usual: true,
     of: ({ title }) => title,
-    draw: ({ title, state }) => (
+    draw: ({ title, state, scripted }) => (
       <>
         {title} {state !== 'Open' && <State state={state} />}
+        {!scripted && openStates.includes(state) && <Typography variant="note">by hand</Typography>}
       </>
     ),
   },
@@ -50,6 +52,14 @@ export const findingFields: readonly WholeField<FindingLine>[] = [
       </Typography>
     ),
   },
+  {
+    name: 'script',
+    title: 'Script',
+    about: 'Whether there is a script that mends it, or somebody has to',
+    type: 'text',
+    width: 80,
+    of: ({ scripted }) => (scripted ? 'has a script' : 'by hand'),
+  },
   { name: 'rule', title: 'Rule', type: 'text', width: 150, of: ({ rule }) => rule },
   { name: 'concern', title: 'Concern', type: 'text', width: 90, of: ({ concern }) => concern },
   { name: 'table', title: 'Table', type: 'text', width: 120, of: ({ table }) => table },
@@ -59,4 +69,4 @@ export const findingFields: readonly WholeField<FindingLine>[] = [
   { name: 'change', title: 'Change', about: 'Its number elsewhere', type: 'text', width: 90, of: ({ change }) => change },
 ];
 
-export const findingGroups = ['rule', 'table', 'severity', 'concern', 'carer'] as const;
+export const findingGroups = ['rule', 'table', 'severity', 'concern', 'script', 'carer'] as const;

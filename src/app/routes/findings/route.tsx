@@ -97,7 +97,7 @@ export default function Findings({ loaderData: { board, counts, surveyed } }: Ro
         keys={{ 'j k': 'move', Space: 'choose several', d: 'docket', '/': 'filter' }}
         foot={(rows) => (
           <>
-            {inFull(counts.open)} open, {inFull(counts.held)} held{' '}
+            {inFull(counts.open)} open, {inFull(counts.byHand)} of them by hand, {inFull(counts.held)} held{' '}
             <Allowed right="plan">
               <Link to={`${pathTo('/s/:source/decide', { source })}${ruleOf(rows)}`}>Decide for many</Link>
             </Allowed>

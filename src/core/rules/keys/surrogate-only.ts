@@ -59,6 +59,7 @@ export const surrogateOnly = defineRule<Facts, 'rows'>({
         { label: 'unique', text: 'nothing else, declared or in the data' },
       ],
       reasons: ['no other column or set of columns that could identify is free of repeats'],
+      noScript: 'only people know what makes two rows the same; asked for on its table, a rule of that gets one.',
       advice: `Ask what makes a ${thing} the same ${thing}, and declare that unique.`,
     };
   },

@@ -44,6 +44,7 @@ export const allNull = defineRule<Facts, 'rows'>({
       measured: 'all empty',
       evidence: [rowsLine(rows, how), { label: 'filled', text: how.kind === 'exact' ? 'none' : `none ${howInWords(how)}` }],
       reasons: ['counted'],
+      noScript: 'a program may still write the column, which nothing here shows.',
       advice: 'Drop it if nobody fills it, or find out who should.',
     };
   },

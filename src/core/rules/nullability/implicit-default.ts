@@ -36,6 +36,7 @@ export const implicitDefault = defineRule<Facts>({
       measured: counted(columns.length, 'column'),
       evidence: [{ label: 'columns', text: columns.slice(0, 12).join(', ') }],
       reasons: ['sql_mode of the server has neither STRICT_TRANS_TABLES nor STRICT_ALL_TABLES'],
+      noScript: 'it is a setting of the server, for all of its databases, and not of a table.',
       advice: 'Have the server strict (sql_mode), after a look at which programs lean on it.',
     };
   },

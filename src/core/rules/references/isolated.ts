@@ -40,6 +40,7 @@ export const isolatedTable = defineRule<Facts>({
         { label: 'children', text: 'none' },
       ],
       reasons: ['no foreign key, and no name or value that speaks of another table'],
+      noScript: 'what it belongs to is nowhere in the schema or the data.',
       advice: 'Ask who uses it; say what it belongs to, or let it go.',
     };
   },

@@ -50,6 +50,7 @@ export const longCascade = defineRule<Facts, 'tables' | 'levels'>({
       ...amountOf(reached.length, 'table'),
       evidence: reached.slice(0, 12).map((r) => ({ label: `level ${r.level}`, text: `${r.table}, ${counted(r.rows, 'row')}` })),
       reasons: ['followed through every ON DELETE CASCADE that is declared'],
+      noScript: 'which of the deletes is meant, people know.',
       advice: 'Let the delete be refused where losing children would hurt, and remove those on purpose.',
     };
   },

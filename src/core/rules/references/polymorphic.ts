@@ -49,6 +49,7 @@ export const polymorphicReference = defineRule<Facts>({
         ...(kinds.length > 0 ? [{ label: 'kinds', text: kinds.join(', ') }] : []),
       ],
       reasons: ['the two columns share a name but for type and id'],
+      noScript: 'programs that write the two columns have to change with them.',
       advice: 'Give each kind of parent a column and a foreign key of its own, with a check that exactly one is set.',
     };
   },

@@ -52,6 +52,7 @@ export const unenforceableReference = defineRule<Facts, 'likeness'>({
       measured: kind,
       evidence: [{ label: 'parent', text: `${parent}, ${kind}` }],
       reasons: [reason],
+      noScript: 'no server keeps a reference to what lies outside of it.',
       advice: 'Keep a local copy of the parent’s keys and refer to that, or compare both regularly and list the orphans.',
     };
   },

@@ -104,6 +104,9 @@ export default function FindingDossier({ loaderData: dossier, actionData }: Rout
         <>
           <h2>What to do</h2>
           <div>{words.advice}</div>
+          <Typography variant="note" component="p" style={{ margin: '4px 0 0' }}>
+            No script: {words.noScript ?? 'it takes somebody’s thought first.'}
+          </Typography>
         </>
       )}
       <Waiver key={`waiver ${dossier.id}`} dossier={dossier} />

@@ -2,6 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { expect, test } from 'vitest';
 import { engineNames } from '../src/core/engines/name';
+import { askedDefaults } from '../src/core/operations/default-value';
+import { remedies } from '../src/core/remedies/index';
+import { concerns } from '../src/core/rules/finding';
 
 const src = join(import.meta.dirname, '..', 'src');
 
@@ -96,3 +99,10 @@ function files(folder: string): string[] {
 function strings(text: string): string[] {
   return [...text.matchAll(/'([^'\n]*)'|`([^`]*)`/g)].map(([, single, template]) => single ?? template ?? '');
 }
+
+test('the schema of survey files knows every engine, every kind of proposal and every concern', () => {
+  const schema = readFileSync(join(import.meta.dirname, '../docs/pawl-survey-2.schema.json'), 'utf8');
+  const lists = [...schema.matchAll(/"enum": (\[[^\]]*\])/g)].map(([, list = '']) => JSON.parse(list) as readonly string[]);
+  for (const known of [engineNames, Object.keys(remedies), concerns, Object.keys(askedDefaults)])
+    expect(lists.map((list) => [...list].sort())).toContainEqual([...known].sort());
+});

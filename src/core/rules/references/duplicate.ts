@@ -1,4 +1,5 @@
 import { foreignKeysOf, sameColumns } from '../../catalogue/lookups';
+import type { ForeignKey } from '../../catalogue/model';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
@@ -33,7 +34,8 @@ export const duplicateReference = defineRule<Facts>({
           severity: 'Minor',
           confidence: 1,
           facts: { name: key.name, same: earlier.name, parent: key.parent },
-          proposal: byHand(key.columns),
+          // Where they say different things of what becomes of children, somebody has to know which is meant.
+          proposal: saysTheSame(key, earlier) ? { kind: 'drop', columns: key.columns, name: key.name } : byHand(key.columns),
         };
       }
     }
@@ -52,6 +54,13 @@ export const duplicateReference = defineRule<Facts>({
       ],
       reasons: ['same columns, same parent'],
       advice: `Drop one of them, the one whose action is not meant.`,
+      noScript: 'they say different things of what becomes of children: which is meant, people know.',
     };
   },
 });
+
+function saysTheSame(one: ForeignKey, other: ForeignKey): boolean {
+  const said = ({ onDelete, onUpdate, match, deferrable, validated, enforced }: ForeignKey) =>
+    [onDelete, onUpdate, match, deferrable, validated, enforced].join();
+  return said(one) === said(other);
+}

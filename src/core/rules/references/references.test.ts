@@ -3,8 +3,9 @@ import type { TableId } from '../../catalogue/identifiers';
 import type { Catalogue } from '../../catalogue/model';
 import { sketch } from '../../../../test/kit/sketch';
 import type { Fact } from '../../evidence/evidence';
-import { included, profiled, repeating, violating } from '../../../../test/kit/measured';
+import { evidence, included, profiled, repeating, violating } from '../../../../test/kit/measured';
 import { foundBy } from '../../../../test/kit/found';
+import { audit } from '../audit';
 
 const two = (arrow: string) => sketch(`p.berth: id key\n p.call: id key, berth_id ${arrow}`);
 
@@ -150,6 +151,20 @@ test('references/sentinel counts rows that say none by a value', () => {
 test('references/duplicate finds a reference that another says already', () => {
   const twice = sketch('berth: id key\n call: id key, berth_id -> berth.id; foreign berth_id -> berth.id');
   expect(foundBy('references/duplicate', twice)).toEqual(['public.call(berth_id): Minor, 2 constraints']);
+  const proposed = (catalogue: Catalogue) =>
+    audit(catalogue, evidence()).flatMap(({ rule, proposal }) => (rule === 'references/duplicate' ? [proposal.kind] : []));
+  expect(proposed(twice)).toEqual(['drop']);
+  // Which of two actions is meant only people know.
+  const unlike = {
+    ...twice,
+    tables: twice.tables.map((table) => ({
+      ...table,
+      constraints: table.constraints.map((one, n) =>
+        one.kind === 'foreign key' && n > 1 ? { ...one, onDelete: 'cascade' as const } : one,
+      ),
+    })),
+  };
+  expect(proposed(unlike)).toEqual(['byHand']);
 });
 
 test('references/unenforceable finds a column named after a foreign table’s key', () => {

@@ -56,6 +56,9 @@ export const unvalidatedReference = defineRule<Facts>({
         },
       ],
       reasons: ['the catalogue says so'],
+      noScript: enforced
+        ? 'its orphans come first: they are a finding of their own, which has one.'
+        : 'why it was switched off, people know; asked for on its table, it is switched on again.',
       advice: enforced
         ? 'Mend the orphans first; then it can be validated without blocking anybody.'
         : 'Find out who switched it off and why; count the orphans, mend them, switch it on again.',

@@ -1,5 +1,6 @@
-import { includesColumns, sameColumns, sameColumnSet } from '../../catalogue/lookups';
+import { findConstraint, includesColumns, sameColumns, sameColumnSet } from '../../catalogue/lookups';
 import { type Index, ordinaryMethod, type Table } from '../../catalogue/model';
+import { cannotComeBack } from '../../operations/again';
 import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
@@ -8,6 +9,8 @@ interface Facts {
   readonly name: string;
   readonly by: string;
   readonly byColumns: readonly string[];
+  /** Why it is not dropped by a script; left out where it is. */
+  readonly stays?: string;
 }
 
 /** A unique rule that a narrower one makes pointless, and an index that another does the work of. */
@@ -16,24 +19,31 @@ export const redundantUnique = defineRule<Facts>({
   concern: 'Uniqueness',
   about: 'A unique rule or an index that another one makes pointless.',
   rests: ['indexes'],
-  *check({ tables }) {
+  *check({ catalogue, tables }) {
     for (const table of tables) {
       for (const { index, by, kind } of pointless(table)) {
         const columns = plain(index) ?? [];
+        const constraint = index.constraint === null ? null : findConstraint(table, index.constraint);
+        const name = constraint?.name ?? index.name;
+        const stays = cannotComeBack(constraint ?? index, table, catalogue);
         yield {
           table: table.id,
           columns,
-          name: index.constraint ?? index.name,
+          name,
           severity: 'Minor',
           confidence: 1,
-          facts: { kind, name: index.constraint ?? index.name, by: by.constraint ?? by.name, byColumns: plain(by) ?? [] },
-          proposal: byHand(columns),
+          facts: {
+            ...{ kind, name, by: by.constraint ?? by.name, byColumns: plain(by) ?? [] },
+            ...(stays !== null && { stays }),
+          },
+          proposal:
+            stays === null ? { kind: 'drop', columns, name, ...(constraint ? {} : { object: 'index' }) } : byHand(columns),
         };
       }
     }
   },
 
-  words({ kind, name, by, byColumns }, { table, columns }) {
+  words({ kind, name, by, byColumns, stays }, { table, columns }) {
     const unique = kind === 'unique';
     return {
       title: unique ? 'Unique rule made pointless' : 'Index does another’s work',
@@ -48,6 +58,7 @@ export const redundantUnique = defineRule<Facts>({
       ],
       reasons: ['read from the catalogue'],
       advice: unique ? 'Drop it, unless a foreign key points to it.' : 'Drop it after a look at whether queries use it.',
+      ...(stays !== undefined && { noScript: stays }),
     };
   },
 });

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
 import { sketch } from '../../../../test/kit/sketch';
-import { profiled, repeating } from '../../../../test/kit/measured';
+import { evidence, profiled, repeating } from '../../../../test/kit/measured';
 import { foundBy } from '../../../../test/kit/found';
+import { audit, wordsOf } from '../audit';
 
 test('uniqueness/nearly counts the few that repeat, and leaves alone what repeats often', () => {
   const vessel = sketch('vessel: id key, imo_no text');
@@ -23,6 +24,18 @@ test('uniqueness/redundant finds a wider rule and a shorter index, each once', (
   ]);
   expect(foundBy('uniqueness/redundant', sketch('t: id key, a, b; index b; index a+b'))).toEqual([]);
   expect(foundBy('uniqueness/redundant', sketch('t: id key, a, b; unique a+b'))).toEqual([]);
+});
+
+test('what is redundant is dropped by a script, but for a key, and what others rest on', () => {
+  const dropped = (drawn: string) =>
+    audit(sketch(drawn), evidence())
+      .filter(({ rule }) => rule === 'uniqueness/redundant')
+      .map((finding) => [finding.proposal.kind, 'object' in finding.proposal, wordsOf(finding).noScript]);
+  expect(dropped('t: id key, a, b; unique a; unique a+b')).toEqual([['drop', false, undefined]]);
+  expect(dropped('t: id key, a, b; index a; index a+b')).toEqual([['drop', true, undefined]]);
+  expect(dropped('t: a key, b key, c; unique a')).toEqual([
+    ['byHand', false, expect.stringMatching(/is the primary key: what tells the rows of public\.t is replaced, not dropped/)],
+  ]);
 });
 
 test('uniqueness/index-only finds a unique index that could be a constraint', () => {

@@ -108,3 +108,11 @@ test.each([...Object.values(proposals), ...Object.values(asked)].flat())('goes o
   const old = new Set(['port.berth', 'port.call', 'berth', 'call', 'berth_no', 'left_at']);
   expect(leftIn(new Names(renames).in(one, call), old)).toEqual([]);
 });
+
+test.each([
+  { kind: 'rename', columns: ['left_at'], object: 'column', from: 'left_at', to: 'columna 3' },
+  { kind: 'rename', columns: [], object: 'table', from: 'call', to: 'tabula 2' },
+  { kind: 'named', table: call, object: 'column', from: 'left_at', to: 'columna 3' },
+] as const)('what got the name that was meant has not been asked for again: $kind of $object', (one) => {
+  expect(new Names(renames).in(one, call)).toMatchObject({ from: one.from, to: one.to });
+});

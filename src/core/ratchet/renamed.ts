@@ -194,13 +194,25 @@ export class Names {
     return Object.fromEntries(
       Object.entries(value).map(([key, one]: [string, unknown]) => {
         if (namesColumn(key, value)) return [key, this.columnsIn(one, own)];
-        if (key === 'from' && 'object' in value && value.object === 'table' && one === tableNames(own).table) return [key, table];
+        if (key === 'from') return [key, this.former(one, value, own)];
         if (key === 'parentColumns') return [key, this.columnsIn(one, parent)];
         if (key === 'table' && 'schema' in value) return [key, table];
         if (key === 'schema' && 'table' in value) return [key, schema];
         return [key, this.in(one, own)];
       }),
     );
+  }
+
+  /** What is to be called otherwise, by the name that it has now; where it has the one that was meant, all is done and said as it was. */
+  private former(name: unknown, beside: object, table: TableId): unknown {
+    if (typeof name !== 'string' || !('object' in beside)) return name;
+    const now =
+      beside.object === 'column'
+        ? this.column(table, name)
+        : beside.object === 'table' && tableNames(table).table === name
+          ? tableNames(this.renames.tables.get(table) ?? table).table
+          : name;
+    return 'to' in beside && beside.to === now ? name : now;
   }
 
   private columnsIn(value: unknown, table: TableId): unknown {
@@ -211,7 +223,7 @@ export class Names {
   }
 }
 
-// A claim of two columns, and another name for one, say them in words of their own.
+// A claim of two columns says them in words of its own.
 function namesColumn(key: string, beside: object): boolean {
   switch (key) {
     case 'columns':
@@ -220,8 +232,6 @@ function namesColumn(key: string, beside: object): boolean {
     case 'first':
     case 'second':
       return 'kind' in beside && beside.kind === 'ordered';
-    case 'from':
-      return 'object' in beside && beside.object === 'column';
     default:
       return false;
   }

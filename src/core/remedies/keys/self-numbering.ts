@@ -1,4 +1,4 @@
-import { rowOf } from '../../naming/words';
+import { capital, rowOf, withArticle } from '../../naming/words';
 import type { Remedy } from '../remedy';
 
 /** A key of whole numbers that is to count by itself. */
@@ -13,5 +13,5 @@ export const selfNumberingRemedy: Remedy<SelfNumberingProposal> = {
   holds: ({ columns: [name] }, { table }) =>
     table.columns.some((one) => one.name === name && (one.default !== null || one.identity !== null || one.generated !== null)),
   outcome: ({ columns: [column = ''] }, { table }) =>
-    `A ${rowOf(table.name)} that comes without ${column} takes the next number; programs that bring numbers of their own have to stop, or the two will meet.`,
+    `${capital(withArticle(rowOf(table.name)))} that comes without ${column} takes the next number; programs that bring numbers of their own have to stop, or the two will meet.`,
 };

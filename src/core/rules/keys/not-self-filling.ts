@@ -3,7 +3,7 @@ import type { Column, Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
 import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
-import { rowOf } from '../../naming/words';
+import { rowOf, withArticle } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
 import { defineRule } from '../rule';
 
@@ -49,8 +49,8 @@ export const notSelfFillingKey = defineRule<Facts>({
     const name = columns.join(', ');
     return {
       title: 'Key does not fill itself',
-      message: `${name} of ${table} identifies rows by a ${type} that means nothing, yet it has neither a default nor an identity.`,
-      consequence: `Two programs that number a ${rowOf(table)} at the same time take the same number, and one of them fails.`,
+      message: `${name} of ${table} identifies rows by ${withArticle(type)} that means nothing, yet it has neither a default nor an identity.`,
+      consequence: `Two programs that number ${withArticle(rowOf(table))} at the same time take the same number, and one of them fails.`,
       measured: 'no default',
       evidence: [
         { label: 'type', text: `${type}, no default` },

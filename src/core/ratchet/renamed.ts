@@ -228,6 +228,7 @@ function namesColumn(key: string, beside: object): boolean {
   switch (key) {
     case 'columns':
     case 'column':
+    case 'byColumns':
       return true;
     case 'first':
     case 'second':

@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks after, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 55 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 set names utf8mb4;
@@ -304,3 +304,6 @@ from (select 1) as wanted
 where not exists (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'stock_move' and non_unique = 0 and cast(index_name as binary) = cast('ck_stock_move_quantity' as binary)
 union all select 1 from information_schema.key_column_usage where table_schema = 'slipway_stores' and table_name = 'stock_move' and referenced_table_name is not null and cast(constraint_name as binary) = cast('ck_stock_move_quantity' as binary)
 union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway_stores' and table_name = 'stock_move' and level = 'Table' and cast(constraint_name as binary) = cast('ck_stock_move_quantity' as binary));
+
+-- index ix_owner_name on slipway.owner still there
+select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present;

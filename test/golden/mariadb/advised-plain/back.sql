@@ -1,11 +1,35 @@
 -- Pawl: golden. Back, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 55 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
 delimiter //
+
+-- Undo: the index ix_owner_name of slipway.owner again
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_6b4f65b2' as binary))
+  ) > 0 then (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary))
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`owner`
+    drop key `ix_owner_name_phone`,
+    add KEY `ix_owner_name` (`name`),
+    add KEY `ix_owner_name_phone` (`name`,`phone`),
+    algorithm=nocopy, lock=none;
+  select 'the index ix_owner_name of slipway.owner again: done.' as pawl;
+else
+  select 'the index ix_owner_name of slipway.owner again: in force already, or there before.' as pawl;
+end if;
+end//
 
 -- Undo: drop the constraint ck_stock_move_quantity of slipway_stores.stock_move
 begin not atomic

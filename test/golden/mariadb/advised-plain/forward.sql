@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 55 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
@@ -1173,13 +1173,16 @@ set @pawl_record = if((
     union all select 1 from information_schema.key_column_usage where table_schema = 'slipway_stores' and table_name = 'stock_move' and referenced_table_name is not null and cast(constraint_name as binary) = cast('ck_stock_move_quantity' as binary)
     union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway_stores' and table_name = 'stock_move' and level = 'Table' and cast(constraint_name as binary) = cast('ck_stock_move_quantity' as binary))
   ) = 0, ', `found_4198b145` int comment ''There before: a check on slipway_stores.stock_move: quantity is not below zero''', ''),
+  if((
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present
+  ) = 0, ', `found_6b4f65b2` int comment ''There before: without the index ix_owner_name of slipway.owner''', ''),
   ') engine = InnoDB'
 ), 'do 0')//
 prepare pawl from @pawl_record//
 execute pawl//
 deallocate prepare pawl//
 
--- Step 1 of 55: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 1 of 56: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1232,7 +1235,7 @@ else
 end if;
 end//
 
--- Step 2 of 55: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 2 of 56: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1280,7 +1283,7 @@ else
 end if;
 end//
 
--- Step 3 of 55: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
+-- Step 3 of 56: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1328,7 +1331,7 @@ else
 end if;
 end//
 
--- Step 4 of 55: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 4 of 56: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1376,7 +1379,7 @@ else
 end if;
 end//
 
--- Step 5 of 55: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 5 of 56: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1424,7 +1427,7 @@ else
 end if;
 end//
 
--- Step 6 of 55: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
+-- Step 6 of 56: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1441,7 +1444,7 @@ else
 end if;
 end//
 
--- Step 7 of 55: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 7 of 56: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1459,7 +1462,7 @@ else
 end if;
 end//
 
--- Step 8 of 55: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
+-- Step 8 of 56: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1477,7 +1480,7 @@ else
 end if;
 end//
 
--- Step 9 of 55: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
+-- Step 9 of 56: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1495,7 +1498,7 @@ else
 end if;
 end//
 
--- Step 10 of 55: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
+-- Step 10 of 56: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1513,7 +1516,7 @@ else
 end if;
 end//
 
--- Step 11 of 55: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
+-- Step 11 of 56: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1531,7 +1534,7 @@ else
 end if;
 end//
 
--- Step 12 of 55: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
+-- Step 12 of 56: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_haul' as binary) limit 1) as present
@@ -1587,7 +1590,7 @@ else
 end if;
 end//
 
--- Step 13 of 55: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 13 of 56: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1605,7 +1608,7 @@ else
 end if;
 end//
 
--- Step 14 of 55: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+-- Step 14 of 56: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('pawl_own_ix_owner_name' as binary) limit 1) as present
@@ -1661,7 +1664,7 @@ else
 end if;
 end//
 
--- Step 15 of 55: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
+-- Step 15 of 56: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1679,7 +1682,7 @@ else
 end if;
 end//
 
--- Step 16 of 55: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 16 of 56: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1697,7 +1700,7 @@ else
 end if;
 end//
 
--- Step 17 of 55: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
+-- Step 17 of 56: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1715,7 +1718,7 @@ else
 end if;
 end//
 
--- Step 18 of 55: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
+-- Step 18 of 56: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1731,7 +1734,7 @@ else
 end if;
 end//
 
--- Step 19 of 55: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
+-- Step 19 of 56: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1747,7 +1750,7 @@ else
 end if;
 end//
 
--- Step 20 of 55: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
+-- Step 20 of 56: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1763,7 +1766,7 @@ else
 end if;
 end//
 
--- Step 21 of 55: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 21 of 56: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'payment' and cast(index_name as binary) = cast('pawl_own_ix_payment_invoice' as binary) limit 1) as present
@@ -1888,7 +1891,7 @@ else
 end if;
 end//
 
--- Step 22 of 55: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 22 of 56: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_berth_lease_slip' as binary)
@@ -1975,7 +1978,7 @@ else
 end if;
 end//
 
--- Step 23 of 55: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 23 of 56: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('pawl_own_ix_boat_owner' as binary) limit 1) as present
@@ -2100,7 +2103,7 @@ else
 end if;
 end//
 
--- Step 24 of 55: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 24 of 56: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_worker' as binary) limit 1) as present
@@ -2225,7 +2228,7 @@ else
 end if;
 end//
 
--- Step 25 of 55: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 25 of 56: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job_part' and cast(index_name as binary) = cast('pawl_own_ix_job_part_part' as binary) limit 1) as present
@@ -2350,7 +2353,7 @@ else
 end if;
 end//
 
--- Step 26 of 55: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 26 of 56: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_timesheet_worker' as binary)
@@ -2437,7 +2440,7 @@ else
 end if;
 end//
 
--- Step 27 of 55: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 27 of 56: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('pawl_own_ix_timesheet_job' as binary) limit 1) as present
@@ -2562,7 +2565,7 @@ else
 end if;
 end//
 
--- Step 28 of 55: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 28 of 56: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'shelf' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_shelf_part' as binary)
@@ -2649,7 +2652,7 @@ else
 end if;
 end//
 
--- Step 29 of 55: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 29 of 56: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'stock_move' and cast(index_name as binary) = cast('pawl_own_ix_move_part' as binary) limit 1) as present
@@ -2774,7 +2777,7 @@ else
 end if;
 end//
 
--- Step 30 of 55: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 30 of 56: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'day_rate' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_day_rate_trade' as binary)
@@ -2861,7 +2864,7 @@ else
 end if;
 end//
 
--- Step 31 of 55: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 31 of 56: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'trade' and cast(index_name as binary) = cast('pawl_own_ix_trade_under' as binary) limit 1) as present
@@ -2986,7 +2989,7 @@ else
 end if;
 end//
 
--- Step 32 of 55: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 32 of 56: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3006,7 +3009,7 @@ else
 end if;
 end//
 
--- Step 33 of 55: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 33 of 56: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('owner_id' as binary) and is_nullable = 'YES'
@@ -3023,7 +3026,7 @@ else
 end if;
 end//
 
--- Step 34 of 55: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 34 of 56: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('paint_code' as binary) and is_nullable = 'YES'
@@ -3037,7 +3040,7 @@ else
 end if;
 end//
 
--- Step 35 of 55: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 35 of 56: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('length_m' as binary) and is_nullable = 'YES'
@@ -3051,7 +3054,7 @@ else
 end if;
 end//
 
--- Step 36 of 55: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 36 of 56: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('launched_on' as binary) and is_nullable = 'YES'
@@ -3065,7 +3068,7 @@ else
 end if;
 end//
 
--- Step 37 of 55: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 37 of 56: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('worker_id' as binary) and is_nullable = 'YES'
@@ -3079,7 +3082,7 @@ else
 end if;
 end//
 
--- Step 38 of 55: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 38 of 56: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('meta' as binary) and is_nullable = 'YES'
@@ -3094,7 +3097,7 @@ else
 end if;
 end//
 
--- Step 39 of 55: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 39 of 56: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'sensor_reading' and cast(column_name as binary) = cast('celsius' as binary) and is_nullable = 'YES'
@@ -3108,7 +3111,7 @@ else
 end if;
 end//
 
--- Step 40 of 55: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 40 of 56: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3126,7 +3129,7 @@ else
 end if;
 end//
 
--- Step 41 of 55: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 41 of 56: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3144,7 +3147,7 @@ else
 end if;
 end//
 
--- Step 42 of 55: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 42 of 56: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('ended_on' as binary) and is_nullable = 'YES'
@@ -3158,7 +3161,7 @@ else
 end if;
 end//
 
--- Step 43 of 55: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 43 of 56: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'notice' and cast(column_name as binary) = cast('body' as binary) and is_nullable = 'YES'
@@ -3172,7 +3175,7 @@ else
 end if;
 end//
 
--- Step 44 of 55: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 44 of 56: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('drawing' as binary) and is_nullable = 'YES'
@@ -3186,7 +3189,7 @@ else
 end if;
 end//
 
--- Step 45 of 55: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 45 of 56: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway_stores' and table_name = 'shelf' and cast(column_name as binary) = cast('holds_part_no' as binary) and is_nullable = 'YES'
@@ -3200,7 +3203,7 @@ else
 end if;
 end//
 
--- Step 46 of 55: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 46 of 56: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3218,7 +3221,7 @@ else
 end if;
 end//
 
--- Step 47 of 55: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 47 of 56: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3236,7 +3239,7 @@ else
 end if;
 end//
 
--- Step 48 of 55: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 48 of 56: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3254,7 +3257,7 @@ else
 end if;
 end//
 
--- Step 49 of 55: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
+-- Step 49 of 56: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3272,7 +3275,7 @@ else
 end if;
 end//
 
--- Step 50 of 55: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 50 of 56: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3290,7 +3293,7 @@ else
 end if;
 end//
 
--- Step 51 of 55: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 51 of 56: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3308,7 +3311,7 @@ else
 end if;
 end//
 
--- Step 52 of 55: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 52 of 56: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3326,7 +3329,7 @@ else
 end if;
 end//
 
--- Step 53 of 55: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 53 of 56: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3344,7 +3347,7 @@ else
 end if;
 end//
 
--- Step 54 of 55: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 54 of 56: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3362,7 +3365,7 @@ else
 end if;
 end//
 
--- Step 55 of 55: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 55 of 56: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3377,6 +3380,20 @@ if (
   select 'a check on slipway_stores.stock_move: quantity is not below zero: done.' as pawl;
 else
   select 'a check on slipway_stores.stock_move: quantity is not below zero: in force already.' as pawl;
+end if;
+end//
+
+-- Step 56 of 56: without the index ix_owner_name of slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`owner`
+    drop key `ix_owner_name`,
+    algorithm=nocopy, lock=none;
+  select 'without the index ix_owner_name of slipway.owner: done.' as pawl;
+else
+  select 'without the index ix_owner_name of slipway.owner: in force already.' as pawl;
 end if;
 end//
 
@@ -3827,6 +3844,12 @@ if (
   union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway_stores' and table_name = 'stock_move' and level = 'Table' and cast(constraint_name as binary) = cast('ck_stock_move_quantity' as binary))
 ) > 0 then
   signal sqlstate '45000' set message_text = 'The steps are done: constraint ck_stock_move_quantity missing on slipway_stores.stock_move, or not validated.';
+end if//
+
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: index ix_owner_name on slipway.owner still there.';
 end if//
 
 delimiter ;

@@ -1,9 +1,16 @@
--- Pawl: golden. Back, statements only: 58 steps.
+-- Pawl: golden. Back, statements only: 59 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
+
+-- the index ix_owner_name of slipway.owner again
+alter table `slipway`.`owner`
+  drop key `ix_owner_name_phone`,
+  add KEY `ix_owner_name` (`name`),
+  add KEY `ix_owner_name_phone` (`name`,`phone`),
+  algorithm=nocopy, lock=none;
 
 -- drop the constraint ck_stock_move_quantity of slipway_stores.stock_move
 alter table `slipway_stores`.`stock_move`

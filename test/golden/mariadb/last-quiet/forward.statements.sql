@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 51 steps.
+-- Pawl: golden. Forward, statements only: 52 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -698,3 +698,8 @@ alter table `slipway_stores`.`part`
 alter table `slipway_stores`.`stock_move`
   add constraint `ck_stock_move_quantity` check (`quantity` >= 0),
   algorithm=copy, lock=shared;
+
+-- without the index ix_owner_name of slipway.owner
+alter table `slipway`.`owner`
+  drop key `ix_owner_name`,
+  algorithm=nocopy, lock=none;

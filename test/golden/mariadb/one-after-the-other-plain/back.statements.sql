@@ -5,6 +5,13 @@ set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
 
+-- the index ix_owner_name of slipway.owner again
+alter table `slipway`.`owner`
+  drop key `ix_owner_name_phone`,
+  add KEY `ix_owner_name` (`name`),
+  add KEY `ix_owner_name_phone` (`name`,`phone`),
+  algorithm=nocopy, lock=none;
+
 -- drop the constraint ck_stock_move_quantity of slipway_stores.stock_move
 alter table `slipway_stores`.`stock_move`
   drop constraint `ck_stock_move_quantity`,
@@ -48,11 +55,6 @@ alter table `slipway_stores`.`shelf`
 -- drop the constraint ck_payment_method of slipway.payment
 alter table `slipway`.`payment`
   drop constraint `ck_payment_method`,
-  algorithm=instant, lock=none;
-
--- drop the constraint ck_owner_email of slipway.owner
-alter table `slipway`.`owner`
-  drop constraint `ck_owner_email`,
   algorithm=instant, lock=none;
 
 -- holds_part_no of slipway_stores.shelf may be empty

@@ -668,11 +668,6 @@ alter table `slipway_stores`.`shelf`
   modify column `holds_part_no` varchar(12) NOT NULL,
   algorithm=inplace, lock=none;
 
--- a check on slipway.owner: email is none of "N/A"
-alter table `slipway`.`owner`
-  add constraint `ck_owner_email` check (`email` not in ('N/A')),
-  algorithm=copy, lock=shared;
-
 -- a check on slipway.payment: method is one of "bank", "card", "cash"
 alter table `slipway`.`payment`
   add constraint `ck_payment_method` check (`method` in ('bank', 'card', 'cash')),
@@ -717,3 +712,8 @@ alter table `slipway_stores`.`part`
 alter table `slipway_stores`.`stock_move`
   add constraint `ck_stock_move_quantity` check (`quantity` >= 0),
   algorithm=copy, lock=shared;
+
+-- without the index ix_owner_name of slipway.owner
+alter table `slipway`.`owner`
+  drop key `ix_owner_name`,
+  algorithm=nocopy, lock=none;

@@ -6,6 +6,13 @@ set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTIT
 set session transaction isolation level read committed;
 set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;
 
+-- the index ix_owner_name of slipway.owner again
+alter table `slipway`.`owner`
+  drop key `ix_owner_name_phone`,
+  add KEY `ix_owner_name` (`name`),
+  add KEY `ix_owner_name_phone` (`name`,`phone`),
+  algorithm=inplace, lock=none;
+
 -- drop the constraint ck_stock_move_quantity of slipway_stores.stock_move
 alter table `slipway_stores`.`stock_move`
   drop constraint `ck_stock_move_quantity`,
@@ -49,11 +56,6 @@ alter table `slipway_stores`.`shelf`
 -- drop the constraint ck_payment_method of slipway.payment
 alter table `slipway`.`payment`
   drop constraint `ck_payment_method`,
-  algorithm=instant;
-
--- drop the constraint ck_owner_email of slipway.owner
-alter table `slipway`.`owner`
-  drop constraint `ck_owner_email`,
   algorithm=instant;
 
 -- holds_part_no of slipway_stores.shelf may be empty

@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks after, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on
@@ -542,6 +542,90 @@ where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.
 select count(*)
 from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated);
+
+-- column cargo.consignment.consignment_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '');
+
+-- column cargo.shipper.shipper_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '');
+
+-- column cargo.storage_stay.stay_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '');
+
+-- column dues.invoice.invoice_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '');
+
+-- column port.agent.agent_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '');
+
+-- column port.hazard_report.report_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '');
+
+-- column port.inspection.inspection_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '');
+
+-- column port.inspector.inspector_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '');
+
+-- column port.notice.notice_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '');
+
+-- column port.pilot.pilot_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '');
+
+-- column port.port_call.call_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '');
+
+-- column port.tug.tug_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '');
+
+-- column port.vessel.vessel_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '');
+
+-- column tide.forecast.forecast_id not numbered by itself
+:settings
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '');
 
 -- constraint ck_hold_plan_capacity_t missing on cargo.hold_plan
 :settings

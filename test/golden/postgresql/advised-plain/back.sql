@@ -1,6 +1,6 @@
 -- Pawl: golden. Back, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set local search_path = pg_catalog; set local row_security = off; set local standard_conforming_strings = on;'
@@ -76,6 +76,174 @@ alter table cargo.hold_plan
   to hold_plan_capacity_t_check;
 \else
 \echo 'ck_hold_plan_capacity_t on cargo.hold_plan named hold_plan_capacity_t_check: in force already, or there before.'
+\endif
+
+-- Undo: forecast_id of tide.forecast numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '') > 0 and not 'found_b4fbd46c' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table tide.forecast
+  alter column forecast_id drop identity;
+\else
+\echo 'forecast_id of tide.forecast numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: vessel_id of port.vessel numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '') > 0 and not 'found_aea81b21' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  alter column vessel_id drop identity;
+\else
+\echo 'vessel_id of port.vessel numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: tug_id of port.tug numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '') > 0 and not 'found_d8ca6753' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.tug
+  alter column tug_id drop identity;
+\else
+\echo 'tug_id of port.tug numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: call_id of port.port_call numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '') > 0 and not 'found_894b1203' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  alter column call_id drop identity;
+\else
+\echo 'call_id of port.port_call numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: pilot_id of port.pilot numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '') > 0 and not 'found_3d00fca5' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.pilot
+  alter column pilot_id drop identity;
+\else
+\echo 'pilot_id of port.pilot numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: notice_id of port.notice numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '') > 0 and not 'found_8d50038f' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.notice
+  alter column notice_id drop identity;
+\else
+\echo 'notice_id of port.notice numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: inspector_id of port.inspector numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '') > 0 and not 'found_9291f13c' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.inspector
+  alter column inspector_id drop identity;
+\else
+\echo 'inspector_id of port.inspector numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: inspection_id of port.inspection numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '') > 0 and not 'found_b34ce0a1' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  alter column inspection_id drop identity;
+\else
+\echo 'inspection_id of port.inspection numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: report_id of port.hazard_report numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '') > 0 and not 'found_0aab3545' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.hazard_report
+  alter column report_id drop identity;
+\else
+\echo 'report_id of port.hazard_report numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: agent_id of port.agent numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '') > 0 and not 'found_79b8e754' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table port.agent
+  alter column agent_id drop identity;
+\else
+\echo 'agent_id of port.agent numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: invoice_id of dues.invoice numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '') > 0 and not 'found_7bcfb706' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice
+  alter column invoice_id drop identity;
+\else
+\echo 'invoice_id of dues.invoice numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: stay_id of cargo.storage_stay numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '') > 0 and not 'found_89ecb266' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  alter column stay_id drop identity;
+\else
+\echo 'stay_id of cargo.storage_stay numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: shipper_id of cargo.shipper numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '') > 0 and not 'found_b59b41c4' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table cargo.shipper
+  alter column shipper_id drop identity;
+\else
+\echo 'shipper_id of cargo.shipper numbers no row by itself: in force already, or there before.'
+\endif
+
+-- Undo: consignment_id of cargo.consignment numbers no row by itself
+:settings
+select (select count(*) from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '') > 0 and not 'found_943e0f64' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment
+  alter column consignment_id drop identity;
+\else
+\echo 'consignment_id of cargo.consignment numbers no row by itself: in force already, or there before.'
 \endif
 
 -- Undo: the check ck_mooring_job_lines as it was, not checked for the rows that are there

@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set local search_path = pg_catalog; set local row_security = off; set local standard_conforming_strings = on;'
@@ -17,9 +17,9 @@ begin
     select count(*)
     from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
     where not pg_catalog.pg_has_role(relowner, 'usage')
-      and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'hold_plan'), ('dues', 'exemption'))
+      and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'shipper'), ('port', 'agent'), ('port', 'hazard_report'), ('port', 'notice'), ('port', 'tug'), ('cargo', 'hold_plan'), ('dues', 'exemption'))
   ) > 0 then
-    raise exception using message = 'Nothing was changed: tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 23 more.';
+    raise exception using message = 'Nothing was changed: tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 28 more.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -1646,6 +1646,76 @@ from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
   ) = 0 then found := found || 'found_fce32aa9'::text; end if;
   if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_943e0f64'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b59b41c4'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_89ecb266'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_7bcfb706'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_79b8e754'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_0aab3545'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b34ce0a1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_9291f13c'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_8d50038f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_3d00fca5'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_894b1203'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_d8ca6753'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_aea81b21'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b4fbd46c'::text; end if;
+  if (
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check'
   ) = 0 then found := found || 'found_9753f717'::text; end if;
   if (
@@ -2118,6 +2188,62 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
       alter table port.pawl_kept_golden_found add found_fce32aa9 boolean;
       comment on column port.pawl_kept_golden_found.found_fce32aa9 is 'There before: the check ck_vessel_built_year checked for the rows that are there';
     end if;
+    if 'found_943e0f64' = any (found) then
+      alter table port.pawl_kept_golden_found add found_943e0f64 boolean;
+      comment on column port.pawl_kept_golden_found.found_943e0f64 is 'There before: consignment_id of cargo.consignment numbers new rows by itself';
+    end if;
+    if 'found_b59b41c4' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b59b41c4 boolean;
+      comment on column port.pawl_kept_golden_found.found_b59b41c4 is 'There before: shipper_id of cargo.shipper numbers new rows by itself';
+    end if;
+    if 'found_89ecb266' = any (found) then
+      alter table port.pawl_kept_golden_found add found_89ecb266 boolean;
+      comment on column port.pawl_kept_golden_found.found_89ecb266 is 'There before: stay_id of cargo.storage_stay numbers new rows by itself';
+    end if;
+    if 'found_7bcfb706' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7bcfb706 boolean;
+      comment on column port.pawl_kept_golden_found.found_7bcfb706 is 'There before: invoice_id of dues.invoice numbers new rows by itself';
+    end if;
+    if 'found_79b8e754' = any (found) then
+      alter table port.pawl_kept_golden_found add found_79b8e754 boolean;
+      comment on column port.pawl_kept_golden_found.found_79b8e754 is 'There before: agent_id of port.agent numbers new rows by itself';
+    end if;
+    if 'found_0aab3545' = any (found) then
+      alter table port.pawl_kept_golden_found add found_0aab3545 boolean;
+      comment on column port.pawl_kept_golden_found.found_0aab3545 is 'There before: report_id of port.hazard_report numbers new rows by itself';
+    end if;
+    if 'found_b34ce0a1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b34ce0a1 boolean;
+      comment on column port.pawl_kept_golden_found.found_b34ce0a1 is 'There before: inspection_id of port.inspection numbers new rows by itself';
+    end if;
+    if 'found_9291f13c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9291f13c boolean;
+      comment on column port.pawl_kept_golden_found.found_9291f13c is 'There before: inspector_id of port.inspector numbers new rows by itself';
+    end if;
+    if 'found_8d50038f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8d50038f boolean;
+      comment on column port.pawl_kept_golden_found.found_8d50038f is 'There before: notice_id of port.notice numbers new rows by itself';
+    end if;
+    if 'found_3d00fca5' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3d00fca5 boolean;
+      comment on column port.pawl_kept_golden_found.found_3d00fca5 is 'There before: pilot_id of port.pilot numbers new rows by itself';
+    end if;
+    if 'found_894b1203' = any (found) then
+      alter table port.pawl_kept_golden_found add found_894b1203 boolean;
+      comment on column port.pawl_kept_golden_found.found_894b1203 is 'There before: call_id of port.port_call numbers new rows by itself';
+    end if;
+    if 'found_d8ca6753' = any (found) then
+      alter table port.pawl_kept_golden_found add found_d8ca6753 boolean;
+      comment on column port.pawl_kept_golden_found.found_d8ca6753 is 'There before: tug_id of port.tug numbers new rows by itself';
+    end if;
+    if 'found_aea81b21' = any (found) then
+      alter table port.pawl_kept_golden_found add found_aea81b21 boolean;
+      comment on column port.pawl_kept_golden_found.found_aea81b21 is 'There before: vessel_id of port.vessel numbers new rows by itself';
+    end if;
+    if 'found_b4fbd46c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b4fbd46c boolean;
+      comment on column port.pawl_kept_golden_found.found_b4fbd46c is 'There before: forecast_id of tide.forecast numbers new rows by itself';
+    end if;
     if 'found_9753f717' = any (found) then
       alter table port.pawl_kept_golden_found add found_9753f717 boolean;
       comment on column port.pawl_kept_golden_found.found_9753f717 is 'There before: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t';
@@ -2144,7 +2270,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 end
 $pawl$;
 
--- Step 1 of 125: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 1 of 139: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -2160,7 +2286,7 @@ alter table port.crew_pass
 \echo 'vessel_id of port.crew_pass may be empty: in force already.'
 \endif
 
--- Step 2 of 125: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 2 of 139: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2193,7 +2319,7 @@ where child.consignment_id = wrong.consignment_id;
 \echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 3 of 125: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 3 of 139: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2226,7 +2352,7 @@ where child.job_no = wrong.job_no;
 \echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 4 of 125: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 4 of 139: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
 \gset
@@ -2258,7 +2384,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
 \endif
 
--- Step 5 of 125: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 5 of 139: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
 \gset
@@ -2290,7 +2416,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
 \endif
 
--- Step 6 of 125: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 6 of 139: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
 \gset
@@ -2322,7 +2448,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
 \endif
 
--- Step 7 of 125: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 7 of 139: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2339,7 +2465,7 @@ alter table port.call_log
 \echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
 \endif
 
--- Step 8 of 125: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 8 of 139: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2356,7 +2482,7 @@ alter table port.mooring_gang
 \echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
 \endif
 
--- Step 9 of 125: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 9 of 139: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2373,7 +2499,7 @@ alter table cargo.customs_release
 \echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
 \endif
 
--- Step 10 of 125: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 10 of 139: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2390,7 +2516,7 @@ alter table port.berth_booking
 \echo 'booking_no as the primary key of port.berth_booking: in force already.'
 \endif
 
--- Step 11 of 125: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 11 of 139: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2407,7 +2533,7 @@ alter table port.call_log
 \echo 'id as the primary key of port.call_log: in force already.'
 \endif
 
--- Step 12 of 125: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 12 of 139: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -2424,7 +2550,7 @@ alter table tide.surge_warning
 \echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
 \endif
 
--- Step 13 of 125: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 13 of 139: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2441,7 +2567,7 @@ alter table dues.invoice
 \echo 'invoice_no unique in dues.invoice: in force already.'
 \endif
 
--- Step 14 of 125: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 14 of 139: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2458,7 +2584,7 @@ alter table cargo.consignment
 \echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
 \endif
 
--- Step 15 of 125: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 15 of 139: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2475,7 +2601,7 @@ alter table port.inspector
 \echo 'badge_no unique in port.inspector: in force already.'
 \endif
 
--- Step 16 of 125: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 16 of 139: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2492,7 +2618,7 @@ alter table port.vessel
 \echo 'imo_no unique in port.vessel: in force already.'
 \endif
 
--- Step 17 of 125: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 17 of 139: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2531,7 +2657,7 @@ alter table port.mooring_job
 \echo 'id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang: in force already.'
 \endif
 
--- Step 18 of 125: an index under the reference, on manifest_no of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 18 of 139: an index under the reference, on manifest_no of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2548,7 +2674,7 @@ create index ix_consignment_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
 \endif
 
--- Step 19 of 125: an index under the reference, on berth_no of port.berth_booking (SHARE lock, blocks writers; builds an index).
+-- Step 19 of 139: an index under the reference, on berth_no of port.berth_booking (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2565,7 +2691,7 @@ create index ix_berth_booking_berth_no
 \echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
 \endif
 
--- Step 20 of 125: an index under the reference, on pilot_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+-- Step 20 of 139: an index under the reference, on pilot_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2582,7 +2708,7 @@ create index ix_pilotage_job_pilot_id
 \echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 21 of 125: an index under the reference, on container_no of cargo.consignment_container (SHARE lock, blocks writers; builds an index).
+-- Step 21 of 139: an index under the reference, on container_no of cargo.consignment_container (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2599,7 +2725,7 @@ create index ix_consignment_container_container_no
 \echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
 \endif
 
--- Step 22 of 125: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 22 of 139: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2616,7 +2742,7 @@ create index ix_storage_stay_warehouse_code
 \echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
 \endif
 
--- Step 23 of 125: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 23 of 139: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2633,7 +2759,7 @@ create index ix_storage_stay_warehouse_code_slot_no
 \echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
 \endif
 
--- Step 24 of 125: an index under the reference, on tariff_code of dues.invoice_line (SHARE lock, blocks writers; builds an index).
+-- Step 24 of 139: an index under the reference, on tariff_code of dues.invoice_line (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2650,7 +2776,7 @@ create index ix_invoice_line_tariff_code
 \echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
 \endif
 
--- Step 25 of 125: an index under the reference, on previous_inspection_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 25 of 139: an index under the reference, on previous_inspection_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2667,7 +2793,7 @@ create index ix_inspection_previous_inspection_id
 \echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
 \endif
 
--- Step 26 of 125: an index under the reference, on home_area_code of port.pilot (SHARE lock, blocks writers; builds an index).
+-- Step 26 of 139: an index under the reference, on home_area_code of port.pilot (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2684,7 +2810,7 @@ create index ix_pilot_home_area_code
 \echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
 \endif
 
--- Step 27 of 125: an index under the reference, on agent_id of port.port_call (SHARE lock, blocks writers; builds an index).
+-- Step 27 of 139: an index under the reference, on agent_id of port.port_call (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2701,7 +2827,7 @@ create index ix_port_call_agent_id
 \echo 'an index under the reference, on agent_id of port.port_call: in force already.'
 \endif
 
--- Step 28 of 125: an index under the reference, on commodity_code of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 28 of 139: an index under the reference, on commodity_code of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2718,7 +2844,7 @@ create index ix_consignment_commodity_code
 \echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
 \endif
 
--- Step 29 of 125: an index under the reference, on shipper_id of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 29 of 139: an index under the reference, on shipper_id of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2735,7 +2861,7 @@ create index ix_consignment_shipper_id
 \echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
 \endif
 
--- Step 30 of 125: an index under the reference, on agent_id of dues.invoice (SHARE lock, blocks writers; builds an index).
+-- Step 30 of 139: an index under the reference, on agent_id of dues.invoice (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2752,7 +2878,7 @@ create index ix_invoice_agent_id
 \echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
 \endif
 
--- Step 31 of 125: an index under the reference, on currency_code of dues.invoice (SHARE lock, blocks writers; builds an index).
+-- Step 31 of 139: an index under the reference, on currency_code of dues.invoice (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2769,7 +2895,7 @@ create index ix_invoice_currency_code
 \echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
 \endif
 
--- Step 32 of 125: an index under the reference, on vessel_id of port.berth_booking (SHARE lock, blocks writers; builds an index).
+-- Step 32 of 139: an index under the reference, on vessel_id of port.berth_booking (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2786,7 +2912,7 @@ create index ix_berth_booking_vessel_id
 \echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
 \endif
 
--- Step 33 of 125: an index under the reference, on call_id of port.call_log (SHARE lock, blocks writers; builds an index).
+-- Step 33 of 139: an index under the reference, on call_id of port.call_log (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2803,7 +2929,7 @@ create index ix_call_log_call_id
 \echo 'an index under the reference, on call_id of port.call_log: in force already.'
 \endif
 
--- Step 34 of 125: an index under the reference, on call_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+-- Step 34 of 139: an index under the reference, on call_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2820,7 +2946,7 @@ create index ix_pilotage_job_call_id
 \echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 35 of 125: an index under the reference, on tug_id of port.tug_assignment (SHARE lock, blocks writers; builds an index).
+-- Step 35 of 139: an index under the reference, on tug_id of port.tug_assignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2837,7 +2963,7 @@ create index ix_tug_assignment_tug_id
 \echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
 \endif
 
--- Step 36 of 125: an index under the reference, on type_code of cargo.container (SHARE lock, blocks writers; builds an index).
+-- Step 36 of 139: an index under the reference, on type_code of cargo.container (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2854,7 +2980,7 @@ create index ix_container_type_code
 \echo 'an index under the reference, on type_code of cargo.container: in force already.'
 \endif
 
--- Step 37 of 125: an index under the reference, on manifest_no of cargo.customs_release (SHARE lock, blocks writers; builds an index).
+-- Step 37 of 139: an index under the reference, on manifest_no of cargo.customs_release (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2871,7 +2997,7 @@ create index ix_customs_release_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
 \endif
 
--- Step 38 of 125: an index under the reference, on agent_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+-- Step 38 of 139: an index under the reference, on agent_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2888,7 +3014,7 @@ create index ix_manifest_agent_id
 \echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
 \endif
 
--- Step 39 of 125: an index under the reference, on call_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+-- Step 39 of 139: an index under the reference, on call_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2905,7 +3031,7 @@ create index ix_manifest_call_id
 \echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
 \endif
 
--- Step 40 of 125: an index under the reference, on container_no of cargo.seal (SHARE lock, blocks writers; builds an index).
+-- Step 40 of 139: an index under the reference, on container_no of cargo.seal (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2922,7 +3048,7 @@ create index ix_seal_container_no
 \echo 'an index under the reference, on container_no of cargo.seal: in force already.'
 \endif
 
--- Step 41 of 125: an index under the reference, on consignment_id of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 41 of 139: an index under the reference, on consignment_id of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2939,7 +3065,7 @@ create index ix_storage_stay_consignment_id
 \echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
 \endif
 
--- Step 42 of 125: an index under the reference, on invoice_id of dues.receipt (SHARE lock, blocks writers; builds an index).
+-- Step 42 of 139: an index under the reference, on invoice_id of dues.receipt (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2956,7 +3082,7 @@ create index ix_receipt_invoice_id
 \echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
 \endif
 
--- Step 43 of 125: an index under the reference, on inspector_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 43 of 139: an index under the reference, on inspector_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2973,7 +3099,7 @@ create index ix_inspection_inspector_id
 \echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
 \endif
 
--- Step 44 of 125: an index under the reference, on vessel_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 44 of 139: an index under the reference, on vessel_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2990,7 +3116,7 @@ create index ix_inspection_vessel_id
 \echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
 \endif
 
--- Step 45 of 125: an index under the reference, on gang_name of port.mooring_job (SHARE lock, blocks writers; builds an index).
+-- Step 45 of 139: an index under the reference, on gang_name of port.mooring_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3007,7 +3133,7 @@ create index ix_mooring_job_gang_name
 \echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
 \endif
 
--- Step 46 of 125: an index under the reference, on call_id of port.mooring_job (SHARE lock, blocks writers; builds an index).
+-- Step 46 of 139: an index under the reference, on call_id of port.mooring_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3024,7 +3150,7 @@ create index ix_mooring_job_call_id
 \echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
 \endif
 
--- Step 47 of 125: an index under the reference, on agent_id of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 47 of 139: an index under the reference, on agent_id of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3041,7 +3167,7 @@ create index ix_vessel_agent_id
 \echo 'an index under the reference, on agent_id of port.vessel: in force already.'
 \endif
 
--- Step 48 of 125: an index under the reference, on flag_code of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 48 of 139: an index under the reference, on flag_code of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3058,7 +3184,7 @@ create index ix_vessel_flag_code
 \echo 'an index under the reference, on flag_code of port.vessel: in force already.'
 \endif
 
--- Step 49 of 125: an index under the reference, on type_code of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 49 of 139: an index under the reference, on type_code of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3075,7 +3201,7 @@ create index ix_vessel_type_code
 \echo 'an index under the reference, on type_code of port.vessel: in force already.'
 \endif
 
--- Step 50 of 125: an index under the reference, on gauge_code of tide.forecast (SHARE lock, blocks writers; builds an index).
+-- Step 50 of 139: an index under the reference, on gauge_code of tide.forecast (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3092,7 +3218,7 @@ create index ix_forecast_gauge_code
 \echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
 \endif
 
--- Step 51 of 125: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 51 of 139: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3113,7 +3239,7 @@ alter table cargo.consignment
 \echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
 \endif
 
--- Step 52 of 125: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 52 of 139: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3134,7 +3260,7 @@ alter table port.berth_booking
 \echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
 \endif
 
--- Step 53 of 125: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 53 of 139: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3155,7 +3281,7 @@ alter table port.pilotage_job
 \echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
 \endif
 
--- Step 54 of 125: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 54 of 139: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3176,7 +3302,7 @@ alter table cargo.consignment_container
 \echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
 \endif
 
--- Step 55 of 125: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 55 of 139: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3197,7 +3323,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
 \endif
 
--- Step 56 of 125: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 56 of 139: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3218,7 +3344,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
 \endif
 
--- Step 57 of 125: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 57 of 139: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3239,7 +3365,7 @@ alter table dues.invoice_line
 \echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
 \endif
 
--- Step 58 of 125: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 58 of 139: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3260,7 +3386,7 @@ alter table port.inspection
 \echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
 \endif
 
--- Step 59 of 125: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 59 of 139: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3281,7 +3407,7 @@ alter table port.pilot
 \echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
 \endif
 
--- Step 60 of 125: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 60 of 139: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3302,7 +3428,7 @@ alter table port.port_call
 \echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
 \endif
 
--- Step 61 of 125: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 61 of 139: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3320,7 +3446,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
 \endif
 
--- Step 62 of 125: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 62 of 139: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3338,7 +3464,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
 \endif
 
--- Step 63 of 125: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 63 of 139: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3356,7 +3482,7 @@ alter table port.vessel
 \echo 'call_sign of port.vessel never empty: in force already.'
 \endif
 
--- Step 64 of 125: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 64 of 139: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3374,7 +3500,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
 \endif
 
--- Step 65 of 125: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 65 of 139: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3392,7 +3518,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
 \endif
 
--- Step 66 of 125: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 66 of 139: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3410,7 +3536,7 @@ alter table dues.invoice
 \echo 'currency_code of dues.invoice never empty: in force already.'
 \endif
 
--- Step 67 of 125: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 67 of 139: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3428,7 +3554,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
 \endif
 
--- Step 68 of 125: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 68 of 139: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3446,7 +3572,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
 \endif
 
--- Step 69 of 125: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 69 of 139: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3464,7 +3590,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
 \endif
 
--- Step 70 of 125: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 70 of 139: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3482,7 +3608,7 @@ alter table dues.receipt
 \echo 'received_on of dues.receipt never empty: in force already.'
 \endif
 
--- Step 71 of 125: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 71 of 139: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3500,7 +3626,7 @@ alter table tide.forecast
 \echo 'recorded_by of tide.forecast never empty: in force already.'
 \endif
 
--- Step 72 of 125: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 72 of 139: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3518,7 +3644,7 @@ alter table cargo.customs_release
 \echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
 \endif
 
--- Step 73 of 125: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 73 of 139: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3536,7 +3662,7 @@ alter table port.berth_booking
 \echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
 \endif
 
--- Step 74 of 125: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 74 of 139: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3554,7 +3680,7 @@ alter table port.call_log
 \echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
 \endif
 
--- Step 75 of 125: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 75 of 139: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3572,7 +3698,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
 \endif
 
--- Step 76 of 125: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 76 of 139: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3590,7 +3716,7 @@ alter table port.inspection
 \echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
 \endif
 
--- Step 77 of 125: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 77 of 139: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3608,7 +3734,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
 \endif
 
--- Step 78 of 125: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 78 of 139: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3626,7 +3752,7 @@ alter table tide.forecast
 \echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
 \endif
 
--- Step 79 of 125: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 79 of 139: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3644,7 +3770,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
 \endif
 
--- Step 80 of 125: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 80 of 139: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3662,7 +3788,7 @@ alter table port.berth
 \echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
 \endif
 
--- Step 81 of 125: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 81 of 139: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3680,7 +3806,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
 \endif
 
--- Step 82 of 125: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 82 of 139: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3698,7 +3824,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
 \endif
 
--- Step 83 of 125: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 83 of 139: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3716,7 +3842,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
 \endif
 
--- Step 84 of 125: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 84 of 139: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3734,7 +3860,7 @@ alter table port.tug_assignment
 \echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
 \endif
 
--- Step 85 of 125: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 85 of 139: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3752,7 +3878,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
 \endif
 
--- Step 86 of 125: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 86 of 139: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3770,7 +3896,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
 \endif
 
--- Step 87 of 125: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 87 of 139: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3788,7 +3914,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
 \endif
 
--- Step 88 of 125: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 88 of 139: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3804,7 +3930,7 @@ alter table cargo.consignment
 \echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
 \endif
 
--- Step 89 of 125: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 89 of 139: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3820,7 +3946,7 @@ alter table port.pilotage_job
 \echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
 \endif
 
--- Step 90 of 125: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 90 of 139: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3836,7 +3962,7 @@ alter table cargo.consignment_container
 \echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
 \endif
 
--- Step 91 of 125: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 91 of 139: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3852,7 +3978,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
 \endif
 
--- Step 92 of 125: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 92 of 139: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3868,7 +3994,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
 \endif
 
--- Step 93 of 125: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 93 of 139: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3884,7 +4010,7 @@ alter table dues.invoice_line
 \echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
 \endif
 
--- Step 94 of 125: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 94 of 139: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3900,7 +4026,7 @@ alter table port.inspection
 \echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
 \endif
 
--- Step 95 of 125: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 95 of 139: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3916,7 +4042,7 @@ alter table port.pilot
 \echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
 \endif
 
--- Step 96 of 125: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 96 of 139: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3932,7 +4058,7 @@ alter table port.port_call
 \echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
 \endif
 
--- Step 97 of 125: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 97 of 139: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3948,7 +4074,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
 \endif
 
--- Step 98 of 125: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 98 of 139: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3964,7 +4090,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 99 of 125: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 99 of 139: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3980,7 +4106,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 100 of 125: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 100 of 139: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -3996,7 +4122,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
 \endif
 
--- Step 101 of 125: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 101 of 139: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4012,7 +4138,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
 \endif
 
--- Step 102 of 125: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 102 of 139: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4028,7 +4154,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
 \endif
 
--- Step 103 of 125: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 103 of 139: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4044,7 +4170,7 @@ alter table port.mooring_job
 \echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
 \endif
 
--- Step 104 of 125: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 104 of 139: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4060,7 +4186,7 @@ alter table port.mooring_job
 \echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
 \endif
 
--- Step 105 of 125: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 105 of 139: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4076,7 +4202,7 @@ alter table cargo.customs_release
 \echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
 \endif
 
--- Step 106 of 125: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 106 of 139: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4092,7 +4218,7 @@ alter table port.berth_booking
 \echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 107 of 125: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 107 of 139: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4108,7 +4234,7 @@ alter table port.call_log
 \echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
 \endif
 
--- Step 108 of 125: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 108 of 139: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4124,7 +4250,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
 \endif
 
--- Step 109 of 125: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 109 of 139: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4140,7 +4266,7 @@ alter table port.inspection
 \echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
 \endif
 
--- Step 110 of 125: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 110 of 139: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4156,7 +4282,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
 \endif
 
--- Step 111 of 125: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 111 of 139: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4172,7 +4298,7 @@ alter table tide.forecast
 \echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 112 of 125: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 112 of 139: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4188,7 +4314,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
 \endif
 
--- Step 113 of 125: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 113 of 139: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4204,7 +4330,7 @@ alter table port.berth
 \echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 114 of 125: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 114 of 139: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4220,7 +4346,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 115 of 125: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 115 of 139: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4236,7 +4362,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 116 of 125: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 116 of 139: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4252,7 +4378,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 117 of 125: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 117 of 139: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4268,7 +4394,7 @@ alter table port.tug_assignment
 \echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 118 of 125: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 118 of 139: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4284,7 +4410,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
 \endif
 
--- Step 119 of 125: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 119 of 139: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4300,7 +4426,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 120 of 125: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 120 of 139: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4316,7 +4442,315 @@ alter table port.vessel
 \echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
 \endif
 
--- Step 121 of 125: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 121 of 139: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.consignment
+  alter column consignment_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.consignment', 'consignment_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(consignment_id), 0) + 1, false
+)
+from cargo.consignment;
+\else
+\echo 'consignment_id of cargo.consignment numbers new rows by itself: in force already.'
+\endif
+
+-- Step 122 of 139: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.shipper
+  alter column shipper_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.shipper', 'shipper_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(shipper_id), 0) + 1, false
+)
+from cargo.shipper;
+\else
+\echo 'shipper_id of cargo.shipper numbers new rows by itself: in force already.'
+\endif
+
+-- Step 123 of 139: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table cargo.storage_stay
+  alter column stay_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.storage_stay', 'stay_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(stay_id), 0) + 1, false
+)
+from cargo.storage_stay;
+\else
+\echo 'stay_id of cargo.storage_stay numbers new rows by itself: in force already.'
+\endif
+
+-- Step 124 of 139: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table dues.invoice
+  alter column invoice_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('dues.invoice', 'invoice_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(invoice_id), 0) + 1, false
+)
+from dues.invoice;
+\else
+\echo 'invoice_id of dues.invoice numbers new rows by itself: in force already.'
+\endif
+
+-- Step 125 of 139: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.agent
+  alter column agent_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.agent', 'agent_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(agent_id), 0) + 1, false
+)
+from port.agent;
+\else
+\echo 'agent_id of port.agent numbers new rows by itself: in force already.'
+\endif
+
+-- Step 126 of 139: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.hazard_report
+  alter column report_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.hazard_report', 'report_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(report_id), 0) + 1, false
+)
+from port.hazard_report;
+\else
+\echo 'report_id of port.hazard_report numbers new rows by itself: in force already.'
+\endif
+
+-- Step 127 of 139: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspection
+  alter column inspection_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.inspection', 'inspection_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(inspection_id), 0) + 1, false
+)
+from port.inspection;
+\else
+\echo 'inspection_id of port.inspection numbers new rows by itself: in force already.'
+\endif
+
+-- Step 128 of 139: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.inspector
+  alter column inspector_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.inspector', 'inspector_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(inspector_id), 0) + 1, false
+)
+from port.inspector;
+\else
+\echo 'inspector_id of port.inspector numbers new rows by itself: in force already.'
+\endif
+
+-- Step 129 of 139: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.notice
+  alter column notice_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.notice', 'notice_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(notice_id), 0) + 1, false
+)
+from port.notice;
+\else
+\echo 'notice_id of port.notice numbers new rows by itself: in force already.'
+\endif
+
+-- Step 130 of 139: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.pilot
+  alter column pilot_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.pilot', 'pilot_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(pilot_id), 0) + 1, false
+)
+from port.pilot;
+\else
+\echo 'pilot_id of port.pilot numbers new rows by itself: in force already.'
+\endif
+
+-- Step 131 of 139: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.port_call
+  alter column call_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.port_call', 'call_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(call_id), 0) + 1, false
+)
+from port.port_call;
+\else
+\echo 'call_id of port.port_call numbers new rows by itself: in force already.'
+\endif
+
+-- Step 132 of 139: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.tug
+  alter column tug_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.tug', 'tug_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(tug_id), 0) + 1, false
+)
+from port.tug;
+\else
+\echo 'tug_id of port.tug numbers new rows by itself: in force already.'
+\endif
+
+-- Step 133 of 139: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.vessel
+  alter column vessel_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.vessel', 'vessel_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(vessel_id), 0) + 1, false
+)
+from port.vessel;
+\else
+\echo 'vessel_id of port.vessel numbers new rows by itself: in force already.'
+\endif
+
+-- Step 134 of 139: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table tide.forecast
+  alter column forecast_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('tide.forecast', 'forecast_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(forecast_id), 0) + 1, false
+)
+from tide.forecast;
+\else
+\echo 'forecast_id of tide.forecast numbers new rows by itself: in force already.'
+\endif
+
+-- Step 135 of 139: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
 \gset
@@ -4329,7 +4763,7 @@ alter table cargo.hold_plan
 \echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
 \endif
 
--- Step 122 of 125: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 136 of 139: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
 \gset
@@ -4342,7 +4776,7 @@ alter table dues.exemption
 \echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
 \endif
 
--- Step 123 of 125: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 137 of 139: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
 \gset
@@ -4355,7 +4789,7 @@ alter table dues.tariff_line
 \echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
 \endif
 
--- Step 124 of 125: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 138 of 139: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
 \gset
@@ -4368,7 +4802,7 @@ alter table port.berth_booking
 \echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
 \endif
 
--- Step 125 of 125: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 139 of 139: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
 \gset
@@ -5084,6 +5518,118 @@ begin
     where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
   ) > 0 then
     raise exception using message = 'Everything was rolled back: constraint ck_vessel_built_year missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column cargo.consignment.consignment_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column cargo.shipper.shipper_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column cargo.storage_stay.stay_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column dues.invoice.invoice_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.agent.agent_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.hazard_report.report_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.inspection.inspection_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.inspector.inspector_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.notice.notice_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.pilot.pilot_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.port_call.call_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.tug.tug_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column port.vessel.vessel_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'Everything was rolled back: column tide.forecast.forecast_id not numbered by itself.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (

@@ -1,17 +1,17 @@
 -- Pawl: golden. Checks before, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
 
--- tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 23 more
+-- tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 28 more
 :settings
 select count(*)
 from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
 where not pg_catalog.pg_has_role(relowner, 'usage')
-  and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'hold_plan'), ('dues', 'exemption'));
+  and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'shipper'), ('port', 'agent'), ('port', 'hazard_report'), ('port', 'notice'), ('port', 'tug'), ('cargo', 'hold_plan'), ('dues', 'exemption'));
 
 -- tables that this login has no REFERENCES on: among cargo.manifest, port.berth, port.pilot, cargo.container, cargo.warehouse and 5 more
 :settings

@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 125 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
@@ -14,9 +14,9 @@ begin
     select count(*)
     from pg_catalog.pg_class join pg_catalog.pg_namespace on pg_namespace.oid = relnamespace
     where not pg_catalog.pg_has_role(relowner, 'usage')
-      and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'hold_plan'), ('dues', 'exemption'))
+      and (nspname, relname) in (('port', 'crew_pass'), ('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'), ('dues', 'tariff_line'), ('port', 'berth'), ('cargo', 'shipper'), ('port', 'agent'), ('port', 'hazard_report'), ('port', 'notice'), ('port', 'tug'), ('cargo', 'hold_plan'), ('dues', 'exemption'))
   ) > 0 then
-    raise exception using message = 'Nothing was changed: tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 23 more.';
+    raise exception using message = 'Nothing was changed: tables that this login neither owns nor is of the role that does: among port.crew_pass, cargo.consignment, port.pilotage_job, port.call_log, port.mooring_gang and 28 more.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -1643,6 +1643,76 @@ from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
   ) = 0 then found := found || 'found_fce32aa9'::text; end if;
   if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_943e0f64'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b59b41c4'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_89ecb266'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_7bcfb706'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_79b8e754'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_0aab3545'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b34ce0a1'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_9291f13c'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_8d50038f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_3d00fca5'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_894b1203'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_d8ca6753'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_aea81b21'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+  ) = 0 then found := found || 'found_b4fbd46c'::text; end if;
+  if (
 select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check'
   ) = 0 then found := found || 'found_9753f717'::text; end if;
   if (
@@ -2115,6 +2185,62 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
       alter table port.pawl_kept_golden_found add found_fce32aa9 boolean;
       comment on column port.pawl_kept_golden_found.found_fce32aa9 is 'There before: the check ck_vessel_built_year checked for the rows that are there';
     end if;
+    if 'found_943e0f64' = any (found) then
+      alter table port.pawl_kept_golden_found add found_943e0f64 boolean;
+      comment on column port.pawl_kept_golden_found.found_943e0f64 is 'There before: consignment_id of cargo.consignment numbers new rows by itself';
+    end if;
+    if 'found_b59b41c4' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b59b41c4 boolean;
+      comment on column port.pawl_kept_golden_found.found_b59b41c4 is 'There before: shipper_id of cargo.shipper numbers new rows by itself';
+    end if;
+    if 'found_89ecb266' = any (found) then
+      alter table port.pawl_kept_golden_found add found_89ecb266 boolean;
+      comment on column port.pawl_kept_golden_found.found_89ecb266 is 'There before: stay_id of cargo.storage_stay numbers new rows by itself';
+    end if;
+    if 'found_7bcfb706' = any (found) then
+      alter table port.pawl_kept_golden_found add found_7bcfb706 boolean;
+      comment on column port.pawl_kept_golden_found.found_7bcfb706 is 'There before: invoice_id of dues.invoice numbers new rows by itself';
+    end if;
+    if 'found_79b8e754' = any (found) then
+      alter table port.pawl_kept_golden_found add found_79b8e754 boolean;
+      comment on column port.pawl_kept_golden_found.found_79b8e754 is 'There before: agent_id of port.agent numbers new rows by itself';
+    end if;
+    if 'found_0aab3545' = any (found) then
+      alter table port.pawl_kept_golden_found add found_0aab3545 boolean;
+      comment on column port.pawl_kept_golden_found.found_0aab3545 is 'There before: report_id of port.hazard_report numbers new rows by itself';
+    end if;
+    if 'found_b34ce0a1' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b34ce0a1 boolean;
+      comment on column port.pawl_kept_golden_found.found_b34ce0a1 is 'There before: inspection_id of port.inspection numbers new rows by itself';
+    end if;
+    if 'found_9291f13c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_9291f13c boolean;
+      comment on column port.pawl_kept_golden_found.found_9291f13c is 'There before: inspector_id of port.inspector numbers new rows by itself';
+    end if;
+    if 'found_8d50038f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_8d50038f boolean;
+      comment on column port.pawl_kept_golden_found.found_8d50038f is 'There before: notice_id of port.notice numbers new rows by itself';
+    end if;
+    if 'found_3d00fca5' = any (found) then
+      alter table port.pawl_kept_golden_found add found_3d00fca5 boolean;
+      comment on column port.pawl_kept_golden_found.found_3d00fca5 is 'There before: pilot_id of port.pilot numbers new rows by itself';
+    end if;
+    if 'found_894b1203' = any (found) then
+      alter table port.pawl_kept_golden_found add found_894b1203 boolean;
+      comment on column port.pawl_kept_golden_found.found_894b1203 is 'There before: call_id of port.port_call numbers new rows by itself';
+    end if;
+    if 'found_d8ca6753' = any (found) then
+      alter table port.pawl_kept_golden_found add found_d8ca6753 boolean;
+      comment on column port.pawl_kept_golden_found.found_d8ca6753 is 'There before: tug_id of port.tug numbers new rows by itself';
+    end if;
+    if 'found_aea81b21' = any (found) then
+      alter table port.pawl_kept_golden_found add found_aea81b21 boolean;
+      comment on column port.pawl_kept_golden_found.found_aea81b21 is 'There before: vessel_id of port.vessel numbers new rows by itself';
+    end if;
+    if 'found_b4fbd46c' = any (found) then
+      alter table port.pawl_kept_golden_found add found_b4fbd46c boolean;
+      comment on column port.pawl_kept_golden_found.found_b4fbd46c is 'There before: forecast_id of tide.forecast numbers new rows by itself';
+    end if;
     if 'found_9753f717' = any (found) then
       alter table port.pawl_kept_golden_found add found_9753f717 boolean;
       comment on column port.pawl_kept_golden_found.found_9753f717 is 'There before: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t';
@@ -2141,7 +2267,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 end
 $pawl$;
 
--- Step 1 of 125: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 1 of 139: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'pawl_vessel_id_filled') > 0 as todo
 \gset
@@ -2168,7 +2294,7 @@ alter table port.crew_pass
 \echo 'vessel_id of port.crew_pass may be empty: in force already.'
 \endif
 
--- Step 2 of 125: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 2 of 139: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2204,7 +2330,7 @@ commit;
 \echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 3 of 125: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 3 of 139: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2240,7 +2366,7 @@ commit;
 \echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 4 of 125: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 4 of 139: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
 \gset
@@ -2275,7 +2401,7 @@ commit;
 \echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
 \endif
 
--- Step 5 of 125: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 5 of 139: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
 \gset
@@ -2310,7 +2436,7 @@ commit;
 \echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
 \endif
 
--- Step 6 of 125: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 6 of 139: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
 \gset
@@ -2345,7 +2471,7 @@ commit;
 \echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
 \endif
 
--- Step 7 of 125: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 7 of 139: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2495,7 +2621,7 @@ commit;
 \echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
 \endif
 
--- Step 8 of 125: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 8 of 139: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2645,7 +2771,7 @@ commit;
 \echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
 \endif
 
--- Step 9 of 125: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 9 of 139: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2690,7 +2816,7 @@ alter table cargo.customs_release
 \echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
 \endif
 
--- Step 10 of 125: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 10 of 139: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2735,7 +2861,7 @@ alter table port.berth_booking
 \echo 'booking_no as the primary key of port.berth_booking: in force already.'
 \endif
 
--- Step 11 of 125: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 11 of 139: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2780,7 +2906,7 @@ alter table port.call_log
 \echo 'id as the primary key of port.call_log: in force already.'
 \endif
 
--- Step 12 of 125: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 12 of 139: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -2798,7 +2924,7 @@ alter table tide.surge_warning
 \echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
 \endif
 
--- Step 13 of 125: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 13 of 139: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2843,7 +2969,7 @@ alter table dues.invoice
 \echo 'invoice_no unique in dues.invoice: in force already.'
 \endif
 
--- Step 14 of 125: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 14 of 139: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2888,7 +3014,7 @@ alter table cargo.consignment
 \echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
 \endif
 
--- Step 15 of 125: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 15 of 139: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2933,7 +3059,7 @@ alter table port.inspector
 \echo 'badge_no unique in port.inspector: in force already.'
 \endif
 
--- Step 16 of 125: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 16 of 139: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2978,7 +3104,7 @@ alter table port.vessel
 \echo 'imo_no unique in port.vessel: in force already.'
 \endif
 
--- Step 17 of 125: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 17 of 139: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3096,7 +3222,7 @@ set lock_timeout = '10min';
 drop index concurrently port.pawl_pk_mooring_gang_former;
 \endif
 
--- Step 18 of 125: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 18 of 139: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3126,7 +3252,7 @@ create index concurrently ix_consignment_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
 \endif
 
--- Step 19 of 125: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 19 of 139: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3156,7 +3282,7 @@ create index concurrently ix_berth_booking_berth_no
 \echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
 \endif
 
--- Step 20 of 125: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 20 of 139: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3186,7 +3312,7 @@ create index concurrently ix_pilotage_job_pilot_id
 \echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 21 of 125: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 21 of 139: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3216,7 +3342,7 @@ create index concurrently ix_consignment_container_container_no
 \echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
 \endif
 
--- Step 22 of 125: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 22 of 139: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3246,7 +3372,7 @@ create index concurrently ix_storage_stay_warehouse_code
 \echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
 \endif
 
--- Step 23 of 125: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 23 of 139: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3276,7 +3402,7 @@ create index concurrently ix_storage_stay_warehouse_code_slot_no
 \echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
 \endif
 
--- Step 24 of 125: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 24 of 139: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3306,7 +3432,7 @@ create index concurrently ix_invoice_line_tariff_code
 \echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
 \endif
 
--- Step 25 of 125: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 25 of 139: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3336,7 +3462,7 @@ create index concurrently ix_inspection_previous_inspection_id
 \echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
 \endif
 
--- Step 26 of 125: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 26 of 139: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3366,7 +3492,7 @@ create index concurrently ix_pilot_home_area_code
 \echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
 \endif
 
--- Step 27 of 125: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 27 of 139: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3396,7 +3522,7 @@ create index concurrently ix_port_call_agent_id
 \echo 'an index under the reference, on agent_id of port.port_call: in force already.'
 \endif
 
--- Step 28 of 125: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 28 of 139: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3426,7 +3552,7 @@ create index concurrently ix_consignment_commodity_code
 \echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
 \endif
 
--- Step 29 of 125: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 29 of 139: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3456,7 +3582,7 @@ create index concurrently ix_consignment_shipper_id
 \echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
 \endif
 
--- Step 30 of 125: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 30 of 139: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3486,7 +3612,7 @@ create index concurrently ix_invoice_agent_id
 \echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
 \endif
 
--- Step 31 of 125: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 31 of 139: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3516,7 +3642,7 @@ create index concurrently ix_invoice_currency_code
 \echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
 \endif
 
--- Step 32 of 125: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 32 of 139: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3546,7 +3672,7 @@ create index concurrently ix_berth_booking_vessel_id
 \echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
 \endif
 
--- Step 33 of 125: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 33 of 139: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3576,7 +3702,7 @@ create index concurrently ix_call_log_call_id
 \echo 'an index under the reference, on call_id of port.call_log: in force already.'
 \endif
 
--- Step 34 of 125: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 34 of 139: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3606,7 +3732,7 @@ create index concurrently ix_pilotage_job_call_id
 \echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 35 of 125: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 35 of 139: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3636,7 +3762,7 @@ create index concurrently ix_tug_assignment_tug_id
 \echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
 \endif
 
--- Step 36 of 125: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 36 of 139: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3666,7 +3792,7 @@ create index concurrently ix_container_type_code
 \echo 'an index under the reference, on type_code of cargo.container: in force already.'
 \endif
 
--- Step 37 of 125: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 37 of 139: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3696,7 +3822,7 @@ create index concurrently ix_customs_release_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
 \endif
 
--- Step 38 of 125: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 38 of 139: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3726,7 +3852,7 @@ create index concurrently ix_manifest_agent_id
 \echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
 \endif
 
--- Step 39 of 125: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 39 of 139: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3756,7 +3882,7 @@ create index concurrently ix_manifest_call_id
 \echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
 \endif
 
--- Step 40 of 125: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 40 of 139: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3786,7 +3912,7 @@ create index concurrently ix_seal_container_no
 \echo 'an index under the reference, on container_no of cargo.seal: in force already.'
 \endif
 
--- Step 41 of 125: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 41 of 139: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3816,7 +3942,7 @@ create index concurrently ix_storage_stay_consignment_id
 \echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
 \endif
 
--- Step 42 of 125: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 42 of 139: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3846,7 +3972,7 @@ create index concurrently ix_receipt_invoice_id
 \echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
 \endif
 
--- Step 43 of 125: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 43 of 139: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3876,7 +4002,7 @@ create index concurrently ix_inspection_inspector_id
 \echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
 \endif
 
--- Step 44 of 125: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 44 of 139: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3906,7 +4032,7 @@ create index concurrently ix_inspection_vessel_id
 \echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
 \endif
 
--- Step 45 of 125: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 45 of 139: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3936,7 +4062,7 @@ create index concurrently ix_mooring_job_gang_name
 \echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
 \endif
 
--- Step 46 of 125: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 46 of 139: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3966,7 +4092,7 @@ create index concurrently ix_mooring_job_call_id
 \echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
 \endif
 
--- Step 47 of 125: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 47 of 139: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3996,7 +4122,7 @@ create index concurrently ix_vessel_agent_id
 \echo 'an index under the reference, on agent_id of port.vessel: in force already.'
 \endif
 
--- Step 48 of 125: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 48 of 139: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4026,7 +4152,7 @@ create index concurrently ix_vessel_flag_code
 \echo 'an index under the reference, on flag_code of port.vessel: in force already.'
 \endif
 
--- Step 49 of 125: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 49 of 139: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4056,7 +4182,7 @@ create index concurrently ix_vessel_type_code
 \echo 'an index under the reference, on type_code of port.vessel: in force already.'
 \endif
 
--- Step 50 of 125: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 50 of 139: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4086,7 +4212,7 @@ create index concurrently ix_forecast_gauge_code
 \echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
 \endif
 
--- Step 51 of 125: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 51 of 139: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4108,7 +4234,7 @@ alter table cargo.consignment
 \echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
 \endif
 
--- Step 52 of 125: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 52 of 139: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4130,7 +4256,7 @@ alter table port.berth_booking
 \echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
 \endif
 
--- Step 53 of 125: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 53 of 139: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4152,7 +4278,7 @@ alter table port.pilotage_job
 \echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
 \endif
 
--- Step 54 of 125: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 54 of 139: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4174,7 +4300,7 @@ alter table cargo.consignment_container
 \echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
 \endif
 
--- Step 55 of 125: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 55 of 139: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4196,7 +4322,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
 \endif
 
--- Step 56 of 125: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 56 of 139: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4218,7 +4344,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
 \endif
 
--- Step 57 of 125: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 57 of 139: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4240,7 +4366,7 @@ alter table dues.invoice_line
 \echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
 \endif
 
--- Step 58 of 125: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 58 of 139: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4262,7 +4388,7 @@ alter table port.inspection
 \echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
 \endif
 
--- Step 59 of 125: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 59 of 139: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4284,7 +4410,7 @@ alter table port.pilot
 \echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
 \endif
 
--- Step 60 of 125: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 60 of 139: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4306,7 +4432,7 @@ alter table port.port_call
 \echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
 \endif
 
--- Step 61 of 125: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 61 of 139: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4325,7 +4451,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
 \endif
 
--- Step 62 of 125: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 62 of 139: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4344,7 +4470,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
 \endif
 
--- Step 63 of 125: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 63 of 139: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'pawl_call_sign_filled') > 0 as todo
 \gset
@@ -4417,7 +4543,7 @@ alter table port.vessel
   drop constraint pawl_call_sign_filled;
 \endif
 
--- Step 64 of 125: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 64 of 139: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4436,7 +4562,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
 \endif
 
--- Step 65 of 125: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 65 of 139: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4455,7 +4581,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
 \endif
 
--- Step 66 of 125: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 66 of 139: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'pawl_currency_code_filled') > 0 as todo
 \gset
@@ -4528,7 +4654,7 @@ alter table dues.invoice
   drop constraint pawl_currency_code_filled;
 \endif
 
--- Step 67 of 125: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 67 of 139: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4547,7 +4673,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
 \endif
 
--- Step 68 of 125: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 68 of 139: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4566,7 +4692,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
 \endif
 
--- Step 69 of 125: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 69 of 139: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4585,7 +4711,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
 \endif
 
--- Step 70 of 125: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 70 of 139: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.receipt'::pg_catalog.regclass and conname = 'pawl_received_on_filled') > 0 as todo
 \gset
@@ -4658,7 +4784,7 @@ alter table dues.receipt
   drop constraint pawl_received_on_filled;
 \endif
 
--- Step 71 of 125: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 71 of 139: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'pawl_recorded_by_filled') > 0 as todo
 \gset
@@ -4731,7 +4857,7 @@ alter table tide.forecast
   drop constraint pawl_recorded_by_filled;
 \endif
 
--- Step 72 of 125: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 72 of 139: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4750,7 +4876,7 @@ alter table cargo.customs_release
 \echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
 \endif
 
--- Step 73 of 125: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 73 of 139: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4769,7 +4895,7 @@ alter table port.berth_booking
 \echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
 \endif
 
--- Step 74 of 125: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 74 of 139: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4788,7 +4914,7 @@ alter table port.call_log
 \echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
 \endif
 
--- Step 75 of 125: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 75 of 139: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4807,7 +4933,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
 \endif
 
--- Step 76 of 125: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 76 of 139: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4826,7 +4952,7 @@ alter table port.inspection
 \echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
 \endif
 
--- Step 77 of 125: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 77 of 139: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4845,7 +4971,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
 \endif
 
--- Step 78 of 125: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 78 of 139: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4864,7 +4990,7 @@ alter table tide.forecast
 \echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
 \endif
 
--- Step 79 of 125: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 79 of 139: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4883,7 +5009,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
 \endif
 
--- Step 80 of 125: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 80 of 139: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4902,7 +5028,7 @@ alter table port.berth
 \echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
 \endif
 
--- Step 81 of 125: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 81 of 139: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4921,7 +5047,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
 \endif
 
--- Step 82 of 125: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 82 of 139: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4940,7 +5066,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
 \endif
 
--- Step 83 of 125: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 83 of 139: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4959,7 +5085,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
 \endif
 
--- Step 84 of 125: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 84 of 139: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4978,7 +5104,7 @@ alter table port.tug_assignment
 \echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
 \endif
 
--- Step 85 of 125: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 85 of 139: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4997,7 +5123,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
 \endif
 
--- Step 86 of 125: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 86 of 139: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5016,7 +5142,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
 \endif
 
--- Step 87 of 125: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 87 of 139: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5035,7 +5161,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
 \endif
 
--- Step 88 of 125: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 88 of 139: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5052,7 +5178,7 @@ alter table cargo.consignment
 \echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
 \endif
 
--- Step 89 of 125: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 89 of 139: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5069,7 +5195,7 @@ alter table port.pilotage_job
 \echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
 \endif
 
--- Step 90 of 125: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 90 of 139: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5086,7 +5212,7 @@ alter table cargo.consignment_container
 \echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
 \endif
 
--- Step 91 of 125: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 91 of 139: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5103,7 +5229,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
 \endif
 
--- Step 92 of 125: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 92 of 139: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5120,7 +5246,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
 \endif
 
--- Step 93 of 125: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 93 of 139: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5137,7 +5263,7 @@ alter table dues.invoice_line
 \echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
 \endif
 
--- Step 94 of 125: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 94 of 139: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5154,7 +5280,7 @@ alter table port.inspection
 \echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
 \endif
 
--- Step 95 of 125: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 95 of 139: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5171,7 +5297,7 @@ alter table port.pilot
 \echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
 \endif
 
--- Step 96 of 125: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 96 of 139: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5188,7 +5314,7 @@ alter table port.port_call
 \echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
 \endif
 
--- Step 97 of 125: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 97 of 139: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5205,7 +5331,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
 \endif
 
--- Step 98 of 125: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 98 of 139: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5222,7 +5348,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 99 of 125: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 99 of 139: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5239,7 +5365,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 100 of 125: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 100 of 139: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5256,7 +5382,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
 \endif
 
--- Step 101 of 125: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 101 of 139: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5273,7 +5399,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
 \endif
 
--- Step 102 of 125: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 102 of 139: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5290,7 +5416,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
 \endif
 
--- Step 103 of 125: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 103 of 139: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5307,7 +5433,7 @@ alter table port.mooring_job
 \echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
 \endif
 
--- Step 104 of 125: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 104 of 139: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5324,7 +5450,7 @@ alter table port.mooring_job
 \echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
 \endif
 
--- Step 105 of 125: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 105 of 139: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5341,7 +5467,7 @@ alter table cargo.customs_release
 \echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
 \endif
 
--- Step 106 of 125: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 106 of 139: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5358,7 +5484,7 @@ alter table port.berth_booking
 \echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 107 of 125: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 107 of 139: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5375,7 +5501,7 @@ alter table port.call_log
 \echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
 \endif
 
--- Step 108 of 125: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 108 of 139: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5392,7 +5518,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
 \endif
 
--- Step 109 of 125: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 109 of 139: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5409,7 +5535,7 @@ alter table port.inspection
 \echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
 \endif
 
--- Step 110 of 125: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 110 of 139: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5426,7 +5552,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
 \endif
 
--- Step 111 of 125: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 111 of 139: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5443,7 +5569,7 @@ alter table tide.forecast
 \echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 112 of 125: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 112 of 139: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5460,7 +5586,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
 \endif
 
--- Step 113 of 125: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 113 of 139: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5477,7 +5603,7 @@ alter table port.berth
 \echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 114 of 125: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 114 of 139: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5494,7 +5620,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 115 of 125: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 115 of 139: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5511,7 +5637,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 116 of 125: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 116 of 139: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5528,7 +5654,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 117 of 125: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 117 of 139: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5545,7 +5671,7 @@ alter table port.tug_assignment
 \echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 118 of 125: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 118 of 139: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5562,7 +5688,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
 \endif
 
--- Step 119 of 125: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 119 of 139: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5579,7 +5705,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 120 of 125: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 120 of 139: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5596,7 +5722,357 @@ alter table port.vessel
 \echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
 \endif
 
--- Step 121 of 125: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 121 of 139: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table cargo.consignment
+  alter column consignment_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.consignment', 'consignment_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(consignment_id), 0) + 1, false
+)
+from cargo.consignment;
+commit;
+\else
+\echo 'consignment_id of cargo.consignment numbers new rows by itself: in force already.'
+\endif
+
+-- Step 122 of 139: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table cargo.shipper
+  alter column shipper_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.shipper', 'shipper_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(shipper_id), 0) + 1, false
+)
+from cargo.shipper;
+commit;
+\else
+\echo 'shipper_id of cargo.shipper numbers new rows by itself: in force already.'
+\endif
+
+-- Step 123 of 139: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table cargo.storage_stay
+  alter column stay_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('cargo.storage_stay', 'stay_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(stay_id), 0) + 1, false
+)
+from cargo.storage_stay;
+commit;
+\else
+\echo 'stay_id of cargo.storage_stay numbers new rows by itself: in force already.'
+\endif
+
+-- Step 124 of 139: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table dues.invoice
+  alter column invoice_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('dues.invoice', 'invoice_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(invoice_id), 0) + 1, false
+)
+from dues.invoice;
+commit;
+\else
+\echo 'invoice_id of dues.invoice numbers new rows by itself: in force already.'
+\endif
+
+-- Step 125 of 139: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.agent
+  alter column agent_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.agent', 'agent_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(agent_id), 0) + 1, false
+)
+from port.agent;
+commit;
+\else
+\echo 'agent_id of port.agent numbers new rows by itself: in force already.'
+\endif
+
+-- Step 126 of 139: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.hazard_report
+  alter column report_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.hazard_report', 'report_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(report_id), 0) + 1, false
+)
+from port.hazard_report;
+commit;
+\else
+\echo 'report_id of port.hazard_report numbers new rows by itself: in force already.'
+\endif
+
+-- Step 127 of 139: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.inspection
+  alter column inspection_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.inspection', 'inspection_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(inspection_id), 0) + 1, false
+)
+from port.inspection;
+commit;
+\else
+\echo 'inspection_id of port.inspection numbers new rows by itself: in force already.'
+\endif
+
+-- Step 128 of 139: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.inspector
+  alter column inspector_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.inspector', 'inspector_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(inspector_id), 0) + 1, false
+)
+from port.inspector;
+commit;
+\else
+\echo 'inspector_id of port.inspector numbers new rows by itself: in force already.'
+\endif
+
+-- Step 129 of 139: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.notice
+  alter column notice_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.notice', 'notice_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(notice_id), 0) + 1, false
+)
+from port.notice;
+commit;
+\else
+\echo 'notice_id of port.notice numbers new rows by itself: in force already.'
+\endif
+
+-- Step 130 of 139: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.pilot
+  alter column pilot_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.pilot', 'pilot_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(pilot_id), 0) + 1, false
+)
+from port.pilot;
+commit;
+\else
+\echo 'pilot_id of port.pilot numbers new rows by itself: in force already.'
+\endif
+
+-- Step 131 of 139: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.port_call
+  alter column call_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.port_call', 'call_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(call_id), 0) + 1, false
+)
+from port.port_call;
+commit;
+\else
+\echo 'call_id of port.port_call numbers new rows by itself: in force already.'
+\endif
+
+-- Step 132 of 139: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.tug
+  alter column tug_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.tug', 'tug_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(tug_id), 0) + 1, false
+)
+from port.tug;
+commit;
+\else
+\echo 'tug_id of port.tug numbers new rows by itself: in force already.'
+\endif
+
+-- Step 133 of 139: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table port.vessel
+  alter column vessel_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('port.vessel', 'vessel_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(vessel_id), 0) + 1, false
+)
+from port.vessel;
+commit;
+\else
+\echo 'vessel_id of port.vessel numbers new rows by itself: in force already.'
+\endif
+
+-- Step 134 of 139: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+begin;
+:settings
+alter table tide.forecast
+  alter column forecast_id add generated by default as identity;
+:settings
+select pg_catalog.setval(
+  pg_catalog.pg_get_serial_sequence('tide.forecast', 'forecast_id')::pg_catalog.regclass,
+  greatest(pg_catalog.max(forecast_id), 0) + 1, false
+)
+from tide.forecast;
+commit;
+\else
+\echo 'forecast_id of tide.forecast numbers new rows by itself: in force already.'
+\endif
+
+-- Step 135 of 139: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
 \gset
@@ -5610,7 +6086,7 @@ alter table cargo.hold_plan
 \echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
 \endif
 
--- Step 122 of 125: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 136 of 139: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
 \gset
@@ -5624,7 +6100,7 @@ alter table dues.exemption
 \echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
 \endif
 
--- Step 123 of 125: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 137 of 139: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
 \gset
@@ -5638,7 +6114,7 @@ alter table dues.tariff_line
 \echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
 \endif
 
--- Step 124 of 125: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 138 of 139: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
 \gset
@@ -5652,7 +6128,7 @@ alter table port.berth_booking
 \echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
 \endif
 
--- Step 125 of 125: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 139 of 139: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
 \gset
@@ -6369,6 +6845,118 @@ begin
     where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and convalidated)
   ) > 0 then
     raise exception using message = 'The steps are done: constraint ck_vessel_built_year missing on port.vessel, or not validated.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'consignment_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column cargo.consignment.consignment_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.shipper'::pg_catalog.regclass and attname = 'shipper_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column cargo.shipper.shipper_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'stay_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column cargo.storage_stay.stay_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column dues.invoice.invoice_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.agent.agent_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.hazard_report'::pg_catalog.regclass and attname = 'report_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.hazard_report.report_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.inspection.inspection_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'inspector_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.inspector.inspector_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.notice'::pg_catalog.regclass and attname = 'notice_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.notice.notice_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.pilot.pilot_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'call_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.port_call.call_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.tug'::pg_catalog.regclass and attname = 'tug_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.tug.tug_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'vessel_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column port.vessel.vessel_id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (values (1)) as wanted
+    where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'forecast_id' and not attisdropped and attidentity <> '')
+  ) > 0 then
+    raise exception using message = 'The steps are done: column tide.forecast.forecast_id not numbered by itself.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 96 steps.
+-- Pawl: golden. Back, statements only: 110 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- All of it belongs into one transaction.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -27,6 +27,62 @@ alter table dues.exemption
 alter table cargo.hold_plan
   rename constraint ck_hold_plan_capacity_t
   to hold_plan_capacity_t_check;
+
+-- forecast_id of tide.forecast numbers no row by itself
+alter table tide.forecast
+  alter column forecast_id drop identity;
+
+-- vessel_id of port.vessel numbers no row by itself
+alter table port.vessel
+  alter column vessel_id drop identity;
+
+-- tug_id of port.tug numbers no row by itself
+alter table port.tug
+  alter column tug_id drop identity;
+
+-- call_id of port.port_call numbers no row by itself
+alter table port.port_call
+  alter column call_id drop identity;
+
+-- pilot_id of port.pilot numbers no row by itself
+alter table port.pilot
+  alter column pilot_id drop identity;
+
+-- notice_id of port.notice numbers no row by itself
+alter table port.notice
+  alter column notice_id drop identity;
+
+-- inspector_id of port.inspector numbers no row by itself
+alter table port.inspector
+  alter column inspector_id drop identity;
+
+-- inspection_id of port.inspection numbers no row by itself
+alter table port.inspection
+  alter column inspection_id drop identity;
+
+-- report_id of port.hazard_report numbers no row by itself
+alter table port.hazard_report
+  alter column report_id drop identity;
+
+-- agent_id of port.agent numbers no row by itself
+alter table port.agent
+  alter column agent_id drop identity;
+
+-- invoice_id of dues.invoice numbers no row by itself
+alter table dues.invoice
+  alter column invoice_id drop identity;
+
+-- stay_id of cargo.storage_stay numbers no row by itself
+alter table cargo.storage_stay
+  alter column stay_id drop identity;
+
+-- shipper_id of cargo.shipper numbers no row by itself
+alter table cargo.shipper
+  alter column shipper_id drop identity;
+
+-- consignment_id of cargo.consignment numbers no row by itself
+alter table cargo.consignment
+  alter column consignment_id drop identity;
 
 -- the check ck_mooring_job_lines as it was, not checked for the rows that are there
 do $pawl$

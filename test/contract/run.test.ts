@@ -122,7 +122,9 @@ test.each(['plain', 'quiet'] as const)(
     const before = await fingerprintOf(database.details);
     expect(await carryOut(plan, 'forward')).toBe(plan.steps.length);
     const mended = await fingerprintOf(database.details);
-    expect((await planned(mode)).steps).toEqual([]);
+    // Which index a new key makes pointless is found only then.
+    const left = (await planned(mode)).steps.filter(({ finding }) => !finding.startsWith('uniqueness/redundant:'));
+    expect(left).toEqual([]);
     expect(await carryOut(plan, 'forward')).toBe(0);
     equal(await fingerprintOf(database.details), mended);
     const session = await openSession(database.details);

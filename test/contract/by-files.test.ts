@@ -31,7 +31,9 @@ const ofPostgresql = `
   create role walled login password 'behind';
   grant usage on schema port to walled;
   grant select on port.vessel, port.call, port.event, port."x|1; drop", port.at_sea to walled;
-  analyze;`;
+  analyze;
+  -- What was written shows in its statistics some time later, between two askings.
+  select pg_stat_force_next_flush();`;
 const ofMariadb = (engine: EngineName): string => `
   create schema port;
   create table port.vessel (vessel_id int, imo_no varchar(20), name varchar(40), status varchar(20), built varchar(10));

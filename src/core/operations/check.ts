@@ -172,9 +172,8 @@ export function describeCheck(check: Check): string {
     case 'notThereBefore':
       return `${check.table} does not say that it was there before: ${check.column}`;
     case 'identityMissing':
-      return `column ${check.table}.${check.column} not numbered by itself`;
     case 'identityPresent':
-      return `column ${check.table}.${check.column} still numbered by itself`;
+      return `column ${check.table}.${check.column} ${check.kind === 'identityMissing' ? 'not' : 'still'} numbered by itself`;
     case 'columnTaken':
     case 'columnPresent':
       return `column ${check.table}.${check.column} already there`;

@@ -167,16 +167,15 @@ export function describeCheck(check: Check): string {
     case 'tableMissing':
     case 'tablePresent':
       return `table ${check.table} ${check.kind === 'tableMissing' ? 'missing' : 'still there'}`;
-    case 'columnMissing':
-      return `column ${check.table}.${check.column} missing`;
     case 'notThereBefore':
       return `${check.table} does not say that it was there before: ${check.column}`;
     case 'identityMissing':
     case 'identityPresent':
       return `column ${check.table}.${check.column} ${check.kind === 'identityMissing' ? 'not' : 'still'} numbered by itself`;
+    case 'columnMissing':
     case 'columnTaken':
     case 'columnPresent':
-      return `column ${check.table}.${check.column} already there`;
+      return `column ${check.table}.${check.column} ${check.kind === 'columnMissing' ? 'missing' : 'already there'}`;
   }
 }
 

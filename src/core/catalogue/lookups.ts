@@ -240,3 +240,8 @@ function comparisonsOf({ comparisons }: Catalogue): Lookups['comparisons'] {
   for (const { child, key } of comparisons) found.set(child, (found.get(child) ?? new Set()).add(key));
   return found;
 }
+
+/** Whether the server has something for a column of which a new row says nothing. */
+export function isFilledByServer({ default: given, identity, generated }: Column): boolean {
+  return given !== null || identity !== null || generated !== null;
+}

@@ -2,7 +2,7 @@
 
 import { columnId, type TableId } from '../catalogue/identifiers';
 import { newConstraint, withKey, withoutConstraint } from '../catalogue/edit';
-import { findConstraint, primaryKeyOf } from '../catalogue/lookups';
+import { findConstraint, isFilledByServer, primaryKeyOf } from '../catalogue/lookups';
 import type { Column, NullsInUnique, Table } from '../catalogue/model';
 import { traitsOf } from '../engines/facts';
 import { type Kind, type Owner, ownerOf } from './operation';
@@ -129,7 +129,7 @@ export const numberItself: Kind<NumberItself> = {
     const column = current.get(id).columns.find((one) => one.name === name);
     if (!column) return new Refusal(`${id} has no column ${name} any more. Survey again.`);
     if (column.family !== 'integer') return new Refusal(`${id}.${name} is ${column.declaredType}: it cannot count.`);
-    return column.default !== null || column.identity !== null || column.generated !== null
+    return isFilledByServer(column)
       ? new Refusal(`${id}.${name} fills itself already, or another remedy of this docket has it do so.`)
       : null;
   },

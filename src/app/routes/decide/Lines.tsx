@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Form, Link, useNavigation } from 'react-router';
+import { Answers } from '~/app/ui/Answers';
 import { DayField } from '~/app/ui/DayField';
 import { Fields, StickyActions } from '~/app/ui/parts';
 import { pathTo } from '~/app/ui/pathTo';
@@ -27,9 +28,7 @@ export function Lines({ page, problem }: { readonly page: Page; readonly problem
   const possible = lines.filter((line) => line.changes.length > 0);
   return (
     <Form method="post" preventScrollReset>
-      {Object.entries(chosen).map(([name, value]) => (
-        <input key={name} type="hidden" name={name} value={value} />
-      ))}
+      <Answers of={chosen} />
       <Typography variant="small" component="p" role="status">
         <b>{counted(possible.length, 'finding')}</b> in {counted(steps, 'step')}
         {lines.length > possible.length && `; ${lines.length - possible.length} cannot be carried out so`}

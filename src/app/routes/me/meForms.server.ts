@@ -1,6 +1,6 @@
 // What one can do with one's own account: each intent with the class that its fields are checked by, and what it does.
 
-import { AsNumber, AsNumberOrNone, ReadAs } from '~/input/fill';
+import { AsList, AsNumber, AsNumberOrNone, ReadAs } from '~/input/fill';
 import { ArrayMinSize, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { cookieFor } from '~/app/server/entry.server';
 import { intentsOn, told } from '~/app/server/intents.server';
@@ -21,7 +21,7 @@ class PasswordChange {
 
 class TokenWish {
   @IsString() @IsNotEmpty({ message: 'Say what it is for' }) @MaxLength(80) name!: string;
-  @ReadAs((value) => (value === undefined ? [] : Array.isArray(value) ? (value as unknown[]) : [value]))
+  @AsList()
   @IsIn(allRights, { each: true })
   @ArrayMinSize(1, { message: 'Choose what it may do' })
   rights: Right[] = [];

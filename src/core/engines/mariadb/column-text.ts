@@ -5,19 +5,19 @@ import { type Token, tokensOf, upper } from './shown';
 
 /** NOT NULL, or that it may be empty, said in the definition of a column. */
 export function withNullability(definition: string, nullable: boolean): string {
-  const tokens = tokensOf(definition);
-  const at = endOfType(tokens);
-  const kept = without(definition, tokens, at);
-  const type = definition.slice(0, tokens[at - 1]?.to ?? 0);
-  return [type, nullable ? 'NULL' : 'NOT NULL', kept.trim()].filter((part) => part !== '').join(' ');
+  return withAfterType(definition, nullable ? 'NULL' : 'NOT NULL');
 }
 
 /** That the server numbers it, said in the definition of a column that is never empty. */
 export function withCounting(definition: string): string {
+  return withAfterType(definition, 'NOT NULL AUTO_INCREMENT');
+}
+
+function withAfterType(definition: string, words: string): string {
   const tokens = tokensOf(definition);
   const at = endOfType(tokens);
   const type = definition.slice(0, tokens[at - 1]?.to ?? 0);
-  return [type, 'NOT NULL AUTO_INCREMENT', without(definition, tokens, at).trim()].filter((part) => part !== '').join(' ');
+  return [type, words, without(definition, tokens, at).trim()].filter((part) => part !== '').join(' ');
 }
 
 /** True of a column with a check of its own, which is changed by copying only. */

@@ -1,3 +1,4 @@
+import { isFilledByServer } from '../../catalogue/lookups';
 import { capital, rowOf, withArticle } from '../../naming/words';
 import type { Remedy } from '../remedy';
 
@@ -10,8 +11,7 @@ export interface SelfNumberingProposal {
 
 export const selfNumberingRemedy: Remedy<SelfNumberingProposal> = {
   operations: ({ columns: [column = ''] }, { table }) => [{ kind: 'numberItself', table: table.id, column }],
-  holds: ({ columns: [name] }, { table }) =>
-    table.columns.some((one) => one.name === name && (one.default !== null || one.identity !== null || one.generated !== null)),
+  holds: ({ columns: [name] }, { table }) => table.columns.some((one) => one.name === name && isFilledByServer(one)),
   outcome: ({ columns: [column = ''] }, { table }) =>
     `${capital(withArticle(rowOf(table.name)))} that comes without ${column} takes the next number; programs that bring numbers of their own have to stop, or the two will meet.`,
 };

@@ -1,5 +1,5 @@
-import { foreignKeysOf, primaryKeyOf } from '../../catalogue/lookups';
-import type { Column, Table } from '../../catalogue/model';
+import { foreignKeysOf, isFilledByServer, primaryKeyOf } from '../../catalogue/lookups';
+import type { Table } from '../../catalogue/model';
 import { sampleOf } from '../../evidence/evidence';
 import { isOwnId } from '../../evidence/keyNames';
 import { vocabularyOf } from '../../naming/vocabulary';
@@ -23,7 +23,7 @@ export const notSelfFillingKey = defineRule<Facts>({
     for (const table of tables) {
       const key = primaryKeyOf(table);
       const column = key?.columns.length === 1 ? table.columns.find((c) => c.name === key.columns[0]) : undefined;
-      if (!key || !column || !['integer', 'uuid'].includes(column.family) || fillsItself(column)) continue;
+      if (!key || !column || !['integer', 'uuid'].includes(column.family) || isFilledByServer(column)) continue;
       if (!isOwnId(vocabulary, table, column.name) || !/(^|_)(id|uuid|guid|key)$/i.test(column.name)) continue;
       if (
         isReference(table, column.name) ||
@@ -60,10 +60,6 @@ export const notSelfFillingKey = defineRule<Facts>({
     };
   },
 });
-
-function fillsItself(column: Column): boolean {
-  return column.default !== null || column.identity !== null || column.generated !== null;
-}
 
 function isReference(table: Table, column: string): boolean {
   return foreignKeysOf(table).some((key) => key.columns.includes(column));

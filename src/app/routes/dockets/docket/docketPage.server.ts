@@ -52,6 +52,7 @@ export async function docketPageOf(room: Room, id: DocketId) {
     listDocketEvents(store, id),
     insteadOf(room),
   ]);
+  const byId = new Map(rows.map((row) => [row.id, row]));
   return {
     source,
     docket,
@@ -66,7 +67,7 @@ export async function docketPageOf(room: Room, id: DocketId) {
     backupOld: docket.backupAt !== null && Date.now() - Date.parse(docket.backupAt) > dayMs,
     place: await copyPlace(room, catalogue),
     rehearsal: rehearsal && { ...rehearsal, report: rehearsal.report && asShown(rehearsal.report) },
-    refusals: refusals.map((refusal) => refusedInWords(refusal, rows)),
+    refusals: refusals.map((refusal) => refusedInWords(refusal, byId.get(refusal.findingId))),
     owed,
     ...elsewhere(source, docket),
     run,
@@ -154,8 +155,7 @@ function asShown(report: Rehearsal): Rehearsal {
   };
 }
 
-function refusedInWords(refusal: RefusalRow, rows: readonly FindingRow[]) {
-  const row = rows.find(({ id }) => id === refusal.findingId);
+function refusedInWords(refusal: RefusalRow, row: FindingRow | undefined) {
   return {
     ...refusal,
     step: visible(refusal.step),

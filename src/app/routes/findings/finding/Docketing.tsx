@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMemo, useRef } from 'react';
 import { Link, useNavigate, useNavigation } from 'react-router';
+import { Answers } from '~/app/ui/Answers';
 import { useKeys } from '~/app/ui/keys';
 import { StickyForm } from '~/app/ui/parts';
 import { pathTo } from '~/app/ui/pathTo';
@@ -79,9 +80,4 @@ export function Docketing({ source, docket, decision, possible }: DocketingProps
       </span>
     </StickyForm>
   );
-}
-
-/** What is answered goes along with what is asked for. */
-export function Answers({ of }: { readonly of: Decision }) {
-  return Object.entries(of).map(([question, answer]) => <input key={question} type="hidden" name={question} value={answer} />);
 }

@@ -48,6 +48,9 @@ export async function surveyed(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Survey', exact: true }).click();
   await page.getByRole('menuitem', { name: /^exact, all afresh/ }).click();
   await expect(page).not.toHaveURL(before);
+  // The address is there before its page is: until then this is the one of the survey before.
+  const number = page.url().match(/\/surveys\/(\d+)$/)?.[1];
+  await expect(page.getByRole('heading', { name: `Survey ${number},` })).toBeVisible();
   await expect(page.getByRole('main').getByText('done', { exact: true })).toBeVisible({ timeout: 90_000 });
   await expect(page.getByRole('button', { name: 'Survey', exact: true })).toBeVisible();
 }

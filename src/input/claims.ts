@@ -1,5 +1,5 @@
 import { ValidateBy } from 'class-validator';
-import { type Claim, forms } from '../core/evidence/claims';
+import { type Claim, forms, plainNumber, zoneName } from '../core/evidence/claims';
 
 /** A claim about values that says enough to be checked. */
 export function IsClaim(each = false): PropertyDecorator {
@@ -11,7 +11,7 @@ export function IsClaim(each = false): PropertyDecorator {
 
 function isClaim(value: unknown): value is Claim {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-  const { kind, column, first, second, form, values, ...more } = value as Readonly<Record<string, unknown>>;
+  const { kind, column, first, second, form, values, least, most, characters, zone, ...more } = value as Readonly<Record<string, unknown>>;
   if (Object.keys(more).length > 0) return false;
   switch (kind) {
     case 'ordered':
@@ -20,13 +20,30 @@ function isClaim(value: unknown): value is Claim {
     case 'notBlank':
       return isName(column);
     case 'ofForm':
+    case 'asWritten':
       return isName(column) && forms.some((known) => known === form);
     case 'noneOf':
     case 'oneOf':
       return isName(column) && Array.isArray(values) && values.length > 0 && values.length <= 64 && values.every(isText);
+    case 'between':
+      return isName(column) && isBound(least) && isBound(most) && (least !== null || most !== null);
+    case 'noLonger':
+      return isName(column) && isCount(characters, 1_000_000);
+    case 'decimals':
+      return isName(column) && isCount(most, 30);
+    case 'inZone':
+      return isName(column) && isText(zone) && zoneName.test(zone);
     default:
       return false;
   }
+}
+
+function isBound(value: unknown): boolean {
+  return value === null || (isText(value) && plainNumber.test(value));
+}
+
+function isCount(value: unknown, most: number): boolean {
+  return Number.isInteger(value) && (value as number) >= 0 && (value as number) <= most;
 }
 
 function isText(value: unknown): value is string {

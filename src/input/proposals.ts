@@ -20,9 +20,10 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { TableId } from '../core/catalogue/identifiers';
-import type { Claim } from '../core/evidence/claims';
+import { type Claim, forms } from '../core/evidence/claims';
 import type { DefaultValue } from '../core/operations/default-value';
 import type { Proposal } from '../core/remedies/index';
+import { becomings, type RetypeProposal } from '../core/remedies/types/retype';
 import type { RenameProposal } from '../core/remedies/rename';
 import { IsClaim } from './claims';
 import { Names, together } from './surveyFile';
@@ -194,6 +195,15 @@ class DefaultShape extends ColumnsShape {
   @ValidateNested() @Part(() => DefaultValueShape) value!: DefaultValue;
 }
 
+class RetypeShape extends ColumnsShape {
+  @Equals('retype') kind!: 'retype';
+  @IsIn(becomings) to!: RetypeProposal['to'];
+  @IsOptional() @Parent() references?: ParentShape;
+  @IsOptional() @IsIn(forms) form?: NonNullable<RetypeProposal['form']>;
+  @IsOptional() @Count() against?: number | null;
+  @IsOptional() @Count() otherwise?: number | null;
+}
+
 class SwitchShape extends ColumnsShape {
   @Equals('switch') kind!: 'switch';
   @Name() trigger!: string;
@@ -225,6 +235,7 @@ export const proposalShapes: Shapes = {
   rename: RenameShape,
   drop: DropShape,
   default: DefaultShape,
+  retype: RetypeShape,
   switch: SwitchShape,
   byHand: ByHandShape,
 };

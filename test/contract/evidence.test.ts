@@ -49,11 +49,16 @@ const claims: Readonly<Record<Claim['kind'], readonly Claim[]>> = {
   ordered: [{ kind: 'ordered', first: 'part', second: 'later' }],
   noneOf: [{ kind: 'noneOf', column: code, values: ['N/A', "o'c", '\\'] }],
   oneOf: [{ kind: 'oneOf', column: code, values: ['a', 'A', '%', ''] }],
+  between: [{ kind: 'between', column: 'part', least: '0', most: '2' }],
+  noLonger: [{ kind: 'noLonger', column: code, characters: 1 }],
+  decimals: [{ kind: 'decimals', column: code, most: 0 }],
+  inZone: [],
   ofForm: (['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const).map((form) => ({
     kind: 'ofForm',
     column: code,
     form,
   })),
+  asWritten: (['integer', 'date'] as const).map((form) => ({ kind: 'asWritten', column: code, form })),
 };
 
 const repeated = [['part'], [code], ['part', code]];

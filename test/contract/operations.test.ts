@@ -2,11 +2,11 @@
 // carried out again, nothing is done; undone, all is as it was.
 
 import { describe, expect, test } from 'vitest';
-import { newIndex } from '../../src/core/catalogue/edit';
+import { newIndex, type Shape } from '../../src/core/catalogue/edit';
 import { driftOf } from '../../src/core/catalogue/drift';
 import { getTable, sideTablePrefix } from '../../src/core/catalogue/lookups';
 import { whyNotSwitched } from '../../src/core/wishes/switched';
-import { constraintId, type FindingId, tableId } from '../../src/core/catalogue/identifiers';
+import { constraintId, type FindingId, tableId, type TableId } from '../../src/core/catalogue/identifiers';
 import type { Catalogue } from '../../src/core/catalogue/model';
 import { engineNamed, engineOf } from '../../src/core/engines/index';
 import type { EngineName } from '../../src/core/engines/name';
@@ -67,7 +67,7 @@ type Backwards =
   | 'declareAgain'
   | 'buildAgain';
 
-const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly Sample[]>> = {
+const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype'>, readonly Sample[]>> = {
   addPrimaryKey: [[key]],
   addUnique: [[{ kind: 'addUnique', table: vessel, name: 'uq_imo', columns: ['imo_no'], index: null }]],
   replaceKey: [
@@ -224,14 +224,43 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards>, readonly S
   ],
 };
 
+/** Types are each engine's own: a key with what refers to it, a text, and one that numbers. What they are before is read. */
+function retypes(engine: EngineName): readonly Sample[] {
+  const { types } = engineNamed(engine);
+  const [wide] = types.wider({ declaredType: 'integer' }).concat(types.wider({ declaredType: 'int' }));
+  const key = (table: TableId, column: string, after: Shape) => ({ table, column, before: after, after });
+  if (!wide) throw new Error(`${engine} has nothing wider.`);
+  const text = { ...wide, family: 'text', comparedAs: 'text', scale: null } as const;
+  const characters = engine === 'postgresql' ? {} : { characterSet: 'utf8mb4', collation: 'utf8mb4_bin' };
+  const longer = {
+    ...text,
+    declaredType: engine === 'postgresql' ? 'character varying(60)' : 'varchar(60)',
+    length: 60,
+    ...characters,
+  };
+  return [
+    [{ kind: 'retype', table: vessel, columns: [key(vessel, 'vessel_id', wide)] }],
+    [
+      { ...reference, rows: 'checked' },
+      { kind: 'retype', table: call, columns: [key(call, 'vessel_id', wide), key(vessel, 'vessel_id', wide)] },
+    ],
+    [{ kind: 'retype', table: vessel, columns: [key(vessel, 'name', longer)] }],
+    [{ kind: 'retype', table: tableId('port', 'ticket'), columns: [key(tableId('port', 'ticket'), 'ticket_no', wide)] }],
+  ];
+}
+
 for (const engine of enginesAtHand)
   describe.each(modes)(`${engine}, %s`, (mode) => {
     const live = liveEngine(engine).use();
-    for (const [kind, tried] of Object.entries(samples))
+    const all: readonly (readonly [kind: string, tried: readonly Sample[]])[] = [
+      ...Object.entries(samples),
+      ['retype', retypes(engine)],
+    ];
+    for (const [kind, tried] of all)
       for (const [i, sample] of tried.entries())
         test(`${kind} ${i + 1}: the catalogue is as foretold, and as before afterwards`, () =>
           there(live, sample, { engine, mode }));
-    for (const [kind, tried] of Object.entries(samples))
+    for (const [kind, tried] of all)
       for (const [i, sample] of tried.entries())
         // What repairs changed is kept row by row.
         if (!sample.some((operation) => 'sideTable' in operation))

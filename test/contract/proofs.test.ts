@@ -38,10 +38,16 @@ const claims: Readonly<Record<Claim['kind'], Claim>> = {
   oneOf: { kind: 'oneOf', column: 'state', values: ['open', 'shut'] },
   noneOf: { kind: 'noneOf', column: 'state', values: ['N/A'] },
   notBlank: { kind: 'notBlank', column: 'state' },
+  between: { kind: 'between', column: 'weight', least: '0', most: '40' },
+  noLonger: { kind: 'noLonger', column: 'state', characters: 6 },
   ofForm: { kind: 'ofForm', column: 'state', form: 'integer' },
+  asWritten: { kind: 'asWritten', column: 'state', form: 'integer' },
+  decimals: { kind: 'decimals', column: 'weight', most: 2 },
+  inZone: { kind: 'inZone', column: 'starts', zone: 'Europe/Berlin' },
 };
-// No docket keeps a form by a check: a column of the type that it has is what is advised.
-const kept = Object.values(claims).filter(({ kind }) => kind !== 'ofForm');
+// No docket keeps these by a check: a column of the type that it has is what is advised.
+const byType: readonly Claim['kind'][] = ['ofForm', 'asWritten', 'decimals', 'inZone'];
+const kept = Object.values(claims).filter(({ kind }) => !byType.includes(kind));
 
 const breaking: readonly (readonly [what: string, operation: Operation, kinds: readonly Proof['kind'][]])[] = [
   ['NOT NULL', { kind: 'setNotNull', table: stay, column: 'state' }, ['null']],

@@ -3,8 +3,8 @@
 
 import { CatalogueError } from './CatalogueError';
 import type { ColumnId, TableId } from './identifiers';
-import { heirsOf, referencesTo } from './lookups';
-import type { Catalogue, Table } from './model';
+import { findSequence, heirsOf, referencesTo } from './lookups';
+import type { Catalogue, Sequence, Table } from './model';
 import { once } from '../once';
 
 export class Draft {
@@ -22,6 +22,8 @@ export class Draft {
   private readonly added = new Set<TableId>();
   /** Names of sequences by what they were at first, each behind its schema. */
   private readonly sequences = new Map<string, string>();
+  /** Sequences that are otherwise now, by what they were called at first. */
+  private readonly numbering = new Map<string, Partial<Sequence>>();
 
   constructor(private readonly catalogue: Catalogue) {
     this.order = orderOf(catalogue);
@@ -89,10 +91,31 @@ export class Draft {
 
   /** A sequence goes by another name from now on. */
   renameSequence({ schema, from, to }: { readonly schema: string; readonly from: string; readonly to: string }): void {
-    const place = (name: string): string => `${schema}\0${name}`;
-    const [first] = [...this.sequences].find(([at, now]) => now === from && at.startsWith(place(''))) ?? [place(from)];
-    if (first === place(to)) this.sequences.delete(first);
+    const first = this.firstOf(schema, from);
+    if (first === placeOf(schema, to)) this.sequences.delete(first);
     else this.sequences.set(first, to);
+  }
+
+  private firstOf(schema: string, name: string): string {
+    const [first] = [...this.sequences].find(([at, now]) => now === name && at.startsWith(placeOf(schema, ''))) ?? [];
+    return first ?? placeOf(schema, name);
+  }
+
+  /** The sequence that a column of the catalogue owns, as it is now; null where it has none. */
+  sequenceOf(column: ColumnId): Sequence | null {
+    const [first] = [...this.renamed].find(([, now]) => now === column) ?? [column];
+    const sequence = findSequence(this.catalogue, first);
+    if (!sequence) return null;
+    const place = placeOf(sequence.schema, sequence.name);
+    return { ...sequence, ...this.numbering.get(place), name: this.sequences.get(place) ?? sequence.name };
+  }
+
+  /** A sequence ends elsewhere, or counts in another type. */
+  changeSequence({ schema, name }: Pick<Sequence, 'schema' | 'name'>, change: Pick<Sequence, 'type' | 'maximum'>): void {
+    const first = this.firstOf(schema, name);
+    const own = this.catalogue.sequences.find((one) => placeOf(one.schema, one.name) === first);
+    if (own?.type === change.type && own.maximum === change.maximum) this.numbering.delete(first);
+    else this.numbering.set(first, change);
   }
 
   /** Tables that refer to one. */
@@ -126,7 +149,7 @@ export class Draft {
   /** The same catalogue when nothing has changed. */
   done(): Catalogue {
     if (
-      this.sequences.size + this.now.size + this.added.size === 0 &&
+      this.sequences.size + this.numbering.size + this.now.size + this.added.size === 0 &&
       [...this.changed].every(([id, table]) => this.catalogue.tables[this.order.get(id) ?? -1] === table)
     )
       return this.catalogue;
@@ -134,14 +157,15 @@ export class Draft {
       this.nameNow(table.id).map((id) => this.reading(this.changed.get(id) ?? table)),
     );
     const tables = [...there, ...[...this.added].flatMap((id) => this.changed.get(id) ?? [])];
-    if (this.renamed.size === 0 && this.sequences.size === 0) return { ...this.catalogue, tables };
+    if (this.renamed.size + this.sequences.size + this.numbering.size === 0) return { ...this.catalogue, tables };
     const now = (id: ColumnId): ColumnId => this.renamed.get(id) ?? id;
     return {
       ...this.catalogue,
       tables,
       sequences: this.catalogue.sequences.map((one) => ({
         ...one,
-        name: this.sequences.get(`${one.schema}\0${one.name}`) ?? one.name,
+        ...this.numbering.get(placeOf(one.schema, one.name)),
+        name: this.sequences.get(placeOf(one.schema, one.name)) ?? one.name,
         ownedBy: one.ownedBy && now(one.ownedBy),
       })),
       joins: this.catalogue.joins.map(({ left, right }) => ({ left: now(left), right: now(right) })),
@@ -154,6 +178,10 @@ export class Draft {
       ? { ...table, readsFrom: table.readsFrom.flatMap((id) => this.nameNow(id)) }
       : table;
   }
+}
+
+function placeOf(schema: string, name: string): string {
+  return `${schema}\0${name}`;
 }
 
 const orderOf = once(({ tables }: Catalogue): ReadonlyMap<TableId, number> => new Map(tables.map((table, i) => [table.id, i])));

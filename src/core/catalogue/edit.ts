@@ -2,7 +2,7 @@
 
 import { CatalogueError } from './CatalogueError';
 import { constraintId } from './identifiers';
-import { type Constraint, type Index, ordinaryMethod, type Table } from './model';
+import { type Column, type Constraint, type Index, ordinaryMethod, type Table } from './model';
 
 type Key = Extract<Constraint, { kind: 'primary key' | 'unique' }>;
 
@@ -63,5 +63,18 @@ export function withNullability(table: Table, names: readonly string[], nullable
   return {
     ...table,
     columns: table.columns.map((c) => (names.includes(c.name) && c.nullable !== nullable ? { ...c, nullable } : c)),
+  };
+}
+
+/** What a column holds, and how that is compared. */
+export type Shape = Pick<Column, 'declaredType' | 'family' | 'comparable' | 'length' | 'precision' | 'scale' | 'collation'> &
+  Pick<Partial<Column>, 'comparedAs' | 'characterSet'>;
+
+export function shapeOf(column: Column): Shape {
+  const { declaredType, family, comparable, length, precision, scale, collation, comparedAs, characterSet } = column;
+  return {
+    ...{ declaredType, family, comparable, length, precision, scale, collation },
+    ...(comparedAs !== undefined && { comparedAs }),
+    ...(characterSet !== undefined && { characterSet }),
   };
 }

@@ -1,7 +1,8 @@
 // What an engine is, beside what is asked of it and written to it: what it can do, how it names and stores. Pure data and pure functions,
 // on which every room of the core rests that must know.
 
-import type { Column, NamedKind, NullsInUnique, ReferentialAction, Table } from '../catalogue/model';
+import type { Shape } from '../catalogue/edit';
+import type { Column, NamedKind, NullsInUnique, ReferentialAction, Table, TypeFamily } from '../catalogue/model';
 
 export interface EngineFacts {
   /** For every text that names it. */
@@ -82,6 +83,22 @@ export interface TypeRules {
   readonly fixedBytes: (column: Pick<Column, 'declaredType'>) => number | null;
   /** The largest whole number that the type holds; null for one without such a bound. */
   readonly largest: (column: Pick<Column, 'declaredType'>) => number | null;
+  /** The smallest. */
+  readonly smallest: (column: Pick<Column, 'declaredType'>) => number | null;
+  /** Where a sequence of the type ends by itself, where sequences have types. */
+  readonly sequenceEnd?: (declaredType: string) => string | undefined;
+  /** Whole numbers of more bytes and the same sign, the next first. */
+  readonly wider: (column: Pick<Column, 'declaredType'>) => readonly Shape[];
+  /** A number of as many decimals that is exact. */
+  readonly exact: (decimals: number) => Shape;
+  /** The same moment with its zone told; null where no type does that and holds as much. */
+  readonly zoned: (column: Column) => Shape | null;
+  /** What a text of a form should have been; null where the engine has no such type. */
+  readonly typeFor: (form: TypeFamily) => Shape | null;
+  /** The same text in an encoding that has every character of Unicode; null where it has them already, or where that is no matter of a column. */
+  readonly inUnicode: (column: Column) => Shape | null;
+  /** What a column and the key that it refers to have in common, where the server joins no others. */
+  readonly refersAs?: (column: Column) => string;
   /** Whether a moment tells its zone; null for what is no moment. */
   readonly zoneOf: (column: Pick<Column, 'declaredType'>) => 'with' | 'without' | null;
   /** Of a column that numbers rows, as the server spells it. */

@@ -14,7 +14,17 @@ export type Claim =
   /** None of these values occurs; compared as text. */
   | { readonly kind: 'noneOf'; readonly column: string; readonly values: readonly string[] }
   /** No value but these occurs; compared as text. */
-  | { readonly kind: 'oneOf'; readonly column: string; readonly values: readonly string[] };
+  | { readonly kind: 'oneOf'; readonly column: string; readonly values: readonly string[] }
+  /** Between two numbers, both allowed; null where it is open to that side. */
+  | { readonly kind: 'between'; readonly column: string; readonly least: string | null; readonly most: string | null }
+  /** As many characters at most. */
+  | { readonly kind: 'noLonger'; readonly column: string; readonly characters: number }
+  /** A number that needs no more decimals, as the server writes it. */
+  | { readonly kind: 'decimals'; readonly column: string; readonly most: number }
+  /** A text of a form that is written as the server writes what it reads there: `7`, not `007`. */
+  | { readonly kind: 'asWritten'; readonly column: string; readonly form: Form }
+  /** A local time that there is in a zone: none that was skipped when clocks were put forward. */
+  | { readonly kind: 'inZone'; readonly column: string; readonly zone: string };
 
 export function columnsOfClaim(claim: Claim): readonly string[] {
   return claim.kind === 'ordered' ? [claim.first, claim.second] : [claim.column];
@@ -33,7 +43,17 @@ export function breaks(claim: Claim, text: string): boolean {
       return claim.values.includes(text);
     case 'oneOf':
       return !claim.values.includes(text);
+    case 'between':
+      return (
+        (claim.least !== null && Number(text) < Number(claim.least)) || (claim.most !== null && Number(text) > Number(claim.most))
+      );
+    case 'noLonger':
+      return [...text].length > claim.characters;
+    case 'decimals':
+      return (text.split('.')[1] ?? '').length > claim.most;
     case 'ordered':
+    case 'asWritten':
+    case 'inZone':
       return false;
   }
 }
@@ -53,12 +73,28 @@ export function claimInWords(claim: Claim): string {
       return `${claim.column} is none of ${claim.values.map((value) => JSON.stringify(value)).join(', ')}`;
     case 'oneOf':
       return `${claim.column} is one of ${claim.values.map((value) => JSON.stringify(value)).join(', ')}`;
+    case 'between':
+      return `${claim.column} is ${rangeInWords(claim.least, claim.most)}`;
+    case 'noLonger':
+      return `${claim.column} has ${claim.characters} characters at most`;
+    case 'decimals':
+      return `${claim.column} has ${claim.most} decimals at most`;
+    case 'asWritten':
+      return `${claim.column} is written as the server writes ${claim.form}`;
+    case 'inZone':
+      return `${claim.column} is a time that there is in ${claim.zone}`;
   }
+}
+
+function rangeInWords(least: string | null, most: string | null): string {
+  if (least === null) return `${most} at most`;
+  return most === null ? `${least} at least` : `from ${least} to ${most}`;
 }
 
 export function keyOfClaim(claim: Claim): string {
   switch (claim.kind) {
     case 'ofForm':
+    case 'asWritten':
       return JSON.stringify([claim.kind, claim.column, claim.form]);
     case 'notNegative':
     case 'notBlank':
@@ -68,14 +104,25 @@ export function keyOfClaim(claim: Claim): string {
     case 'noneOf':
     case 'oneOf':
       return JSON.stringify([claim.kind, claim.column, claim.values]);
+    case 'between':
+      return JSON.stringify([claim.kind, claim.column, claim.least, claim.most]);
+    case 'noLonger':
+      return JSON.stringify([claim.kind, claim.column, claim.characters]);
+    case 'decimals':
+      return JSON.stringify([claim.kind, claim.column, claim.most]);
+    case 'inZone':
+      return JSON.stringify([claim.kind, claim.column, claim.zone]);
   }
 }
 
 const digits = /^[+-]?\d{1,18}$/;
 const fraction = /^[+-]?(\d{1,18}\.\d{1,18}|\.\d{1,18})$/;
-const day = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
-const moment =
-  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])[ T]([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d+)?)?(Z|[+-]\d{2}(:?\d{2})?)?$/;
+// A day that there is: no year 0, no 30 February, and 29 February in leap years only.
+const leap = String.raw`(\d\d(0[48]|[2468][048]|[13579][26])|([02468][048]|[13579][26])00)`;
+const ofAnyYear = String.raw`((0[13578]|1[02])-(0[1-9]|[12]\d|3[01])|(0[469]|11)-(0[1-9]|[12]\d|30)|02-(0[1-9]|1\d|2[0-8]))`;
+const calendar = String.raw`(?!0000)(\d{4}-${ofAnyYear}|${leap}-02-29)`;
+const day = new RegExp(`^${calendar}$`);
+const moment = new RegExp(String.raw`^${calendar}[ T]([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d+)?)?(Z|[+-]\d{2}(:?\d{2})?)?$`);
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 const truth = /^(true|false|t|f|yes|no|y|n)$/i;
 
@@ -88,6 +135,11 @@ export const formPatterns: Readonly<Record<Form, RegExp>> = {
   uuid,
   boolean: truth,
 };
+
+/** A number as it is written into a condition: no exponent, no more digits than a server keeps. */
+export const plainNumber = /^-?\d{1,30}(\.\d{1,30})?$/;
+/** A time zone by its name (IANA, "Theory and pragmatics of the tz code and data"). */
+export const zoneName = /^[A-Za-z][A-Za-z0-9_+-]{0,30}(\/[A-Za-z0-9_+-]{1,30}){0,2}$/;
 
 /** The form of a value; null when it has none of them. An integer is not called a decimal, nor a day a moment. */
 export function formOf(text: string): Form | null {

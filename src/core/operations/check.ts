@@ -1,9 +1,10 @@
 // What must be true before and after an operation. Each check counts what speaks against it, so
 // zero always means good.
 
+import type { Shape } from '../catalogue/edit';
 import { type TableId, tableId } from '../catalogue/identifiers';
-import { findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
-import type { Catalogue, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
+import { findColumn, findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
+import type { Catalogue, Column, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
@@ -69,6 +70,17 @@ export type Check =
   /** The default of a column is, or is not, spelt like this; null for none. */
   | { readonly kind: 'defaultIs'; readonly table: TableId; readonly column: string; readonly expression: string | null }
   | { readonly kind: 'defaultIsNot'; readonly table: TableId; readonly column: string; readonly expression: string | null }
+  /** Columns that are not of this type and collation, and references that are not there. */
+  | {
+      readonly kind: 'shapeDiffers';
+      readonly table: TableId;
+      readonly columns: readonly { readonly table: TableId; readonly column: string; readonly shape: Shape }[];
+      readonly references?: readonly { readonly table: TableId; readonly name: string }[];
+      /** Only while this reference is there. */
+      readonly held?: { readonly table: TableId; readonly name: string };
+    }
+  /** What the server lets no column change its type for: views that read it, triggers and policies that name it. */
+  | { readonly kind: 'restsOn'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'triggerMissing'; readonly table: TableId; readonly trigger: string }
   /** `sequence`: its schema and name, as a table's. */
   | { readonly kind: 'sequenceMissing'; readonly table: TableId; readonly sequence: TableId }
@@ -110,7 +122,7 @@ export function isOfDefinition(check: Check): check is DefinitionCheck {
   return ['constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(check.kind);
 }
 
-const ofRows = ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing'];
+const ofRows = ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing', 'restsOn'];
 
 /** Whether a script stops before its first step for it; whether a step is in force already is asked beside the step. */
 export function stopsScript(check: Check): boolean {
@@ -156,6 +168,10 @@ export function describeCheck(check: Check): string {
     case 'defaultIs':
     case 'defaultIsNot':
       return describeDefault(check);
+    case 'shapeDiffers':
+      return describeShapes(check);
+    case 'restsOn':
+      return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'triggerIs':
     case 'triggerMissing':
       return describeTrigger(check);
@@ -189,6 +205,11 @@ function describeIndex({ kind, name, table }: Extract<Check, { kind: 'indexMissi
   return `index ${name} on ${table} ${kind === 'indexPresent' ? 'still there' : 'not valid: its build was interrupted'}`;
 }
 
+function describeShapes({ columns, references = [] }: Extract<Check, { kind: 'shapeDiffers' }>): string {
+  const some = columns.map(({ table, column, shape }) => `${table}.${column} not ${shape.declaredType}`).join(', ');
+  return references.length === 0 ? some : `${some}, or not referred to by ${references.map(({ name }) => name).join(', ')}`;
+}
+
 function describeTrigger(check: Extract<Check, { kind: 'triggerIs' | 'triggerMissing' }>): string {
   if (check.kind === 'triggerMissing') return `trigger ${check.trigger} missing on ${check.table}`;
   return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
@@ -216,8 +237,23 @@ export function isShown(check: Check, catalogue: Catalogue): boolean {
   if (check.kind === 'tablePresent') return findTable(catalogue, check.table) === null;
   if (check.kind === 'sequenceMissing')
     return catalogue.sequences.some(({ schema, name }) => tableId(schema, name) === check.sequence);
+  if (check.kind === 'shapeDiffers') return areShapedSo(check, catalogue);
   const table = findTable(catalogue, check.table);
   return table !== null && isShownOf(table, check);
+}
+
+function areShapedSo(
+  { columns, references = [], held }: Extract<Check, { kind: 'shapeDiffers' }>,
+  catalogue: Catalogue,
+): boolean {
+  const isSo = (own: Column | null, { declaredType, collation }: Shape): boolean =>
+    own !== null && own.declaredType === declaredType && own.collation === collation;
+  const isThere = ({ table, name }: { readonly table: TableId; readonly name: string }): boolean =>
+    findTable(catalogue, table)?.constraints.some((one) => one.name === name) ?? false;
+  if (held && !isThere(held)) return true;
+  return (
+    columns.every(({ table, column, shape }) => isSo(findColumn(catalogue, table, column), shape)) && references.every(isThere)
+  );
 }
 
 type Shown = Pick<Constraint, 'columns' | 'validated'>;

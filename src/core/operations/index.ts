@@ -23,15 +23,16 @@ import { renameIndex } from './rename-index';
 import { renameSequence } from './rename-sequence';
 import { renameTable } from './rename-table';
 import { renameTrigger } from './rename-trigger';
-import { declareAgain, removeConstraint } from './remove-constraint';
-import { buildAgain, removeIndex } from './remove-index';
+import { declareAgain, removeConstraint } from './removing';
+import { buildAgain, removeIndex } from './removing';
 import { replaceKey, restoreKey } from './replace-key';
+import { retype } from './retype';
 import { bringBack, setAside } from './set-aside';
 import { setDefault } from './set-default';
 import { dropNotNull, setNotNull } from './set-not-null';
 import { dropKept } from './side-table';
-import { switchReference } from './switch-reference';
-import { switchTrigger } from './switch-trigger';
+import { switchReference } from './switching';
+import { switchTrigger } from './switching';
 
 /** What is known of each kind. */
 export const kinds = {
@@ -45,7 +46,7 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
-  ...{ setDefault, switchTrigger, switchReference },
+  ...{ retype, setDefault, switchTrigger, switchReference },
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },

@@ -7,6 +7,7 @@ import { engineNames, type EngineName } from '../engines/name';
 import { isRemovable } from './again';
 import { asItIs } from './add-foreign-key';
 import { sideTableOf } from './side-table';
+import { shapeOf } from '../catalogue/edit';
 import { columnId, tableId, type TableId } from '../catalogue/identifiers';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { sketch } from '../../../test/kit/sketch';
@@ -40,6 +41,7 @@ const port: Catalogue = {
 const kinds = [
   'numberRows',
   'numberItself',
+  'retype',
   'addPrimaryKey',
   'addUnique',
   'replaceKey',
@@ -95,6 +97,13 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       return column.family === 'integer' && column.default === null && column.identity === null
         ? { kind, table: table.id, column: column.name }
         : null;
+    case 'retype': {
+      const before = shapeOf(column);
+      const text = { declaredType: `character varying(${n + 100})`, length: n + 100 };
+      const after = { ...before, ...(column.family === 'text' ? text : { declaredType: c % 2 === 0 ? 'bigint' : 'smallint' }) };
+      if (column.family !== 'text' && column.family !== 'integer') return null;
+      return { kind, table: table.id, columns: [{ table: table.id, column: column.name, before, after }] };
+    }
     case 'addPrimaryKey': {
       const nullableBefore = column.nullable ? [column.name] : [];
       return key ? null : { kind, table: table.id, name: `pk_${n}`, columns: [column.name], nullableBefore, index: null };

@@ -4,7 +4,7 @@ import type { Draft } from '../catalogue/draft';
 import type { TableId } from '../catalogue/identifiers';
 import { declaredUniques, getTable } from '../catalogue/lookups';
 import type { Catalogue, Table } from '../catalogue/model';
-import { type Claim, claimInWords, keyOfClaim } from '../evidence/claims';
+import { type Claim, claimInWords, type Form, keyOfClaim } from '../evidence/claims';
 import { counted } from '../naming/words';
 import type { Beside, Candidate } from './beside';
 import type { Check } from './check';
@@ -52,6 +52,9 @@ export type Filling =
   | { readonly kind: 'column'; readonly column: string }
   /** The value that the parent has in a column of its own. */
   | { readonly kind: 'parent'; readonly reference: FittedReference; readonly column: string }
+  /** What the server writes that has read it. */
+  | { readonly kind: 'asWritten'; readonly form: Form }
+  | { readonly kind: 'rounded'; readonly decimals: number }
   /** The value of the row that is kept of several, in the column that is referred to. */
   | { readonly kind: 'kept'; readonly column: string };
 
@@ -288,6 +291,10 @@ function fillingInWords(filling: Filling): string {
       return `filled from ${filling.column}`;
     case 'parent':
       return `filled from ${filling.reference.parent}.${filling.column}`;
+    case 'asWritten':
+      return `written as the server writes ${filling.form}`;
+    case 'rounded':
+      return `rounded to ${counted(filling.decimals, 'decimal')}`;
     case 'kept':
       return 'pointed to the row that is kept';
   }

@@ -1,11 +1,13 @@
 // The order in which operations are carried out, and what becomes two steps on an engine that can do better in two.
 
+import type { Shape } from '../catalogue/edit';
 import { getTable } from '../catalogue/lookups';
 import type { Catalogue } from '../catalogue/model';
 import { traitsOf } from '../engines/facts';
 import type { Candidate } from '../operations/beside';
 import { kindOf, type Operation } from '../operations/index';
 import { referenceIn } from '../operations/reference';
+import type { Retyped } from '../operations/retype';
 import type { OwnPlanning } from './ownPlanning';
 import { isRenaming, renamesInTurn } from './renames';
 
@@ -15,11 +17,47 @@ export function inTurn(candidates: readonly Candidate[], catalogue: Catalogue, o
   const split = done.flatMap(({ finding, operation }) =>
     inTwo(operation, catalogue).map((part) => ({ finding, operation: part })),
   );
-  const sorted = split.sort((a, b) => kindOf(a.operation).rank - kindOf(b.operation).rank);
+  const sorted = retypedOnce(split).sort((a, b) => kindOf(a.operation).rank - kindOf(b.operation).rank);
   const first = sorted.findIndex(isRenaming);
   if (first < 0) return sorted;
   const others = sorted.filter((candidate) => !isRenaming(candidate));
   return [...others.slice(0, first), ...renamesInTurn(sorted.filter(isRenaming), catalogue), ...others.slice(first)];
+}
+
+// Two remedies may want the same of a column, or want it to be as another that the docket changes as well: it becomes so once, and last
+// where it follows another.
+function retypedOnce(candidates: readonly Candidate[]): Candidate[] {
+  const retypes = candidates.flatMap(({ operation }) => (operation.kind === 'retype' ? operation.columns : []));
+  const chosen = new Map(retypes.filter(({ like }) => !like).map((one) => [placeOf(one), one.after]));
+  const following = new Map(retypes.flatMap((one) => (one.like ? [[placeOf(one), one.like] as const] : [])));
+  const becomes = (place: string, seen: readonly string[] = []): Shape | undefined => {
+    const like = following.get(place);
+    return chosen.get(place) ?? (like && !seen.includes(place) ? becomes(placeOf(like), [...seen, place]) : undefined);
+  };
+  const done = new Set<string>();
+  const fitted = (one: Retyped): readonly Retyped[] => {
+    const place = placeOf(one);
+    const after = (one.like && becomes(placeOf(one.like))) ?? one.after;
+    const isDone = (one.like && chosen.has(place)) || isAlike(one.before, after) || done.size === done.add(place).size;
+    return isDone ? [] : [{ ...one, after }];
+  };
+  const isFollowing = ({ operation }: Candidate): boolean =>
+    operation.kind === 'retype' && operation.columns.some(({ like }) => like !== undefined);
+  const once = [...candidates.filter((one) => !isFollowing(one)), ...candidates.filter(isFollowing)].flatMap((candidate) => {
+    const { operation } = candidate;
+    if (operation.kind !== 'retype') return [candidate];
+    const columns = operation.columns.flatMap(fitted);
+    return columns.length === 0 ? [] : [{ ...candidate, operation: { ...operation, columns } }];
+  });
+  return once;
+}
+
+function placeOf({ table, column }: { readonly table: string; readonly column: string }): string {
+  return `${table}\0${column}`;
+}
+
+function isAlike(one: Shape, other: Shape): boolean {
+  return one.declaredType === other.declaredType && one.collation === other.collation;
 }
 
 // Where a constraint can be added without a look at the rows, they are looked at last, while everybody works.

@@ -24,6 +24,7 @@ import { repeatsRemedy } from './rows/repeats';
 import { standInsRemedy } from './rows/stand-ins';
 import { promoteRemedy, uniqueRemedy } from './unique';
 import { switchRemedy } from './switch';
+import { retypeRemedy } from './types/retype';
 import { validateRemedy } from './validate';
 
 export const remedies = {
@@ -44,6 +45,7 @@ export const remedies = {
   rename: renameRemedy,
   drop: dropRemedy,
   default: defaultRemedy,
+  retype: retypeRemedy,
   switch: switchRemedy,
   byHand: byHandRemedy,
 };

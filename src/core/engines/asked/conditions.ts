@@ -1,7 +1,8 @@
 // Claims about values, and orphans, as conditions. Values are quoted as literals: they were read from the data, and are written back into it.
 
-import { type Claim, columnsOfClaim } from '../../evidence/claims';
+import { type Claim, columnsOfClaim, plainNumber } from '../../evidence/claims';
 import type { FittedReference } from '../../operations/reference';
+import { DialectError } from '../DialectError';
 import type { Spelling } from './spelling';
 
 export interface Conditions {
@@ -22,7 +23,7 @@ export interface Conditions {
   ) => string;
 }
 
-export function conditionsBy({ quote, literal, asText, rowsOf, claims }: Spelling): Conditions {
+export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }: Spelling): Conditions {
   const text = (name: string): string => asText(quote(name));
   const listed = (values: readonly string[]): string => values.map(literal).join(', ');
 
@@ -46,6 +47,16 @@ export function conditionsBy({ quote, literal, asText, rowsOf, claims }: Spellin
         return claims.oneOf(claim.column, listed(claim.values));
       case 'oneOf':
         return `${quote(claim.column)} is not null and ${claims.noneOf(claim.column, listed(claim.values))}`;
+      case 'between':
+        return `not (${keptCondition(claim)})`;
+      case 'noLonger':
+        return `${length(claim.column)} > ${whole(claim.characters)}`;
+      case 'decimals':
+        return claims.moreDecimals(claim.column, whole(claim.most));
+      case 'asWritten':
+        return claims.otherwiseWritten(claim.column, claim.form);
+      case 'inZone':
+        return claims.skippedIn(claim.column, literal(claim.zone));
     }
   }
 
@@ -61,7 +72,17 @@ export function conditionsBy({ quote, literal, asText, rowsOf, claims }: Spellin
         return `${text(claim.column)} in (${listed(claim.values)})`;
       case 'noneOf':
         return `${text(claim.column)} not in (${listed(claim.values)})`;
+      case 'between':
+        return [
+          ...(claim.least === null ? [] : [`${quote(claim.column)} >= ${bound(claim.least)}`]),
+          ...(claim.most === null ? [] : [`${quote(claim.column)} <= ${bound(claim.most)}`]),
+        ].join(' and ');
+      case 'noLonger':
+        return `${length(claim.column)} <= ${whole(claim.characters)}`;
       case 'ofForm':
+      case 'asWritten':
+      case 'decimals':
+      case 'inZone':
         return `not (${brokenCondition(claim)})`;
     }
   }
@@ -82,4 +103,14 @@ export function conditionsBy({ quote, literal, asText, rowsOf, claims }: Spellin
   }
 
   return { spokenOfCondition, brokenCondition, keptCondition, orphanCondition };
+}
+
+function whole(count: number): string {
+  if (!Number.isSafeInteger(count) || count < 0) throw new DialectError(`${count} is no count.`);
+  return String(count);
+}
+
+function bound(text: string): string {
+  if (!plainNumber.test(text)) throw new DialectError(`${JSON.stringify(text)} is no number that can be compared with.`);
+  return text;
 }

@@ -113,6 +113,17 @@ function againstClaim({ quote, literal, later }: Proving, claim: Claim, table: T
     }
     case 'ordered':
       return `${quote(claim.first)} = ${quote(claim.second)} + ${later(columnOf(table, claim.second))}`;
+    case 'between':
+      return `${quote(claim.column)} = ${claim.most === null ? `${claim.least} - 1` : `${claim.most} + 1`}`;
+    case 'noLonger':
+      return `${quote(claim.column)} = repeat('x', ${claim.characters + 1})`;
+    case 'asWritten':
+      return `${quote(claim.column)} = '007'`;
+    case 'decimals':
+      return `${quote(claim.column)} = 0.${'0'.repeat(claim.most)}1`;
+    // Clocks were put forward on that night nearly everywhere where they are.
+    case 'inZone':
+      return `${quote(claim.column)} = '2024-03-31 02:30:00'`;
   }
 }
 

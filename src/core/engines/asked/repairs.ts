@@ -52,6 +52,10 @@ export function repairingBy({ quote, literal, isNull, ...by }: Spelling & Condit
         return `child.${quote(filling.column)}`;
       case 'parent':
         return parentValue(filling);
+      case 'asWritten':
+        return by.claims.asWritten(`child.${quote(column)}`, filling.form);
+      case 'rounded':
+        return by.claims.rounded(`child.${quote(column)}`, filling.decimals);
       case 'kept': {
         const at = rows.kind === 'childrenOfRepeats' ? rows.reference.parentColumns.indexOf(filling.column) : -1;
         if (at < 0)

@@ -35,4 +35,13 @@ export interface ClaimSpelling {
   /** True of a value that is one of a list of constants, and of one that is not, where rows are looked at. */
   readonly oneOf: (name: string, list: string) => string;
   readonly noneOf: (name: string, list: string) => string;
+  /** True of a text of a form that the server, having read it, would write otherwise. */
+  readonly otherwiseWritten: (name: string, form: Form) => string;
+  /** A text of a form as the server writes it that has read it. */
+  readonly asWritten: (expression: string, form: Form) => string;
+  readonly rounded: (expression: string, decimals: number) => string;
+  /** True of a number that needs more decimals, as the server writes it. */
+  readonly moreDecimals: (name: string, most: string) => string;
+  /** True of a local time that is skipped in a zone. */
+  readonly skippedIn: (name: string, zone: string) => string;
 }

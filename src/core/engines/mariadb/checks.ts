@@ -1,3 +1,4 @@
+import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
 import { brokenCondition, orphanCondition } from './spelling';
@@ -75,6 +76,16 @@ const written: {
   indexBroken: () => 'select 0',
   defaultIs: (check, variant) => `${column(check.table, check.column)} and ${variant.defaultIs(check.expression)}`,
   defaultIsNot: (check, variant) => `${column(check.table, check.column)} and not (${variant.defaultIs(check.expression)})`,
+  shapeDiffers: ({ columns, references = [], held }, variant) => {
+    const counts = [
+      ...columns.map(({ table, column: name, shape }) => unless(shaped(table, name, shape))),
+      ...references.map((key) => unless(constraint(key, variant))),
+    ].map((query) => `(${query})`);
+    const while_ = held ? ` * (select count(*) from (${constraint(held, variant)} limit 1) as present)` : '';
+    return `select (${counts.join('\n  + ')})${while_}`;
+  },
+  // Views are read anew.
+  restsOn: () => 'select 0',
   triggerMissing: (check) => {
     const { schema } = tableNames(check.table);
     return unless(
@@ -185,6 +196,13 @@ function isThere({ table, column: name }: { readonly table: TableId; readonly co
 
 function columnNamed(table: TableId, name: string): string {
   return `from information_schema.columns where ${isTable(table)} and ${sameName('column_name', name)}`;
+}
+
+// The width of a whole number is said by some servers, and not by others.
+function shaped(table: TableId, name: string, { declaredType, collation }: Shape): string {
+  const withoutWidth = (type: string): string => `regexp_replace(${type}, 'int[(][0-9]+[)]', 'int')`;
+  const type = `${withoutWidth('column_type')} = ${withoutWidth(literal(declaredType))}`;
+  return `${isThere({ table, column: name })} and ${type} and collation_name ${collation === null ? 'is null' : `= ${literal(collation)}`}`;
 }
 
 /** Counts one when a query finds nothing. */

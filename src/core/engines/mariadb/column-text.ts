@@ -13,6 +13,12 @@ export function withCounting(definition: string): string {
   return withAfterType(definition, 'NOT NULL AUTO_INCREMENT');
 }
 
+/** Another type, with its encoding and collation, said in the definition of a column; all else stays as it is said. */
+export function withType(definition: string, type: string): string {
+  const tokens = tokensOf(definition);
+  return `${type}${definition.slice(tokens[endOfType(tokens) - 1]?.to ?? 0)}`;
+}
+
 function withAfterType(definition: string, words: string): string {
   const tokens = tokensOf(definition);
   const at = endOfType(tokens);

@@ -1,17 +1,22 @@
 // What servers of this family do of themselves, and what they refuse: how a docket is planned for them.
 
+import type { Draft } from '../../catalogue/draft';
+import type { Shape } from '../../catalogue/edit';
 import { foreignKeysOf, getTable, primaryKeyOf } from '../../catalogue/lookups';
-import { type Catalogue, type Column, ordinaryMethod, type Table } from '../../catalogue/model';
+import { type Catalogue, ordinaryMethod, type Table } from '../../catalogue/model';
 import type { AddForeignKey } from '../../operations/add-foreign-key';
 import type { Candidate } from '../../operations/beside';
 import { kindOf, type Operation } from '../../operations/index';
 import type { NumberRows } from '../../operations/number-rows';
 import type { Ground } from '../../operations/operation';
 import { Refusal } from '../../operations/refusal';
+import { referencesAt, type Retype, type Retyped } from '../../operations/retype';
 import type { Redefined } from '../../operations/set-not-null';
 import type { OwnPlanning } from '../../plan/ownPlanning';
 import { factsOf } from '../facts';
-import { withCounting, withNullability } from './column-text';
+import { withCounting, withNullability, withType } from './column-text';
+import { encodingText, typeText } from './quote';
+import { refersAs } from './types';
 import { inOneRebuild, type ServesToo } from './rebuilds';
 
 export function planningFor(servesToo: ServesToo): OwnPlanning {
@@ -114,6 +119,8 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
         return new Refusal(`${table().id} has a column that counts, ${counts.name}: a table of this server has one at most.`);
       return before === undefined ? operation : { ...operation, definition: { before, after: withCounting(before) } };
     }
+    case 'retype':
+      return retyped(operation, current);
     case 'dropNotNull': {
       const former = definitionOf(table(), operation.column);
       return former === undefined ? operation : { ...operation, definition: withNullability(former, true), former };
@@ -121,6 +128,21 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
     default:
       return operation;
   }
+}
+
+// All of a column has to be said again, and what refers to it or from it made again.
+function retyped(operation: Retype, current: Draft): Operation {
+  const columns = operation.columns.map((one): Retyped => {
+    const before = definitionOf(current.get(one.table), one.column);
+    return before === undefined ? one : { ...one, definition: { before, after: withType(before, typeIn(one.after)) } };
+  });
+  const references = referencesAt(columns, current).map((key) => ({ ...key, rows: 'checked' as const }));
+  return { ...operation, columns, ...(references.length > 0 && { references }) };
+}
+
+function typeIn({ declaredType, characterSet, collation }: Shape): string {
+  const encoded = characterSet === undefined ? '' : ` character set ${encodingText(characterSet)}`;
+  return `${typeText(declaredType)}${encoded}${collation === null ? '' : ` collate ${encodingText(collation)}`}`;
 }
 
 // A reference empties one of them when its parent goes or changes.
@@ -167,12 +189,6 @@ function refuseUnlike(key: AddForeignKey, child: Table, parent: Table): Refusal 
     );
   }
   return null;
-}
-
-// The display width of a whole number is no matter, nor is the length of a text.
-function refersAs({ declaredType, family, collation }: Column): string {
-  const type = declaredType.replace(/^(\w*int)\(\d+\)/, '$1').replace(' zerofill', '');
-  return family === 'text' ? `${type.replace(/^(var)?char\(\d+\)/, 'text')} collate ${collation}` : type;
 }
 
 /** Plain indexes over what another that is made begins with: which of them a reference brought, the server does not tell. */

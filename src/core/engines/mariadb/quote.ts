@@ -62,3 +62,15 @@ function bytesOf(text: string): string {
     (byte ?? sign.charCodeAt(0).toString(16).padStart(2, '0')).toLowerCase(),
   );
 }
+
+/** A type as the server spells it, of those that need no quotes. Throws DialectError for any other text. */
+export function typeText(declaredType: string): string {
+  if (/^[a-z][a-z0-9]*(\(\d+(,\d+)?\))?( unsigned)?( zerofill)?$/.test(declaredType)) return declaredType;
+  throw new DialectError(`No type is called ${JSON.stringify(declaredType)}, as far as Pawl knows.`);
+}
+
+/** An encoding or a collation. Throws as `typeText`. */
+export function encodingText(name: string): string {
+  if (/^[a-z0-9_]+$/i.test(name)) return name;
+  throw new DialectError(`No encoding is called ${JSON.stringify(name)}.`);
+}

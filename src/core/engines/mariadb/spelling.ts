@@ -1,13 +1,40 @@
 // Values are compared as the column's collation compares them, as the server does; forms are told by their exact signs.
 
-import { formPatterns } from '../../evidence/claims';
+import { type Form, formPatterns } from '../../evidence/claims';
 import type { Column } from '../../catalogue/model';
 import { conditionsBy } from '../asked/conditions';
 import type { Spelling } from '../asked/spelling';
 import { isNull, literal, quote, quoteTable } from './quote';
 
 const blank = (name: string): string => `${quote(name)} regexp '^[[:space:]]*$'`;
-const trimmed = (name: string): string => `regexp_replace(${quote(name)}, '^[[:space:]]+|[[:space:]]+$', '')`;
+const trim = (expression: string): string => `regexp_replace(${expression}, '^[[:space:]]+|[[:space:]]+$', '')`;
+const trimmed = (name: string): string => trim(quote(name));
+
+// Whether case counts is the collation's matter unless the pattern says so; [0-9] in place of what may be more than ASCII.
+function lacksForm(name: string, form: Form): string {
+  const { source, flags } = formPatterns[form];
+  const pattern = source.replaceAll('\\/', '/').replaceAll('\\d', '[0-9]').replaceAll('\\.', '[.]');
+  return `${trimmed(name)} not regexp ${literal(`${flags.includes('i') ? '(?i)' : '(?-i)'}${pattern}`)}`;
+}
+
+/** What the server writes that has read it as of a form; null where it reads none, a day beyond the end of its month. */
+function read(expression: string, form: Form): string {
+  const value = trim(expression);
+  switch (form) {
+    case 'integer':
+      return `cast(cast(${value} as signed) as char)`;
+    case 'decimal':
+      return `trim(trailing '.' from trim(trailing '0' from cast(cast(${value} as decimal(36,18)) as char)))`;
+    case 'date':
+      return `cast(cast(${value} as date) as char)`;
+    case 'timestamp':
+      return `cast(cast(${value} as datetime) as char)`;
+    case 'uuid':
+      return `lower(${value})`;
+    case 'boolean':
+      return `if(lower(${value}) in ('true', 't', 'yes', 'y'), '1', '0')`;
+  }
+}
 
 export const spelling: Spelling = {
   quote,
@@ -23,14 +50,15 @@ export const spelling: Spelling = {
     blank,
     notBlank: (name) => `${quote(name)} not regexp '^[[:space:]]*$'`,
     saysSomething: (name) => `not ${blank(name)}`,
-    // Whether case counts is the collation's matter unless the pattern says so; [0-9] in place of what may be more than ASCII.
-    lacksForm(name, form) {
-      const { source, flags } = formPatterns[form];
-      const pattern = source.replaceAll('\\/', '/').replaceAll('\\d', '[0-9]').replaceAll('\\.', '[.]');
-      return `${trimmed(name)} not regexp ${literal(`${flags.includes('i') ? '(?i)' : '(?-i)'}${pattern}`)}`;
-    },
+    lacksForm,
     oneOf: (name, list) => `${quote(name)} in (${list})`,
     noneOf: (name, list) => `${quote(name)} not in (${list})`,
+    otherwiseWritten: (name, form) =>
+      `case when ${quote(name)} is null or ${lacksForm(name, form)} then false else not binary ${quote(name)} <=> binary ${read(quote(name), form)} end`,
+    asWritten: read,
+    rounded: (expression, decimals) => `round(${expression}, ${decimals})`,
+    moreDecimals: (name, most) => `cast(${quote(name)} as char) regexp ${literal(`[.][0-9]{${most}}[0-9]+$|e-`)}`,
+    skippedIn: (name, zone) => `convert_tz(convert_tz(${quote(name)}, ${zone}, '+00:00'), '+00:00', ${zone}) <> ${quote(name)}`,
   },
 };
 

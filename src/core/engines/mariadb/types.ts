@@ -1,3 +1,5 @@
+import { type Shape, shapeOf } from '../../catalogue/edit';
+import type { Column, TypeFamily } from '../../catalogue/model';
 import type { TypeRules } from '../engineFacts';
 
 // Manual, "Data Types": sizes and ranges of fixed types.
@@ -20,7 +22,52 @@ const characterBytes: Readonly<Record<string, number>> = {
   ucs2: 2,
 };
 
-export const types: TypeRules = {
+function shape(declaredType: string, family: TypeFamily, more: Partial<Shape> = {}): Shape {
+  return {
+    ...{ declaredType, comparedAs: family, family },
+    ...{ comparable: true, length: null, precision: null, scale: null, collation: null },
+    ...more,
+  };
+}
+
+/** Whole numbers with more bytes, as wide as this server writes them where it does (manual, "Numeric Data Type Overview"). */
+function widerThan(declaredType: string, widths: Readonly<Record<string, string>>): readonly Shape[] {
+  const base = baseOf(declaredType);
+  const bytes = integers[base] ?? 8;
+  const sign = /\bunsigned\b/.test(declaredType) ? ' unsigned' : '';
+  const width = (type: string): string =>
+    sign !== '' && type === 'int' ? (widths[type] ?? '').replace('11', '10') : (widths[type] ?? '');
+  return ['int', 'bigint']
+    .filter((type) => (integers[type] ?? 0) > bytes)
+    .map((type) => shape(`${type}${width(type)}${sign}`, 'integer', { scale: 0 }));
+}
+
+/** As a server of the family spells types: with the widths of whole numbers, or without. */
+export function typesBy(widths: Readonly<Record<string, string>>): TypeRules {
+  return {
+    ...shared,
+    numbering: `bigint${widths['bigint'] ?? ''}`,
+    wider: ({ declaredType }) => widerThan(declaredType, widths),
+  };
+}
+
+// The display width of a whole number is no matter, nor is the length of a text.
+export function refersAs({ declaredType, family, collation }: Column): string {
+  const type = declaredType.replace(/^(\w*int)\(\d+\)/, '$1').replace(' zerofill', '');
+  return family === 'text' ? `${type.replace(/^(var)?char\(\d+\)/, 'text')} collate ${collation}` : type;
+}
+
+// Manual, "Unicode": three bytes a character, so that none beyond U+FFFF can be stored.
+const narrow: readonly string[] = ['utf8mb3', 'utf8', 'ucs2'];
+
+function inUnicode(column: Column): Shape | null {
+  const { characterSet, collation, family, values } = column;
+  if (family !== 'text' || values || characterSet === undefined || !narrow.includes(characterSet)) return null;
+  const wide = collation?.replace(/^[^_]+/, 'utf8mb4') ?? null;
+  return { ...shapeOf(column), characterSet: 'utf8mb4', collation: wide };
+}
+
+const shared: Omit<TypeRules, 'numbering' | 'wider'> = {
   // A text without a length, or a blob, is indexed by a part of it only.
   indexedBytes: ({ declaredType, length, characterSet }) => {
     const base = baseOf(declaredType);
@@ -37,12 +84,26 @@ export const types: TypeRules = {
     if (bytes === undefined) return null;
     return 2 ** (8 * bytes - (/\bunsigned\b/.test(declaredType) ? 0 : 1)) - 1;
   },
+  smallest: ({ declaredType }) => {
+    const bytes = integers[baseOf(declaredType)];
+    if (bytes === undefined) return null;
+    return /\bunsigned\b/.test(declaredType) ? 0 : -(2 ** (8 * bytes - 1));
+  },
+  exact: (decimals) => shape(`decimal(18,${decimals})`, 'decimal', { precision: 18, scale: decimals }),
+  // One that tells its zone ends in 2038 (manual, "TIMESTAMP").
+  zoned: () => null,
+  typeFor: (form) => {
+    if (form === 'integer') return shape(`bigint`, 'integer', { scale: 0 });
+    if (form === 'date') return shape('date', 'date');
+    return form === 'boolean' ? shape('tinyint(1)', 'boolean') : null;
+  },
+  inUnicode,
+  refersAs,
   // A timestamp is kept in UTC and told in the session's zone, a datetime tells none (manual, "TIMESTAMP").
   zoneOf: ({ declaredType }) => {
     const base = baseOf(declaredType);
     return base === 'timestamp' ? 'with' : base === 'datetime' ? 'without' : null;
   },
-  numbering: 'bigint(20)',
   short: (declaredType) => declaredType.replace(/^((?:tiny|small|medium|big)?int)\((?!1\))\d+\)/, '$1'),
   /** Manual, "InnoDB Limitations": 3,072 bytes with pages of 16 KB. */
   widestIndexed: 3_072,
@@ -52,3 +113,5 @@ export const types: TypeRules = {
     /^-?[\d.]+$|^(?:true|false)$/.exec(expression)?.[0] ??
     null,
 };
+
+export const types = typesBy({ int: '(11)', bigint: '(20)' });

@@ -2,7 +2,7 @@ import type { EngineFacts } from '../engineFacts';
 import { names } from '../mariadb/names';
 import { keepsTransactions } from '../mariadb/storage';
 import { traits } from '../mariadb/traits';
-import { types } from '../mariadb/types';
+import { typesBy } from '../mariadb/types';
 import { reserved } from './reserved';
 
 export const facts: EngineFacts = {
@@ -18,7 +18,7 @@ export const facts: EngineFacts = {
     checkOfSeveral: '{table}_chk_{n}',
   },
   // Whole numbers have no width any more (manual, "Numeric Type Attributes").
-  types: { ...types, numbering: 'bigint' },
+  types: typesBy({}),
   databasesAreSchemas: true,
   keepsTransactions,
 };

@@ -1,5 +1,5 @@
+import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
-
 import type { Check, Wanted } from '../../operations/check';
 import { brokenCondition, childRows, orphanCondition, rowsOf } from './spelling';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
@@ -79,6 +79,27 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     `select count(*) ${column(check.table, check.column)} and ${defaultOf} is not distinct from ${spelling(check)}`,
   defaultIsNot: (check) =>
     `select count(*) ${column(check.table, check.column)} and ${defaultOf} is distinct from ${spelling(check)}`,
+  // A reference is never in the way here.
+  shapeDiffers: ({ columns, references = [] }) =>
+    lines(
+      'select count(*)',
+      'from (',
+      [
+        ...columns.map(
+          ({ table, column: name, shape }) => `  select 1 where not exists (select 1 ${shaped(table, name, shape)})`,
+        ),
+        ...references.map(({ table, name }) => `  select 1 where not exists (${constraint(table, name)})`),
+      ].join('\n  union all\n'),
+      ') as differing',
+    ),
+  restsOn: ({ table, column: name }) =>
+    lines(
+      'select count(*)',
+      'from pg_catalog.pg_depend',
+      `where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = ${regclass(table)}`,
+      `  and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = ${literal(name)})`,
+      "  and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass)",
+    ),
   triggerMissing: (check) =>
     unless(
       `select 1 from pg_catalog.pg_trigger where tgrelid = ${regclass(check.table)} and tgname = ${literal(check.trigger)} and not tgisinternal`,
@@ -133,6 +154,16 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     ),
   columnPresent: (check) => `select count(*) ${column(check.table, check.column)}`,
 };
+
+function shaped(table: TableId, name: string, { declaredType, collation }: Shape): string {
+  const own = collation === null ? 'attcollation in (0, typcollation)' : `collname = ${literal(collation)}`;
+  return [
+    'from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid',
+    'left join pg_catalog.pg_collation on pg_collation.oid = attcollation',
+    `where attrelid = ${regclass(table)} and attname = ${literal(name)}`,
+    `and pg_catalog.format_type(atttypid, atttypmod) = ${literal(declaredType)} and ${own}`,
+  ].join(' ');
+}
 
 function isWanted(table: TableId, wanted: Wanted): string {
   const type = { unique: 'u', check: 'c', 'foreign key': 'f' }[wanted.kind];

@@ -86,3 +86,10 @@ const keyWords = new Set(
   varchar variadic verbose when where window with xmlattributes xmlconcat xmlelement xmlexists xmlforest xmlnamespaces xmlparse xmlpi
   xmlroot xmlserialize xmltable`.split(/\s+/),
 );
+
+/** A type as the server spells it, of those that need no quotes. Throws DialectError for any other text. */
+export function typeText(declaredType: string): string {
+  if (/^[a-z][a-z0-9_]*( (varying|precision))?(\(\d+(,\d+)?\))?( (with|without) time zone)?$/.test(declaredType))
+    return declaredType;
+  throw new DialectError(`No type is called ${JSON.stringify(declaredType)}, as far as Pawl knows.`);
+}

@@ -1,4 +1,4 @@
-import { formPatterns } from '../../evidence/claims';
+import { type Form, formPatterns } from '../../evidence/claims';
 import { conditionsBy } from '../asked/conditions';
 import type { Spelling } from '../asked/spelling';
 import type { TableId } from '../../catalogue/identifiers';
@@ -7,9 +7,32 @@ import { literal, quote, quoteTable } from './quote';
 
 const asText = (expression: string): string => `${expression}::text`;
 const text = (name: string): string => asText(quote(name));
-const trimmed = (name: string): string => `btrim(${text(name)}, E' \\t\\n\\r\\x0b\\x0c')`;
+const trim = (expression: string): string => `btrim(${expression}, E' \\t\\n\\r\\x0b\\x0c')`;
+const trimmed = (name: string): string => trim(text(name));
 const blank = (name: string): string => `${trimmed(name)} = ''`;
 const notBlank = (name: string): string => `${trimmed(name)} <> ''`;
+
+const types: Readonly<Record<Form, string>> = {
+  integer: 'bigint',
+  decimal: 'numeric',
+  date: 'date',
+  timestamp: 'timestamp',
+  uuid: 'uuid',
+  boolean: 'boolean',
+};
+
+const asWritten = (expression: string, form: Form): string => `(${trim(expression)}::${types[form]})::text`;
+
+function otherwiseWritten(name: string, form: Form): string {
+  return `case when ${text(name)} is null or ${lacksForm(name, form)} then false else ${text(name)} <> ${asWritten(text(name), form)} end`;
+}
+
+// JavaScript escapes a slash and knows \d as ASCII digits; \d may be more here.
+function lacksForm(name: string, form: Form): string {
+  const { source, flags } = formPatterns[form];
+  const pattern = source.replaceAll('\\/', '/').replaceAll('\\d', '[0-9]');
+  return `${trimmed(name)} ${flags.includes('i') ? '!~*' : '!~'} ${literal(pattern)}`;
+}
 
 export const spelling: Spelling = {
   quote,
@@ -25,14 +48,15 @@ export const spelling: Spelling = {
     blank,
     notBlank,
     saysSomething: notBlank,
-    // JavaScript escapes a slash and knows \d as ASCII digits; \d may be more here.
-    lacksForm(name, form) {
-      const { source, flags } = formPatterns[form];
-      const pattern = source.replaceAll('\\/', '/').replaceAll('\\d', '[0-9]');
-      return `${trimmed(name)} ${flags.includes('i') ? '!~*' : '!~'} ${literal(pattern)}`;
-    },
+    lacksForm,
+    otherwiseWritten,
+    asWritten,
+    rounded: (expression, decimals) => `round(${expression}::numeric, ${decimals})`,
     oneOf: (name, list) => `${text(name)} = any (array[${list}]::text[])`,
     noneOf: (name, list) => `${text(name)} <> all (array[${list}]::text[])`,
+    // Manual, 8.1.3: the fewest digits that tell a number from its neighbours.
+    moreDecimals: (name, most) => `${text(name)} ~ ${literal(`[.][0-9]{${most}}[0-9]+$|e-|N|I`)}`,
+    skippedIn: (name, zone) => `${quote(name)} at time zone ${zone} at time zone ${zone} <> ${quote(name)}`,
   },
 };
 

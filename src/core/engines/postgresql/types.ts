@@ -1,3 +1,5 @@
+import type { Shape } from '../../catalogue/edit';
+import type { TypeFamily } from '../../catalogue/model';
 import type { TypeRules } from '../engineFacts';
 
 // Manual, chapter 8: sizes and ranges of fixed types.
@@ -14,9 +16,49 @@ const bytes: Readonly<Record<string, number>> = {
 
 const largest: Readonly<Record<string, number>> = { smallint: 32_767, integer: 2_147_483_647, bigint: 2 ** 63 };
 
+const sequenceEnds: Readonly<Record<string, string>> = {
+  smallint: '32767',
+  integer: '2147483647',
+  bigint: '9223372036854775807',
+};
+
+const wholes = ['smallint', 'integer', 'bigint'];
+const ofForms: Readonly<Partial<Record<TypeFamily, Shape>>> = {
+  integer: whole('bigint'),
+  decimal: shape('numeric', 'decimal'),
+  date: shape('date', 'date'),
+  uuid: shape('uuid', 'uuid'),
+  boolean: shape('boolean', 'boolean'),
+};
+
+function shape(declaredType: string, family: TypeFamily, more: Partial<Shape> = {}): Shape {
+  return {
+    ...{ declaredType, comparedAs: declaredType, family },
+    ...{ comparable: true, length: null, precision: null, scale: null, collation: null },
+    ...more,
+  };
+}
+
+function whole(declaredType: string): Shape {
+  return shape(declaredType, 'integer', { scale: 0 });
+}
+
 export const types: TypeRules = {
   fixedBytes: ({ declaredType }) => bytes[declaredType] ?? (/^time/.test(declaredType) ? 8 : null),
   largest: ({ declaredType }) => largest[declaredType] ?? null,
+  smallest: ({ declaredType }) => (largest[declaredType] === undefined ? null : -largest[declaredType] - 1),
+  sequenceEnd: (declaredType) => sequenceEnds[declaredType],
+  wider: ({ declaredType }) => {
+    const at = wholes.indexOf(declaredType);
+    return at < 0 ? [] : wholes.slice(at + 1).map(whole);
+  },
+  exact: (decimals) => shape(`numeric(18,${decimals})`, 'decimal', { comparedAs: 'numeric', precision: 18, scale: decimals }),
+  zoned: ({ declaredType }) => {
+    const zoned = declaredType.replace('without time zone', 'with time zone');
+    return zoned === declaredType ? null : shape(zoned, 'timestamp', { comparedAs: 'timestamp with time zone' });
+  },
+  typeFor: (form) => ofForms[form] ?? null,
+  inUnicode: () => null,
   zoneOf: ({ declaredType }) =>
     (/^timestamp(?:\(\d\))? (with|without) time zone$/.exec(declaredType)?.[1] ?? null) as 'with' | 'without' | null,
   numbering: 'bigint',

@@ -15,6 +15,7 @@ import type { Making, Remedy } from '../remedy';
 import { deferrableQuestion, deleteQuestion, updateQuestion } from './actions';
 import { orphanQuestion, orphanRepairs } from './orphans';
 import { type OtherParent, parentQuestion, unmeasuredQuestion, withParent } from './parent';
+import { joining } from '../types/retype';
 import { referenceOf, type Referring } from './proposed';
 
 export interface ForeignKeyProposal extends Referring {
@@ -93,5 +94,5 @@ function referring(proposal: ForeignKeyProposal, on: Making): readonly Operation
   const repairs = orphanRepairs(reference, on);
   if (repairs instanceof Refusal) return repairs;
   const index = isIndexed(table, proposal.columns) ? [] : [createIndex(table, proposal.columns, naming)];
-  return [...repairs, ...index, add];
+  return [...repairs, ...joining(proposal.columns, table, proposal.references, catalogue), ...index, add];
 }

@@ -42,7 +42,7 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
             limitedBy: range.by,
             fullOn: earlier ? fullOn({ last, before, most: range.most }, earlier.at, at) : null,
           },
-          proposal: byHand([name]),
+          proposal: range.widens ? { kind: 'retype', columns: [name], to: 'wider' } : byHand([name]),
         };
       }
     }
@@ -68,21 +68,31 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
         },
       ],
       reasons: ['read from the catalogue and the largest value'],
-      advice: 'Widen it to bigint, its children first, while there is time to do it without a hurry.',
+      advice: 'Widen it, its children first, while there is time to do it without a hurry.',
+      noScript: 'where a sequence has an end of its own, somebody has set it.',
     };
   },
 });
 
-function rangeOf(catalogue: Catalogue, table: Table, column: Column): { readonly most: number; readonly by: string } | null {
-  const byType = factsOf(catalogue).types.largest(column);
+interface Range {
+  readonly most: number;
+  readonly by: string;
+  /** Whether a type of more bytes ends it. */
+  readonly widens: boolean;
+}
+
+function rangeOf(catalogue: Catalogue, table: Table, column: Column): Range | null {
+  const { largest, wider } = factsOf(catalogue).types;
+  const byType = largest(column);
   if (byType === null) return null;
   const sequence = sequenceOf(catalogue, table, column);
   // One that counts down ends elsewhere.
   const ends = sequence && !sequence.cycles && !sequence.increment.startsWith('-');
   const bySequence = ends ? Number(sequence.maximum) : Infinity;
+  const widens = wider(column).length > 0;
   return bySequence < byType
-    ? { most: bySequence, by: `the sequence ${sequence?.name}` }
-    : { most: byType, by: `the type ${column.declaredType}` };
+    ? { most: bySequence, by: `the sequence ${sequence?.name}`, widens: false }
+    : { most: byType, by: `the type ${column.declaredType}`, widens };
 }
 
 function lastOf(catalogue: Catalogue, evidence: Evidence, table: Table, column: Column): number | null {

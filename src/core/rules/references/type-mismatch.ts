@@ -3,7 +3,6 @@ import { foreignKeysOf, getTable } from '../../catalogue/lookups';
 import type { Column, Table } from '../../catalogue/model';
 import { rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
-import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -46,7 +45,10 @@ export const mismatchedReference = defineRule<Facts, 'confidence'>({
           severity: pairs.some((pair) => pair.what === 'type') ? 'Moderate' : 'Minor',
           confidence: Math.round(reference.confidence * 100) / 100,
           facts: { declared: reference.declared, parent: parent.id, pairs },
-          proposal: byHand(reference.columns),
+          proposal: {
+            ...{ kind: 'retype', columns: reference.columns, to: 'as parent' },
+            references: { schema: parent.schema, table: parent.name, columns: reference.parentColumns },
+          },
         };
       }
     }

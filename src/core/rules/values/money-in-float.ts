@@ -1,5 +1,7 @@
+import type { Column, Table } from '../../catalogue/model';
+import { findFact } from '../../evidence/evidence';
+import type { ViolationsRequest } from '../../evidence/requests';
 import { speaksOfMoney } from '../../naming/meaning';
-import { byHand } from '../../remedies/by-hand';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -11,17 +13,20 @@ export const moneyInFloat = defineRule<Facts>({
   id: 'values/money-in-float',
   concern: 'Values',
   about: 'An amount of money in a floating-point type.',
-  *check({ tables }) {
+  *asks({ tables }) {
+    for (const table of tables) for (const column of suspects(table)) yield requestFor(table, column);
+  },
+  *check({ tables, evidence }) {
     for (const table of tables) {
-      for (const column of table.columns) {
-        if (column.family !== 'float' || !speaksOfMoney(column.name)) continue;
+      for (const column of suspects(table)) {
+        const fact = findFact(evidence, requestFor(table, column));
         yield {
           table: table.id,
           columns: [column.name],
           severity: 'Serious',
           confidence: 0.9,
           facts: { type: column.declaredType },
-          proposal: byHand([column.name]),
+          proposal: { kind: 'retype', columns: [column.name], to: 'exact', otherwise: fact?.result.broken ?? null },
         };
       }
     }
@@ -39,3 +44,12 @@ export const moneyInFloat = defineRule<Facts>({
     };
   },
 });
+
+function suspects({ columns }: Table): readonly Column[] {
+  return columns.filter(({ family, name }) => family === 'float' && speaksOfMoney(name));
+}
+
+/** Amounts that the decimals of most currencies do not hold. */
+function requestFor(table: Table, { name }: Column): ViolationsRequest {
+  return { kind: 'violations', table: table.id, claim: { kind: 'decimals', column: name, most: 2 } };
+}

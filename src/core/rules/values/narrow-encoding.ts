@@ -1,5 +1,4 @@
 import type { Column } from '../../catalogue/model';
-import { byHand } from '../../remedies/by-hand';
 import { counted } from '../../naming/words';
 import { defineRule } from '../rule';
 
@@ -27,7 +26,7 @@ export const narrowEncoding = defineRule<Facts>({
         severity: 'Minor',
         confidence: 1,
         facts: { encoding, columns: columns.length },
-        proposal: byHand([]),
+        proposal: { kind: 'retype', columns: [], to: 'in unicode' },
       };
     }
   },
@@ -41,8 +40,7 @@ export const narrowEncoding = defineRule<Facts>({
       measured: encoding,
       evidence: [{ label: 'encoding', text: `${encoding}, ${counted(columns, 'column')}` }],
       reasons: ['read from the catalogue'],
-      advice:
-        'Convert the table to utf8mb4 in a change window, parents and children of references together: it copies the table.',
+      advice: 'Bring them to utf8mb4 in a change window, parents and children of references together: it copies the tables.',
     };
   },
 });

@@ -1,5 +1,6 @@
 import { tableId } from '../../catalogue/identifiers';
 import type { Column, Table } from '../../catalogue/model';
+import { factsOf } from '../../engines/facts';
 import { type Form, forms } from '../../evidence/claims';
 import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../evidence/evidence';
 import type { ViolationsRequest } from '../../evidence/requests';
@@ -35,9 +36,11 @@ export const textForType = defineRule<Facts>({
   rests: ['values'],
   *asks(audit) {
     for (const table of audit.tables)
-      for (const { column, form } of suspects(audit, table)) yield requestFor(table, column, form);
+      for (const { column, form } of suspects(audit, table))
+        yield* [requestFor(table, column, form), writtenSo(table, column, form)];
   },
   *check(audit) {
+    const { typeFor } = factsOf(audit.catalogue).types;
     for (const table of audit.tables) {
       for (const { column, form } of suspects(audit, table)) {
         const fact = findFact(audit.evidence, requestFor(table, column, form));
@@ -49,7 +52,12 @@ export const textForType = defineRule<Facts>({
           severity: broken > 0 ? 'Serious' : 'Moderate',
           confidence: form === 'integer' ? 0.7 : 0.9,
           facts: { form, rows, broken, how: fact.how },
-          proposal: byHand([column.name]),
+          proposal: typeFor(form)
+            ? {
+                ...{ kind: 'retype', columns: [column.name], to: 'form', form, against: broken },
+                otherwise: otherwise(audit, table, column, form),
+              }
+            : byHand([column.name]),
         };
       }
     }
@@ -76,6 +84,7 @@ export const textForType = defineRule<Facts>({
       ],
       reasons: [`the values have the form of ${withArticle(form)}`],
       ...(broken > 0 && { because: 'What does not fit is in the data already.' }),
+      noScript: 'no type of this server holds it as it is written, so a program that writes it has to change first.',
       advice: `${broken > 0 ? 'Mend those that do not fit, then change' : 'Change'} the type to ${typeOf[form]} in a change window: it rewrites the table.`,
     };
   },
@@ -112,4 +121,13 @@ function countsSomething(column: Column, frequent: readonly (readonly [string, n
 
 function requestFor(table: Table, column: Column, form: Form): ViolationsRequest {
   return { kind: 'violations', table: table.id, claim: { kind: 'ofForm', column: column.name, form } };
+}
+
+function writtenSo(table: Table, column: Column, form: Form): ViolationsRequest {
+  return { kind: 'violations', table: table.id, claim: { kind: 'asWritten', column: column.name, form } };
+}
+
+/** Rows that the type would write otherwise than they are; null when nobody has counted. */
+function otherwise({ evidence }: Audit, table: Table, column: Column, form: Form): number | null {
+  return findFact(evidence, writtenSo(table, column, form))?.result.broken ?? null;
 }

@@ -15,7 +15,7 @@ export const timestampWithoutZone = defineRule<Facts>({
   concern: 'Values',
   about: 'Moments without a time zone among others that have one.',
   *check({ catalogue, tables }) {
-    const { zoneOf } = factsOf(catalogue).types;
+    const { zoneOf, zoned } = factsOf(catalogue).types;
     const counts = countBySchema(catalogue);
     for (const table of tables) {
       const count = counts.get(table.schema) ?? { zoned: 0, unzoned: 0 };
@@ -28,7 +28,7 @@ export const timestampWithoutZone = defineRule<Facts>({
           severity: table.columns.some((other) => zoneOf(other) === 'with') ? 'Moderate' : 'Minor',
           confidence: 0.8,
           facts: count,
-          proposal: byHand([column.name]),
+          proposal: zoned(column) ? { kind: 'retype', columns: [column.name], to: 'zoned' } : byHand([column.name]),
         };
       }
     }
@@ -46,7 +46,8 @@ export const timestampWithoutZone = defineRule<Facts>({
         { label: 'without', text: String(unzoned) },
       ],
       reasons: ['both kinds stand side by side'],
-      advice: 'Find out in which zone it was written, then change the type USING … AT TIME ZONE.',
+      advice: 'Find out in which zone it was written, then have it tell that.',
+      noScript: 'the type of this server that tells a zone ends in 2038.',
     };
   },
 });

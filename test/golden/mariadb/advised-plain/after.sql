@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks after, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 set names utf8mb4;
@@ -11,6 +11,29 @@ set session transaction isolation level read committed;
 select count(*)
 from (select 1) as wanted
 where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'timesheet' and cast(column_name as binary) = cast('timesheet_id' as binary) and extra like '%auto_increment%');
+
+-- slipway.crane.crane_id not int(11)
+select ((select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'crane' and cast(column_name as binary) = cast('crane_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(11)', 'int[(][0-9]+[)]', 'int') and collation_name is null)));
+
+-- slipway.job.price not decimal(18,2)
+select ((select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('price' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('decimal(18,2)', 'int[(][0-9]+[)]', 'int') and collation_name is null)));
+
+-- slipway.paint.paint_code not varchar(12), slipway.paint.name not varchar(40)
+select ((select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('paint_code' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(12)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci'))
+  + (select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('name' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(40)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci')));
+
+-- slipway.inspection.slip_id not int(10) unsigned
+select ((select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'inspection' and cast(column_name as binary) = cast('slip_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(10) unsigned', 'int[(][0-9]+[)]', 'int') and collation_name is null)));
 
 -- constraint PRIMARY missing on slipway.berth_lease, or not validated
 select count(*)
@@ -94,6 +117,11 @@ select count(*)
 from (select 1) as wanted
 where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and cast(index_name as binary) = cast('ix_berth_lease_slip_no' as binary));
 
+-- index ix_boat_paint_code missing on slipway.boat
+select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary));
+
 -- index ix_timesheet_worker_id missing on slipway.timesheet
 select count(*)
 from (select 1) as wanted
@@ -124,6 +152,20 @@ from (select 1) as wanted
 where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_owner' as binary)
 union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_owner' as binary)
 union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_owner' as binary));
+
+-- constraint fk_boat_paint missing on slipway.boat, or not validated
+select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary));
+
+-- constraint fk_inspection_slip missing on slipway.inspection, or not validated
+select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary));
 
 -- constraint fk_job_worker missing on slipway.job, or not validated
 select count(*)

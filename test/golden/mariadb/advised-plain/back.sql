@@ -1,6 +1,6 @@
 -- Pawl: golden. Back, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
@@ -971,6 +971,102 @@ else
 end if;
 end//
 
+-- Undo: drop the constraint fk_inspection_slip of slipway.inspection
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_51f8326f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and cast(index_name as binary) = cast('pawl_own_ix_inspection_slip' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`inspection`
+    rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_51f8326f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_inspection_slip' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_inspection_slip' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_inspection_slip' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`inspection`
+    drop foreign key `pawl_new_fk_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_51f8326f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`inspection`
+    drop constraint `fk_inspection_slip`,
+    algorithm=instant, lock=none;
+  select 'drop the constraint fk_inspection_slip of slipway.inspection: done.' as pawl;
+else
+  select 'drop the constraint fk_inspection_slip of slipway.inspection: in force already, or there before.' as pawl;
+end if;
+end//
+
+-- Undo: drop the constraint fk_boat_paint of slipway.boat
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_5e3a0f0b' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_boat_paint' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_boat_paint' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_boat_paint' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`boat`
+    drop foreign key `pawl_new_fk_boat_paint`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_5e3a0f0b' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`boat`
+    drop constraint `fk_boat_paint`,
+    algorithm=instant, lock=none;
+  select 'drop the constraint fk_boat_paint of slipway.boat: done.' as pawl;
+else
+  select 'drop the constraint fk_boat_paint of slipway.boat: in force already, or there before.' as pawl;
+end if;
+end//
+
 -- Undo: drop the constraint fk_boat_owner of slipway.boat
 begin not atomic
 if (
@@ -1160,6 +1256,26 @@ if (
   select 'drop the index ix_timesheet_worker_id of slipway.timesheet: done.' as pawl;
 else
   select 'drop the index ix_timesheet_worker_id of slipway.timesheet: in force already, or there before.' as pawl;
+end if;
+end//
+
+-- Undo: drop the index ix_boat_paint_code of slipway.boat
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_f025cae8' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`boat`
+    drop key `ix_boat_paint_code`,
+    algorithm=nocopy, lock=none;
+  select 'drop the index ix_boat_paint_code of slipway.boat: done.' as pawl;
+else
+  select 'drop the index ix_boat_paint_code of slipway.boat: in force already, or there before.' as pawl;
 end if;
 end//
 
@@ -1454,6 +1570,86 @@ if (
   select 'drop the constraint PRIMARY of slipway.berth_lease: done.' as pawl;
 else
   select 'drop the constraint PRIMARY of slipway.berth_lease: in force already, or there before.' as pawl;
+end if;
+end//
+
+-- Undo: slip_id of slipway.inspection as int(11) instead of int(10) unsigned
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_a5a77880' as binary))
+  ) > 0 then (
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'inspection' and cast(column_name as binary) = cast('slip_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(11)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`inspection`
+    modify column `slip_id` int(11) NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Undo: name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_c8af65e4' as binary))
+  ) > 0 then (
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('name' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(40)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb3_general_ci'))
+      + (select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('paint_code' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(12)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb3_general_ci')))
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`paint`
+    modify column `name` varchar(40) NOT NULL,
+    modify column `paint_code` varchar(12) NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Undo: price of slipway.job as double instead of decimal(18,2)
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_8646459f' as binary))
+  ) > 0 then (
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('price' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('double', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`job`
+    modify column `price` double NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Undo: crane_id of slipway.crane as tinyint(4) instead of int(11)
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_7b774daf' as binary))
+  ) > 0 then (
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'crane' and cast(column_name as binary) = cast('crane_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('tinyint(4)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`crane`
+    modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
+    algorithm=copy, lock=shared;
 end if;
 end//
 

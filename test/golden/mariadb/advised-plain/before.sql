@@ -1,15 +1,15 @@
 -- Pawl: golden. Checks before, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
 
--- tables that this login neither owns nor is of the role that does: among slipway.payment, slipway.gate_pass, slipway.job, slipway.invoice, slipway.owner and 16 more
+-- tables that this login neither owns nor is of the role that does: among slipway.payment, slipway.gate_pass, slipway.job, slipway.invoice, slipway.owner and 17 more
 select count(*)
-from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
+from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
 where current_role() is null and (
   select count(distinct privilege_type) from (
     select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -22,9 +22,9 @@ where current_role() is null and (
   where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)
 ) < 6;
 
--- tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.worker, slipway_stores.part and 3 more
+-- tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.paint, slipway.worker and 4 more
 select count(*)
-from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
+from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
 where current_role() is null and (
   select count(distinct privilege_type) from (
     select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -54,6 +54,31 @@ where current_role() is null and (
 
 -- column slipway.timesheet.timesheet_id already there
 select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'timesheet' and cast(column_name as binary) = cast('timesheet_id' as binary);
+
+-- views, triggers and policies that rest on crane_id of slipway.crane: the server changes no type under them
+select 0;
+
+-- rows of slipway.job that break: price has 2 decimals at most
+select count(*)
+from `slipway`.`job`
+where cast(`price` as char) regexp '[.][0-9]{2}[0-9]+$|e-';
+
+-- views, triggers and policies that rest on price of slipway.job: the server changes no type under them
+select 0;
+
+-- views, triggers and policies that rest on paint_code of slipway.paint: the server changes no type under them
+select 0;
+
+-- views, triggers and policies that rest on name of slipway.paint: the server changes no type under them
+select 0;
+
+-- rows of slipway.inspection that break: slip_id is from 0 to 4294967295
+select count(*)
+from `slipway`.`inspection`
+where not (`slip_id` >= 0 and `slip_id` <= 4294967295);
+
+-- views, triggers and policies that rest on slip_id of slipway.inspection: the server changes no type under them
+select 0;
 
 -- constraint PRIMARY on slipway.berth_lease already there
 select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and non_unique = 0 and cast(index_name as binary) = cast('PRIMARY' as binary)
@@ -321,6 +346,14 @@ from (
 ) as present
 where columns is not null and (partly > 0 or loose <> 1 or cast(columns as binary) = cast('slip_no' as binary) = 0);
 
+-- another index ix_boat_paint_code on slipway.boat than is to be made
+select count(*)
+from (
+  select group_concat(column_name order by seq_in_index separator '`') as columns, count(sub_part) as partly, max(non_unique) as loose
+  from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary)
+) as present
+where columns is not null and (partly > 0 or loose <> 1 or cast(columns as binary) = cast('paint_code' as binary) = 0);
+
 -- another index ix_timesheet_worker_id on slipway.timesheet than is to be made
 select count(*)
 from (
@@ -399,6 +432,52 @@ select count(*)
 from `slipway`.`boat` as child
 where child.`owner_id` is not null
     and not exists (select 1 from `slipway`.`owner` as parent where parent.`owner_id` = child.`owner_id`);
+
+-- constraint fk_boat_paint on slipway.boat already there
+select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary) limit 1) as present;
+
+-- another constraint fk_boat_paint on slipway.boat than is to be made
+select count(*)
+from (
+  select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+    min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('paint' as binary)) as there
+  from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+) as present
+where pairs is not null and (there = 0 or cast(pairs as binary) = cast('paint_code`paint_code' as binary) = 0 or not exists (
+  select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'boat' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+    and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+));
+
+-- rows of slipway.boat whose paint_code is not in slipway.paint
+select count(*)
+from `slipway`.`boat` as child
+where child.`paint_code` is not null
+    and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`);
+
+-- constraint fk_inspection_slip on slipway.inspection already there
+select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary) limit 1) as present;
+
+-- another constraint fk_inspection_slip on slipway.inspection than is to be made
+select count(*)
+from (
+  select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+    min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('slip' as binary)) as there
+  from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+) as present
+where pairs is not null and (there = 0 or cast(pairs as binary) = cast('slip_id`slip_id' as binary) = 0 or not exists (
+  select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+    and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+));
+
+-- rows of slipway.inspection whose slip_id is not in slipway.slip
+select count(*)
+from `slipway`.`inspection` as child
+where child.`slip_id` is not null
+    and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`);
 
 -- constraint fk_job_worker on slipway.job already there
 select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and non_unique = 0 and cast(index_name as binary) = cast('fk_job_worker' as binary)

@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 56 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
@@ -10,7 +10,7 @@ delimiter //
 -- Checks before: the script stops here, with nothing changed, when one of them fails.
 if (
   select count(*)
-  from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
+  from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
   where current_role() is null and (
     select count(distinct privilege_type) from (
       select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -28,7 +28,7 @@ end if//
 
 if (
   select count(*)
-  from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
+  from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
   where current_role() is null and (
     select count(distinct privilege_type) from (
       select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -41,7 +41,7 @@ if (
     where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)
   ) < 1
 ) > 0 then
-  signal sqlstate '45000' set message_text = 'Nothing was changed: tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.wo';
+  signal sqlstate '45000' set message_text = 'Nothing was changed: tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.pa';
 end if//
 
 if (
@@ -60,6 +60,52 @@ if (
   ) < 2
 ) > 0 then
   signal sqlstate '45000' set message_text = 'Nothing was changed: tables in whose schema this login has no CREATE: among slipway.payment, slipway.gate_pass, slipway.job, sli';
+end if//
+
+if (
+  select 0
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: views, triggers and policies that rest on crane_id of slipway.crane: the server changes no type under them.';
+end if//
+
+if (
+  select count(*)
+  from `slipway`.`job`
+  where cast(`price` as char) regexp '[.][0-9]{2}[0-9]+$|e-'
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.job that break: price has 2 decimals at most.';
+end if//
+
+if (
+  select 0
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: views, triggers and policies that rest on price of slipway.job: the server changes no type under them.';
+end if//
+
+if (
+  select 0
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: views, triggers and policies that rest on paint_code of slipway.paint: the server changes no type under the';
+end if//
+
+if (
+  select 0
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: views, triggers and policies that rest on name of slipway.paint: the server changes no type under them.';
+end if//
+
+if (
+  select count(*)
+  from `slipway`.`inspection`
+  where not (`slip_id` >= 0 and `slip_id` <= 4294967295)
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.inspection that break: slip_id is from 0 to 4294967295.';
+end if//
+
+if (
+  select 0
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: views, triggers and policies that rest on slip_id of slipway.inspection: the server changes no type under t';
 end if//
 
 if (
@@ -349,6 +395,17 @@ if (
   select count(*)
   from (
     select group_concat(column_name order by seq_in_index separator '`') as columns, count(sub_part) as partly, max(non_unique) as loose
+    from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary)
+  ) as present
+  where columns is not null and (partly > 0 or loose <> 1 or cast(columns as binary) = cast('paint_code' as binary) = 0)
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: another index ix_boat_paint_code on slipway.boat than is to be made.';
+end if//
+
+if (
+  select count(*)
+  from (
+    select group_concat(column_name order by seq_in_index separator '`') as columns, count(sub_part) as partly, max(non_unique) as loose
     from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('ix_timesheet_worker_id' as binary)
   ) as present
   where columns is not null and (partly > 0 or loose <> 1 or cast(columns as binary) = cast('worker_id' as binary) = 0)
@@ -428,6 +485,54 @@ if (
       and not exists (select 1 from `slipway`.`owner` as parent where parent.`owner_id` = child.`owner_id`)
 ) > 0 then
   signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.boat whose owner_id is not in slipway.owner.';
+end if//
+
+if (
+  select count(*)
+  from (
+    select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+      min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('paint' as binary)) as there
+    from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  ) as present
+  where pairs is not null and (there = 0 or cast(pairs as binary) = cast('paint_code`paint_code' as binary) = 0 or not exists (
+    select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'boat' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+      and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+  ))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: another constraint fk_boat_paint on slipway.boat than is to be made.';
+end if//
+
+if (
+  select count(*)
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.boat whose paint_code is not in slipway.paint.';
+end if//
+
+if (
+  select count(*)
+  from (
+    select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+      min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('slip' as binary)) as there
+    from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  ) as present
+  where pairs is not null and (there = 0 or cast(pairs as binary) = cast('slip_id`slip_id' as binary) = 0 or not exists (
+    select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+      and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+  ))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: another constraint fk_inspection_slip on slipway.inspection than is to be made.';
+end if//
+
+if (
+  select count(*)
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.inspection whose slip_id is not in slipway.slip.';
 end if//
 
 if (
@@ -881,6 +986,29 @@ set @pawl_record = if((
     where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'timesheet' and cast(column_name as binary) = cast('timesheet_id' as binary) and extra like '%auto_increment%')
   ) = 0, ', `found_612096fb` int comment ''There before: a surrogate column timesheet_id on slipway.timesheet that numbers every row''', ''),
   if((
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'crane' and cast(column_name as binary) = cast('crane_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(11)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) = 0, ', `found_7b774daf` int comment ''There before: crane_id of slipway.crane as int(11) instead of tinyint(4)''', ''),
+  if((
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('price' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('decimal(18,2)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) = 0, ', `found_8646459f` int comment ''There before: price of slipway.job as decimal(18,2) instead of double''', ''),
+  if((
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('paint_code' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(12)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci'))
+      + (select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('name' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(40)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci')))
+  ) = 0, ', `found_c8af65e4` int comment ''There before: paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci''', ''),
+  if((
+    select ((select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'inspection' and cast(column_name as binary) = cast('slip_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(10) unsigned', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+  ) = 0, ', `found_a5a77880` int comment ''There before: slip_id of slipway.inspection as int(10) unsigned instead of int(11)''', ''),
+  if((
     select count(*)
     from (select 1) as wanted
     where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and non_unique = 0 and cast(index_name as binary) = cast('PRIMARY' as binary)
@@ -965,6 +1093,11 @@ set @pawl_record = if((
   if((
     select count(*)
     from (select 1) as wanted
+    where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary))
+  ) = 0, ', `found_f025cae8` int comment ''There before: an index under the reference, on paint_code of slipway.boat''', ''),
+  if((
+    select count(*)
+    from (select 1) as wanted
     where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('ix_timesheet_worker_id' as binary))
   ) = 0, ', `found_4d4bbe72` int comment ''There before: an index under the reference, on worker_id of slipway.timesheet''', ''),
   if((
@@ -993,6 +1126,20 @@ set @pawl_record = if((
     union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_owner' as binary)
     union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_owner' as binary))
   ) = 0, ', `found_ed1c662c` int comment ''There before: the reference from slipway.boat to slipway.owner''', ''),
+  if((
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+  ) = 0, ', `found_5e3a0f0b` int comment ''There before: the reference from slipway.boat to slipway.paint''', ''),
+  if((
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+  ) = 0, ', `found_51f8326f` int comment ''There before: the reference from slipway.inspection to slipway.slip''', ''),
   if((
     select count(*)
     from (select 1) as wanted
@@ -1182,7 +1329,7 @@ prepare pawl from @pawl_record//
 execute pawl//
 deallocate prepare pawl//
 
--- Step 1 of 56: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 1 of 63: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1235,7 +1382,7 @@ else
 end if;
 end//
 
--- Step 2 of 56: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 2 of 63: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1283,7 +1430,7 @@ else
 end if;
 end//
 
--- Step 3 of 56: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
+-- Step 3 of 63: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1331,7 +1478,7 @@ else
 end if;
 end//
 
--- Step 4 of 56: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 4 of 63: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1379,7 +1526,7 @@ else
 end if;
 end//
 
--- Step 5 of 56: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 5 of 63: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1427,7 +1574,7 @@ else
 end if;
 end//
 
--- Step 6 of 56: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
+-- Step 6 of 63: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1444,7 +1591,63 @@ else
 end if;
 end//
 
--- Step 7 of 56: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 7 of 63: crane_id of slipway.crane as int(11) instead of tinyint(4) (copies while writers wait, blocks writers; rewrites the table).
+begin not atomic
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'crane' and cast(column_name as binary) = cast('crane_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(11)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  alter table `slipway`.`crane`
+    modify column `crane_id` int(11) NOT NULL AUTO_INCREMENT,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Step 8 of 63: price of slipway.job as decimal(18,2) instead of double (copies while writers wait, blocks writers; rewrites the table).
+begin not atomic
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('price' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('decimal(18,2)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  alter table `slipway`.`job`
+    modify column `price` decimal(18,2) NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Step 9 of 63: paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci (copies while writers wait, blocks writers; rewrites the table).
+begin not atomic
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('paint_code' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(12)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci'))
+    + (select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('name' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(40)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci')))
+) > 0 then
+  alter table `slipway`.`paint`
+    modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+    modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Step 10 of 63: slip_id of slipway.inspection as int(10) unsigned instead of int(11) (copies while writers wait, blocks writers; rewrites the table).
+begin not atomic
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'inspection' and cast(column_name as binary) = cast('slip_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(10) unsigned', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  alter table `slipway`.`inspection`
+    modify column `slip_id` int(10) unsigned NOT NULL,
+    algorithm=copy, lock=shared;
+end if;
+end//
+
+-- Step 11 of 63: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1462,7 +1665,7 @@ else
 end if;
 end//
 
--- Step 8 of 56: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
+-- Step 12 of 63: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1480,7 +1683,7 @@ else
 end if;
 end//
 
--- Step 9 of 56: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
+-- Step 13 of 63: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1498,7 +1701,7 @@ else
 end if;
 end//
 
--- Step 10 of 56: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
+-- Step 14 of 63: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1516,7 +1719,7 @@ else
 end if;
 end//
 
--- Step 11 of 56: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
+-- Step 15 of 63: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1534,7 +1737,7 @@ else
 end if;
 end//
 
--- Step 12 of 56: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
+-- Step 16 of 63: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_haul' as binary) limit 1) as present
@@ -1590,7 +1793,7 @@ else
 end if;
 end//
 
--- Step 13 of 56: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 17 of 63: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1608,7 +1811,7 @@ else
 end if;
 end//
 
--- Step 14 of 56: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+-- Step 18 of 63: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('pawl_own_ix_owner_name' as binary) limit 1) as present
@@ -1664,7 +1867,7 @@ else
 end if;
 end//
 
--- Step 15 of 56: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
+-- Step 19 of 63: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1682,7 +1885,7 @@ else
 end if;
 end//
 
--- Step 16 of 56: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 20 of 63: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1700,7 +1903,7 @@ else
 end if;
 end//
 
--- Step 17 of 56: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
+-- Step 21 of 63: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1718,7 +1921,7 @@ else
 end if;
 end//
 
--- Step 18 of 56: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
+-- Step 22 of 63: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1734,7 +1937,23 @@ else
 end if;
 end//
 
--- Step 19 of 56: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
+-- Step 23 of 63: an index under the reference, on paint_code of slipway.boat (builds beside the work, blocks others for a moment; builds an index).
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary))
+) > 0 then
+  alter table `slipway`.`boat`
+    add key `ix_boat_paint_code` (`paint_code`),
+    algorithm=nocopy, lock=none;
+  select 'an index under the reference, on paint_code of slipway.boat: done.' as pawl;
+else
+  select 'an index under the reference, on paint_code of slipway.boat: in force already.' as pawl;
+end if;
+end//
+
+-- Step 24 of 63: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1750,7 +1969,7 @@ else
 end if;
 end//
 
--- Step 20 of 56: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
+-- Step 25 of 63: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1766,7 +1985,7 @@ else
 end if;
 end//
 
--- Step 21 of 56: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 26 of 63: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'payment' and cast(index_name as binary) = cast('pawl_own_ix_payment_invoice' as binary) limit 1) as present
@@ -1891,7 +2110,7 @@ else
 end if;
 end//
 
--- Step 22 of 56: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 27 of 63: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_berth_lease_slip' as binary)
@@ -1978,7 +2197,7 @@ else
 end if;
 end//
 
--- Step 23 of 56: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 28 of 63: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('pawl_own_ix_boat_owner' as binary) limit 1) as present
@@ -2103,7 +2322,219 @@ else
 end if;
 end//
 
--- Step 24 of 56: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 29 of 63: the reference from slipway.boat to slipway.paint (added at once, then counted beside the work, blocks others for a moment; reads every row).
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_boat_paint' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`boat`
+    drop foreign key `pawl_new_fk_boat_paint`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+    add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+      references `slipway`.`paint` (`paint_code`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+) > 0 then
+  set statement sql_notes = 0 for alter table `slipway`.`paint`
+    rename index if exists `pawl_none` to `pawl_none_`;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+) > 0 then
+  begin
+    declare orphans bigint;
+    set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+    select count(*) into orphans
+    from `slipway`.`boat` as child
+    where child.`paint_code` is not null
+        and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`);
+    if orphans > 0 then
+      alter table `slipway`.`boat`
+        drop foreign key `pawl_new_fk_boat_paint`,
+        algorithm=instant, lock=none;
+      signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added';
+    end if;
+  end;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+    drop foreign key `pawl_new_fk_boat_paint`,
+    add constraint `fk_boat_paint` foreign key (`paint_code`)
+      references `slipway`.`paint` (`paint_code`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+  select 'the reference from slipway.boat to slipway.paint: done.' as pawl;
+else
+  select 'the reference from slipway.boat to slipway.paint: in force already.' as pawl;
+end if;
+end//
+
+-- Step 30 of 63: the reference from slipway.inspection to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and cast(index_name as binary) = cast('pawl_own_ix_inspection_slip' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`inspection`
+    rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  alter table `slipway`.`inspection`
+    rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  alter table `slipway`.`inspection`
+    rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_inspection_slip' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`inspection`
+    drop foreign key `pawl_new_fk_inspection_slip`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+    add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+      references `slipway`.`slip` (`slip_id`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  set statement sql_notes = 0 for alter table `slipway`.`slip`
+    rename index if exists `pawl_none` to `pawl_none_`;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  begin
+    declare orphans bigint;
+    set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+    select count(*) into orphans
+    from `slipway`.`inspection` as child
+    where child.`slip_id` is not null
+        and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`);
+    if orphans > 0 then
+      alter table `slipway`.`inspection`
+        drop foreign key `pawl_new_fk_inspection_slip`,
+        algorithm=instant, lock=none;
+      signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added';
+    end if;
+  end;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+    drop foreign key `pawl_new_fk_inspection_slip`,
+    add constraint `fk_inspection_slip` foreign key (`slip_id`)
+      references `slipway`.`slip` (`slip_id`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+  select 'the reference from slipway.inspection to slipway.slip: done.' as pawl;
+else
+  select 'the reference from slipway.inspection to slipway.slip: in force already.' as pawl;
+end if;
+end//
+
+-- Step 31 of 63: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_worker' as binary) limit 1) as present
@@ -2228,7 +2659,7 @@ else
 end if;
 end//
 
--- Step 25 of 56: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 32 of 63: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job_part' and cast(index_name as binary) = cast('pawl_own_ix_job_part_part' as binary) limit 1) as present
@@ -2353,7 +2784,7 @@ else
 end if;
 end//
 
--- Step 26 of 56: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 33 of 63: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_timesheet_worker' as binary)
@@ -2440,7 +2871,7 @@ else
 end if;
 end//
 
--- Step 27 of 56: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 34 of 63: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('pawl_own_ix_timesheet_job' as binary) limit 1) as present
@@ -2565,7 +2996,7 @@ else
 end if;
 end//
 
--- Step 28 of 56: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 35 of 63: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'shelf' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_shelf_part' as binary)
@@ -2652,7 +3083,7 @@ else
 end if;
 end//
 
--- Step 29 of 56: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 36 of 63: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'stock_move' and cast(index_name as binary) = cast('pawl_own_ix_move_part' as binary) limit 1) as present
@@ -2777,7 +3208,7 @@ else
 end if;
 end//
 
--- Step 30 of 56: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 37 of 63: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'day_rate' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_day_rate_trade' as binary)
@@ -2864,7 +3295,7 @@ else
 end if;
 end//
 
--- Step 31 of 56: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 38 of 63: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'trade' and cast(index_name as binary) = cast('pawl_own_ix_trade_under' as binary) limit 1) as present
@@ -2989,7 +3420,7 @@ else
 end if;
 end//
 
--- Step 32 of 56: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 39 of 63: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3009,7 +3440,7 @@ else
 end if;
 end//
 
--- Step 33 of 56: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 40 of 63: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('owner_id' as binary) and is_nullable = 'YES'
@@ -3026,7 +3457,7 @@ else
 end if;
 end//
 
--- Step 34 of 56: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 41 of 63: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('paint_code' as binary) and is_nullable = 'YES'
@@ -3040,7 +3471,7 @@ else
 end if;
 end//
 
--- Step 35 of 56: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 42 of 63: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('length_m' as binary) and is_nullable = 'YES'
@@ -3054,7 +3485,7 @@ else
 end if;
 end//
 
--- Step 36 of 56: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 43 of 63: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('launched_on' as binary) and is_nullable = 'YES'
@@ -3068,7 +3499,7 @@ else
 end if;
 end//
 
--- Step 37 of 56: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 44 of 63: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('worker_id' as binary) and is_nullable = 'YES'
@@ -3082,7 +3513,7 @@ else
 end if;
 end//
 
--- Step 38 of 56: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 45 of 63: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('meta' as binary) and is_nullable = 'YES'
@@ -3097,7 +3528,7 @@ else
 end if;
 end//
 
--- Step 39 of 56: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 46 of 63: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'sensor_reading' and cast(column_name as binary) = cast('celsius' as binary) and is_nullable = 'YES'
@@ -3111,7 +3542,7 @@ else
 end if;
 end//
 
--- Step 40 of 56: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 47 of 63: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3129,7 +3560,7 @@ else
 end if;
 end//
 
--- Step 41 of 56: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 48 of 63: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3147,7 +3578,7 @@ else
 end if;
 end//
 
--- Step 42 of 56: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 49 of 63: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('ended_on' as binary) and is_nullable = 'YES'
@@ -3161,7 +3592,7 @@ else
 end if;
 end//
 
--- Step 43 of 56: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 50 of 63: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'notice' and cast(column_name as binary) = cast('body' as binary) and is_nullable = 'YES'
@@ -3175,7 +3606,7 @@ else
 end if;
 end//
 
--- Step 44 of 56: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 51 of 63: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('drawing' as binary) and is_nullable = 'YES'
@@ -3189,7 +3620,7 @@ else
 end if;
 end//
 
--- Step 45 of 56: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 52 of 63: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway_stores' and table_name = 'shelf' and cast(column_name as binary) = cast('holds_part_no' as binary) and is_nullable = 'YES'
@@ -3203,7 +3634,7 @@ else
 end if;
 end//
 
--- Step 46 of 56: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 53 of 63: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3221,7 +3652,7 @@ else
 end if;
 end//
 
--- Step 47 of 56: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 54 of 63: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3239,7 +3670,7 @@ else
 end if;
 end//
 
--- Step 48 of 56: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 55 of 63: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3257,7 +3688,7 @@ else
 end if;
 end//
 
--- Step 49 of 56: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
+-- Step 56 of 63: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3275,7 +3706,7 @@ else
 end if;
 end//
 
--- Step 50 of 56: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 57 of 63: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3293,7 +3724,7 @@ else
 end if;
 end//
 
--- Step 51 of 56: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 58 of 63: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3311,7 +3742,7 @@ else
 end if;
 end//
 
--- Step 52 of 56: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 59 of 63: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3329,7 +3760,7 @@ else
 end if;
 end//
 
--- Step 53 of 56: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 60 of 63: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3347,7 +3778,7 @@ else
 end if;
 end//
 
--- Step 54 of 56: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 61 of 63: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3365,7 +3796,7 @@ else
 end if;
 end//
 
--- Step 55 of 56: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 62 of 63: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3383,7 +3814,7 @@ else
 end if;
 end//
 
--- Step 56 of 56: without the index ix_owner_name of slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+-- Step 63 of 63: without the index ix_owner_name of slipway.owner (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present
@@ -3404,6 +3835,41 @@ if (
   where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'timesheet' and cast(column_name as binary) = cast('timesheet_id' as binary) and extra like '%auto_increment%')
 ) > 0 then
   signal sqlstate '45000' set message_text = 'The steps are done: column slipway.timesheet.timesheet_id not numbered by itself.';
+end if//
+
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'crane' and cast(column_name as binary) = cast('crane_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(11)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: slipway.crane.crane_id not int(11).';
+end if//
+
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('price' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('decimal(18,2)', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: slipway.job.price not decimal(18,2).';
+end if//
+
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('paint_code' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(12)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci'))
+    + (select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'paint' and cast(column_name as binary) = cast('name' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('varchar(40)', 'int[(][0-9]+[)]', 'int') and collation_name = 'utf8mb4_general_ci')))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: slipway.paint.paint_code not varchar(12), slipway.paint.name not varchar(40).';
+end if//
+
+if (
+  select ((select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'inspection' and cast(column_name as binary) = cast('slip_id' as binary) and regexp_replace(column_type, 'int[(][0-9]+[)]', 'int') = regexp_replace('int(10) unsigned', 'int[(][0-9]+[)]', 'int') and collation_name is null)))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: slipway.inspection.slip_id not int(10) unsigned.';
 end if//
 
 if (
@@ -3527,6 +3993,14 @@ end if//
 if (
   select count(*)
   from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('ix_boat_paint_code' as binary))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: index ix_boat_paint_code missing on slipway.boat.';
+end if//
+
+if (
+  select count(*)
+  from (select 1) as wanted
   where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('ix_timesheet_worker_id' as binary))
 ) > 0 then
   signal sqlstate '45000' set message_text = 'The steps are done: index ix_timesheet_worker_id missing on slipway.timesheet.';
@@ -3568,6 +4042,26 @@ if (
   union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_owner' as binary))
 ) > 0 then
   signal sqlstate '45000' set message_text = 'The steps are done: constraint fk_boat_owner missing on slipway.boat, or not validated.';
+end if//
+
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'boat' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_boat_paint' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'boat' and level = 'Table' and cast(constraint_name as binary) = cast('fk_boat_paint' as binary))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: constraint fk_boat_paint missing on slipway.boat, or not validated.';
+end if//
+
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and non_unique = 0 and cast(index_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'inspection' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'inspection' and level = 'Table' and cast(constraint_name as binary) = cast('fk_inspection_slip' as binary))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: constraint fk_inspection_slip missing on slipway.inspection, or not validated.';
 end if//
 
 if (

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 56 steps.
+-- Pawl: golden. Back, statements only: 63 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -166,6 +166,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=instant, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=instant, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -189,6 +199,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the index ix_timesheet_worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
+  algorithm=nocopy, lock=none;
+
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
   algorithm=nocopy, lock=none;
 
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
@@ -249,6 +264,27 @@ alter table `slipway`.`invoice`
 -- drop the constraint PRIMARY of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   drop primary key,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.inspection as int(11) instead of int(10) unsigned
+alter table `slipway`.`inspection`
+  modify column `slip_id` int(11) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,2)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint(4) instead of int(11)
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- drop the column timesheet_id of slipway.timesheet

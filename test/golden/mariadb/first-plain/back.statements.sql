@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 59 steps.
+-- Pawl: golden. Back, statements only: 66 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -30,11 +30,6 @@ alter table `slipway`.`timesheet`
 -- drop the constraint ck_job_part_quantity of slipway.job_part
 alter table `slipway`.`job_part`
   drop constraint `ck_job_part_quantity`,
-  algorithm=instant, lock=none;
-
--- drop the constraint ck_job_price of slipway.job
-alter table `slipway`.`job`
-  drop constraint `ck_job_price`,
   algorithm=instant, lock=none;
 
 -- drop the constraint ck_boat_length_m of slipway.boat
@@ -166,6 +161,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=instant, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=instant, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -189,6 +194,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the index ix_timesheet_worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
+  algorithm=nocopy, lock=none;
+
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
   algorithm=nocopy, lock=none;
 
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
@@ -256,25 +266,55 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
+-- slip_id of slipway.inspection as int(11) instead of int(10) unsigned
+alter table `slipway`.`inspection`
+  modify column `slip_id` int(11) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,2)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint(4) instead of int(11)
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
 -- drop the column timesheet_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop column `timesheet_id`,
   algorithm=copy, lock=shared;
 
--- what was kept in pawl_kept_golden_7 put back into slipway.owner
+-- what was kept in pawl_kept_golden_8 put back into slipway.owner
 start transaction;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_7` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_8` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = kept.`email`;
+delete from `slipway`.`pawl_kept_golden_8`;
+commit;
+drop table `slipway`.`pawl_kept_golden_8`;
+
+-- what was kept in pawl_kept_golden_7 put back into slipway.invoice
+start transaction;
+update `slipway`.`invoice` as child
+join `slipway`.`pawl_kept_golden_7` as kept on child.`invoice_id` = kept.`invoice_id`
+set child.`due_on` = kept.`due_on`;
 delete from `slipway`.`pawl_kept_golden_7`;
 commit;
 drop table `slipway`.`pawl_kept_golden_7`;
 
--- what was kept in pawl_kept_golden_6 put back into slipway.invoice
+-- what was kept in pawl_kept_golden_6 put back into slipway.job
 start transaction;
-update `slipway`.`invoice` as child
-join `slipway`.`pawl_kept_golden_6` as kept on child.`invoice_id` = kept.`invoice_id`
-set child.`due_on` = kept.`due_on`;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_6` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = kept.`price`;
 delete from `slipway`.`pawl_kept_golden_6`;
 commit;
 drop table `slipway`.`pawl_kept_golden_6`;

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 59 steps.
+-- Pawl: golden. Forward, statements only: 66 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -122,47 +122,86 @@ set child.`started_on` = 'somebody';
 commit;
 rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
 
--- rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_6 and emptied
+-- rows that break "price has 2 decimals at most" of slipway.job kept in pawl_kept_golden_6 and rounded to 2 decimals
 create table if not exists `slipway`.`pawl_kept_golden_6_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+  engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
+as select `job_id`, `price`
+from `slipway`.`job`
+limit 0;
+start transaction;
+insert into `slipway`.`pawl_kept_golden_6_now` (`job_id`, `price`)
+select child.`job_id`, child.`price`
+from `slipway`.`job` as child
+where cast(`price` as char) regexp '[.][0-9]{2}[0-9]+$|e-'
+for update;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_6_now` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = round(child.`price`, 2);
+commit;
+rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
+
+-- rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_7 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_7_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.invoice: its script back puts this back as it was, and drops this table.'
 as select `invoice_id`, `due_on`
 from `slipway`.`invoice`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_6_now` (`invoice_id`, `due_on`)
+insert into `slipway`.`pawl_kept_golden_7_now` (`invoice_id`, `due_on`)
 select child.`invoice_id`, child.`due_on`
 from `slipway`.`invoice` as child
 where `due_on` in ('0000-00-00')
 for update;
 update `slipway`.`invoice` as child
-join `slipway`.`pawl_kept_golden_6_now` as kept on child.`invoice_id` = kept.`invoice_id`
+join `slipway`.`pawl_kept_golden_7_now` as kept on child.`invoice_id` = kept.`invoice_id`
 set child.`due_on` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
+rename table `slipway`.`pawl_kept_golden_7_now` to `slipway`.`pawl_kept_golden_7`;
 
--- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_7 and emptied
-create table if not exists `slipway`.`pawl_kept_golden_7_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+-- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_8 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_8_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
 as select `owner_id`, `email`
 from `slipway`.`owner`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_7_now` (`owner_id`, `email`)
+insert into `slipway`.`pawl_kept_golden_8_now` (`owner_id`, `email`)
 select child.`owner_id`, child.`email`
 from `slipway`.`owner` as child
 where `email` in ('N/A')
 for update;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_7_now` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_8_now` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_7_now` to `slipway`.`pawl_kept_golden_7`;
+rename table `slipway`.`pawl_kept_golden_8_now` to `slipway`.`pawl_kept_golden_8`;
 
 -- a surrogate column timesheet_id on slipway.timesheet that numbers every row
 alter table `slipway`.`timesheet`
   add column `timesheet_id` bigint not null auto_increment,
   add primary key (`timesheet_id`),
   algorithm=inplace, lock=shared;
+
+-- crane_id of slipway.crane as int(11) instead of tinyint(4)
+alter table `slipway`.`crane`
+  modify column `crane_id` int(11) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,2) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,2) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.inspection as int(10) unsigned instead of int(11)
+alter table `slipway`.`inspection`
+  modify column `slip_id` int(10) unsigned NOT NULL,
+  algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
 alter table `slipway`.`berth_lease`
@@ -239,6 +278,11 @@ alter table `slipway_stores`.`supplier`
 -- an index under the reference, on slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
+  algorithm=nocopy, lock=none;
+
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
   algorithm=nocopy, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
@@ -353,6 +397,74 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
   drop foreign key `pawl_new_fk_boat_owner`,
   add constraint `fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.boat to slipway.paint
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`paint`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`);
+  if orphans > 0 then
+    alter table `slipway`.`boat`
+      drop foreign key `pawl_new_fk_boat_paint`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=instant, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=instant, lock=none;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`slip`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`);
+  if orphans > 0 then
+    alter table `slipway`.`inspection`
+      drop foreign key `pawl_new_fk_inspection_slip`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
     on delete no action on update no action,
   algorithm=instant, lock=none;
 
@@ -715,11 +827,6 @@ alter table `slipway`.`berth_lease`
 -- a check on slipway.boat: length_m is not below zero
 alter table `slipway`.`boat`
   add constraint `ck_boat_length_m` check (`length_m` >= 0),
-  algorithm=copy, lock=shared;
-
--- a check on slipway.job: price is not below zero
-alter table `slipway`.`job`
-  add constraint `ck_job_price` check (`price` >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.job_part: quantity is not below zero

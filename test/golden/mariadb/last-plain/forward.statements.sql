@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 52 steps.
+-- Pawl: golden. Forward, statements only: 59 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -116,6 +116,31 @@ set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
 
+-- crane_id of slipway.crane as bigint(20) instead of tinyint(4)
+alter table `slipway`.`crane`
+  modify column `crane_id` bigint(20) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,6) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,6) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.slip as int(11) instead of int(10) unsigned
+alter table `slipway`.`slip`
+  modify column `slip_id` int(11) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
 -- invoice_no unique in slipway.invoice
 alter table `slipway`.`invoice`
   add unique key `uq_invoice_no` (`invoice_no`),
@@ -186,6 +211,11 @@ alter table `slipway`.`haul_out`
 -- an index under the reference, on slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
+  algorithm=nocopy, lock=none;
+
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
   algorithm=nocopy, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
@@ -332,6 +362,74 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
   add constraint `fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
     on delete set null on update set null,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.boat to slipway.paint
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`paint`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`);
+  if orphans > 0 then
+    alter table `slipway`.`boat`
+      drop foreign key `pawl_new_fk_boat_paint`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=instant, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=instant, lock=none;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`slip`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`);
+  if orphans > 0 then
+    alter table `slipway`.`inspection`
+      drop foreign key `pawl_new_fk_inspection_slip`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.job to slipway.worker
@@ -618,14 +716,11 @@ alter table `slipway`.`job`
   modify column `ended_on` date NOT NULL,
   algorithm=copy, lock=shared;
 
--- paint_code of slipway.boat never empty; with 2 other steps in the same rebuild
+-- length_m of slipway.boat never empty; with 1 other step in the same rebuild
 alter table `slipway`.`boat`
-  modify column `paint_code` varchar(12) NOT NULL,
   modify column `length_m` decimal(6,2) NOT NULL,
   modify column `launched_on` date NOT NULL,
   algorithm=inplace, lock=none;
-
--- length_m of slipway.boat never empty: in the rebuild above.
 
 -- launched_on of slipway.boat never empty: in the rebuild above.
 

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 56 steps.
+-- Pawl: golden. Back, statements only: 60 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -57,11 +57,6 @@ alter table `slipway`.`payment`
   drop constraint `ck_payment_method`,
   algorithm=instant, lock=none;
 
--- holds_part_no of slipway_stores.shelf may be empty
-alter table `slipway_stores`.`shelf`
-  modify column `holds_part_no` varchar(12) DEFAULT NULL,
-  algorithm=inplace, lock=none;
-
 -- drawing of slipway.plan_file may be empty
 alter table `slipway`.`plan_file`
   modify column `drawing` mediumblob DEFAULT NULL,
@@ -82,11 +77,6 @@ alter table `slipway`.`job`
   drop constraint `ck_job_job_state`,
   algorithm=instant, lock=none;
 
--- drop the constraint ck_invoice_due_on of slipway.invoice
-alter table `slipway`.`invoice`
-  drop constraint `ck_invoice_due_on`,
-  algorithm=instant, lock=none;
-
 -- celsius of slipway.sensor_reading may be empty
 alter table `slipway`.`sensor_reading`
   modify column `celsius` decimal(4,1) DEFAULT NULL,
@@ -102,19 +92,16 @@ alter table `slipway`.`job`
   modify column `worker_id` int(10) unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
--- launched_on of slipway.boat may be empty; with 3 other steps in the same rebuild
+-- launched_on of slipway.boat may be empty; with 2 other steps in the same rebuild
 alter table `slipway`.`boat`
   modify column `launched_on` date DEFAULT NULL,
   modify column `length_m` decimal(6,2) DEFAULT NULL,
   modify column `paint_code` varchar(12) DEFAULT NULL,
-  modify column `owner_id` int(10) unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- length_m of slipway.boat may be empty: in the rebuild above.
 
 -- paint_code of slipway.boat may be empty: in the rebuild above.
-
--- owner_id of slipway.boat may be empty: in the rebuild above.
 
 -- drop the constraint ck_job_started_on_ended_on of slipway.job
 alter table `slipway`.`job`
@@ -161,6 +148,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=instant, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=instant, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -171,9 +168,9 @@ alter table `slipway`.`berth_lease`
   drop constraint `fk_berth_lease_slip`,
   algorithm=instant, lock=none;
 
--- drop the constraint fk_payment_invoice of slipway.payment
-alter table `slipway`.`payment`
-  drop constraint `fk_payment_invoice`,
+-- drop the constraint fk_haul_out_slip of slipway.haul_out
+alter table `slipway`.`haul_out`
+  drop constraint `fk_haul_out_slip`,
   algorithm=instant, lock=none;
 
 -- drop the index ix_shelf_holds_part_no of slipway_stores.shelf
@@ -186,9 +183,19 @@ alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
   algorithm=nocopy, lock=none;
 
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
+  algorithm=nocopy, lock=none;
+
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   drop key `ix_berth_lease_slip_no`,
+  algorithm=nocopy, lock=none;
+
+-- drop the index ix_haul_out_slip_no of slipway.haul_out
+alter table `slipway`.`haul_out`
+  drop key `ix_haul_out_slip_no`,
   algorithm=nocopy, lock=none;
 
 -- drop the constraint uq_name of slipway_stores.supplier
@@ -231,11 +238,6 @@ alter table `slipway`.`boat`
   drop key `uq_hull_no`,
   algorithm=nocopy, lock=none;
 
--- drop the constraint uq_email of slipway.owner
-alter table `slipway`.`owner`
-  drop key `uq_email`,
-  algorithm=nocopy, lock=none;
-
 -- drop the constraint uq_badge_no of slipway.worker
 alter table `slipway`.`worker`
   drop key `uq_badge_no`,
@@ -251,56 +253,72 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
--- what was kept in pawl_kept_golden_6 put back into slipway.owner
+-- slip_id of slipway.inspection as int(11) instead of int(10) unsigned
+alter table `slipway`.`inspection`
+  modify column `slip_id` int(11) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,3)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint(4) instead of int(11)
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- what was kept in pawl_kept_golden_5 put back into slipway.owner
 start transaction;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_6` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_5` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = kept.`email`;
-delete from `slipway`.`pawl_kept_golden_6`;
-commit;
-drop table `slipway`.`pawl_kept_golden_6`;
-
--- what was kept in pawl_kept_golden_5 put back into slipway.invoice
-start transaction;
-update `slipway`.`invoice` as child
-join `slipway`.`pawl_kept_golden_5` as kept on child.`invoice_id` = kept.`invoice_id`
-set child.`due_on` = kept.`due_on`;
 delete from `slipway`.`pawl_kept_golden_5`;
 commit;
 drop table `slipway`.`pawl_kept_golden_5`;
 
--- what was kept in pawl_kept_golden_4 put back into slipway.job
+-- what was kept in pawl_kept_golden_4 put back into slipway.invoice
 start transaction;
-update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_4` as kept on child.`job_id` = kept.`job_id`
-set child.`started_on` = kept.`started_on`;
+update `slipway`.`invoice` as child
+join `slipway`.`pawl_kept_golden_4` as kept on child.`invoice_id` = kept.`invoice_id`
+set child.`due_on` = kept.`due_on`;
 delete from `slipway`.`pawl_kept_golden_4`;
 commit;
 drop table `slipway`.`pawl_kept_golden_4`;
 
--- what was kept in pawl_kept_golden_3 put back into slipway.owner
+-- what was kept in pawl_kept_golden_3 put back into slipway.job
 start transaction;
-insert into `slipway`.`owner` (`owner_id`, `name`, `email`, `phone`, `since`)
-select `owner_id`, `name`, `email`, `phone`, `since`
-from `slipway`.`pawl_kept_golden_3`;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_3` as kept on child.`job_id` = kept.`job_id`
+set child.`started_on` = kept.`started_on`;
 delete from `slipway`.`pawl_kept_golden_3`;
 commit;
 drop table `slipway`.`pawl_kept_golden_3`;
 
--- what was kept in pawl_kept_golden_2 put back into slipway.boat
+-- what was kept in pawl_kept_golden_2 put back into slipway.gate_pass
 start transaction;
-update `slipway`.`boat` as child
-join `slipway`.`pawl_kept_golden_2` as kept on child.`boat_id` = kept.`boat_id`
-set child.`owner_id` = kept.`owner_id`, child.`changed_at` = child.`changed_at`;
+set statement foreign_key_checks = 0 for update `slipway`.`gate_pass` as child
+join `slipway`.`pawl_kept_golden_2` as kept on child.`pass_no` = kept.`pass_no`
+set child.`worker_id` = kept.`worker_id`;
 delete from `slipway`.`pawl_kept_golden_2`;
 commit;
 drop table `slipway`.`pawl_kept_golden_2`;
 
--- what was kept in pawl_kept_golden_1 put back into slipway.payment
+-- what was kept in pawl_kept_golden_1 put back into slipway.haul_out
 start transaction;
-set statement foreign_key_checks = 0 for insert into `slipway`.`payment` (`payment_id`, `invoice_id`, `paid_on`, `amount`, `method`)
-select `payment_id`, `invoice_id`, `paid_on`, `amount`, `method`
-from `slipway`.`pawl_kept_golden_1`;
+set statement foreign_key_checks = 0 for update `slipway`.`haul_out` as child
+join `slipway`.`pawl_kept_golden_1` as kept on child.`haul_id` = kept.`haul_id`
+set child.`slip_no` = kept.`slip_no`;
 delete from `slipway`.`pawl_kept_golden_1`;
 commit;
 drop table `slipway`.`pawl_kept_golden_1`;

@@ -1,144 +1,126 @@
--- Pawl: golden. Forward, statements only: 56 steps.
+-- Pawl: golden. Forward, statements only: 60 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
 
--- orphans of slipway.payment kept in pawl_kept_golden_1 and removed
+-- orphans of slipway.haul_out kept in pawl_kept_golden_1 and filled with "somebody"
 create table if not exists `slipway`.`pawl_kept_golden_1_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
-  engine = InnoDB comment = 'Kept by Pawl of slipway.payment: its script back puts this back as it was, and drops this table.'
-as select `payment_id`, `invoice_id`, `paid_on`, `amount`, `method`
-from `slipway`.`payment`
+  engine = InnoDB comment = 'Kept by Pawl of slipway.haul_out: its script back puts this back as it was, and drops this table.'
+as select `haul_id`, `slip_no`
+from `slipway`.`haul_out`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_1_now` (`payment_id`, `invoice_id`, `paid_on`, `amount`, `method`)
-select 
-  child.`payment_id`,
-  child.`invoice_id`,
-  child.`paid_on`,
-  child.`amount`,
-  child.`method`
-from `slipway`.`payment` as child
-where child.`invoice_id` is not null
-    and not exists (select 1 from `slipway`.`invoice` as parent where parent.`invoice_id` = child.`invoice_id`)
+insert into `slipway`.`pawl_kept_golden_1_now` (`haul_id`, `slip_no`)
+select child.`haul_id`, child.`slip_no`
+from `slipway`.`haul_out` as child
+where child.`slip_no` is not null
+    and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
 for update;
-delete child from `slipway`.`payment` as child
-join `slipway`.`pawl_kept_golden_1_now` as kept on child.`payment_id` = kept.`payment_id`;
+update `slipway`.`haul_out` as child
+join `slipway`.`pawl_kept_golden_1_now` as kept on child.`haul_id` = kept.`haul_id`
+set child.`slip_no` = 'somebody';
 commit;
 rename table `slipway`.`pawl_kept_golden_1_now` to `slipway`.`pawl_kept_golden_1`;
 
--- references to repeats of email in rows of slipway.boat kept in pawl_kept_golden_2 and pointed to the row that is kept
+-- orphans of slipway.gate_pass kept in pawl_kept_golden_2 and filled with "somebody"
 create table if not exists `slipway`.`pawl_kept_golden_2_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
-  engine = InnoDB comment = 'Kept by Pawl of slipway.boat: its script back puts this back as it was, and drops this table.'
-as select `boat_id`, `owner_id`
-from `slipway`.`boat`
+  engine = InnoDB comment = 'Kept by Pawl of slipway.gate_pass: its script back puts this back as it was, and drops this table.'
+as select `pass_no`, `worker_id`
+from `slipway`.`gate_pass`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_2_now` (`boat_id`, `owner_id`)
-select child.`boat_id`, child.`owner_id`
-from `slipway`.`boat` as child
-join (
-  select `owner_id` as from_0, first_value(`owner_id`) over alike as to_0,
-    row_number() over alike as place
-  from `slipway`.`owner`
-  where `email` is not null
-  window alike as (partition by `email` order by `name` is null, `name` desc, `owner_id`)
-) as ranked on child.`owner_id` = ranked.from_0 and ranked.place > 1
+insert into `slipway`.`pawl_kept_golden_2_now` (`pass_no`, `worker_id`)
+select child.`pass_no`, child.`worker_id`
+from `slipway`.`gate_pass` as child
+where child.`worker_id` is not null
+    and not exists (select 1 from `slipway`.`worker` as parent where parent.`worker_id` = child.`worker_id`)
 for update;
-update `slipway`.`boat` as child
-join `slipway`.`pawl_kept_golden_2_now` as kept on child.`boat_id` = kept.`boat_id`
-join (
-  select `owner_id` as from_0, first_value(`owner_id`) over alike as to_0,
-    row_number() over alike as place
-  from `slipway`.`owner`
-  where `email` is not null
-  window alike as (partition by `email` order by `name` is null, `name` desc, `owner_id`)
-) as ranked on child.`owner_id` = ranked.from_0 and ranked.place > 1
-set child.`owner_id` = ranked.to_0, child.`changed_at` = child.`changed_at`;
+update `slipway`.`gate_pass` as child
+join `slipway`.`pawl_kept_golden_2_now` as kept on child.`pass_no` = kept.`pass_no`
+set child.`worker_id` = 'somebody';
 commit;
 rename table `slipway`.`pawl_kept_golden_2_now` to `slipway`.`pawl_kept_golden_2`;
 
--- repeats of email of slipway.owner kept in pawl_kept_golden_3 and removed
+-- rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody"
 create table if not exists `slipway`.`pawl_kept_golden_3_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
-  engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
-as select `owner_id`, `name`, `email`, `phone`, `since`
-from `slipway`.`owner`
-limit 0;
-start transaction;
-insert into `slipway`.`pawl_kept_golden_3_now` (`owner_id`, `name`, `email`, `phone`, `since`)
-select 
-  child.`owner_id`,
-  child.`name`,
-  child.`email`,
-  child.`phone`,
-  child.`since`
-from `slipway`.`owner` as child
-join (
-  select `owner_id`, row_number() over alike as place
-  from `slipway`.`owner`
-  where `email` is not null
-  window alike as (partition by `email` order by `name` is null, `name` desc, `owner_id`)
-) as ranked on child.`owner_id` = ranked.`owner_id` and ranked.place > 1
-for update;
-delete child from `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_3_now` as kept on child.`owner_id` = kept.`owner_id`;
-commit;
-rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
-
--- rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_4 and filled with "somebody"
-create table if not exists `slipway`.`pawl_kept_golden_4_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
 as select `job_id`, `started_on`
 from `slipway`.`job`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_4_now` (`job_id`, `started_on`)
+insert into `slipway`.`pawl_kept_golden_3_now` (`job_id`, `started_on`)
 select child.`job_id`, child.`started_on`
 from `slipway`.`job` as child
 where `started_on` > `ended_on`
 for update;
 update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_4_now` as kept on child.`job_id` = kept.`job_id`
+join `slipway`.`pawl_kept_golden_3_now` as kept on child.`job_id` = kept.`job_id`
 set child.`started_on` = 'somebody';
 commit;
-rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
+rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
 
--- rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_5 and emptied
-create table if not exists `slipway`.`pawl_kept_golden_5_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+-- rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_4_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.invoice: its script back puts this back as it was, and drops this table.'
 as select `invoice_id`, `due_on`
 from `slipway`.`invoice`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_5_now` (`invoice_id`, `due_on`)
+insert into `slipway`.`pawl_kept_golden_4_now` (`invoice_id`, `due_on`)
 select child.`invoice_id`, child.`due_on`
 from `slipway`.`invoice` as child
 where `due_on` in ('0000-00-00')
 for update;
 update `slipway`.`invoice` as child
-join `slipway`.`pawl_kept_golden_5_now` as kept on child.`invoice_id` = kept.`invoice_id`
+join `slipway`.`pawl_kept_golden_4_now` as kept on child.`invoice_id` = kept.`invoice_id`
 set child.`due_on` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
+rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
 
--- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_6 and emptied
-create table if not exists `slipway`.`pawl_kept_golden_6_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+-- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_5_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
 as select `owner_id`, `email`
 from `slipway`.`owner`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_6_now` (`owner_id`, `email`)
+insert into `slipway`.`pawl_kept_golden_5_now` (`owner_id`, `email`)
 select child.`owner_id`, child.`email`
 from `slipway`.`owner` as child
 where `email` in ('N/A')
 for update;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_6_now` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_5_now` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
+rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
+
+-- crane_id of slipway.crane as int(11) instead of tinyint(4)
+alter table `slipway`.`crane`
+  modify column `crane_id` int(11) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,3) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,3) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.inspection as int(10) unsigned instead of int(11)
+alter table `slipway`.`inspection`
+  modify column `slip_id` int(10) unsigned NOT NULL,
+  algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
 alter table `slipway`.`berth_lease`
@@ -153,11 +135,6 @@ alter table `slipway`.`invoice`
 -- badge_no unique in slipway.worker
 alter table `slipway`.`worker`
   add unique key `uq_badge_no` (`badge_no`),
-  algorithm=nocopy, lock=none;
-
--- email unique in slipway.owner
-alter table `slipway`.`owner`
-  add unique key `uq_email` (`email`),
   algorithm=nocopy, lock=none;
 
 -- hull_no unique in slipway.boat
@@ -212,9 +189,19 @@ alter table `slipway_stores`.`supplier`
   add unique key `uq_name` (`name`),
   algorithm=nocopy, lock=none;
 
+-- an index under the reference, on slip_no of slipway.haul_out
+alter table `slipway`.`haul_out`
+  add key `ix_haul_out_slip_no` (`slip_no`),
+  algorithm=nocopy, lock=none;
+
 -- an index under the reference, on slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
+  algorithm=nocopy, lock=none;
+
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
   algorithm=nocopy, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
@@ -227,40 +214,34 @@ alter table `slipway_stores`.`shelf`
   add key `ix_shelf_holds_part_no` (`holds_part_no`),
   algorithm=nocopy, lock=none;
 
--- the reference from slipway.payment to slipway.invoice
-alter table `slipway`.`payment`
-  rename index `ix_payment_invoice` to `pawl_own_ix_payment_invoice`,
-  algorithm=instant, lock=none;
-alter table `slipway`.`payment`
-  rename index `pawl_own_ix_payment_invoice` to `ix_payment_invoice`,
-  algorithm=instant, lock=none;
-set statement foreign_key_checks = 0 for alter table `slipway`.`payment`
-  add constraint `pawl_new_fk_payment_invoice` foreign key (`invoice_id`)
-    references `slipway`.`invoice` (`invoice_id`)
+-- the reference from slipway.haul_out to slipway.slip
+set statement foreign_key_checks = 0 for alter table `slipway`.`haul_out`
+  add constraint `pawl_new_fk_haul_out_slip` foreign key (`slip_no`)
+    references `slipway`.`slip` (`slip_no`)
     on delete no action on update no action,
   algorithm=instant, lock=none;
-set statement sql_notes = 0 for alter table `slipway`.`invoice`
+set statement sql_notes = 0 for alter table `slipway`.`slip`
   rename index if exists `pawl_none` to `pawl_none_`;
 delimiter //
 begin not atomic
   declare orphans bigint;
   set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
   select count(*) into orphans
-  from `slipway`.`payment` as child
-  where child.`invoice_id` is not null
-      and not exists (select 1 from `slipway`.`invoice` as parent where parent.`invoice_id` = child.`invoice_id`);
+  from `slipway`.`haul_out` as child
+  where child.`slip_no` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`);
   if orphans > 0 then
-    alter table `slipway`.`payment`
-      drop foreign key `pawl_new_fk_payment_invoice`,
+    alter table `slipway`.`haul_out`
+      drop foreign key `pawl_new_fk_haul_out_slip`,
       algorithm=instant, lock=none;
-    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.payment have no parent in slipway.invoice: CONSTRAINT `fk_payment_invoice` was not added';
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.haul_out have no parent in slipway.slip: CONSTRAINT `fk_haul_out_slip` was not added';
   end if;
 end//
 delimiter ;
-set statement foreign_key_checks = 0 for alter table `slipway`.`payment`
-  drop foreign key `pawl_new_fk_payment_invoice`,
-  add constraint `fk_payment_invoice` foreign key (`invoice_id`)
-    references `slipway`.`invoice` (`invoice_id`)
+set statement foreign_key_checks = 0 for alter table `slipway`.`haul_out`
+  drop foreign key `pawl_new_fk_haul_out_slip`,
+  add constraint `fk_haul_out_slip` foreign key (`slip_no`)
+    references `slipway`.`slip` (`slip_no`)
     on delete no action on update no action,
   algorithm=instant, lock=none;
 
@@ -268,7 +249,7 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`payment`
 set statement foreign_key_checks = 0 for alter table `slipway`.`berth_lease`
   add constraint `pawl_new_fk_berth_lease_slip` foreign key (`slip_no`)
     references `slipway`.`slip` (`slip_no`)
-    on delete cascade on update cascade,
+    on delete no action on update no action,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`slip`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -292,7 +273,7 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`berth_lease`
   drop foreign key `pawl_new_fk_berth_lease_slip`,
   add constraint `fk_berth_lease_slip` foreign key (`slip_no`)
     references `slipway`.`slip` (`slip_no`)
-    on delete cascade on update cascade,
+    on delete no action on update no action,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.boat to slipway.owner
@@ -305,7 +286,7 @@ alter table `slipway`.`boat`
 set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
   add constraint `pawl_new_fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
-    on delete cascade on update cascade,
+    on delete set null on update set null,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`owner`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -329,7 +310,75 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
   drop foreign key `pawl_new_fk_boat_owner`,
   add constraint `fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
-    on delete cascade on update cascade,
+    on delete set null on update set null,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.boat to slipway.paint
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`paint`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`);
+  if orphans > 0 then
+    alter table `slipway`.`boat`
+      drop foreign key `pawl_new_fk_boat_paint`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=instant, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=instant, lock=none;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`slip`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`);
+  if orphans > 0 then
+    alter table `slipway`.`inspection`
+      drop foreign key `pawl_new_fk_inspection_slip`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete no action on update no action,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.job to slipway.worker
@@ -342,7 +391,7 @@ alter table `slipway`.`job`
 set statement foreign_key_checks = 0 for alter table `slipway`.`job`
   add constraint `pawl_new_fk_job_worker` foreign key (`worker_id`)
     references `slipway`.`worker` (`worker_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`worker`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -366,7 +415,7 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`job`
   drop foreign key `pawl_new_fk_job_worker`,
   add constraint `fk_job_worker` foreign key (`worker_id`)
     references `slipway`.`worker` (`worker_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.job_part to slipway_stores.part
@@ -379,7 +428,7 @@ alter table `slipway`.`job_part`
 set statement foreign_key_checks = 0 for alter table `slipway`.`job_part`
   add constraint `pawl_new_fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway_stores`.`part`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -403,14 +452,13 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.timesheet to slipway.worker
 set statement foreign_key_checks = 0 for alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`worker`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -433,8 +481,7 @@ delimiter ;
 set statement foreign_key_checks = 0 for alter table `slipway`.`timesheet`
   drop foreign key `pawl_new_fk_timesheet_worker`,
   add constraint `fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=instant, lock=none;
 
 -- the reference from slipway.timesheet to slipway.job
@@ -447,7 +494,7 @@ alter table `slipway`.`timesheet`
 set statement foreign_key_checks = 0 for alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_job` foreign key (`job_id`)
     references `slipway`.`job` (`job_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`job`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -471,14 +518,14 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`timesheet`
   drop foreign key `pawl_new_fk_timesheet_job`,
   add constraint `fk_timesheet_job` foreign key (`job_id`)
     references `slipway`.`job` (`job_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
 -- the reference from slipway_stores.shelf to slipway_stores.part
 set statement foreign_key_checks = 0 for alter table `slipway_stores`.`shelf`
   add constraint `pawl_new_fk_shelf_part` foreign key (`holds_part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete cascade on update cascade,
+    on delete set null on update set null,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway_stores`.`part`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -502,7 +549,7 @@ set statement foreign_key_checks = 0 for alter table `slipway_stores`.`shelf`
   drop foreign key `pawl_new_fk_shelf_part`,
   add constraint `fk_shelf_part` foreign key (`holds_part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete cascade on update cascade,
+    on delete set null on update set null,
   algorithm=instant, lock=none;
 
 -- the reference from slipway_stores.stock_move to slipway_stores.part
@@ -514,8 +561,7 @@ alter table `slipway_stores`.`stock_move`
   algorithm=instant, lock=none;
 set statement foreign_key_checks = 0 for alter table `slipway_stores`.`stock_move`
   add constraint `pawl_new_fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway_stores`.`part`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -538,15 +584,13 @@ delimiter ;
 set statement foreign_key_checks = 0 for alter table `slipway_stores`.`stock_move`
   drop foreign key `pawl_new_fk_stock_move_part`,
   add constraint `fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=instant, lock=none;
 
 -- the reference from slipway.day_rate to slipway.trade
 set statement foreign_key_checks = 0 for alter table `slipway`.`day_rate`
   add constraint `pawl_new_fk_day_rate_trade` foreign key (`trade_code`)
-    references `slipway`.`trade` (`trade_code`)
-    on delete cascade on update cascade,
+    references `slipway`.`trade` (`trade_code`),
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`trade`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -569,8 +613,7 @@ delimiter ;
 set statement foreign_key_checks = 0 for alter table `slipway`.`day_rate`
   drop foreign key `pawl_new_fk_day_rate_trade`,
   add constraint `fk_day_rate_trade` foreign key (`trade_code`)
-    references `slipway`.`trade` (`trade_code`)
-    on delete cascade on update cascade,
+    references `slipway`.`trade` (`trade_code`),
   algorithm=instant, lock=none;
 
 -- the reference from slipway.trade to slipway.day_rate
@@ -583,7 +626,7 @@ alter table `slipway`.`trade`
 set statement foreign_key_checks = 0 for alter table `slipway`.`trade`
   add constraint `pawl_new_fk_trade_day_rate` foreign key (`under_code`)
     references `slipway`.`day_rate` (`trade_code`)
-    on delete restrict on update restrict,
+    on delete set null on update set null,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`day_rate`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -607,7 +650,7 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`trade`
   drop foreign key `pawl_new_fk_trade_day_rate`,
   add constraint `fk_trade_day_rate` foreign key (`under_code`)
     references `slipway`.`day_rate` (`trade_code`)
-    on delete restrict on update restrict,
+    on delete set null on update set null,
   algorithm=instant, lock=none;
 
 -- a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild
@@ -617,15 +660,12 @@ alter table `slipway`.`job`
   modify column `ended_on` date NOT NULL,
   algorithm=copy, lock=shared;
 
--- owner_id of slipway.boat never empty; with 3 other steps in the same rebuild
+-- paint_code of slipway.boat never empty; with 2 other steps in the same rebuild
 alter table `slipway`.`boat`
-  modify column `owner_id` int(10) unsigned NOT NULL,
   modify column `paint_code` varchar(12) NOT NULL,
   modify column `length_m` decimal(6,2) NOT NULL,
   modify column `launched_on` date NOT NULL,
   algorithm=inplace, lock=none;
-
--- paint_code of slipway.boat never empty: in the rebuild above.
 
 -- length_m of slipway.boat never empty: in the rebuild above.
 
@@ -644,11 +684,6 @@ alter table `slipway`.`sensor_reading`
   modify column `celsius` decimal(4,1) NOT NULL,
   algorithm=inplace, lock=none;
 
--- a check on slipway.invoice: due_on is none of "0000-00-00"
-alter table `slipway`.`invoice`
-  add constraint `ck_invoice_due_on` check (`due_on` not in ('0000-00-00')),
-  algorithm=copy, lock=shared;
-
 -- a check on slipway.job: job_state is one of "billed", "done", "open", "planned"
 alter table `slipway`.`job`
   add constraint `ck_job_job_state` check (`job_state` in ('billed', 'done', 'open', 'planned')),
@@ -662,11 +697,6 @@ alter table `slipway`.`notice`
   algorithm=inplace, lock=none;
 
 -- drawing of slipway.plan_file never empty: in the rebuild above.
-
--- holds_part_no of slipway_stores.shelf never empty
-alter table `slipway_stores`.`shelf`
-  modify column `holds_part_no` varchar(12) NOT NULL,
-  algorithm=inplace, lock=none;
 
 -- a check on slipway.payment: method is one of "bank", "card", "cash"
 alter table `slipway`.`payment`

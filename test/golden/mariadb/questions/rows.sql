@@ -71,14 +71,14 @@ select `1` as `1` from `slipway`.`berth_lease` where `boat_id` is not null and n
 select column_name, column_type from information_schema.columns where table_schema = 'slipway' and table_name = 'berth_lease' order by ordinal_position
 -- columns 2
 
-select `1` as `1` from `slipway`.`berth_lease` where `boat_id` is not null and not `boat_id` regexp '^[[:space:]]*$' and regexp_replace(`boat_id`, '^[[:space:]]+|[[:space:]]+$', '') not regexp '(?-i)^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$' limit 26 offset 50
+select `1` as `1` from `slipway`.`berth_lease` where `boat_id` is not null and not `boat_id` regexp '^[[:space:]]*$' and regexp_replace(`boat_id`, '^[[:space:]]+|[[:space:]]+$', '') not regexp '(?-i)^(?!0000)([0-9]{4}-((0[13578]|1[02])-(0[1-9]|[12][0-9]|3[01])|(0[469]|11)-(0[1-9]|[12][0-9]|30)|02-(0[1-9]|1[0-9]|2[0-8]))|([0-9][0-9](0[48]|[2468][048]|[13579][26])|([02468][048]|[13579][26])00)-02-29)$' limit 26 offset 50
 -- columns 0, data
 
 -- ── breaking ["ofForm","boat_id","timestamp"]
 select column_name, column_type from information_schema.columns where table_schema = 'slipway' and table_name = 'berth_lease' order by ordinal_position
 -- columns 2
 
-select `1` as `1` from `slipway`.`berth_lease` where `boat_id` is not null and not `boat_id` regexp '^[[:space:]]*$' and regexp_replace(`boat_id`, '^[[:space:]]+|[[:space:]]+$', '') not regexp '(?-i)^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])[ T]([01][0-9]|2[0-3]):[0-5][0-9](:[0-5][0-9]([.][0-9]+)?)?(Z|[+-][0-9]{2}(:?[0-9]{2})?)?$' limit 26 offset 50
+select `1` as `1` from `slipway`.`berth_lease` where `boat_id` is not null and not `boat_id` regexp '^[[:space:]]*$' and regexp_replace(`boat_id`, '^[[:space:]]+|[[:space:]]+$', '') not regexp '(?-i)^(?!0000)([0-9]{4}-((0[13578]|1[02])-(0[1-9]|[12][0-9]|3[01])|(0[469]|11)-(0[1-9]|[12][0-9]|30)|02-(0[1-9]|1[0-9]|2[0-8]))|([0-9][0-9](0[48]|[2468][048]|[13579][26])|([02468][048]|[13579][26])00)-02-29)[ T]([01][0-9]|2[0-3]):[0-5][0-9](:[0-5][0-9]([.][0-9]+)?)?(Z|[+-][0-9]{2}(:?[0-9]{2})?)?$' limit 26 offset 50
 -- columns 0, data
 
 -- ── breaking ["ofForm","boat_id","uuid"]

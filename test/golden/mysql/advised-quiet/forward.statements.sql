@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 43 steps.
+-- Pawl: golden. Forward, statements only: 50 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -66,6 +66,27 @@ alter table `slipway`.`timesheet`
   add primary key (`timesheet_id`),
   algorithm=inplace, lock=shared;
 
+-- crane_id of slipway.crane as int instead of tinyint
+alter table `slipway`.`crane`
+  modify column `crane_id` int NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,2) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,2) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.inspection as int unsigned instead of int
+alter table `slipway`.`inspection`
+  modify column `slip_id` int unsigned NOT NULL,
+  algorithm=copy, lock=shared;
+
 -- lease_no as the primary key of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add primary key (`lease_no`),
@@ -117,6 +138,11 @@ alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
   algorithm=inplace, lock=none;
 
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
+  algorithm=inplace, lock=none;
+
 -- an index under the reference, on worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   add key `ix_timesheet_worker_id` (`worker_id`),
@@ -131,8 +157,7 @@ alter table `slipway_stores`.`shelf`
 set foreign_key_checks = 0;
 alter table `slipway`.`berth_lease`
   add constraint `pawl_new_fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
-    on delete no action on update no action,
+    references `slipway`.`slip` (`slip_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`slip` enable keys;
@@ -151,8 +176,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`berth_lease`
   drop foreign key `pawl_new_fk_berth_lease_slip`,
   add constraint `fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
-    on delete no action on update no action,
+    references `slipway`.`slip` (`slip_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -166,8 +190,7 @@ alter table `slipway`.`boat`
 set foreign_key_checks = 0;
 alter table `slipway`.`boat`
   add constraint `pawl_new_fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
-    on delete no action on update no action,
+    references `slipway`.`owner` (`owner_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`owner` enable keys;
@@ -186,8 +209,67 @@ set foreign_key_checks = 0;
 alter table `slipway`.`boat`
   drop foreign key `pawl_new_fk_boat_owner`,
   add constraint `fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
-    on delete no action on update no action,
+    references `slipway`.`owner` (`owner_id`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.boat to slipway.paint
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`paint` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f7061696e74602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`slip` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60696e7370656374696f6e600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f696e7370656374696f6e5f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -201,8 +283,7 @@ alter table `slipway`.`job`
 set foreign_key_checks = 0;
 alter table `slipway`.`job`
   add constraint `pawl_new_fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -221,8 +302,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job`
   drop foreign key `pawl_new_fk_job_worker`,
   add constraint `fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -236,8 +316,7 @@ alter table `slipway`.`job_part`
 set foreign_key_checks = 0;
 alter table `slipway`.`job_part`
   add constraint `pawl_new_fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -256,8 +335,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -265,8 +343,7 @@ set foreign_key_checks = 1;
 set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -285,8 +362,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   drop foreign key `pawl_new_fk_timesheet_worker`,
   add constraint `fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -294,8 +370,7 @@ set foreign_key_checks = 1;
 set foreign_key_checks = 0;
 alter table `slipway_stores`.`shelf`
   add constraint `pawl_new_fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -314,8 +389,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`shelf`
   drop foreign key `pawl_new_fk_shelf_part`,
   add constraint `fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -329,8 +403,7 @@ alter table `slipway_stores`.`stock_move`
 set foreign_key_checks = 0;
 alter table `slipway_stores`.`stock_move`
   add constraint `pawl_new_fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -349,8 +422,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`stock_move`
   drop foreign key `pawl_new_fk_stock_move_part`,
   add constraint `fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 46 steps.
+-- Pawl: golden. Back, statements only: 53 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -31,11 +31,6 @@ alter table `slipway`.`timesheet`
 -- drop the constraint ck_job_part_quantity of slipway.job_part
 alter table `slipway`.`job_part`
   drop constraint `ck_job_part_quantity`,
-  algorithm=instant;
-
--- drop the constraint ck_job_price of slipway.job
-alter table `slipway`.`job`
-  drop constraint `ck_job_price`,
   algorithm=instant;
 
 -- drop the constraint ck_boat_length_m of slipway.boat
@@ -132,6 +127,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=inplace, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=inplace, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -150,6 +155,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the index ix_timesheet_worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
+  algorithm=inplace, lock=none;
+
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
@@ -211,6 +221,27 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
+-- slip_id of slipway.inspection as int instead of int unsigned
+alter table `slipway`.`inspection`
+  modify column `slip_id` int NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,2)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint instead of int
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
 -- drop the column timesheet_id of slipway.timesheet
 set @pawl_keys = (
   select concat('set ', group_concat(concat('session ', lower(variable_name), ' = off')))
@@ -225,11 +256,20 @@ alter table `slipway`.`timesheet`
   drop column `timesheet_id`,
   algorithm=copy, lock=shared;
 
--- what was kept in pawl_kept_golden_5 put back into slipway.owner
+-- what was kept in pawl_kept_golden_6 put back into slipway.owner
 start transaction;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_5` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_6` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = kept.`email`;
+delete from `slipway`.`pawl_kept_golden_6`;
+commit;
+drop table `slipway`.`pawl_kept_golden_6`;
+
+-- what was kept in pawl_kept_golden_5 put back into slipway.job
+start transaction;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_5` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = kept.`price`;
 delete from `slipway`.`pawl_kept_golden_5`;
 commit;
 drop table `slipway`.`pawl_kept_golden_5`;

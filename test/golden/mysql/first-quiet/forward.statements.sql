@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 46 steps.
+-- Pawl: golden. Forward, statements only: 53 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -100,29 +100,68 @@ set child.`started_on` = 'somebody';
 commit;
 rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
 
--- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied
+-- rows that break "price has 2 decimals at most" of slipway.job kept in pawl_kept_golden_5 and rounded to 2 decimals
 create table if not exists `slipway`.`pawl_kept_golden_5_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+  engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
+as select `job_id`, `price`
+from `slipway`.`job`
+limit 0;
+start transaction;
+insert into `slipway`.`pawl_kept_golden_5_now` (`job_id`, `price`)
+select child.`job_id`, child.`price`
+from `slipway`.`job` as child
+where cast(`price` as char) regexp '[.][0-9]{2}[0-9]+$|e-'
+for update;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_5_now` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = round(child.`price`, 2);
+commit;
+rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
+
+-- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_6 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_6_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
 as select `owner_id`, `email`
 from `slipway`.`owner`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_5_now` (`owner_id`, `email`)
+insert into `slipway`.`pawl_kept_golden_6_now` (`owner_id`, `email`)
 select child.`owner_id`, child.`email`
 from `slipway`.`owner` as child
 where `email` in ('N/A')
 for update;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_5_now` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_6_now` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
+rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
 
 -- a surrogate column timesheet_id on slipway.timesheet that numbers every row
 alter table `slipway`.`timesheet`
   add column `timesheet_id` bigint not null auto_increment,
   add primary key (`timesheet_id`),
   algorithm=inplace, lock=shared;
+
+-- crane_id of slipway.crane as int instead of tinyint
+alter table `slipway`.`crane`
+  modify column `crane_id` int NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,2) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,2) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.inspection as int unsigned instead of int
+alter table `slipway`.`inspection`
+  modify column `slip_id` int unsigned NOT NULL,
+  algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
 alter table `slipway`.`berth_lease`
@@ -180,6 +219,11 @@ alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
   algorithm=inplace, lock=none;
 
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
+  algorithm=inplace, lock=none;
+
 -- an index under the reference, on worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   add key `ix_timesheet_worker_id` (`worker_id`),
@@ -194,8 +238,7 @@ alter table `slipway_stores`.`shelf`
 set foreign_key_checks = 0;
 alter table `slipway`.`berth_lease`
   add constraint `pawl_new_fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
-    on delete no action on update no action,
+    references `slipway`.`slip` (`slip_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`slip` enable keys;
@@ -214,8 +257,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`berth_lease`
   drop foreign key `pawl_new_fk_berth_lease_slip`,
   add constraint `fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
-    on delete no action on update no action,
+    references `slipway`.`slip` (`slip_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -229,8 +271,7 @@ alter table `slipway`.`boat`
 set foreign_key_checks = 0;
 alter table `slipway`.`boat`
   add constraint `pawl_new_fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
-    on delete no action on update no action,
+    references `slipway`.`owner` (`owner_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`owner` enable keys;
@@ -249,8 +290,67 @@ set foreign_key_checks = 0;
 alter table `slipway`.`boat`
   drop foreign key `pawl_new_fk_boat_owner`,
   add constraint `fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
-    on delete no action on update no action,
+    references `slipway`.`owner` (`owner_id`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.boat to slipway.paint
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`paint` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f7061696e74602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`slip` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60696e7370656374696f6e600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f696e7370656374696f6e5f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -264,8 +364,7 @@ alter table `slipway`.`job`
 set foreign_key_checks = 0;
 alter table `slipway`.`job`
   add constraint `pawl_new_fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -284,8 +383,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job`
   drop foreign key `pawl_new_fk_job_worker`,
   add constraint `fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -299,8 +397,7 @@ alter table `slipway`.`job_part`
 set foreign_key_checks = 0;
 alter table `slipway`.`job_part`
   add constraint `pawl_new_fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -319,8 +416,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -328,8 +424,7 @@ set foreign_key_checks = 1;
 set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -348,8 +443,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   drop foreign key `pawl_new_fk_timesheet_worker`,
   add constraint `fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -357,8 +451,7 @@ set foreign_key_checks = 1;
 set foreign_key_checks = 0;
 alter table `slipway_stores`.`shelf`
   add constraint `pawl_new_fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -377,8 +470,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`shelf`
   drop foreign key `pawl_new_fk_shelf_part`,
   add constraint `fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -392,8 +484,7 @@ alter table `slipway_stores`.`stock_move`
 set foreign_key_checks = 0;
 alter table `slipway_stores`.`stock_move`
   add constraint `pawl_new_fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -412,8 +503,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`stock_move`
   drop foreign key `pawl_new_fk_stock_move_part`,
   add constraint `fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    references `slipway_stores`.`part` (`part_no`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -482,11 +572,6 @@ alter table `slipway`.`berth_lease`
 -- a check on slipway.boat: length_m is not below zero
 alter table `slipway`.`boat`
   add constraint `ck_boat_length_m` check (`length_m` >= 0),
-  algorithm=copy, lock=shared;
-
--- a check on slipway.job: price is not below zero
-alter table `slipway`.`job`
-  add constraint `ck_job_price` check (`price` >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.job_part: quantity is not below zero

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 40 steps.
+-- Pawl: golden. Back, statements only: 47 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -73,16 +73,13 @@ alter table `slipway`.`sensor_reading`
   modify column `celsius` decimal(4,1) DEFAULT NULL,
   algorithm=inplace, lock=none;
 
--- launched_on of slipway.boat may be empty; with 2 other steps in the same rebuild
+-- launched_on of slipway.boat may be empty; with 1 other step in the same rebuild
 alter table `slipway`.`boat`
   modify column `launched_on` date DEFAULT NULL,
   modify column `length_m` decimal(6,2) DEFAULT NULL,
-  modify column `paint_code` varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- length_m of slipway.boat may be empty: in the rebuild above.
-
--- paint_code of slipway.boat may be empty: in the rebuild above.
 
 -- drop the constraint ck_job_started_on_ended_on of slipway.job
 alter table `slipway`.`job`
@@ -114,6 +111,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=inplace, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=inplace, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -137,6 +144,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the index ix_timesheet_worker_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
+  algorithm=inplace, lock=none;
+
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
@@ -183,6 +195,31 @@ alter table `slipway`.`boat`
 alter table `slipway`.`worker`
   drop key `uq_badge_no`,
   algorithm=inplace, lock=none;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.slip as int unsigned instead of int
+alter table `slipway`.`slip`
+  modify column `slip_id` int unsigned NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,6)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint instead of bigint
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_4 put back into slipway.owner
 start transaction;

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 40 steps.
+-- Pawl: golden. Forward, statements only: 47 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -80,6 +80,31 @@ set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
 
+-- crane_id of slipway.crane as bigint instead of tinyint
+alter table `slipway`.`crane`
+  modify column `crane_id` bigint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,6) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,6) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.slip as int instead of int unsigned
+alter table `slipway`.`slip`
+  modify column `slip_id` int NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
 -- badge_no unique in slipway.worker
 alter table `slipway`.`worker`
   add unique key `uq_badge_no` (`badge_no`),
@@ -129,6 +154,11 @@ alter table `slipway`.`haul_out`
 -- an index under the reference, on slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
+  algorithm=inplace, lock=none;
+
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
@@ -231,6 +261,70 @@ alter table `slipway`.`boat`
   add constraint `fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
     on delete set null on update set null,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.boat to slipway.paint
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`paint` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f7061696e74602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`slip` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60696e7370656374696f6e600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f696e7370656374696f6e5f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -402,14 +496,11 @@ alter table `slipway`.`job`
   add constraint `ck_job_started_on_ended_on` check (`started_on` <= `ended_on`),
   algorithm=copy, lock=shared;
 
--- paint_code of slipway.boat never empty; with 2 other steps in the same rebuild
+-- length_m of slipway.boat never empty; with 1 other step in the same rebuild
 alter table `slipway`.`boat`
-  modify column `paint_code` varchar(12) COLLATE utf8mb4_general_ci NOT NULL,
   modify column `length_m` decimal(6,2) NOT NULL,
   modify column `launched_on` date NOT NULL,
   algorithm=inplace, lock=none;
-
--- length_m of slipway.boat never empty: in the rebuild above.
 
 -- launched_on of slipway.boat never empty: in the rebuild above.
 

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 41 steps.
+-- Pawl: golden. Forward, statements only: 53 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -6,59 +6,161 @@ set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTIT
 set session transaction isolation level read committed;
 set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;
 
--- orphans of slipway.gate_pass kept in pawl_kept_golden_1 and removed
+-- orphans of slipway.haul_out kept in pawl_kept_golden_1 and filled with "somebody"
 create table if not exists `slipway`.`pawl_kept_golden_1_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
-  engine = InnoDB comment = 'Kept by Pawl of slipway.gate_pass: its script back puts this back as it was, and drops this table.'
-as select `pass_no`, `worker_id`, `valid_to`
-from `slipway`.`gate_pass`
+  engine = InnoDB comment = 'Kept by Pawl of slipway.haul_out: its script back puts this back as it was, and drops this table.'
+as select `haul_id`, `slip_no`
+from `slipway`.`haul_out`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_1_now` (`pass_no`, `worker_id`, `valid_to`)
-select child.`pass_no`, child.`worker_id`, child.`valid_to`
-from `slipway`.`gate_pass` as child
-where child.`worker_id` is not null
-    and not exists (select 1 from `slipway`.`worker` as parent where parent.`worker_id` = child.`worker_id`)
+insert into `slipway`.`pawl_kept_golden_1_now` (`haul_id`, `slip_no`)
+select child.`haul_id`, child.`slip_no`
+from `slipway`.`haul_out` as child
+where child.`slip_no` is not null
+    and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
 for update;
-delete child from `slipway`.`gate_pass` as child
-join `slipway`.`pawl_kept_golden_1_now` as kept on child.`pass_no` = kept.`pass_no`;
+update `slipway`.`haul_out` as child
+join `slipway`.`pawl_kept_golden_1_now` as kept on child.`haul_id` = kept.`haul_id`
+set child.`slip_no` = 'somebody';
 commit;
 rename table `slipway`.`pawl_kept_golden_1_now` to `slipway`.`pawl_kept_golden_1`;
 
--- rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_2 and filled with "somebody"
+-- references to repeats of email in rows of slipway.boat kept in pawl_kept_golden_2 and pointed to the row that is kept
 create table if not exists `slipway`.`pawl_kept_golden_2_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+  engine = InnoDB comment = 'Kept by Pawl of slipway.boat: its script back puts this back as it was, and drops this table.'
+as select `boat_id`, `owner_id`
+from `slipway`.`boat`
+limit 0;
+start transaction;
+insert into `slipway`.`pawl_kept_golden_2_now` (`boat_id`, `owner_id`)
+select child.`boat_id`, child.`owner_id`
+from `slipway`.`boat` as child
+join (
+  select `owner_id` as from_0, first_value(`owner_id`) over alike as to_0,
+    row_number() over alike as place
+  from `slipway`.`owner`
+  where `email` is not null
+  window alike as (partition by `email` order by (`owner_id` is not null) + (`name` is not null) + (`email` is not null) + (`phone` is not null) + (`since` is not null) desc, `since` is null, `since`, `owner_id`)
+) as ranked on child.`owner_id` = ranked.from_0 and ranked.place > 1
+for update;
+update `slipway`.`boat` as child
+join `slipway`.`pawl_kept_golden_2_now` as kept on child.`boat_id` = kept.`boat_id`
+join (
+  select `owner_id` as from_0, first_value(`owner_id`) over alike as to_0,
+    row_number() over alike as place
+  from `slipway`.`owner`
+  where `email` is not null
+  window alike as (partition by `email` order by (`owner_id` is not null) + (`name` is not null) + (`email` is not null) + (`phone` is not null) + (`since` is not null) desc, `since` is null, `since`, `owner_id`)
+) as ranked on child.`owner_id` = ranked.from_0 and ranked.place > 1
+set child.`owner_id` = ranked.to_0, child.`changed_at` = child.`changed_at`;
+commit;
+rename table `slipway`.`pawl_kept_golden_2_now` to `slipway`.`pawl_kept_golden_2`;
+
+-- repeats of email of slipway.owner kept in pawl_kept_golden_3 and removed
+create table if not exists `slipway`.`pawl_kept_golden_3_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+  engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
+as select `owner_id`, `name`, `email`, `phone`, `since`
+from `slipway`.`owner`
+limit 0;
+start transaction;
+insert into `slipway`.`pawl_kept_golden_3_now` (`owner_id`, `name`, `email`, `phone`, `since`)
+select 
+  child.`owner_id`,
+  child.`name`,
+  child.`email`,
+  child.`phone`,
+  child.`since`
+from `slipway`.`owner` as child
+join (
+  select `owner_id`, row_number() over alike as place
+  from `slipway`.`owner`
+  where `email` is not null
+  window alike as (partition by `email` order by (`owner_id` is not null) + (`name` is not null) + (`email` is not null) + (`phone` is not null) + (`since` is not null) desc, `since` is null, `since`, `owner_id`)
+) as ranked on child.`owner_id` = ranked.`owner_id` and ranked.place > 1
+for update;
+delete child from `slipway`.`owner` as child
+join `slipway`.`pawl_kept_golden_3_now` as kept on child.`owner_id` = kept.`owner_id`;
+commit;
+rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
+
+-- rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_4 and filled with "somebody"
+create table if not exists `slipway`.`pawl_kept_golden_4_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
 as select `job_id`, `started_on`
 from `slipway`.`job`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_2_now` (`job_id`, `started_on`)
+insert into `slipway`.`pawl_kept_golden_4_now` (`job_id`, `started_on`)
 select child.`job_id`, child.`started_on`
 from `slipway`.`job` as child
 where `started_on` > `ended_on`
 for update;
 update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_2_now` as kept on child.`job_id` = kept.`job_id`
+join `slipway`.`pawl_kept_golden_4_now` as kept on child.`job_id` = kept.`job_id`
 set child.`started_on` = 'somebody';
 commit;
-rename table `slipway`.`pawl_kept_golden_2_now` to `slipway`.`pawl_kept_golden_2`;
+rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
 
--- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_3 and emptied
-create table if not exists `slipway`.`pawl_kept_golden_3_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+-- rows that break "price has 4 decimals at most" of slipway.job kept in pawl_kept_golden_5 and rounded to 4 decimals
+create table if not exists `slipway`.`pawl_kept_golden_5_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+  engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
+as select `job_id`, `price`
+from `slipway`.`job`
+limit 0;
+start transaction;
+insert into `slipway`.`pawl_kept_golden_5_now` (`job_id`, `price`)
+select child.`job_id`, child.`price`
+from `slipway`.`job` as child
+where cast(`price` as char) regexp '[.][0-9]{4}[0-9]+$|e-'
+for update;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_5_now` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = round(child.`price`, 4);
+commit;
+rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
+
+-- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_6 and emptied
+create table if not exists `slipway`.`pawl_kept_golden_6_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
 as select `owner_id`, `email`
 from `slipway`.`owner`
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_3_now` (`owner_id`, `email`)
+insert into `slipway`.`pawl_kept_golden_6_now` (`owner_id`, `email`)
 select child.`owner_id`, child.`email`
 from `slipway`.`owner` as child
 where `email` in ('N/A')
 for update;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_3_now` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_6_now` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
+rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
+
+-- crane_id of slipway.crane as int instead of tinyint
+alter table `slipway`.`crane`
+  modify column `crane_id` int NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as decimal(18,4) instead of double
+alter table `slipway`.`job`
+  modify column `price` decimal(18,4) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.slip as int instead of int unsigned
+alter table `slipway`.`slip`
+  modify column `slip_id` int NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
 alter table `slipway`.`berth_lease`
@@ -68,6 +170,11 @@ alter table `slipway`.`berth_lease`
 -- badge_no unique in slipway.worker
 alter table `slipway`.`worker`
   add unique key `uq_badge_no` (`badge_no`),
+  algorithm=inplace, lock=none;
+
+-- email unique in slipway.owner
+alter table `slipway`.`owner`
+  add unique key `uq_email` (`email`),
   algorithm=inplace, lock=none;
 
 -- hull_no unique in slipway.boat
@@ -106,9 +213,19 @@ alter table `slipway_stores`.`supplier`
   add unique key `uq_name` (`name`),
   algorithm=inplace, lock=none;
 
+-- an index under the reference, on slip_no of slipway.haul_out
+alter table `slipway`.`haul_out`
+  add key `ix_haul_out_slip_no` (`slip_no`),
+  algorithm=inplace, lock=none;
+
 -- an index under the reference, on slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   add key `ix_berth_lease_slip_no` (`slip_no`),
+  algorithm=inplace, lock=none;
+
+-- an index under the reference, on paint_code of slipway.boat
+alter table `slipway`.`boat`
+  add key `ix_boat_paint_code` (`paint_code`),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
@@ -121,12 +238,39 @@ alter table `slipway_stores`.`shelf`
   add key `ix_shelf_holds_part_no` (`holds_part_no`),
   algorithm=inplace, lock=none;
 
+-- the reference from slipway.haul_out to slipway.slip
+set foreign_key_checks = 0;
+alter table `slipway`.`haul_out`
+  add constraint `pawl_new_fk_haul_out_slip` foreign key (`slip_no`)
+    references `slipway`.`slip` (`slip_no`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`slip` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`haul_out` as child
+  where child.`slip_no` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606861756c5f6f7574600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6861756c5f6f75745f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.haul_out have no parent in slipway.slip: CONSTRAINT `fk_haul_out_slip` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`haul_out`
+  drop foreign key `pawl_new_fk_haul_out_slip`,
+  add constraint `fk_haul_out_slip` foreign key (`slip_no`)
+    references `slipway`.`slip` (`slip_no`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
 -- the reference from slipway.berth_lease to slipway.slip
 set foreign_key_checks = 0;
 alter table `slipway`.`berth_lease`
   add constraint `pawl_new_fk_berth_lease_slip` foreign key (`slip_no`)
     references `slipway`.`slip` (`slip_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`slip` enable keys;
@@ -146,7 +290,7 @@ alter table `slipway`.`berth_lease`
   drop foreign key `pawl_new_fk_berth_lease_slip`,
   add constraint `fk_berth_lease_slip` foreign key (`slip_no`)
     references `slipway`.`slip` (`slip_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -161,7 +305,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`boat`
   add constraint `pawl_new_fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`owner` enable keys;
@@ -181,7 +325,71 @@ alter table `slipway`.`boat`
   drop foreign key `pawl_new_fk_boat_owner`,
   add constraint `fk_boat_owner` foreign key (`owner_id`)
     references `slipway`.`owner` (`owner_id`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.boat to slipway.paint
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`paint` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`boat` as child
+  where child.`paint_code` is not null
+      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f7061696e74602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`boat`
+  drop foreign key `pawl_new_fk_boat_paint`,
+  add constraint `fk_boat_paint` foreign key (`paint_code`)
+    references `slipway`.`paint` (`paint_code`)
+    on delete set null on update set null,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.inspection to slipway.slip
+alter table `slipway`.`inspection`
+  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`inspection`
+  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`slip` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`inspection` as child
+  where child.`slip_id` is not null
+      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60696e7370656374696f6e600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f696e7370656374696f6e5f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`inspection`
+  drop foreign key `pawl_new_fk_inspection_slip`,
+  add constraint `fk_inspection_slip` foreign key (`slip_id`)
+    references `slipway`.`slip` (`slip_id`)
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -196,7 +404,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job`
   add constraint `pawl_new_fk_job_worker` foreign key (`worker_id`)
     references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -216,7 +424,7 @@ alter table `slipway`.`job`
   drop foreign key `pawl_new_fk_job_worker`,
   add constraint `fk_job_worker` foreign key (`worker_id`)
     references `slipway`.`worker` (`worker_id`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -231,7 +439,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`job_part`
   add constraint `pawl_new_fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -251,7 +459,7 @@ alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -259,8 +467,7 @@ set foreign_key_checks = 1;
 set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete cascade on update cascade,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway`.`worker` enable keys;
@@ -279,8 +486,7 @@ set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
   drop foreign key `pawl_new_fk_timesheet_worker`,
   add constraint `fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
-    on delete cascade on update cascade,
+    references `slipway`.`worker` (`worker_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -289,7 +495,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`shelf`
   add constraint `pawl_new_fk_shelf_part` foreign key (`holds_part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -309,7 +515,7 @@ alter table `slipway_stores`.`shelf`
   drop foreign key `pawl_new_fk_shelf_part`,
   add constraint `fk_shelf_part` foreign key (`holds_part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete no action on update no action,
+    on delete restrict on update restrict,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -324,7 +530,7 @@ set foreign_key_checks = 0;
 alter table `slipway_stores`.`stock_move`
   add constraint `pawl_new_fk_stock_move_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 alter table `slipway_stores`.`part` enable keys;
@@ -344,7 +550,7 @@ alter table `slipway_stores`.`stock_move`
   drop foreign key `pawl_new_fk_stock_move_part`,
   add constraint `fk_stock_move_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
-    on delete restrict on update restrict,
+    on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
@@ -354,15 +560,12 @@ alter table `slipway`.`job`
   modify column `worker_id` int unsigned NOT NULL,
   algorithm=copy, lock=shared;
 
--- owner_id of slipway.boat never empty; with 3 other steps in the same rebuild
+-- owner_id of slipway.boat never empty; with 2 other steps in the same rebuild
 alter table `slipway`.`boat`
   modify column `owner_id` int unsigned NOT NULL,
-  modify column `paint_code` varchar(12) COLLATE utf8mb4_general_ci NOT NULL,
   modify column `length_m` decimal(6,2) NOT NULL,
   modify column `launched_on` date NOT NULL,
   algorithm=inplace, lock=none;
-
--- paint_code of slipway.boat never empty: in the rebuild above.
 
 -- length_m of slipway.boat never empty: in the rebuild above.
 
@@ -408,11 +611,6 @@ alter table `slipway`.`berth_lease`
 -- a check on slipway.boat: length_m is not below zero
 alter table `slipway`.`boat`
   add constraint `ck_boat_length_m` check (`length_m` >= 0),
-  algorithm=copy, lock=shared;
-
--- a check on slipway.job: price is not below zero
-alter table `slipway`.`job`
-  add constraint `ck_job_price` check (`price` >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.job_part: quantity is not below zero

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 41 steps.
+-- Pawl: golden. Back, statements only: 53 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -31,11 +31,6 @@ alter table `slipway`.`timesheet`
 -- drop the constraint ck_job_part_quantity of slipway.job_part
 alter table `slipway`.`job_part`
   drop constraint `ck_job_part_quantity`,
-  algorithm=instant;
-
--- drop the constraint ck_job_price of slipway.job
-alter table `slipway`.`job`
-  drop constraint `ck_job_price`,
   algorithm=instant;
 
 -- drop the constraint ck_boat_length_m of slipway.boat
@@ -83,17 +78,14 @@ alter table `slipway`.`job`
   modify column `worker_id` int unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
--- launched_on of slipway.boat may be empty; with 3 other steps in the same rebuild
+-- launched_on of slipway.boat may be empty; with 2 other steps in the same rebuild
 alter table `slipway`.`boat`
   modify column `launched_on` date DEFAULT NULL,
   modify column `length_m` decimal(6,2) DEFAULT NULL,
-  modify column `paint_code` varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
   modify column `owner_id` int unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- length_m of slipway.boat may be empty: in the rebuild above.
-
--- paint_code of slipway.boat may be empty: in the rebuild above.
 
 -- owner_id of slipway.boat may be empty: in the rebuild above.
 
@@ -127,6 +119,16 @@ alter table `slipway`.`job`
   drop constraint `fk_job_worker`,
   algorithm=inplace, lock=none;
 
+-- drop the constraint fk_inspection_slip of slipway.inspection
+alter table `slipway`.`inspection`
+  drop constraint `fk_inspection_slip`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_boat_paint of slipway.boat
+alter table `slipway`.`boat`
+  drop constraint `fk_boat_paint`,
+  algorithm=inplace, lock=none;
+
 -- drop the constraint fk_boat_owner of slipway.boat
 alter table `slipway`.`boat`
   drop constraint `fk_boat_owner`,
@@ -135,6 +137,11 @@ alter table `slipway`.`boat`
 -- drop the constraint fk_berth_lease_slip of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   drop constraint `fk_berth_lease_slip`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_haul_out_slip of slipway.haul_out
+alter table `slipway`.`haul_out`
+  drop constraint `fk_haul_out_slip`,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_shelf_holds_part_no of slipway_stores.shelf
@@ -147,9 +154,19 @@ alter table `slipway`.`timesheet`
   drop key `ix_timesheet_worker_id`,
   algorithm=inplace, lock=none;
 
+-- drop the index ix_boat_paint_code of slipway.boat
+alter table `slipway`.`boat`
+  drop key `ix_boat_paint_code`,
+  algorithm=inplace, lock=none;
+
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
 alter table `slipway`.`berth_lease`
   drop key `ix_berth_lease_slip_no`,
+  algorithm=inplace, lock=none;
+
+-- drop the index ix_haul_out_slip_no of slipway.haul_out
+alter table `slipway`.`haul_out`
+  drop key `ix_haul_out_slip_no`,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway_stores.supplier
@@ -182,6 +199,11 @@ alter table `slipway`.`boat`
   drop key `uq_hull_no`,
   algorithm=inplace, lock=none;
 
+-- drop the constraint uq_email of slipway.owner
+alter table `slipway`.`owner`
+  drop key `uq_email`,
+  algorithm=inplace, lock=none;
+
 -- drop the constraint uq_badge_no of slipway.worker
 alter table `slipway`.`worker`
   drop key `uq_badge_no`,
@@ -201,29 +223,81 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
--- what was kept in pawl_kept_golden_3 put back into slipway.owner
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `name` varchar(40) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+alter table `slipway`.`paint`
+  modify column `paint_code` varchar(12) NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- slip_id of slipway.slip as int unsigned instead of int
+alter table `slipway`.`slip`
+  modify column `slip_id` int unsigned NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- price of slipway.job as double instead of decimal(18,4)
+alter table `slipway`.`job`
+  modify column `price` double NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- crane_id of slipway.crane as tinyint instead of int
+alter table `slipway`.`crane`
+  modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- what was kept in pawl_kept_golden_6 put back into slipway.owner
 start transaction;
 update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_3` as kept on child.`owner_id` = kept.`owner_id`
+join `slipway`.`pawl_kept_golden_6` as kept on child.`owner_id` = kept.`owner_id`
 set child.`email` = kept.`email`;
+delete from `slipway`.`pawl_kept_golden_6`;
+commit;
+drop table `slipway`.`pawl_kept_golden_6`;
+
+-- what was kept in pawl_kept_golden_5 put back into slipway.job
+start transaction;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_5` as kept on child.`job_id` = kept.`job_id`
+set child.`price` = kept.`price`;
+delete from `slipway`.`pawl_kept_golden_5`;
+commit;
+drop table `slipway`.`pawl_kept_golden_5`;
+
+-- what was kept in pawl_kept_golden_4 put back into slipway.job
+start transaction;
+update `slipway`.`job` as child
+join `slipway`.`pawl_kept_golden_4` as kept on child.`job_id` = kept.`job_id`
+set child.`started_on` = kept.`started_on`;
+delete from `slipway`.`pawl_kept_golden_4`;
+commit;
+drop table `slipway`.`pawl_kept_golden_4`;
+
+-- what was kept in pawl_kept_golden_3 put back into slipway.owner
+start transaction;
+insert into `slipway`.`owner` (`owner_id`, `name`, `email`, `phone`, `since`)
+select `owner_id`, `name`, `email`, `phone`, `since`
+from `slipway`.`pawl_kept_golden_3`;
 delete from `slipway`.`pawl_kept_golden_3`;
 commit;
 drop table `slipway`.`pawl_kept_golden_3`;
 
--- what was kept in pawl_kept_golden_2 put back into slipway.job
+-- what was kept in pawl_kept_golden_2 put back into slipway.boat
 start transaction;
-update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_2` as kept on child.`job_id` = kept.`job_id`
-set child.`started_on` = kept.`started_on`;
+update `slipway`.`boat` as child
+join `slipway`.`pawl_kept_golden_2` as kept on child.`boat_id` = kept.`boat_id`
+set child.`owner_id` = kept.`owner_id`, child.`changed_at` = child.`changed_at`;
 delete from `slipway`.`pawl_kept_golden_2`;
 commit;
 drop table `slipway`.`pawl_kept_golden_2`;
 
--- what was kept in pawl_kept_golden_1 put back into slipway.gate_pass
+-- what was kept in pawl_kept_golden_1 put back into slipway.haul_out
 start transaction;
-insert /*+ set_var(foreign_key_checks = 0) */ into `slipway`.`gate_pass` (`pass_no`, `worker_id`, `valid_to`)
-select `pass_no`, `worker_id`, `valid_to`
-from `slipway`.`pawl_kept_golden_1`;
+update /*+ set_var(foreign_key_checks = 0) */ `slipway`.`haul_out` as child
+join `slipway`.`pawl_kept_golden_1` as kept on child.`haul_id` = kept.`haul_id`
+set child.`slip_no` = kept.`slip_no`;
 delete from `slipway`.`pawl_kept_golden_1`;
 commit;
 drop table `slipway`.`pawl_kept_golden_1`;

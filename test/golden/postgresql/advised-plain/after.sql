@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks after, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on
@@ -17,6 +17,20 @@ where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.c
 select count(*)
 from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '');
+
+-- port.crew_pass.deposit not numeric(18,2)
+:settings
+select count(*)
+from (
+  select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'deposit' and pg_catalog.format_type(atttypid, atttypmod) = 'numeric(18,2)' and attcollation in (0, typcollation))
+) as differing;
+
+-- port.crew_pass.printed_at not timestamp with time zone
+:settings
+select count(*)
+from (
+  select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'printed_at' and pg_catalog.format_type(atttypid, atttypmod) = 'timestamp with time zone' and attcollation in (0, typcollation))
+) as differing;
 
 -- constraint pk_customs_release missing on cargo.customs_release, or not validated
 :settings

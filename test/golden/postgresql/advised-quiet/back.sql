@@ -1,6 +1,6 @@
 -- Pawl: golden. Back, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
@@ -1662,6 +1662,38 @@ select (
 set lock_timeout = '10min';
 :settings
 drop index concurrently cargo.pk_customs_release;
+\endif
+
+-- Undo: printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone UTC
+:settings
+select (
+  select count(*)
+  from (
+    select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'printed_at' and pg_catalog.format_type(atttypid, atttypmod) = 'timestamp without time zone' and attcollation in (0, typcollation))
+  ) as differing
+) > 0 and not 'found_43f6cf38' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+:settings
+alter table port.crew_pass
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'UTC';
+\endif
+
+-- Undo: deposit of port.crew_pass as double precision instead of numeric(18,2)
+:settings
+select (
+  select count(*)
+  from (
+    select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'deposit' and pg_catalog.format_type(atttypid, atttypmod) = 'double precision' and attcollation in (0, typcollation))
+  ) as differing
+) > 0 and not 'found_6708d32a' = any (:'found'::text[]) as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+:settings
+alter table port.crew_pass
+  alter column deposit type double precision;
 \endif
 
 -- Undo: drop the column id of port.mooring_gang

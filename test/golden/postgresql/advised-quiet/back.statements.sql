@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 111 steps.
+-- Pawl: golden. Back, statements only: 113 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -407,6 +407,14 @@ alter table port.berth_booking
 -- drop the constraint pk_customs_release of cargo.customs_release
 alter table cargo.customs_release
   drop constraint pk_customs_release;
+
+-- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone UTC
+alter table port.crew_pass
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'UTC';
+
+-- deposit of port.crew_pass as double precision instead of numeric(18,2)
+alter table port.crew_pass
+  alter column deposit type double precision;
 
 -- drop the column id of port.mooring_gang
 alter table port.mooring_gang

@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks before, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on
@@ -46,6 +46,34 @@ select count(*) from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang
     where refobjid = attrelid and refobjsubid = attnum and sequence.relkind = 'S'
       and sequence.relname = 'pawl_mooring_gang_id'
   );
+
+-- rows of port.crew_pass that break: deposit has 2 decimals at most
+:settings
+select count(*)
+from port.crew_pass
+where deposit::text ~ '[.][0-9]{2}[0-9]+$|e-|N|I';
+
+-- views, triggers and policies that rest on deposit of port.crew_pass: the server changes no type under them
+:settings
+select count(*)
+from pg_catalog.pg_depend
+where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = 'port.crew_pass'::pg_catalog.regclass
+  and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = 'deposit')
+  and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass);
+
+-- rows of port.crew_pass that break: printed_at is a time that there is in UTC
+:settings
+select count(*)
+from port.crew_pass
+where printed_at at time zone 'UTC' at time zone 'UTC' <> printed_at;
+
+-- views, triggers and policies that rest on printed_at of port.crew_pass: the server changes no type under them
+:settings
+select count(*)
+from pg_catalog.pg_depend
+where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = 'port.crew_pass'::pg_catalog.regclass
+  and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = 'printed_at')
+  and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass);
 
 -- constraint pk_customs_release on cargo.customs_release already there
 :settings

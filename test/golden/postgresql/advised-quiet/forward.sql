@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 139 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
@@ -35,6 +35,42 @@ begin
       and (nspname, relname) in (('cargo', 'consignment'), ('port', 'pilotage_job'), ('port', 'crew_pass'), ('port', 'call_log'), ('port', 'mooring_gang'), ('cargo', 'customs_release'), ('port', 'berth_booking'), ('tide', 'surge_warning'), ('dues', 'invoice'), ('port', 'inspector'), ('port', 'vessel'), ('cargo', 'consignment_container'), ('cargo', 'storage_stay'), ('dues', 'invoice_line'), ('port', 'inspection'), ('port', 'pilot'), ('port', 'port_call'), ('port', 'tug_assignment'), ('cargo', 'container'), ('cargo', 'manifest'), ('cargo', 'seal'), ('dues', 'receipt'), ('port', 'mooring_job'), ('tide', 'forecast'))
   ) > 0 then
     raise exception using message = 'Nothing was changed: tables in whose schema this login has no CREATE: among cargo.consignment, port.pilotage_job, port.crew_pass, port.call_log, port.mooring_gang and 19 more.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.crew_pass
+    where deposit::text ~ '[.][0-9]{2}[0-9]+$|e-|N|I'
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass that break: deposit has 2 decimals at most.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_depend
+    where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = 'port.crew_pass'::pg_catalog.regclass
+      and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = 'deposit')
+      and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: views, triggers and policies that rest on deposit of port.crew_pass: the server changes no type under them.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from port.crew_pass
+    where printed_at at time zone 'UTC' at time zone 'UTC' <> printed_at
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass that break: printed_at is a time that there is in UTC.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from pg_catalog.pg_depend
+    where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = 'port.crew_pass'::pg_catalog.regclass
+      and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = 'printed_at')
+      and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: views, triggers and policies that rest on printed_at of port.crew_pass: the server changes no type under them.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
@@ -1044,6 +1080,18 @@ where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.m
   ) = 0 then found := found || 'found_fb1c6434'::text; end if;
   if (
 select count(*)
+from (
+  select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'deposit' and pg_catalog.format_type(atttypid, atttypmod) = 'numeric(18,2)' and attcollation in (0, typcollation))
+) as differing
+  ) = 0 then found := found || 'found_6708d32a'::text; end if;
+  if (
+select count(*)
+from (
+  select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'printed_at' and pg_catalog.format_type(atttypid, atttypmod) = 'timestamp with time zone' and attcollation in (0, typcollation))
+) as differing
+  ) = 0 then found := found || 'found_43f6cf38'::text; end if;
+  if (
+select count(*)
 from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'pk_customs_release')
   ) = 0 then found := found || 'found_af59a772'::text; end if;
@@ -1741,6 +1789,14 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
       alter table port.pawl_kept_golden_found add found_fb1c6434 boolean;
       comment on column port.pawl_kept_golden_found.found_fb1c6434 is 'There before: a surrogate column id on port.mooring_gang that numbers every row';
     end if;
+    if 'found_6708d32a' = any (found) then
+      alter table port.pawl_kept_golden_found add found_6708d32a boolean;
+      comment on column port.pawl_kept_golden_found.found_6708d32a is 'There before: deposit of port.crew_pass as numeric(18,2) instead of double precision';
+    end if;
+    if 'found_43f6cf38' = any (found) then
+      alter table port.pawl_kept_golden_found add found_43f6cf38 boolean;
+      comment on column port.pawl_kept_golden_found.found_43f6cf38 is 'There before: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC';
+    end if;
     if 'found_af59a772' = any (found) then
       alter table port.pawl_kept_golden_found add found_af59a772 boolean;
       comment on column port.pawl_kept_golden_found.found_af59a772 is 'There before: manifest_no, release_seq as the primary key of cargo.customs_release';
@@ -2267,7 +2323,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 end
 $pawl$;
 
--- Step 1 of 139: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 1 of 141: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'pawl_vessel_id_filled') > 0 as todo
 \gset
@@ -2294,7 +2350,7 @@ alter table port.crew_pass
 \echo 'vessel_id of port.crew_pass may be empty: in force already.'
 \endif
 
--- Step 2 of 139: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 2 of 141: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2330,7 +2386,7 @@ commit;
 \echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 3 of 139: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 3 of 141: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2366,7 +2422,7 @@ commit;
 \echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 4 of 139: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 4 of 141: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
 \gset
@@ -2401,7 +2457,7 @@ commit;
 \echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
 \endif
 
--- Step 5 of 139: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 5 of 141: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
 \gset
@@ -2436,7 +2492,7 @@ commit;
 \echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
 \endif
 
--- Step 6 of 139: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 6 of 141: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
 \gset
@@ -2471,7 +2527,7 @@ commit;
 \echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
 \endif
 
--- Step 7 of 139: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 7 of 141: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2621,7 +2677,7 @@ commit;
 \echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
 \endif
 
--- Step 8 of 139: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 8 of 141: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2771,7 +2827,39 @@ commit;
 \echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
 \endif
 
--- Step 9 of 139: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 9 of 141: deposit of port.crew_pass as numeric(18,2) instead of double precision (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+:settings
+select (
+  select count(*)
+  from (
+    select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'deposit' and pg_catalog.format_type(atttypid, atttypmod) = 'numeric(18,2)' and attcollation in (0, typcollation))
+  ) as differing
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+:settings
+alter table port.crew_pass
+  alter column deposit type numeric(18,2);
+\endif
+
+-- Step 10 of 141: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+:settings
+select (
+  select count(*)
+  from (
+    select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'printed_at' and pg_catalog.format_type(atttypid, atttypmod) = 'timestamp with time zone' and attcollation in (0, typcollation))
+  ) as differing
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '1s';
+:settings
+alter table port.crew_pass
+  alter column printed_at type timestamp with time zone using printed_at at time zone 'UTC';
+\endif
+
+-- Step 11 of 141: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2816,7 +2904,7 @@ alter table cargo.customs_release
 \echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
 \endif
 
--- Step 10 of 139: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 12 of 141: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2861,7 +2949,7 @@ alter table port.berth_booking
 \echo 'booking_no as the primary key of port.berth_booking: in force already.'
 \endif
 
--- Step 11 of 139: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 13 of 141: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2906,7 +2994,7 @@ alter table port.call_log
 \echo 'id as the primary key of port.call_log: in force already.'
 \endif
 
--- Step 12 of 139: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 14 of 141: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -2924,7 +3012,7 @@ alter table tide.surge_warning
 \echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
 \endif
 
--- Step 13 of 139: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 15 of 141: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2969,7 +3057,7 @@ alter table dues.invoice
 \echo 'invoice_no unique in dues.invoice: in force already.'
 \endif
 
--- Step 14 of 139: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 16 of 141: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3014,7 +3102,7 @@ alter table cargo.consignment
 \echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
 \endif
 
--- Step 15 of 139: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 17 of 141: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3059,7 +3147,7 @@ alter table port.inspector
 \echo 'badge_no unique in port.inspector: in force already.'
 \endif
 
--- Step 16 of 139: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 18 of 141: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3104,7 +3192,7 @@ alter table port.vessel
 \echo 'imo_no unique in port.vessel: in force already.'
 \endif
 
--- Step 17 of 139: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 19 of 141: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3222,7 +3310,7 @@ set lock_timeout = '10min';
 drop index concurrently port.pawl_pk_mooring_gang_former;
 \endif
 
--- Step 18 of 139: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 20 of 141: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3252,7 +3340,7 @@ create index concurrently ix_consignment_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
 \endif
 
--- Step 19 of 139: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 21 of 141: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3282,7 +3370,7 @@ create index concurrently ix_berth_booking_berth_no
 \echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
 \endif
 
--- Step 20 of 139: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 22 of 141: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3312,7 +3400,7 @@ create index concurrently ix_pilotage_job_pilot_id
 \echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 21 of 139: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 23 of 141: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3342,7 +3430,7 @@ create index concurrently ix_consignment_container_container_no
 \echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
 \endif
 
--- Step 22 of 139: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 24 of 141: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3372,7 +3460,7 @@ create index concurrently ix_storage_stay_warehouse_code
 \echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
 \endif
 
--- Step 23 of 139: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 25 of 141: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3402,7 +3490,7 @@ create index concurrently ix_storage_stay_warehouse_code_slot_no
 \echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
 \endif
 
--- Step 24 of 139: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 26 of 141: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3432,7 +3520,7 @@ create index concurrently ix_invoice_line_tariff_code
 \echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
 \endif
 
--- Step 25 of 139: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 27 of 141: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3462,7 +3550,7 @@ create index concurrently ix_inspection_previous_inspection_id
 \echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
 \endif
 
--- Step 26 of 139: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 28 of 141: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3492,7 +3580,7 @@ create index concurrently ix_pilot_home_area_code
 \echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
 \endif
 
--- Step 27 of 139: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 29 of 141: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3522,7 +3610,7 @@ create index concurrently ix_port_call_agent_id
 \echo 'an index under the reference, on agent_id of port.port_call: in force already.'
 \endif
 
--- Step 28 of 139: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 30 of 141: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3552,7 +3640,7 @@ create index concurrently ix_consignment_commodity_code
 \echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
 \endif
 
--- Step 29 of 139: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 31 of 141: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3582,7 +3670,7 @@ create index concurrently ix_consignment_shipper_id
 \echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
 \endif
 
--- Step 30 of 139: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 32 of 141: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3612,7 +3700,7 @@ create index concurrently ix_invoice_agent_id
 \echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
 \endif
 
--- Step 31 of 139: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 33 of 141: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3642,7 +3730,7 @@ create index concurrently ix_invoice_currency_code
 \echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
 \endif
 
--- Step 32 of 139: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 34 of 141: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3672,7 +3760,7 @@ create index concurrently ix_berth_booking_vessel_id
 \echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
 \endif
 
--- Step 33 of 139: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 35 of 141: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3702,7 +3790,7 @@ create index concurrently ix_call_log_call_id
 \echo 'an index under the reference, on call_id of port.call_log: in force already.'
 \endif
 
--- Step 34 of 139: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 36 of 141: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3732,7 +3820,7 @@ create index concurrently ix_pilotage_job_call_id
 \echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 35 of 139: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 37 of 141: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3762,7 +3850,7 @@ create index concurrently ix_tug_assignment_tug_id
 \echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
 \endif
 
--- Step 36 of 139: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 38 of 141: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3792,7 +3880,7 @@ create index concurrently ix_container_type_code
 \echo 'an index under the reference, on type_code of cargo.container: in force already.'
 \endif
 
--- Step 37 of 139: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 39 of 141: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3822,7 +3910,7 @@ create index concurrently ix_customs_release_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
 \endif
 
--- Step 38 of 139: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 40 of 141: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3852,7 +3940,7 @@ create index concurrently ix_manifest_agent_id
 \echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
 \endif
 
--- Step 39 of 139: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 41 of 141: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3882,7 +3970,7 @@ create index concurrently ix_manifest_call_id
 \echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
 \endif
 
--- Step 40 of 139: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 42 of 141: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3912,7 +4000,7 @@ create index concurrently ix_seal_container_no
 \echo 'an index under the reference, on container_no of cargo.seal: in force already.'
 \endif
 
--- Step 41 of 139: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 43 of 141: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3942,7 +4030,7 @@ create index concurrently ix_storage_stay_consignment_id
 \echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
 \endif
 
--- Step 42 of 139: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 44 of 141: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3972,7 +4060,7 @@ create index concurrently ix_receipt_invoice_id
 \echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
 \endif
 
--- Step 43 of 139: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 45 of 141: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4002,7 +4090,7 @@ create index concurrently ix_inspection_inspector_id
 \echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
 \endif
 
--- Step 44 of 139: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 46 of 141: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4032,7 +4120,7 @@ create index concurrently ix_inspection_vessel_id
 \echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
 \endif
 
--- Step 45 of 139: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 47 of 141: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4062,7 +4150,7 @@ create index concurrently ix_mooring_job_gang_name
 \echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
 \endif
 
--- Step 46 of 139: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 48 of 141: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4092,7 +4180,7 @@ create index concurrently ix_mooring_job_call_id
 \echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
 \endif
 
--- Step 47 of 139: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 49 of 141: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4122,7 +4210,7 @@ create index concurrently ix_vessel_agent_id
 \echo 'an index under the reference, on agent_id of port.vessel: in force already.'
 \endif
 
--- Step 48 of 139: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 50 of 141: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4152,7 +4240,7 @@ create index concurrently ix_vessel_flag_code
 \echo 'an index under the reference, on flag_code of port.vessel: in force already.'
 \endif
 
--- Step 49 of 139: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 51 of 141: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4182,7 +4270,7 @@ create index concurrently ix_vessel_type_code
 \echo 'an index under the reference, on type_code of port.vessel: in force already.'
 \endif
 
--- Step 50 of 139: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 52 of 141: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4212,7 +4300,7 @@ create index concurrently ix_forecast_gauge_code
 \echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
 \endif
 
--- Step 51 of 139: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 53 of 141: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4234,7 +4322,7 @@ alter table cargo.consignment
 \echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
 \endif
 
--- Step 52 of 139: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 54 of 141: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4256,7 +4344,7 @@ alter table port.berth_booking
 \echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
 \endif
 
--- Step 53 of 139: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 55 of 141: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4278,7 +4366,7 @@ alter table port.pilotage_job
 \echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
 \endif
 
--- Step 54 of 139: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 56 of 141: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4300,7 +4388,7 @@ alter table cargo.consignment_container
 \echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
 \endif
 
--- Step 55 of 139: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 57 of 141: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4322,7 +4410,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
 \endif
 
--- Step 56 of 139: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 58 of 141: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4344,7 +4432,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
 \endif
 
--- Step 57 of 139: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 59 of 141: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4366,7 +4454,7 @@ alter table dues.invoice_line
 \echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
 \endif
 
--- Step 58 of 139: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 60 of 141: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4388,7 +4476,7 @@ alter table port.inspection
 \echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
 \endif
 
--- Step 59 of 139: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 61 of 141: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4410,7 +4498,7 @@ alter table port.pilot
 \echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
 \endif
 
--- Step 60 of 139: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 62 of 141: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4432,7 +4520,7 @@ alter table port.port_call
 \echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
 \endif
 
--- Step 61 of 139: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 63 of 141: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4451,7 +4539,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
 \endif
 
--- Step 62 of 139: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 64 of 141: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4470,7 +4558,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
 \endif
 
--- Step 63 of 139: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 65 of 141: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'pawl_call_sign_filled') > 0 as todo
 \gset
@@ -4543,7 +4631,7 @@ alter table port.vessel
   drop constraint pawl_call_sign_filled;
 \endif
 
--- Step 64 of 139: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 66 of 141: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4562,7 +4650,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
 \endif
 
--- Step 65 of 139: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 67 of 141: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4581,7 +4669,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
 \endif
 
--- Step 66 of 139: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 68 of 141: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'pawl_currency_code_filled') > 0 as todo
 \gset
@@ -4654,7 +4742,7 @@ alter table dues.invoice
   drop constraint pawl_currency_code_filled;
 \endif
 
--- Step 67 of 139: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 69 of 141: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4673,7 +4761,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
 \endif
 
--- Step 68 of 139: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 70 of 141: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4692,7 +4780,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
 \endif
 
--- Step 69 of 139: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 71 of 141: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4711,7 +4799,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
 \endif
 
--- Step 70 of 139: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 72 of 141: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.receipt'::pg_catalog.regclass and conname = 'pawl_received_on_filled') > 0 as todo
 \gset
@@ -4784,7 +4872,7 @@ alter table dues.receipt
   drop constraint pawl_received_on_filled;
 \endif
 
--- Step 71 of 139: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 73 of 141: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'pawl_recorded_by_filled') > 0 as todo
 \gset
@@ -4857,7 +4945,7 @@ alter table tide.forecast
   drop constraint pawl_recorded_by_filled;
 \endif
 
--- Step 72 of 139: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 74 of 141: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4876,7 +4964,7 @@ alter table cargo.customs_release
 \echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
 \endif
 
--- Step 73 of 139: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 75 of 141: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4895,7 +4983,7 @@ alter table port.berth_booking
 \echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
 \endif
 
--- Step 74 of 139: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 76 of 141: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4914,7 +5002,7 @@ alter table port.call_log
 \echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
 \endif
 
--- Step 75 of 139: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 77 of 141: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4933,7 +5021,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
 \endif
 
--- Step 76 of 139: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 78 of 141: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4952,7 +5040,7 @@ alter table port.inspection
 \echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
 \endif
 
--- Step 77 of 139: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 79 of 141: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4971,7 +5059,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
 \endif
 
--- Step 78 of 139: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 80 of 141: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4990,7 +5078,7 @@ alter table tide.forecast
 \echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
 \endif
 
--- Step 79 of 139: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 81 of 141: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5009,7 +5097,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
 \endif
 
--- Step 80 of 139: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 82 of 141: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5028,7 +5116,7 @@ alter table port.berth
 \echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
 \endif
 
--- Step 81 of 139: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 83 of 141: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5047,7 +5135,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
 \endif
 
--- Step 82 of 139: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 84 of 141: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5066,7 +5154,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
 \endif
 
--- Step 83 of 139: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 85 of 141: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5085,7 +5173,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
 \endif
 
--- Step 84 of 139: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 86 of 141: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5104,7 +5192,7 @@ alter table port.tug_assignment
 \echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
 \endif
 
--- Step 85 of 139: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 87 of 141: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5123,7 +5211,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
 \endif
 
--- Step 86 of 139: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 88 of 141: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5142,7 +5230,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
 \endif
 
--- Step 87 of 139: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 89 of 141: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5161,7 +5249,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
 \endif
 
--- Step 88 of 139: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 90 of 141: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5178,7 +5266,7 @@ alter table cargo.consignment
 \echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
 \endif
 
--- Step 89 of 139: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 91 of 141: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5195,7 +5283,7 @@ alter table port.pilotage_job
 \echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
 \endif
 
--- Step 90 of 139: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 92 of 141: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5212,7 +5300,7 @@ alter table cargo.consignment_container
 \echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
 \endif
 
--- Step 91 of 139: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 93 of 141: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5229,7 +5317,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
 \endif
 
--- Step 92 of 139: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 94 of 141: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5246,7 +5334,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
 \endif
 
--- Step 93 of 139: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 95 of 141: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5263,7 +5351,7 @@ alter table dues.invoice_line
 \echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
 \endif
 
--- Step 94 of 139: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 96 of 141: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5280,7 +5368,7 @@ alter table port.inspection
 \echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
 \endif
 
--- Step 95 of 139: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 97 of 141: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5297,7 +5385,7 @@ alter table port.pilot
 \echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
 \endif
 
--- Step 96 of 139: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 98 of 141: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5314,7 +5402,7 @@ alter table port.port_call
 \echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
 \endif
 
--- Step 97 of 139: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 99 of 141: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5331,7 +5419,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
 \endif
 
--- Step 98 of 139: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 100 of 141: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5348,7 +5436,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 99 of 139: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 101 of 141: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5365,7 +5453,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 100 of 139: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 102 of 141: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5382,7 +5470,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
 \endif
 
--- Step 101 of 139: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 103 of 141: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5399,7 +5487,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
 \endif
 
--- Step 102 of 139: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 104 of 141: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5416,7 +5504,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
 \endif
 
--- Step 103 of 139: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 105 of 141: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5433,7 +5521,7 @@ alter table port.mooring_job
 \echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
 \endif
 
--- Step 104 of 139: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 106 of 141: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5450,7 +5538,7 @@ alter table port.mooring_job
 \echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
 \endif
 
--- Step 105 of 139: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 107 of 141: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5467,7 +5555,7 @@ alter table cargo.customs_release
 \echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
 \endif
 
--- Step 106 of 139: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 108 of 141: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5484,7 +5572,7 @@ alter table port.berth_booking
 \echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 107 of 139: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 109 of 141: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5501,7 +5589,7 @@ alter table port.call_log
 \echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
 \endif
 
--- Step 108 of 139: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 110 of 141: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5518,7 +5606,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
 \endif
 
--- Step 109 of 139: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 111 of 141: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5535,7 +5623,7 @@ alter table port.inspection
 \echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
 \endif
 
--- Step 110 of 139: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 112 of 141: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5552,7 +5640,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
 \endif
 
--- Step 111 of 139: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 113 of 141: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5569,7 +5657,7 @@ alter table tide.forecast
 \echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 112 of 139: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 114 of 141: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5586,7 +5674,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
 \endif
 
--- Step 113 of 139: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 115 of 141: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5603,7 +5691,7 @@ alter table port.berth
 \echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 114 of 139: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 116 of 141: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5620,7 +5708,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 115 of 139: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 117 of 141: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5637,7 +5725,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 116 of 139: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 118 of 141: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5654,7 +5742,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 117 of 139: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 119 of 141: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5671,7 +5759,7 @@ alter table port.tug_assignment
 \echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 118 of 139: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 120 of 141: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5688,7 +5776,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
 \endif
 
--- Step 119 of 139: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 121 of 141: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5705,7 +5793,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 120 of 139: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 122 of 141: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5722,7 +5810,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
 \endif
 
--- Step 121 of 139: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 123 of 141: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5747,7 +5835,7 @@ commit;
 \echo 'consignment_id of cargo.consignment numbers new rows by itself: in force already.'
 \endif
 
--- Step 122 of 139: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 124 of 141: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5772,7 +5860,7 @@ commit;
 \echo 'shipper_id of cargo.shipper numbers new rows by itself: in force already.'
 \endif
 
--- Step 123 of 139: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 125 of 141: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5797,7 +5885,7 @@ commit;
 \echo 'stay_id of cargo.storage_stay numbers new rows by itself: in force already.'
 \endif
 
--- Step 124 of 139: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 126 of 141: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5822,7 +5910,7 @@ commit;
 \echo 'invoice_id of dues.invoice numbers new rows by itself: in force already.'
 \endif
 
--- Step 125 of 139: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 127 of 141: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5847,7 +5935,7 @@ commit;
 \echo 'agent_id of port.agent numbers new rows by itself: in force already.'
 \endif
 
--- Step 126 of 139: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 128 of 141: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5872,7 +5960,7 @@ commit;
 \echo 'report_id of port.hazard_report numbers new rows by itself: in force already.'
 \endif
 
--- Step 127 of 139: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 129 of 141: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5897,7 +5985,7 @@ commit;
 \echo 'inspection_id of port.inspection numbers new rows by itself: in force already.'
 \endif
 
--- Step 128 of 139: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 130 of 141: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5922,7 +6010,7 @@ commit;
 \echo 'inspector_id of port.inspector numbers new rows by itself: in force already.'
 \endif
 
--- Step 129 of 139: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 131 of 141: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5947,7 +6035,7 @@ commit;
 \echo 'notice_id of port.notice numbers new rows by itself: in force already.'
 \endif
 
--- Step 130 of 139: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 132 of 141: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5972,7 +6060,7 @@ commit;
 \echo 'pilot_id of port.pilot numbers new rows by itself: in force already.'
 \endif
 
--- Step 131 of 139: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 133 of 141: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5997,7 +6085,7 @@ commit;
 \echo 'call_id of port.port_call numbers new rows by itself: in force already.'
 \endif
 
--- Step 132 of 139: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 134 of 141: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6022,7 +6110,7 @@ commit;
 \echo 'tug_id of port.tug numbers new rows by itself: in force already.'
 \endif
 
--- Step 133 of 139: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 135 of 141: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6047,7 +6135,7 @@ commit;
 \echo 'vessel_id of port.vessel numbers new rows by itself: in force already.'
 \endif
 
--- Step 134 of 139: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 136 of 141: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6072,7 +6160,7 @@ commit;
 \echo 'forecast_id of tide.forecast numbers new rows by itself: in force already.'
 \endif
 
--- Step 135 of 139: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 137 of 141: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
 \gset
@@ -6086,7 +6174,7 @@ alter table cargo.hold_plan
 \echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
 \endif
 
--- Step 136 of 139: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 138 of 141: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
 \gset
@@ -6100,7 +6188,7 @@ alter table dues.exemption
 \echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
 \endif
 
--- Step 137 of 139: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 139 of 141: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
 \gset
@@ -6114,7 +6202,7 @@ alter table dues.tariff_line
 \echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
 \endif
 
--- Step 138 of 139: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 140 of 141: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
 \gset
@@ -6128,7 +6216,7 @@ alter table port.berth_booking
 \echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
 \endif
 
--- Step 139 of 139: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 141 of 141: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
 \gset
@@ -6160,6 +6248,24 @@ begin
     where not exists (select 1 from pg_catalog.pg_attribute where attrelid = 'port.mooring_gang'::pg_catalog.regclass and attname = 'id' and not attisdropped and attidentity <> '')
   ) > 0 then
     raise exception using message = 'The steps are done: column port.mooring_gang.id not numbered by itself.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'deposit' and pg_catalog.format_type(atttypid, atttypmod) = 'numeric(18,2)' and attcollation in (0, typcollation))
+    ) as differing
+  ) > 0 then
+    raise exception using message = 'The steps are done: port.crew_pass.deposit not numeric(18,2).';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
+    from (
+      select 1 where not exists (select 1 from pg_catalog.pg_attribute join pg_catalog.pg_type on pg_type.oid = atttypid left join pg_catalog.pg_collation on pg_collation.oid = attcollation where attrelid = 'port.crew_pass'::pg_catalog.regclass and attname = 'printed_at' and pg_catalog.format_type(atttypid, atttypmod) = 'timestamp with time zone' and attcollation in (0, typcollation))
+    ) as differing
+  ) > 0 then
+    raise exception using message = 'The steps are done: port.crew_pass.printed_at not timestamp with time zone.';
   end if;
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 116 steps.
+-- Pawl: golden. Back, statements only: 119 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- All of it belongs into one transaction.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -407,6 +407,14 @@ alter table port.berth_booking
 alter table cargo.customs_release
   drop constraint pk_customs_release;
 
+-- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone UTC
+alter table port.crew_pass
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'UTC';
+
+-- deposit of port.crew_pass as double precision instead of numeric(18,2)
+alter table port.crew_pass
+  alter column deposit type double precision;
+
 -- drop the column id of port.mooring_gang
 alter table port.mooring_gang
   drop column id;
@@ -426,6 +434,13 @@ from tide.pawl_kept_golden_1 as kept
 where child.gauge_code = kept.gauge_code and child.read_at = kept.read_at;
 drop table tide.pawl_kept_golden_1;
 
+-- what was kept in pawl_kept_golden_9 put back into port.crew_pass
+update port.crew_pass as child
+set note = kept.note
+from port.pawl_kept_golden_9 as kept
+where child.pass_id = kept.pass_id;
+drop table port.pawl_kept_golden_9;
+
 -- what was kept in pawl_kept_golden_8 put back into port.crew_pass
 update port.crew_pass as child
 set note = kept.note
@@ -435,17 +450,10 @@ drop table port.pawl_kept_golden_8;
 
 -- what was kept in pawl_kept_golden_7 put back into port.crew_pass
 update port.crew_pass as child
-set note = kept.note
+set grade_code = kept.grade_code
 from port.pawl_kept_golden_7 as kept
 where child.pass_id = kept.pass_id;
 drop table port.pawl_kept_golden_7;
-
--- what was kept in pawl_kept_golden_6 put back into port.crew_pass
-update port.crew_pass as child
-set grade_code = kept.grade_code
-from port.pawl_kept_golden_6 as kept
-where child.pass_id = kept.pass_id;
-drop table port.pawl_kept_golden_6;
 
 -- what was kept in pawl_kept_golden_2 put back into cargo.consignment
 update cargo.consignment as child
@@ -454,9 +462,16 @@ from cargo.pawl_kept_golden_2 as kept
 where child.consignment_id = kept.consignment_id;
 drop table cargo.pawl_kept_golden_2;
 
--- what was kept in pawl_kept_golden_5 put back into port.crew_pass
+-- what was kept in pawl_kept_golden_6 put back into port.crew_pass
 update port.crew_pass as child
 set vessel_id = kept.vessel_id
+from port.pawl_kept_golden_6 as kept
+where child.pass_id = kept.pass_id;
+drop table port.pawl_kept_golden_6;
+
+-- what was kept in pawl_kept_golden_5 put back into port.crew_pass
+update port.crew_pass as child
+set deposit = kept.deposit
 from port.pawl_kept_golden_5 as kept
 where child.pass_id = kept.pass_id;
 drop table port.pawl_kept_golden_5;

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 144 steps.
+-- Pawl: golden. Forward, statements only: 147 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -182,20 +182,41 @@ with ranked as (
 insert into port.pawl_kept_golden_4
 select * from removed;
 
--- rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_5 and emptied
+-- rows that break "deposit has 2 decimals at most" of port.crew_pass kept in pawl_kept_golden_5 and rounded to 2 decimals
 create table port.pawl_kept_golden_5 as
-select pass_id, vessel_id
+select pass_id, deposit
 from port.crew_pass
 with no data;
 comment on table port.pawl_kept_golden_5 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
 alter table port.pawl_kept_golden_5 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.deposit
+  from port.crew_pass as child
+  where deposit::text ~ '[.][0-9]{2}[0-9]+$|e-|N|I'
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_5
+  select pass_id, deposit from wrong
+)
+update port.crew_pass as child
+set deposit = round(child.deposit::numeric, 2)
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_6 and emptied
+create table port.pawl_kept_golden_6 as
+select pass_id, vessel_id
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_6 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_6 owner to harbour_owner;
 with wrong as (
   select child.pass_id, child.vessel_id
   from port.crew_pass as child
   where vessel_id::text = any (array['0', '-1']::text[])
   for update
 ), kept as (
-  insert into port.pawl_kept_golden_5
+  insert into port.pawl_kept_golden_6
   select pass_id, vessel_id from wrong
 )
 update port.crew_pass as child
@@ -224,20 +245,20 @@ set manifest_no = 'somebody'
 from wrong
 where child.consignment_id = wrong.consignment_id;
 
--- rows without grade_code of port.crew_pass kept in pawl_kept_golden_6 and filled with "somebody"
-create table port.pawl_kept_golden_6 as
+-- rows without grade_code of port.crew_pass kept in pawl_kept_golden_7 and filled with "somebody"
+create table port.pawl_kept_golden_7 as
 select pass_id, grade_code
 from port.crew_pass
 with no data;
-comment on table port.pawl_kept_golden_6 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
-alter table port.pawl_kept_golden_6 owner to harbour_owner;
+comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_7 owner to harbour_owner;
 with wrong as (
   select child.pass_id, child.grade_code
   from port.crew_pass as child
   where child.grade_code is null
   for update
 ), kept as (
-  insert into port.pawl_kept_golden_6
+  insert into port.pawl_kept_golden_7
   select pass_id, grade_code from wrong
 )
 update port.crew_pass as child
@@ -245,28 +266,7 @@ set grade_code = 'somebody'
 from wrong
 where child.pass_id = wrong.pass_id;
 
--- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_7 and emptied
-create table port.pawl_kept_golden_7 as
-select pass_id, note
-from port.crew_pass
-with no data;
-comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
-alter table port.pawl_kept_golden_7 owner to harbour_owner;
-with wrong as (
-  select child.pass_id, child.note
-  from port.crew_pass as child
-  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
-  for update
-), kept as (
-  insert into port.pawl_kept_golden_7
-  select pass_id, note from wrong
-)
-update port.crew_pass as child
-set note = null
-from wrong
-where child.pass_id = wrong.pass_id;
-
--- rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_8 and emptied
+-- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_8 and emptied
 create table port.pawl_kept_golden_8 as
 select pass_id, note
 from port.crew_pass
@@ -276,10 +276,31 @@ alter table port.pawl_kept_golden_8 owner to harbour_owner;
 with wrong as (
   select child.pass_id, child.note
   from port.crew_pass as child
-  where note::text = any (array['N/A']::text[])
+  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
   for update
 ), kept as (
   insert into port.pawl_kept_golden_8
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_9 and emptied
+create table port.pawl_kept_golden_9 as
+select pass_id, note
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_9 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_9 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where note::text = any (array['N/A']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_9
   select pass_id, note from wrong
 )
 update port.crew_pass as child
@@ -389,6 +410,14 @@ alter table port.mooring_gang
   alter column id add generated by default as identity;
 select pg_catalog.setval(pg_catalog.pg_get_serial_sequence('port.mooring_gang', 'id')::pg_catalog.regclass, pg_catalog.nextval('port.pawl_mooring_gang_id'::pg_catalog.regclass));
 drop sequence port.pawl_mooring_gang_id;
+
+-- deposit of port.crew_pass as numeric(18,2) instead of double precision
+alter table port.crew_pass
+  alter column deposit type numeric(18,2);
+
+-- printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC
+alter table port.crew_pass
+  alter column printed_at type timestamp with time zone using printed_at at time zone 'UTC';
 
 -- manifest_no, release_seq as the primary key of cargo.customs_release
 create unique index concurrently pk_customs_release

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 100 steps.
+-- Pawl: golden. Back, statements only: 102 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -359,6 +359,14 @@ alter table cargo.consignment
 -- drop the constraint uq_invoice_invoice_no of dues.invoice
 alter table dues.invoice
   drop constraint uq_invoice_invoice_no;
+
+-- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone somebody
+alter table port.crew_pass
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'somebody';
+
+-- deposit of port.crew_pass as double precision instead of numeric(18,6)
+alter table port.crew_pass
+  alter column deposit type double precision;
 
 -- drop the constraint fk_crew_pass_vessel of port.crew_pass
 alter table port.crew_pass

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 124 steps.
+-- Pawl: golden. Forward, statements only: 126 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -128,6 +128,14 @@ update port.crew_pass as child
 set note = null
 from wrong
 where child.pass_id = wrong.pass_id;
+
+-- deposit of port.crew_pass as numeric(18,6) instead of double precision
+alter table port.crew_pass
+  alter column deposit type numeric(18,6);
+
+-- printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone somebody
+alter table port.crew_pass
+  alter column printed_at type timestamp with time zone using printed_at at time zone 'somebody';
 
 -- invoice_no unique in dues.invoice
 create unique index concurrently uq_invoice_invoice_no

@@ -1,30 +1,11 @@
--- Pawl: golden. Forward, statements only: 135 steps.
+-- Pawl: golden. Forward, statements only: 142 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- All of it belongs into one transaction.
 -- Nothing in it looks at the rows, or at what is done already.
 
--- references "", "0", "-1", "-" of cargo.consignment kept in pawl_kept_golden_1 and emptied
-create table cargo.pawl_kept_golden_1 as
-select consignment_id, manifest_no
-from cargo.consignment
-with no data;
-comment on table cargo.pawl_kept_golden_1 is 'Kept by Pawl of cargo.consignment: its script back puts this back as it was, and drops this table.';
-alter table cargo.pawl_kept_golden_1 owner to harbour_owner;
-with wrong as (
-  select child.consignment_id, child.manifest_no
-  from cargo.consignment as child
-  where child.manifest_no is not null
-    and child.manifest_no::text in ('', '0', '-1', '-')
-    and not exists (select 1 from cargo.manifest as parent where parent.manifest_no = child.manifest_no)
-  for update
-), kept as (
-  insert into cargo.pawl_kept_golden_1
-  select consignment_id, manifest_no from wrong
-)
-update cargo.consignment as child
-set manifest_no = null
-from wrong
-where child.consignment_id = wrong.consignment_id;
+-- vessel_id of port.crew_pass may be empty
+alter table port.crew_pass
+  alter column vessel_id drop not null;
 
 -- orphans of port.pilotage_job kept in pawl_kept_golden_1 and filled with "somebody"
 create table port.pawl_kept_golden_1 as
@@ -194,49 +175,91 @@ with removed as (
 insert into port.pawl_kept_golden_4
 select * from removed;
 
--- rows without grade_code of port.crew_pass kept in pawl_kept_golden_6 and filled with "somebody"
+-- rows that break "deposit has 4 decimals at most" of port.crew_pass kept in pawl_kept_golden_5 and rounded to 4 decimals
+create table port.pawl_kept_golden_5 as
+select pass_id, deposit
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_5 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_5 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.deposit
+  from port.crew_pass as child
+  where deposit::text ~ '[.][0-9]{4}[0-9]+$|e-|N|I'
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_5
+  select pass_id, deposit from wrong
+)
+update port.crew_pass as child
+set deposit = round(child.deposit::numeric, 4)
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_6 and emptied
 create table port.pawl_kept_golden_6 as
-select pass_id, grade_code
+select pass_id, vessel_id
 from port.crew_pass
 with no data;
 comment on table port.pawl_kept_golden_6 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
 alter table port.pawl_kept_golden_6 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.vessel_id
+  from port.crew_pass as child
+  where vessel_id::text = any (array['0', '-1']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_6
+  select pass_id, vessel_id from wrong
+)
+update port.crew_pass as child
+set vessel_id = null
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows without manifest_no of cargo.consignment kept in pawl_kept_golden_2 and filled with "somebody"
+create table cargo.pawl_kept_golden_2 as
+select consignment_id, manifest_no
+from cargo.consignment
+with no data;
+comment on table cargo.pawl_kept_golden_2 is 'Kept by Pawl of cargo.consignment: its script back puts this back as it was, and drops this table.';
+alter table cargo.pawl_kept_golden_2 owner to harbour_owner;
+with wrong as (
+  select child.consignment_id, child.manifest_no
+  from cargo.consignment as child
+  where child.manifest_no is null
+  for update
+), kept as (
+  insert into cargo.pawl_kept_golden_2
+  select consignment_id, manifest_no from wrong
+)
+update cargo.consignment as child
+set manifest_no = 'somebody'
+from wrong
+where child.consignment_id = wrong.consignment_id;
+
+-- rows without grade_code of port.crew_pass kept in pawl_kept_golden_7 and filled from badge_no
+create table port.pawl_kept_golden_7 as
+select pass_id, grade_code
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_7 owner to harbour_owner;
 with wrong as (
   select child.pass_id, child.grade_code
   from port.crew_pass as child
   where child.grade_code is null
   for update
 ), kept as (
-  insert into port.pawl_kept_golden_6
+  insert into port.pawl_kept_golden_7
   select pass_id, grade_code from wrong
 )
 update port.crew_pass as child
-set grade_code = 'somebody'
+set grade_code = child.badge_no
 from wrong
 where child.pass_id = wrong.pass_id;
 
--- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_7 and emptied
-create table port.pawl_kept_golden_7 as
-select pass_id, note
-from port.crew_pass
-with no data;
-comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
-alter table port.pawl_kept_golden_7 owner to harbour_owner;
-with wrong as (
-  select child.pass_id, child.note
-  from port.crew_pass as child
-  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
-  for update
-), kept as (
-  insert into port.pawl_kept_golden_7
-  select pass_id, note from wrong
-)
-update port.crew_pass as child
-set note = null
-from wrong
-where child.pass_id = wrong.pass_id;
-
--- rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_8 and emptied
+-- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_8 and emptied
 create table port.pawl_kept_golden_8 as
 select pass_id, note
 from port.crew_pass
@@ -246,10 +269,31 @@ alter table port.pawl_kept_golden_8 owner to harbour_owner;
 with wrong as (
   select child.pass_id, child.note
   from port.crew_pass as child
-  where note::text = any (array['N/A']::text[])
+  where btrim(note::text, E' \t\n\r\x0b\x0c') = ''
   for update
 ), kept as (
   insert into port.pawl_kept_golden_8
+  select pass_id, note from wrong
+)
+update port.crew_pass as child
+set note = null
+from wrong
+where child.pass_id = wrong.pass_id;
+
+-- rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_9 and emptied
+create table port.pawl_kept_golden_9 as
+select pass_id, note
+from port.crew_pass
+with no data;
+comment on table port.pawl_kept_golden_9 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
+alter table port.pawl_kept_golden_9 owner to harbour_owner;
+with wrong as (
+  select child.pass_id, child.note
+  from port.crew_pass as child
+  where note::text = any (array['N/A']::text[])
+  for update
+), kept as (
+  insert into port.pawl_kept_golden_9
   select pass_id, note from wrong
 )
 update port.crew_pass as child
@@ -288,6 +332,14 @@ alter table port.call_log
   add column id bigint
   generated by default as identity;
 
+-- deposit of port.crew_pass as numeric(18,4) instead of double precision
+alter table port.crew_pass
+  alter column deposit type numeric(18,4);
+
+-- printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone somebody
+alter table port.crew_pass
+  alter column printed_at type timestamp with time zone using printed_at at time zone 'somebody';
+
 -- manifest_no, release_seq as the primary key of cargo.customs_release
 alter table cargo.customs_release
   add constraint pk_customs_release
@@ -318,11 +370,6 @@ alter table port.crew_pass
   add constraint uq_crew_pass_passport_no
   unique (passport_no);
 
--- manifest_no, line_no unique in cargo.consignment
-alter table cargo.consignment
-  add constraint uq_consignment_manifest_no_line_no
-  unique (manifest_no, line_no);
-
 -- badge_no unique in port.inspector
 alter table port.inspector
   add constraint uq_inspector_badge_no
@@ -337,10 +384,6 @@ alter table port.vessel
 alter table tide.surge_warning
   add constraint uq_surge_warning_warning_no_warning_no
   unique using index ux_surge_warning_no;
-
--- an index under the reference, on manifest_no of cargo.consignment
-create index ix_consignment_manifest_no
-  on cargo.consignment (manifest_no);
 
 -- an index under the reference, on pilot_id of port.pilotage_job
 create index ix_pilotage_job_pilot_id
@@ -466,15 +509,6 @@ create index ix_vessel_type_code
 create index ix_forecast_gauge_code
   on tide.forecast (gauge_code);
 
--- the reference from cargo.consignment to cargo.manifest, for new rows
-alter table cargo.consignment
-  add constraint fk_consignment_manifest
-  foreign key (manifest_no)
-  references cargo.manifest (manifest_no)
-  on delete set null
-  on update set null
-  not valid;
-
 -- the reference from port.pilotage_job to port.pilot, for new rows
 alter table port.pilotage_job
   add constraint fk_pilotage_job_pilot
@@ -563,9 +597,25 @@ alter table port.crew_pass
 alter table port.vessel
   alter column call_sign set not null;
 
+-- manifest_no of cargo.consignment never empty
+alter table cargo.consignment
+  alter column manifest_no set not null;
+
 -- grade_code of port.crew_pass never empty
 alter table port.crew_pass
   alter column grade_code set not null;
+
+-- a check on port.crew_pass, for new rows: note is not blank
+alter table port.crew_pass
+  add constraint ck_crew_pass_note
+  check (btrim(note::text, E' \t\n\r\x0b\x0c') <> '')
+  not valid;
+
+-- a check on port.crew_pass, for new rows: note is none of "N/A"
+alter table port.crew_pass
+  add constraint ck_crew_pass_note_note
+  check (note::text not in ('N/A'))
+  not valid;
 
 -- currency_code of dues.invoice never empty
 alter table dues.invoice
@@ -730,6 +780,14 @@ alter table port.port_call
 -- the check ck_crew_pass_valid_from_valid_until checked for the rows that are there
 alter table port.crew_pass
   validate constraint ck_crew_pass_valid_from_valid_until;
+
+-- the check ck_crew_pass_note checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_note;
+
+-- the check ck_crew_pass_note_note checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_note_note;
 
 -- the check ck_tariff_line_basis checked for the rows that are there
 alter table dues.tariff_line

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 110 steps.
+-- Pawl: golden. Back, statements only: 115 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -189,9 +189,21 @@ alter table dues.tariff_line
 alter table dues.invoice
   alter column currency_code drop not null;
 
+-- drop the constraint ck_crew_pass_note_note of port.crew_pass
+alter table port.crew_pass
+  drop constraint ck_crew_pass_note_note;
+
+-- drop the constraint ck_crew_pass_note of port.crew_pass
+alter table port.crew_pass
+  drop constraint ck_crew_pass_note;
+
 -- grade_code of port.crew_pass may be empty
 alter table port.crew_pass
   alter column grade_code drop not null;
+
+-- manifest_no of cargo.consignment may be empty
+alter table cargo.consignment
+  alter column manifest_no drop not null;
 
 -- call_sign of port.vessel may be empty
 alter table port.vessel
@@ -232,10 +244,6 @@ alter table cargo.consignment_container
 -- drop the constraint fk_pilotage_job_pilot of port.pilotage_job
 alter table port.pilotage_job
   drop constraint fk_pilotage_job_pilot;
-
--- drop the constraint fk_consignment_manifest of cargo.consignment
-alter table cargo.consignment
-  drop constraint fk_consignment_manifest;
 
 -- drop the index ix_forecast_gauge_code of tide.forecast
 drop index concurrently tide.ix_forecast_gauge_code;
@@ -330,9 +338,6 @@ drop index concurrently cargo.ix_consignment_container_container_no;
 -- drop the index ix_pilotage_job_pilot_id of port.pilotage_job
 drop index concurrently port.ix_pilotage_job_pilot_id;
 
--- drop the index ix_consignment_manifest_no of cargo.consignment
-drop index concurrently cargo.ix_consignment_manifest_no;
-
 -- drop the constraint uq_surge_warning_warning_no_warning_no of tide.surge_warning
 alter table tide.surge_warning
   drop constraint uq_surge_warning_warning_no_warning_no;
@@ -348,10 +353,6 @@ alter table port.vessel
 -- drop the constraint uq_inspector_badge_no of port.inspector
 alter table port.inspector
   drop constraint uq_inspector_badge_no;
-
--- drop the constraint uq_consignment_manifest_no_line_no of cargo.consignment
-alter table cargo.consignment
-  drop constraint uq_consignment_manifest_no_line_no;
 
 -- drop the constraint uq_crew_pass_passport_no of port.crew_pass
 alter table port.crew_pass
@@ -377,6 +378,14 @@ alter table port.berth_booking
 alter table cargo.customs_release
   drop constraint pk_customs_release;
 
+-- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone somebody
+alter table port.crew_pass
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'somebody';
+
+-- deposit of port.crew_pass as double precision instead of numeric(18,4)
+alter table port.crew_pass
+  alter column deposit type double precision;
+
 -- drop the column id of port.call_log
 alter table port.call_log
   drop column id;
@@ -396,6 +405,13 @@ from tide.pawl_kept_golden_1 as kept
 where child.gauge_code = kept.gauge_code and child.read_at = kept.read_at;
 drop table tide.pawl_kept_golden_1;
 
+-- what was kept in pawl_kept_golden_9 put back into port.crew_pass
+update port.crew_pass as child
+set note = kept.note
+from port.pawl_kept_golden_9 as kept
+where child.pass_id = kept.pass_id;
+drop table port.pawl_kept_golden_9;
+
 -- what was kept in pawl_kept_golden_8 put back into port.crew_pass
 update port.crew_pass as child
 set note = kept.note
@@ -405,17 +421,31 @@ drop table port.pawl_kept_golden_8;
 
 -- what was kept in pawl_kept_golden_7 put back into port.crew_pass
 update port.crew_pass as child
-set note = kept.note
+set grade_code = kept.grade_code
 from port.pawl_kept_golden_7 as kept
 where child.pass_id = kept.pass_id;
 drop table port.pawl_kept_golden_7;
 
+-- what was kept in pawl_kept_golden_2 put back into cargo.consignment
+update cargo.consignment as child
+set manifest_no = kept.manifest_no
+from cargo.pawl_kept_golden_2 as kept
+where child.consignment_id = kept.consignment_id;
+drop table cargo.pawl_kept_golden_2;
+
 -- what was kept in pawl_kept_golden_6 put back into port.crew_pass
 update port.crew_pass as child
-set grade_code = kept.grade_code
+set vessel_id = kept.vessel_id
 from port.pawl_kept_golden_6 as kept
 where child.pass_id = kept.pass_id;
 drop table port.pawl_kept_golden_6;
+
+-- what was kept in pawl_kept_golden_5 put back into port.crew_pass
+update port.crew_pass as child
+set deposit = kept.deposit
+from port.pawl_kept_golden_5 as kept
+where child.pass_id = kept.pass_id;
+drop table port.pawl_kept_golden_5;
 
 -- what was kept in pawl_kept_golden_4 put back into port.crew_pass
 insert into port.crew_pass (
@@ -533,12 +563,17 @@ from port.pawl_kept_golden_1 as kept
 where child.job_no = kept.job_no;
 drop table port.pawl_kept_golden_1;
 
--- what was kept in pawl_kept_golden_1 put back into cargo.consignment
-update cargo.consignment as child
-set manifest_no = kept.manifest_no
-from cargo.pawl_kept_golden_1 as kept
-where child.consignment_id = kept.consignment_id;
-drop table cargo.pawl_kept_golden_1;
+-- vessel_id of port.crew_pass never empty
+alter table port.crew_pass
+  add constraint pawl_vessel_id_filled
+  check (vessel_id is not null)
+  not valid;
+alter table port.crew_pass
+  validate constraint pawl_vessel_id_filled;
+alter table port.crew_pass
+  alter column vessel_id set not null;
+alter table port.crew_pass
+  drop constraint pawl_vessel_id_filled;
 
 -- the reference from port.crew_pass to port.vessel, for new rows
 alter table port.crew_pass

@@ -51,11 +51,11 @@ select * from cargo.consignment where manifest_no is not null and btrim(manifest
 -- columns 0, data
 
 -- ── breaking ["ofForm","manifest_no","date"]
-select * from cargo.consignment where manifest_no is not null and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') <> '' and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') !~ '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$' limit 26 offset 50
+select * from cargo.consignment where manifest_no is not null and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') <> '' and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') !~ '^(?!0000)([0-9]{4}-((0[13578]|1[02])-(0[1-9]|[12][0-9]|3[01])|(0[469]|11)-(0[1-9]|[12][0-9]|30)|02-(0[1-9]|1[0-9]|2[0-8]))|([0-9][0-9](0[48]|[2468][048]|[13579][26])|([02468][048]|[13579][26])00)-02-29)$' limit 26 offset 50
 -- columns 0, data
 
 -- ── breaking ["ofForm","manifest_no","timestamp"]
-select * from cargo.consignment where manifest_no is not null and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') <> '' and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') !~ E'^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])[ T]([01][0-9]|2[0-3]):[0-5][0-9](:[0-5][0-9](\\.[0-9]+)?)?(Z|[+-][0-9]{2}(:?[0-9]{2})?)?$' limit 26 offset 50
+select * from cargo.consignment where manifest_no is not null and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') <> '' and btrim(manifest_no::text, E' \t\n\r\x0b\x0c') !~ E'^(?!0000)([0-9]{4}-((0[13578]|1[02])-(0[1-9]|[12][0-9]|3[01])|(0[469]|11)-(0[1-9]|[12][0-9]|30)|02-(0[1-9]|1[0-9]|2[0-8]))|([0-9][0-9](0[48]|[2468][048]|[13579][26])|([02468][048]|[13579][26])00)-02-29)[ T]([01][0-9]|2[0-3]):[0-5][0-9](:[0-5][0-9](\\.[0-9]+)?)?(Z|[+-][0-9]{2}(:?[0-9]{2})?)?$' limit 26 offset 50
 -- columns 0, data
 
 -- ── breaking ["ofForm","manifest_no","uuid"]

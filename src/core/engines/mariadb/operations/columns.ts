@@ -28,7 +28,7 @@ export function wayFor(definition: string | undefined): Way {
   return definition !== undefined && isFilledByExpression(definition) ? 'fills by an expression' : 'rebuilds';
 }
 
-function known(column: string, definition: string | undefined): string {
+export function known(column: string, definition: string | undefined): string {
   if (definition === undefined) throw new DialectError(`The definition of ${column} is not known. Survey again.`);
   return onePart(definition, column);
 }

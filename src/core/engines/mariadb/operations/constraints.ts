@@ -10,17 +10,12 @@ import { quote, quoteList, quoteTable } from '../quote';
 import { whole } from '../shown';
 import type { Way } from '../variant';
 import { renaming } from './indexes';
-import { alone, alter, altering, asOne, cleansUp, type Writing, type Written } from './writing';
+import { alone, alter, altering, asOne, type Clause, cleansUp, type Writing, type Written } from './writing';
 
 const references: Way = 'changes references and names';
 
-export function referenceClause(key: Omit<AddForeignKey, 'kind' | 'table' | 'rows'>, name = key.name): string {
-  const { columns, parent, parentColumns, onDelete, onUpdate } = key;
-  return [
-    `add constraint ${quote(name)} foreign key (${quoteList(columns)})`,
-    `references ${quoteTable(parent)} (${quoteList(parentColumns)})`,
-    `on delete ${onDelete} on update ${onUpdate}`,
-  ].join('\n    ');
+export function referenceClause(key: Omit<AddForeignKey, 'kind' | 'table' | 'rows'>, name = key.name): Clause {
+  return { reference: key, name };
 }
 
 /**

@@ -12,6 +12,7 @@ import { createIndex, dropIndex, renameIndex, renaming } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { renameSequence, renameTable } from './renaming';
+import { retype } from './retyping';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
 import type { Variant, Way } from '../variant';
 import {
@@ -43,7 +44,7 @@ const writings: Writings = {
   ...{ numberRows, dropColumn, numberItself, numberNoMore, addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, dropConstraint, rename, renameColumn, renameSequence, renameTable },
-  ...{ setNotNull, dropNotNull, setDefault },
+  ...{ setNotNull, dropNotNull, setDefault, retype },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
   ...{ checkRows: never, uncheckRows: never, switchTrigger: never, switchReference: never, renameTrigger: never },
 };

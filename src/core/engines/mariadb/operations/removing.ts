@@ -1,7 +1,7 @@
 import type { Index } from '../../../catalogue/model';
 import { todoOf } from '../../../operations/index';
-import type { DeclareAgain, RemoveConstraint } from '../../../operations/remove-constraint';
-import type { BuildAgain, RemoveIndex } from '../../../operations/remove-index';
+import type { DeclareAgain, RemoveConstraint } from '../../../operations/removing';
+import type { BuildAgain, RemoveIndex } from '../../../operations/removing';
 import { quote, quoteList } from '../quote';
 import { onePart, whole } from '../shown';
 import type { Way } from '../variant';

@@ -3,10 +3,11 @@
 
 import { besideTable, type TableId } from '../../../catalogue/identifiers';
 import type { Catalogue } from '../../../catalogue/model';
+import type { AddForeignKey } from '../../../operations/add-foreign-key';
 import { type Operation, todoOf } from '../../../operations/index';
 import type { Cost } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
-import { quoteTable } from '../quote';
+import { quote, quoteList, quoteTable } from '../quote';
 import type { CountedChange, Refusing, Told, Variant, Way } from '../variant';
 
 export interface Writing<O> {
@@ -19,12 +20,15 @@ export interface Writing<O> {
 /** A statement as every server of the family takes it, or what each of them spells in its own way. */
 export type Statement =
   | string
-  | { readonly alter: TableId; readonly way: Way; readonly clauses: readonly string[] }
+  | { readonly alter: TableId; readonly way: Way; readonly clauses: readonly Clause[] }
   | { readonly unlooked: Statement }
   | { readonly keyless: Statement }
   | { readonly opensAnew: TableId }
   | { readonly refuse: Omit<Refusing, 'drop'> & { readonly drop: Statement } }
   | { readonly counted: CountedChange };
+
+/** What is altered; a reference as each server has to be told it. */
+export type Clause = string | { readonly reference: Omit<AddForeignKey, 'kind' | 'table' | 'rows'>; readonly name: string };
 
 /** What it costs: as that way of altering does, or otherwise. */
 export type Worth = Way | Cost;
@@ -37,7 +41,14 @@ export interface Written extends Omit<Stage, 'statements' | 'cost'> {
 
 export function spelt(statement: Statement, variant: Variant): readonly string[] {
   if (typeof statement === 'string') return [statement];
-  if ('alter' in statement) return [alterText(statement.alter, variant.ways[statement.way], statement.clauses)];
+  if ('alter' in statement)
+    return [
+      alterText(
+        statement.alter,
+        variant.ways[statement.way],
+        statement.clauses.map((clause) => clauseText(clause, variant)),
+      ),
+    ];
   if ('unlooked' in statement) return variant.unlooked(only(statement.unlooked, variant));
   if ('keyless' in statement) return variant.keyless(only(statement.keyless, variant));
   if ('opensAnew' in statement) return [variant.opensAnew(statement.opensAnew)];
@@ -51,6 +62,21 @@ function only(statement: Statement, variant: Variant): string {
 
 function alterText(table: TableId, told: Told, clauses: readonly string[]): string {
   return [`alter table ${quoteTable(table)}`, [...clauses, howOf(told)].map((clause) => `  ${clause}`).join(',\n')].join('\n');
+}
+
+// What it does by itself is not said: a server that is told RESTRICT while others work makes NO ACTION of it (10.11).
+function clauseText(clause: Clause, { unsaidAction }: Variant): string {
+  if (typeof clause === 'string') return clause;
+  const { columns, parent, parentColumns, onDelete, onUpdate } = clause.reference;
+  const said = [
+    ...(onDelete === unsaidAction ? [] : [`on delete ${onDelete}`]),
+    ...(onUpdate === unsaidAction ? [] : [`on update ${onUpdate}`]),
+  ];
+  return [
+    `add constraint ${quote(clause.name)} foreign key (${quoteList(columns)})`,
+    `references ${quoteTable(parent)} (${quoteList(parentColumns)})`,
+    ...(said.length === 0 ? [] : [said.join(' ')]),
+  ].join('\n    ');
 }
 
 function howOf({ algorithm, lock }: Told): string {
@@ -87,7 +113,7 @@ export function isLong(worth: Worth): boolean {
     : worth.work !== 'catalogue only';
 }
 
-export function alter(table: TableId, way: Way, ...clauses: readonly string[]): Statement {
+export function alter(table: TableId, way: Way, ...clauses: readonly Clause[]): Statement {
   return { alter: table, way, clauses };
 }
 
@@ -97,7 +123,7 @@ export function alone(statement: Statement, todo: Stage['todo'], cost: Worth): W
 }
 
 /** One ALTER TABLE. */
-export function altering(table: TableId, way: Way, clauses: readonly string[], todo: Stage['todo']): Written {
+export function altering(table: TableId, way: Way, clauses: readonly Clause[], todo: Stage['todo']): Written {
   return alone(alter(table, way, ...clauses), todo, way);
 }
 

@@ -9,6 +9,7 @@ import { buildAgain, declareAgain, removeConstraint, removeIndex } from './remov
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './numbering';
+import { retype } from './retyping';
 import { renameTable } from './tables';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
 import { renameSequence, renameTrigger, setDefault, switchReference, switchTrigger } from './switching';
@@ -22,7 +23,7 @@ const writings: Writings = {
   ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
-  ...{ setNotNull, dropNotNull },
+  ...{ setNotNull, dropNotNull, retype },
   ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };

@@ -1,7 +1,7 @@
 import type { TableId } from '../../../catalogue/identifiers';
 import type { Check, ForeignKey, Index, UniqueKey } from '../../../catalogue/model';
-import type { DeclareAgain, RemoveConstraint } from '../../../operations/remove-constraint';
-import type { BuildAgain, RemoveIndex } from '../../../operations/remove-index';
+import type { DeclareAgain, RemoveConstraint } from '../../../operations/removing';
+import type { BuildAgain, RemoveIndex } from '../../../operations/removing';
 import type { Stage } from '../../dialect';
 import { quote, quoteList, quoteTable } from '../quote';
 import { addReference, commented } from './constraints';

@@ -2,8 +2,8 @@ import type { DefaultValue } from '../../../operations/default-value';
 import type { SetDefault } from '../../../operations/set-default';
 import type { RenameSequence } from '../../../operations/rename-sequence';
 import type { RenameTrigger } from '../../../operations/rename-trigger';
-import type { SwitchReference } from '../../../operations/switch-reference';
-import type { SwitchTrigger } from '../../../operations/switch-trigger';
+import type { SwitchReference } from '../../../operations/switching';
+import type { SwitchTrigger } from '../../../operations/switching';
 import { literal, quote, quoteTable } from '../quote';
 import { alter, exclusive, type Writing } from './writing';
 

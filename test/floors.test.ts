@@ -71,7 +71,7 @@ test('files that know each other all the way round are few, and in one room', ()
   // An operation and the union of all of them; the rest is a page and its parts.
   expect(circles).toMatchInlineSnapshot(`
     [
-      "29 in core/operations",
+      "30 in core/operations",
       "8 in work/dockets, work/houseStyle, work/planning, work/thread",
       "5 in app/root, app/ui",
       "3 in core/remedies",

@@ -1,5 +1,5 @@
 import { ValidateBy } from 'class-validator';
-import { type Claim, forms, plainNumber, zoneName } from '../core/evidence/claims';
+import { type Claim, forms, patternProblem, plainNumber, zoneName } from '../core/evidence/claims';
 
 /** A claim about values that says enough to be checked. */
 export function IsClaim(each = false): PropertyDecorator {
@@ -11,7 +11,9 @@ export function IsClaim(each = false): PropertyDecorator {
 
 function isClaim(value: unknown): value is Claim {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-  const { kind, column, first, second, form, values, least, most, characters, zone, ...more } = value as Readonly<Record<string, unknown>>;
+  const { kind, column, first, second, form, values, least, most, pattern, characters, zone, ...more } = value as Readonly<
+    Record<string, unknown>
+  >;
   if (Object.keys(more).length > 0) return false;
   switch (kind) {
     case 'ordered':
@@ -27,6 +29,8 @@ function isClaim(value: unknown): value is Claim {
       return isName(column) && Array.isArray(values) && values.length > 0 && values.length <= 64 && values.every(isText);
     case 'between':
       return isName(column) && isBound(least) && isBound(most) && (least !== null || most !== null);
+    case 'like':
+      return isName(column) && isText(pattern) && patternProblem(pattern) === null;
     case 'noLonger':
       return isName(column) && isCount(characters, 1_000_000);
     case 'decimals':

@@ -20,8 +20,11 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { TableId } from '../core/catalogue/identifiers';
+import { referentialActions } from '../core/catalogue/model';
 import { type Claim, forms } from '../core/evidence/claims';
 import type { DefaultValue } from '../core/operations/default-value';
+import { checkedWhen } from '../core/operations/change-constraint';
+import type { ChangeProposal } from '../core/remedies/change';
 import type { Proposal } from '../core/remedies/index';
 import { becomings, type RetypeProposal } from '../core/remedies/types/retype';
 import type { RenameProposal } from '../core/remedies/rename';
@@ -185,6 +188,14 @@ class DropShape extends ColumnsShape {
   @IsOptional() @IsIn(['index']) object?: 'index';
 }
 
+class ChangeShape extends ColumnsShape {
+  @Equals('change') kind!: 'change';
+  @Name() name!: string;
+  @IsOptional() @IsIn(referentialActions) onDelete?: NonNullable<ChangeProposal['onDelete']>;
+  @IsOptional() @IsIn(referentialActions) onUpdate?: NonNullable<ChangeProposal['onUpdate']>;
+  @IsOptional() @IsIn(Object.keys(checkedWhen)) deferrable?: NonNullable<ChangeProposal['deferrable']>;
+}
+
 class DefaultValueShape {
   @IsIn(['none', 'constant', 'now', 'today', 'newId']) kind!: DefaultValue['kind'];
   @IsOptional() @IsString() @MaxLength(1000) text?: string;
@@ -234,6 +245,7 @@ export const proposalShapes: Shapes = {
   index: IndexShape,
   rename: RenameShape,
   drop: DropShape,
+  change: ChangeShape,
   default: DefaultShape,
   retype: RetypeShape,
   switch: SwitchShape,

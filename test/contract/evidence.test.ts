@@ -50,6 +50,7 @@ const claims: Readonly<Record<Claim['kind'], readonly Claim[]>> = {
   noneOf: [{ kind: 'noneOf', column: code, values: ['N/A', "o'c", '\\'] }],
   oneOf: [{ kind: 'oneOf', column: code, values: ['a', 'A', '%', ''] }],
   between: [{ kind: 'between', column: 'part', least: '0', most: '2' }],
+  like: [{ kind: 'like', column: code, pattern: '^[a-z]$' }],
   noLonger: [{ kind: 'noLonger', column: code, characters: 1 }],
   decimals: [{ kind: 'decimals', column: code, most: 0 }],
   inZone: [],

@@ -48,6 +48,20 @@ const key = {
   nullableBefore: [],
   index: null,
 } as const;
+const declared = {
+  kind: 'foreign key',
+  match: 'simple',
+  deferrable: 'no',
+  ...{ id: constraintId(call, reference.name), name: reference.name, ...toVessel },
+  ...{ validated: true, enforced: true, index: 'vessel_pkey' },
+} as const;
+const uniqueCall = {
+  kind: 'unique',
+  nulls: 'distinct',
+  deferrable: 'no',
+  ...{ id: constraintId(call, 'uq_call_no'), name: 'uq_call_no', index: 'uq_call_no' },
+  ...{ validated: true, enforced: true },
+} as const;
 const kept = { sideTable: 'pawl_kept_1', owner: 'nobody' } as const;
 const columnsOfVessel = ['vessel_id', 'name', 'imo_no', 'berth_no', 'tons'];
 
@@ -125,6 +139,27 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype'>,
           index: 'vessel_pkey',
         },
         place: 0,
+      },
+    ],
+  ],
+  changeConstraint: [
+    [
+      { ...reference, rows: 'checked' },
+      {
+        kind: 'changeConstraint',
+        table: call,
+        before: { ...declared, onDelete: 'cascade', onUpdate: 'no action' },
+        after: { ...declared, onDelete: 'no action', onUpdate: 'cascade' },
+        interim: 'pawl_fk_call_vessel',
+      },
+    ],
+    [
+      {
+        kind: 'changeConstraint',
+        table: call,
+        before: { ...uniqueCall, columns: ['call_no'] },
+        after: { ...uniqueCall, columns: ['call_no', 'vessel_id'] },
+        interim: 'pawl_uq_call_no',
       },
     ],
   ],

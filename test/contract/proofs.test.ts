@@ -39,6 +39,7 @@ const claims: Readonly<Record<Claim['kind'], Claim>> = {
   noneOf: { kind: 'noneOf', column: 'state', values: ['N/A'] },
   notBlank: { kind: 'notBlank', column: 'state' },
   between: { kind: 'between', column: 'weight', least: '0', most: '40' },
+  like: { kind: 'like', column: 'state', pattern: '^(open|shut)$' },
   noLonger: { kind: 'noLonger', column: 'state', characters: 6 },
   ofForm: { kind: 'ofForm', column: 'state', form: 'integer' },
   asWritten: { kind: 'asWritten', column: 'state', form: 'integer' },

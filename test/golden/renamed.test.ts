@@ -59,6 +59,7 @@ const call = tableId('port', 'call');
 
 /** Of each kind that no finding of the demo proposes. */
 const proposals = {
+  change: [{ kind: 'change', columns: ['berth_no'], name: 'fk_call', onDelete: 'cascade' }],
   default: [{ kind: 'default', columns: ['left_at'], value: { kind: 'now' } }],
   switch: [{ kind: 'switch', columns: [], trigger: 'noted', on: true }],
 } satisfies { readonly [Kind in Proposal['kind']]?: readonly Extract<Proposal, { readonly kind: Kind }>[] };
@@ -69,7 +70,12 @@ const asked: { readonly [Kind in WishKind]: readonly Extract<Wish, { readonly ki
   filled: [{ kind: 'filled', table: call, columns: ['left_at'] }],
   reference: [{ kind: 'reference', table: call, columns: ['berth_no'], parent: berth, parentColumns: ['berth_no'] }],
   oneOf: [{ kind: 'oneOf', table: call, column: 'left_at', values: ['berth'] }],
+  keeps: [{ kind: 'keeps', table: call, claim: { kind: 'between', column: 'left_at', least: '0', most: null } }],
   default: [{ kind: 'default', table: call, column: 'left_at', value: { kind: 'now' } }],
+  changed: [
+    { kind: 'changed', table: call, constraint: 'fk_call', onDelete: 'cascade' },
+    { kind: 'changed', table: call, constraint: 'fk_call', columns: ['berth_no', 'left_at'] },
+  ],
   gone: [{ kind: 'gone', table: call, constraint: 'fk_call' }],
   switched: [{ kind: 'switched', table: call, trigger: 'noted', on: false }],
   named: [

@@ -17,6 +17,8 @@ export type Claim =
   | { readonly kind: 'oneOf'; readonly column: string; readonly values: readonly string[] }
   /** Between two numbers, both allowed; null where it is open to that side. */
   | { readonly kind: 'between'; readonly column: string; readonly least: string | null; readonly most: string | null }
+  /** A text of a pattern: a regular expression of what all engines read alike (`patternProblem`). */
+  | { readonly kind: 'like'; readonly column: string; readonly pattern: string }
   /** As many characters at most. */
   | { readonly kind: 'noLonger'; readonly column: string; readonly characters: number }
   /** A number that needs no more decimals, as the server writes it. */
@@ -54,6 +56,7 @@ export function breaks(claim: Claim, text: string): boolean {
     case 'ordered':
     case 'asWritten':
     case 'inZone':
+    case 'like':
       return false;
   }
 }
@@ -75,6 +78,8 @@ export function claimInWords(claim: Claim): string {
       return `${claim.column} is one of ${claim.values.map((value) => JSON.stringify(value)).join(', ')}`;
     case 'between':
       return `${claim.column} is ${rangeInWords(claim.least, claim.most)}`;
+    case 'like':
+      return `${claim.column} is of the pattern ${claim.pattern}`;
     case 'noLonger':
       return `${claim.column} has ${claim.characters} characters at most`;
     case 'decimals':
@@ -106,6 +111,8 @@ export function keyOfClaim(claim: Claim): string {
       return JSON.stringify([claim.kind, claim.column, claim.values]);
     case 'between':
       return JSON.stringify([claim.kind, claim.column, claim.least, claim.most]);
+    case 'like':
+      return JSON.stringify([claim.kind, claim.column, claim.pattern]);
     case 'noLonger':
       return JSON.stringify([claim.kind, claim.column, claim.characters]);
     case 'decimals':
@@ -138,6 +145,28 @@ export const formPatterns: Readonly<Record<Form, RegExp>> = {
 
 /** A number as it is written into a condition: no exponent, no more digits than a server keeps. */
 export const plainNumber = /^-?\d{1,30}(\.\d{1,30})?$/;
+/**
+ * Why a pattern is not taken, null when it is. Taken is what POSIX, PCRE and ICU read alike, and that ends soon: signs, classes, groups, and how
+ * often each comes; nothing that repeats is repeated again.
+ */
+export function patternProblem(pattern: string): string | null {
+  if (pattern === '' || pattern.length > 200) return 'A pattern has 1 to 200 signs.';
+  if (
+    !/^\^(?:[\p{L}\p{N} _@#%&:;,/<>='"~!-]|\\[.^$*+?()[\]{}|\\/-]|\.|\[\^?[\p{L}\p{N} _.@#%&:;,/+*-]+\]|[()|]|[?*+]|\{\d{1,3}(?:,\d{0,3})?\})+\$$/u.test(
+      pattern,
+    )
+  )
+    return 'A pattern is written from ^ to $, of signs, classes such as [A-Z0-9], groups and |, and how often: ? * + {2} {2,4}.';
+  if (/[?*+}][?*+{]|\)[*+{]/.test(pattern))
+    return 'A group, or what repeats already, is not repeated: that could take the server for ever.';
+  let depth = 0;
+  for (const sign of pattern.replaceAll(/\\.|\[[^\]]*\]/g, '')) {
+    depth += sign === '(' ? 1 : sign === ')' ? -1 : 0;
+    if (depth < 0) break;
+  }
+  return depth === 0 ? null : 'Each group that is opened is closed.';
+}
+
 /** A time zone by its name (IANA, "Theory and pragmatics of the tz code and data"). */
 export const zoneName = /^[A-Za-z][A-Za-z0-9_+-]{0,30}(\/[A-Za-z0-9_+-]{1,30}){0,2}$/;
 

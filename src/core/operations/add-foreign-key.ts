@@ -35,15 +35,15 @@ export function referenceProofs(key: AddForeignKey): readonly Proof[] {
 /** The operation that would make a foreign key of the table as it is, but for its validation. */
 export function asItIs(table: Table, name: string): AddForeignKey | null {
   const key = foreignKeysOf(table).find((constraint) => constraint.name === name);
-  if (!key) return null;
-  const { columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment } = key;
+  return key ? asDeclared(table.id, key) : null;
+}
+
+/** The same of one that is to be. */
+export function asDeclared(table: TableId, key: ForeignKey): AddForeignKey {
+  const { name, columns, parent, parentColumns, onDelete, onUpdate, match, deferrable, comment } = key;
   return {
     kind: 'addForeignKey',
-    table: table.id,
-    name,
-    columns,
-    parent,
-    parentColumns,
+    ...{ table, name, columns, parent, parentColumns },
     onDelete,
     onUpdate,
     match,

@@ -53,6 +53,14 @@ export type Check =
     }
   /** A constraint of that name which is another than this. */
   | { readonly kind: 'constraintDiffers'; readonly table: TableId; readonly name: string; readonly wanted: Wanted }
+  /** No constraint of that name is as this; nothing while the new one is there under the name of a moment, its rows looked at where that is asked. */
+  | {
+      readonly kind: 'constraintUnlike';
+      readonly table: TableId;
+      readonly name: string;
+      readonly wanted: Wanted;
+      readonly meanwhile?: { readonly name: string; readonly validated: boolean };
+    }
   /** A primary key of another name or over other columns, or something else of that name. */
   | { readonly kind: 'keyDiffers'; readonly table: TableId; readonly name: string; readonly over: readonly string[] }
   /** An index of that name over other columns, or unique where it should not be, or not where it should. */
@@ -110,6 +118,8 @@ export type Wanted =
       readonly parentColumns: readonly string[];
       readonly onDelete: ReferentialAction;
       readonly onUpdate: ReferentialAction;
+      /** Left out where that is no matter. */
+      readonly deferrable?: ForeignKey['deferrable'];
     };
 
 /** What the login of a run needs: to own a table or be of its owner's role, to refer to a parent, to make an index or a table in its schema. */
@@ -157,6 +167,8 @@ export function describeCheck(check: Check): string {
     case 'constraintValidated':
     case 'constraintPresent':
       return `constraint ${check.name} on ${check.table} ${check.kind === 'constraintPresent' ? 'already there' : 'validated'}`;
+    case 'constraintUnlike':
+      return `constraint ${check.name} on ${check.table} not as it is to be`;
     case 'constraintDiffers':
     case 'keyDiffers':
     case 'indexDiffers':
@@ -276,7 +288,8 @@ function differs(constraint: (Shown & Partial<ForeignKey>) | undefined, wanted: 
       constraint.parent === wanted.parent &&
       sameColumns(constraint.parentColumns ?? [], wanted.parentColumns) &&
       constraint.onDelete === wanted.onDelete &&
-      constraint.onUpdate === wanted.onUpdate
+      constraint.onUpdate === wanted.onUpdate &&
+      (wanted.deferrable === undefined || constraint.deferrable === wanted.deferrable)
     )
   );
 }
@@ -298,6 +311,11 @@ function isShownOf(table: Table, check: Check): boolean {
       return constraint(check.name)?.validated === false;
     case 'constraintPresent':
       return !there(constraint(check.name), check.over);
+    case 'constraintUnlike': {
+      const interim = check.meanwhile && constraint(check.meanwhile.name);
+      if (interim && (interim.validated || !check.meanwhile?.validated)) return true;
+      return constraint(check.name) !== undefined && !differs(constraint(check.name), check.wanted);
+    }
     case 'constraintDiffers':
       return !differs(constraint(check.name), check.wanted);
     case 'keyDiffers':

@@ -12,6 +12,7 @@ import { addParents, removeParents } from './add-parents';
 import { addPrimaryKey } from './add-primary-key';
 import { addUnique } from './add-unique';
 import { type Check, isShown } from './check';
+import { changeConstraint } from './change-constraint';
 import { checkRows, uncheckRows } from './check-rows';
 import { createIndex, dropIndex } from './create-index';
 import { dropConstraint } from './drop-constraint';
@@ -20,9 +21,9 @@ import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
 import { renameIndex } from './rename-index';
-import { renameSequence } from './rename-sequence';
+import { renameSequence } from './rename-others';
 import { renameTable } from './rename-table';
-import { renameTrigger } from './rename-trigger';
+import { renameTrigger } from './rename-others';
 import { declareAgain, removeConstraint } from './removing';
 import { buildAgain, removeIndex } from './removing';
 import { replaceKey, restoreKey } from './replace-key';
@@ -46,7 +47,7 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
-  ...{ retype, setDefault, switchTrigger, switchReference },
+  ...{ retype, changeConstraint, setDefault, switchTrigger, switchReference },
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },

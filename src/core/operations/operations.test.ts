@@ -42,6 +42,7 @@ const kinds = [
   'numberRows',
   'numberItself',
   'retype',
+  'changeConstraint',
   'addPrimaryKey',
   'addUnique',
   'replaceKey',
@@ -103,6 +104,13 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       const after = { ...before, ...(column.family === 'text' ? text : { declaredType: c % 2 === 0 ? 'bigint' : 'smallint' }) };
       if (column.family !== 'text' && column.family !== 'integer') return null;
       return { kind, table: table.id, columns: [{ table: table.id, column: column.name, before, after }] };
+    }
+    case 'changeConstraint': {
+      const before = table.constraints.find((one) => one.kind === 'foreign key' || one.kind === 'unique');
+      if (before?.kind !== 'foreign key' && before?.kind !== 'unique') return null;
+      const after =
+        before.kind === 'unique' ? { ...before, columns: [column.name] } : { ...before, onDelete: 'cascade' as const };
+      return { kind, table: table.id, before, after, interim: `pawl_${n}` };
     }
     case 'addPrimaryKey': {
       const nullableBefore = column.nullable ? [column.name] : [];

@@ -6,6 +6,7 @@ import type { Catalogue } from '../catalogue/model';
 import type { Operation } from '../operations/index';
 import { Refusal } from '../operations/refusal';
 import { byHandRemedy } from './by-hand';
+import { changeRemedy } from './change';
 import { checkRemedy } from './check';
 import { defaultRemedy } from './default';
 import { dropRemedy } from './drop';
@@ -44,6 +45,7 @@ export const remedies = {
   index: indexRemedy,
   rename: renameRemedy,
   drop: dropRemedy,
+  change: changeRemedy,
   default: defaultRemedy,
   retype: retypeRemedy,
   switch: switchRemedy,

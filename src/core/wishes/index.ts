@@ -7,9 +7,11 @@ import type { Evidence } from '../evidence/evidence';
 import type { EvidenceRequest } from '../evidence/requests';
 import type { RowsQuestion } from '../evidence/rows';
 import type { Proposal } from '../remedies/index';
+import { changedWish } from './changed';
 import { defaultWish } from './default';
 import { filledWish } from './filled';
 import { goneWish } from './gone';
+import { keepsWish } from './keeps';
 import { namedWish } from './named';
 import { oneOfWish } from './one-of';
 import { referenceWish } from './reference';
@@ -23,7 +25,9 @@ export const wishes = {
   filled: filledWish,
   reference: referenceWish,
   oneOf: oneOfWish,
+  keeps: keepsWish,
   default: defaultWish,
+  changed: changedWish,
   gone: goneWish,
   switched: switchedWish,
   named: namedWish,

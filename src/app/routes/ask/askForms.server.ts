@@ -1,7 +1,11 @@
 import { AsList, ReadAs } from '~/input/fill';
 import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validator';
 import type { TableId } from '~/core/catalogue/identifiers';
+import { referentialActions, type ReferentialAction } from '~/core/catalogue/model';
+import type { Claim } from '~/core/evidence/claims';
 import { askedDefaults } from '~/core/operations/default-value';
+import { checkedWhen } from '~/core/operations/change-constraint';
+import { type AskedClaim, askedClaims } from '~/core/wishes/keeps';
 import { jsonIn } from '~/input/json';
 import { type Wish, type WishKind, wishes } from '~/core/wishes/index';
 import { namedParts, type NamedPart } from '~/core/wishes/named';
@@ -41,6 +45,19 @@ export class AskForm {
   @IsString() @MaxLength(200) trigger = '';
   @IsIn(['trigger', 'reference']) switches: 'trigger' | 'reference' = 'trigger';
   @IsIn(['on', 'off']) turn: 'on' | 'off' = 'off';
+  /** What is to be otherwise, and how: what is left empty stays. */
+  @IsString() @MaxLength(200) changes = '';
+  @IsIn(['', 'columns']) over: '' | 'columns' = '';
+  @IsIn([...referentialActions, '']) onDelete: ReferentialAction | '' = '';
+  @IsIn([...referentialActions, '']) onUpdate: ReferentialAction | '' = '';
+  @IsIn([...Object.keys(checkedWhen), '']) deferrable: keyof typeof checkedWhen | '' = '';
+  /** What each row keeps to. */
+  @IsIn(askedClaims) claim: AskedClaim = 'between';
+  @IsString() @MaxLength(60) least = '';
+  @IsString() @MaxLength(60) most = '';
+  @IsString() @MaxLength(7) characters = '';
+  @IsString() @MaxLength(200) pattern = '';
+  @IsString() @MaxLength(200) second = '';
   @IsIn(namedParts) object: NamedPart = 'column';
   @IsString() @MaxLength(200) from = '';
   @IsString() @MaxLength(200) to = '';
@@ -58,6 +75,16 @@ export function wishIn(form: AskForm): Wish {
       const lines = values.split('\n').map((line) => line.trim());
       return { kind: what, table: id, column: columns[0] ?? '', values: [...new Set(lines.filter((line) => line !== ''))] };
     }
+    case 'changed':
+      return {
+        ...{ kind: what, table: id, constraint: form.changes },
+        ...(form.onDelete !== '' && { onDelete: form.onDelete }),
+        ...(form.onUpdate !== '' && { onUpdate: form.onUpdate }),
+        ...(form.deferrable !== '' && { deferrable: form.deferrable }),
+        ...(form.over === 'columns' && { columns }),
+      };
+    case 'keeps':
+      return { kind: what, table: id, claim: claimIn(form) };
     case 'gone':
       return goneIn(id, form.part);
     case 'default': {
@@ -73,6 +100,22 @@ export function wishIn(form: AskForm): Wish {
       return { kind: what, table: id, object: form.object, from: form.from, to: form.to.trim() };
     default:
       return { kind: what, table: id, columns };
+  }
+}
+
+function claimIn({ claim, columns: [column = ''], least, most, characters, pattern, second }: AskForm): Claim {
+  const bound = (text: string): string | null => (text.trim() === '' ? null : text.trim());
+  switch (claim) {
+    case 'between':
+      return { kind: claim, column, least: bound(least), most: bound(most) };
+    case 'noLonger':
+      return { kind: claim, column, characters: characters.trim() === '' ? Number.NaN : Number(characters) };
+    case 'like':
+      return { kind: claim, column, pattern };
+    case 'ordered':
+      return { kind: claim, first: column, second };
+    default:
+      return { kind: claim, column };
   }
 }
 

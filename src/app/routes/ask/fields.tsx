@@ -3,8 +3,12 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
+import type { ForeignKey, ReferentialAction } from '~/core/catalogue/model';
 import { visible } from '~/core/naming/visible';
 import { askedDefaults } from '~/core/operations/default-value';
+import { checkedWhen } from '~/core/operations/change-constraint';
+import type { AskedClaim } from '~/core/wishes/keeps';
 
 interface Parent {
   readonly table: string;
@@ -109,6 +113,133 @@ export function SwitchField({ switches, first }: SwitchProps) {
         ])}
         onChange={(chosen) => setAt(Number(chosen))}
       />
+    </>
+  );
+}
+
+export interface Changeable {
+  readonly name: string;
+  readonly words: string;
+  /** What it does now and may do; null of a unique constraint. */
+  readonly reference: {
+    readonly onDelete: ReferentialAction;
+    readonly onUpdate: ReferentialAction;
+    readonly deferrable: ForeignKey['deferrable'];
+    readonly actions: Readonly<Record<'delete' | 'update', readonly ReferentialAction[]>>;
+    readonly defers: boolean;
+  } | null;
+}
+
+interface ChangeProps {
+  readonly parts: readonly Changeable[];
+  readonly first: string;
+}
+
+/** A reference that does something else; of a unique constraint the columns above are what it is to be over. */
+export function ChangeField({ parts, first }: ChangeProps) {
+  const [name, setName] = useState((parts.find((part) => part.name === first) ?? parts[0])?.name ?? '');
+  const part = parts.find((one) => one.name === name);
+  return (
+    <>
+      <OneField
+        name="changes"
+        label="What becomes otherwise"
+        value={name}
+        options={parts.map((one) => [one.name, `${visible(one.name)}: ${one.words}`])}
+        onChange={setName}
+      />
+      {part?.reference ? (
+        <ReferenceFields key={name} {...part.reference} />
+      ) : (
+        <>
+          <input type="hidden" name="over" value="columns" />
+          <Typography variant="note">It is to be over the columns that are chosen above.</Typography>
+        </>
+      )}
+    </>
+  );
+}
+
+function ReferenceFields({ onDelete, onUpdate, deferrable, actions, defers }: NonNullable<Changeable['reference']>) {
+  const [chosen, setChosen] = useState({ onDelete, onUpdate, deferrable });
+  const set = (part: Partial<typeof chosen>) => setChosen({ ...chosen, ...part });
+  const named = (list: readonly string[]) => list.map((one) => [one, one] as const);
+  return (
+    <>
+      <OneField
+        {...(chosen.onDelete !== onDelete && { name: 'onDelete' })}
+        label="When a parent goes"
+        value={chosen.onDelete}
+        options={named([...new Set([onDelete, ...actions.delete])])}
+        onChange={(value) => set({ onDelete: value as ReferentialAction })}
+      />
+      <OneField
+        {...(chosen.onUpdate !== onUpdate && { name: 'onUpdate' })}
+        label="When the key of a parent changes"
+        value={chosen.onUpdate}
+        options={named([...new Set([onUpdate, ...actions.update])])}
+        onChange={(value) => set({ onUpdate: value as ReferentialAction })}
+      />
+      {defers && (
+        <OneField
+          {...(chosen.deferrable !== deferrable && { name: 'deferrable' })}
+          label="When it is checked"
+          value={chosen.deferrable}
+          options={Object.entries(checkedWhen)}
+          onChange={(value) => set({ deferrable: value as ForeignKey['deferrable'] })}
+        />
+      )}
+    </>
+  );
+}
+
+const claimsInWords: Readonly<Record<AskedClaim, string>> = {
+  between: 'between two numbers',
+  ordered: 'not after another column',
+  like: 'of a pattern',
+  noLonger: 'no longer than',
+  notBlank: 'not blank',
+  notNegative: 'not below zero',
+};
+
+/** What every row keeps to, of the first column that is chosen. */
+export function ClaimField({ columns }: { readonly columns: readonly string[] }) {
+  const [claim, setClaim] = useState<AskedClaim>('between');
+  const [second, setSecond] = useState(columns[0] ?? '');
+  return (
+    <>
+      <OneField
+        name="claim"
+        label="Each value is"
+        value={claim}
+        options={Object.entries(claimsInWords)}
+        onChange={(value) => setClaim(value as AskedClaim)}
+      />
+      {claim === 'between' && (
+        <>
+          <TextField name="least" label="The least" helperText="Empty where there is none" sx={{ margin: '12px 12px 12px 0' }} />
+          <TextField name="most" label="The most" helperText="Empty where there is none" sx={{ margin: '12px 0' }} />
+        </>
+      )}
+      {claim === 'ordered' && (
+        <OneField
+          name="second"
+          label="The other column"
+          value={second}
+          options={columns.map((name) => [name, visible(name)])}
+          onChange={setSecond}
+        />
+      )}
+      {claim === 'noLonger' && <TextField name="characters" label="Characters at most" sx={{ margin: '12px 0' }} />}
+      {claim === 'like' && (
+        <TextField
+          name="pattern"
+          label="The pattern"
+          helperText="From ^ to $: signs, classes such as [A-Z0-9], groups and |, and how often: ? * + {2} {2,4}"
+          slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }}
+          sx={{ margin: '12px 0' }}
+        />
+      )}
     </>
   );
 }

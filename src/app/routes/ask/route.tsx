@@ -21,6 +21,7 @@ import type { TableId } from '~/core/catalogue/identifiers';
 import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
 import { constraintInWords } from '~/core/catalogue/inWords';
 import type { Catalogue, Table } from '~/core/catalogue/model';
+import { traitsOf } from '~/core/engines/facts';
 import { visible } from '~/core/naming/visible';
 import { inSeries } from '~/core/naming/words';
 import { cannotComeBack } from '~/core/operations/again';
@@ -30,7 +31,16 @@ import { whyNotSwitched } from '~/core/wishes/switched';
 import { errorsInWords, parseForm } from '~/input/parse';
 import { latestCatalogue } from '~/work/catalogues';
 import { ask } from '~/work/wishes';
-import { DefaultField, GoneField, ParentField, type Switch, SwitchField } from './fields';
+import {
+  ChangeField,
+  type Changeable,
+  ClaimField,
+  DefaultField,
+  GoneField,
+  ParentField,
+  type Switch,
+  SwitchField,
+} from './fields';
 import { AskedOf, AskForm, wishIn } from './askForms.server';
 import type { Route } from './+types/route';
 
@@ -53,6 +63,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     parents: parentsFor(catalogue, table),
     parts: partsOf(table, catalogue),
     switches: switchesOf(table, catalogue),
+    changes: changeableOf(table, catalogue),
     first: { columns, what, constraint },
   };
 }
@@ -73,6 +84,24 @@ function switchesOf(table: Table, catalogue: Catalogue): readonly Switch[] {
       .filter(({ name }) => whyNotSwitched(table, name, catalogue) === null)
       .map(({ name, enforced }) => ({ object: 'reference' as const, name, enabled: enforced })),
   ];
+}
+
+/** Its references and unique constraints, and what the server lets a reference do. */
+function changeableOf(table: Table, catalogue: Catalogue): readonly Changeable[] {
+  const { actions, defersReferences } = traitsOf(catalogue);
+  return table.constraints.flatMap((one): readonly Changeable[] => {
+    if (cannotComeBack(one, table, catalogue) !== null) return [];
+    if (one.kind === 'unique') return [{ name: one.name, words: constraintInWords(one), reference: null }];
+    if (one.kind !== 'foreign key') return [];
+    const { onDelete, onUpdate, deferrable } = one;
+    return [
+      {
+        name: one.name,
+        words: constraintInWords(one),
+        reference: { onDelete, onUpdate, deferrable, actions, defers: defersReferences },
+      },
+    ];
+  });
 }
 
 /** What of a table has a name of its own. */
@@ -135,7 +164,10 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
   const droppable = t.parts.filter(({ drops }) => drops);
   const kinds = (Object.keys(wishes) as WishKind[]).filter(
     (kind) =>
-      (kind !== 'key' || !t.keyed) && (kind !== 'gone' || droppable.length > 0) && (kind !== 'switched' || t.switches.length > 0),
+      (kind !== 'key' || !t.keyed) &&
+      (kind !== 'changed' || t.changes.length > 0) &&
+      (kind !== 'gone' || droppable.length > 0) &&
+      (kind !== 'switched' || t.switches.length > 0),
   );
   const over = aboutParts[what];
   const first = t.first.constraint || (t.first.columns[0] ?? '');
@@ -184,6 +216,8 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
             <TextField name="values" label="Values, one a line" multiline minRows={4} sx={{ margin: '12px 0' }} />
           )}
           {what === 'default' && <DefaultField />}
+          {what === 'keeps' && <ClaimField columns={t.columns.map(({ name }) => name)} />}
+          {what === 'changed' && <ChangeField parts={t.changes} first={first} />}
           {what === 'gone' && <GoneField parts={droppable} first={first} />}
           {what === 'switched' && <SwitchField switches={t.switches} first={first} />}
           {what === 'named' && <Naming parts={t.parts} first={first} />}

@@ -49,6 +49,8 @@ export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }:
         return `${quote(claim.column)} is not null and ${claims.noneOf(claim.column, listed(claim.values))}`;
       case 'between':
         return `not (${keptCondition(claim)})`;
+      case 'like':
+        return claims.unlike(claim.column, literal(claim.pattern));
       case 'noLonger':
         return `${length(claim.column)} > ${whole(claim.characters)}`;
       case 'decimals':
@@ -80,6 +82,7 @@ export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }:
       case 'noLonger':
         return `${length(claim.column)} <= ${whole(claim.characters)}`;
       case 'ofForm':
+      case 'like':
       case 'asWritten':
       case 'decimals':
       case 'inZone':

@@ -115,6 +115,8 @@ function againstClaim({ quote, literal, later }: Proving, claim: Claim, table: T
       return `${quote(claim.first)} = ${quote(claim.second)} + ${later(columnOf(table, claim.second))}`;
     case 'between':
       return `${quote(claim.column)} = ${claim.most === null ? `${claim.least} - 1` : `${claim.most} + 1`}`;
+    case 'like':
+      return `${quote(claim.column)} = ''`;
     case 'noLonger':
       return `${quote(claim.column)} = repeat('x', ${claim.characters + 1})`;
     case 'asWritten':

@@ -35,6 +35,8 @@ export interface ClaimSpelling {
   /** True of a value that is one of a list of constants, and of one that is not, where rows are looked at. */
   readonly oneOf: (name: string, list: string) => string;
   readonly noneOf: (name: string, list: string) => string;
+  /** True of a text that is not of a pattern, whose case counts. */
+  readonly unlike: (name: string, pattern: string) => string;
   /** True of a text of a form that the server, having read it, would write otherwise. */
   readonly otherwiseWritten: (name: string, form: Form) => string;
   /** A text of a form as the server writes it that has read it. */

@@ -62,11 +62,10 @@ const written: {
   // There is no constraint here whose rows nobody looked at.
   constraintValidated: () => 'select 0',
   constraintPresent: (check, variant) => `select count(*) from (${constraint(check, variant)} limit 1) as present`,
-  constraintDiffers: ({ table, name, wanted }) => {
-    // A check of that name is found by what it says, which the server spells in its own way.
-    if (wanted.kind === 'check') return 'select 0';
-    if (wanted.kind === 'foreign key') return referenceDiffers(table, name, wanted);
-    return indexDiffers(table, name, { over: wanted.over, unique: true });
+  constraintDiffers: ({ table, name, wanted }) => unlike(table, name, wanted),
+  constraintUnlike: ({ table, name, wanted, meanwhile }, variant) => {
+    const open = `(${unless(constraint({ table, name }, variant))}) + (${unlike(table, name, wanted)})`;
+    return meanwhile ? `select (${open}) * (${unless(constraint({ table, name: meanwhile.name }, variant))})` : `select ${open}`;
   },
   keyDiffers: ({ table, over }) => indexDiffers(table, 'PRIMARY', { over, unique: true }),
   indexDiffers: ({ table, name, over, unique }) => indexDiffers(table, name, { over, unique }),
@@ -135,6 +134,13 @@ function notAllowed({ right, tables }: Extract<Check, { kind: 'notAllowed' }>, {
     '  where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)',
     `) < ${needed[right].length}`,
   );
+}
+
+function unlike(table: TableId, name: string, wanted: Wanted): string {
+  // A check of that name is found by what it says, which the server spells in its own way.
+  if (wanted.kind === 'check') return 'select 0';
+  if (wanted.kind === 'foreign key') return referenceDiffers(table, name, wanted);
+  return indexDiffers(table, name, { over: wanted.over, unique: true });
 }
 
 function indexDiffers(

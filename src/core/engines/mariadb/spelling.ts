@@ -53,6 +53,7 @@ export const spelling: Spelling = {
     lacksForm,
     oneOf: (name, list) => `${quote(name)} in (${list})`,
     noneOf: (name, list) => `${quote(name)} not in (${list})`,
+    unlike: (name, pattern) => `${quote(name)} not regexp concat('(?-i)', ${pattern})`,
     otherwiseWritten: (name, form) =>
       `case when ${quote(name)} is null or ${lacksForm(name, form)} then false else not binary ${quote(name)} <=> binary ${read(quote(name), form)} end`,
     asWritten: read,

@@ -60,6 +60,13 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       'from pg_catalog.pg_constraint',
       `where conrelid = ${regclass(table)} and conname = ${literal(name)} and not (${isWanted(table, wanted)})`,
     ),
+  constraintUnlike: ({ table, name, wanted, meanwhile }) =>
+    lines(
+      unless(`${constraint(table, name)} and ${isWanted(table, wanted)}`),
+      ...(meanwhile
+        ? [`  and not exists (${constraint(table, meanwhile.name)}${meanwhile.validated ? ' and convalidated' : ''})`]
+        : []),
+    ),
   keyDiffers: ({ table, name, over }) =>
     lines(
       'select count(*)',
@@ -171,10 +178,16 @@ function isWanted(table: TableId, wanted: Wanted): string {
   if (wanted.kind === 'check') return `contype = '${type}'`;
   const own = `contype = '${type}' and conkey = ${numbersOf(table, wanted.over)}`;
   if (wanted.kind !== 'foreign key') return own;
-  const { parent, parentColumns, onDelete, onUpdate } = wanted;
-  return `${own} and confrelid = ${regclass(parent)} and confkey = ${numbersOf(parent, parentColumns)} and confdeltype = '${actionSigns[onDelete]}' and confupdtype = '${actionSigns[onUpdate]}'`;
+  const { parent, parentColumns, onDelete, onUpdate, deferrable } = wanted;
+  const deferred = deferrable === undefined ? '' : ` and ${deferring[deferrable]}`;
+  return `${own} and confrelid = ${regclass(parent)} and confkey = ${numbersOf(parent, parentColumns)} and confdeltype = '${actionSigns[onDelete]}' and confupdtype = '${actionSigns[onUpdate]}'${deferred}`;
 }
 
+const deferring = {
+  no: 'not condeferrable',
+  'initially immediate': 'condeferrable and not condeferred',
+  'initially deferred': 'condeferred',
+} as const;
 const actionSigns = { 'no action': 'a', restrict: 'r', cascade: 'c', 'set null': 'n', 'set default': 'd' } as const;
 
 /** The numbers of columns of a table, in that order. */

@@ -50,6 +50,7 @@ export const spelling: Spelling = {
     saysSomething: notBlank,
     lacksForm,
     otherwiseWritten,
+    unlike: (name, pattern) => `${text(name)} !~ ${pattern}`,
     asWritten,
     rounded: (expression, decimals) => `round(${expression}::numeric, ${decimals})`,
     oneOf: (name, list) => `${text(name)} = any (array[${list}]::text[])`,

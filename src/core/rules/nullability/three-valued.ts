@@ -2,7 +2,6 @@ import { tableId } from '../../catalogue/identifiers';
 import { type How, howInWords, profileOf, rowsLine, sampleOf } from '../../evidence/evidence';
 import { wordsOf } from '../../naming/words';
 import { counted } from '../../naming/words';
-import { byHand } from '../../remedies/by-hand';
 import { amountOf, defineRule } from '../rule';
 
 interface Facts {
@@ -33,7 +32,7 @@ export const threeValued = defineRule<Facts>({
           severity: 'Minor',
           confidence: column.family === 'boolean' ? 0.8 : 0.65,
           facts: { type: column.declaredType, rows: profile.result.rows, nulls, how: profile.how },
-          proposal: byHand([column.name]),
+          proposal: { kind: 'nulls', columns: [column.name], rows: nulls },
         };
       }
     }
@@ -53,7 +52,7 @@ export const threeValued = defineRule<Facts>({
       ...amountOf(nulls, 'null'),
       evidence: [rowsLine(rows, how), { label: 'neither', text: counted(nulls, 'row'), harm: true }],
       reasons: [isBoolean ? 'a boolean with nulls has three values' : 'a status is something that is always in some state'],
-      advice: 'Decide what the missing ones are, give it a default, and make it NOT NULL.',
+      advice: 'Decide what the missing ones are, and make it NOT NULL; asked for on its table, it gets a default.',
     };
   },
 });

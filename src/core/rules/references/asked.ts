@@ -1,3 +1,6 @@
 import { askedRule } from '../../wishes/askedRule';
 
-export const askedReference = askedRule('References', ({ kind }) => kind === 'reference' || kind === 'gone');
+export const askedReference = askedRule(
+  'References',
+  ({ kind }) => kind === 'reference' || kind === 'gone' || kind === 'changed',
+);

@@ -31,7 +31,7 @@ export const unvalidatedReference = defineRule<Facts>({
           severity: key.enforced ? (orphanRows === 0 ? 'Minor' : 'Moderate') : 'Serious',
           confidence: 1,
           facts: { name: key.name, parent: parent.id, enforced: key.enforced, orphanRows },
-          proposal: orphanRows === 0 && key.enforced ? validation(key, parent, orphanRows) : byHand(key.columns),
+          proposal: key.enforced ? validation(key, parent, orphanRows) : byHand(key.columns),
         };
       }
     }
@@ -56,9 +56,7 @@ export const unvalidatedReference = defineRule<Facts>({
         },
       ],
       reasons: ['the catalogue says so'],
-      noScript: enforced
-        ? 'its orphans come first: they are a finding of their own, which has one.'
-        : 'why it was switched off, people know; asked for on its table, it is switched on again.',
+      ...(!enforced && { noScript: 'why it was switched off, people know; asked for on its table, it is switched on again.' }),
       advice: enforced
         ? 'Mend the orphans first; then it can be validated without blocking anybody.'
         : 'Find out who switched it off and why; count the orphans, mend them, switch it on again.',

@@ -1,3 +1,3 @@
 import { askedRule } from '../../wishes/askedRule';
 
-export const askedValues = askedRule('Values', ({ kind }) => kind === 'oneOf' || kind === 'default' || kind === 'switched');
+export const askedValues = askedRule('Values', ({ kind }) => ['oneOf', 'keeps', 'default', 'switched'].includes(kind));

@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks before, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 142 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on
@@ -868,6 +868,13 @@ select count(*)
 from port.port_call as child
 where child.agent_id is not null
     and not exists (select 1 from port.agent as parent where parent.agent_id = child.agent_id);
+
+-- rows of port.crew_pass whose vessel_id is not in port.vessel
+:settings
+select count(*)
+from port.crew_pass as child
+where child.vessel_id is not null
+    and not exists (select 1 from port.vessel as parent where parent.vessel_id = child.vessel_id);
 
 -- rows of dues.tariff_line that break: basis is one of "call", "day", "gross tonnage", "metre"
 :settings

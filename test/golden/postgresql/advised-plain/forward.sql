@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, in one transaction.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 142 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set local search_path = pg_catalog; set local row_security = off; set local standard_conforming_strings = on;'
@@ -884,6 +884,15 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from port.crew_pass as child
+    where child.vessel_id is not null
+        and not exists (select 1 from port.vessel as parent where parent.vessel_id = child.vessel_id)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass whose vessel_id is not in port.vessel.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from dues.tariff_line
     where basis is not null and basis::text <> all (array['call', 'day', 'gross tonnage', 'metre']::text[])
   ) > 0 then
@@ -1581,6 +1590,11 @@ where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.
   if (
 select count(*)
 from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'fk_crew_pass_vessel' and convalidated)
+  ) = 0 then found := found || 'found_47d55b4f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and convalidated)
   ) = 0 then found := found || 'found_742fe969'::text; end if;
   if (
@@ -2152,6 +2166,10 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
       alter table port.pawl_kept_golden_found add found_23dbd1fa boolean;
       comment on column port.pawl_kept_golden_found.found_23dbd1fa is 'There before: the reference fk_port_call_agent checked for the rows that are there';
     end if;
+    if 'found_47d55b4f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_47d55b4f boolean;
+      comment on column port.pawl_kept_golden_found.found_47d55b4f is 'There before: the reference fk_crew_pass_vessel checked for the rows that are there';
+    end if;
     if 'found_742fe969' = any (found) then
       alter table port.pawl_kept_golden_found add found_742fe969 boolean;
       comment on column port.pawl_kept_golden_found.found_742fe969 is 'There before: the check ck_crew_pass_vessel_id checked for the rows that are there';
@@ -2326,7 +2344,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 end
 $pawl$;
 
--- Step 1 of 141: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 1 of 142: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -2342,7 +2360,7 @@ alter table port.crew_pass
 \echo 'vessel_id of port.crew_pass may be empty: in force already.'
 \endif
 
--- Step 2 of 141: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 2 of 142: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2375,7 +2393,7 @@ where child.consignment_id = wrong.consignment_id;
 \echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 3 of 141: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 3 of 142: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2408,7 +2426,7 @@ where child.job_no = wrong.job_no;
 \echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 4 of 141: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 4 of 142: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
 \gset
@@ -2440,7 +2458,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
 \endif
 
--- Step 5 of 141: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 5 of 142: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
 \gset
@@ -2472,7 +2490,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
 \endif
 
--- Step 6 of 141: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 6 of 142: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
 \gset
@@ -2504,7 +2522,7 @@ where child.pass_id = wrong.pass_id;
 \echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
 \endif
 
--- Step 7 of 141: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 7 of 142: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2521,7 +2539,7 @@ alter table port.call_log
 \echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
 \endif
 
--- Step 8 of 141: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 8 of 142: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2538,7 +2556,7 @@ alter table port.mooring_gang
 \echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
 \endif
 
--- Step 9 of 141: deposit of port.crew_pass as numeric(18,2) instead of double precision (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 9 of 142: deposit of port.crew_pass as numeric(18,2) instead of double precision (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2555,7 +2573,7 @@ alter table port.crew_pass
 \echo 'deposit of port.crew_pass as numeric(18,2) instead of double precision: in force already.'
 \endif
 
--- Step 10 of 141: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 10 of 142: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2572,7 +2590,7 @@ alter table port.crew_pass
 \echo 'printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC: in force already.'
 \endif
 
--- Step 11 of 141: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 11 of 142: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2589,7 +2607,7 @@ alter table cargo.customs_release
 \echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
 \endif
 
--- Step 12 of 141: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 12 of 142: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2606,7 +2624,7 @@ alter table port.berth_booking
 \echo 'booking_no as the primary key of port.berth_booking: in force already.'
 \endif
 
--- Step 13 of 141: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 13 of 142: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2623,7 +2641,7 @@ alter table port.call_log
 \echo 'id as the primary key of port.call_log: in force already.'
 \endif
 
--- Step 14 of 141: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 14 of 142: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -2640,7 +2658,7 @@ alter table tide.surge_warning
 \echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
 \endif
 
--- Step 15 of 141: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 15 of 142: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2657,7 +2675,7 @@ alter table dues.invoice
 \echo 'invoice_no unique in dues.invoice: in force already.'
 \endif
 
--- Step 16 of 141: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 16 of 142: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2674,7 +2692,7 @@ alter table cargo.consignment
 \echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
 \endif
 
--- Step 17 of 141: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 17 of 142: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2691,7 +2709,7 @@ alter table port.inspector
 \echo 'badge_no unique in port.inspector: in force already.'
 \endif
 
--- Step 18 of 141: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 18 of 142: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2708,7 +2726,7 @@ alter table port.vessel
 \echo 'imo_no unique in port.vessel: in force already.'
 \endif
 
--- Step 19 of 141: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
+-- Step 19 of 142: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks readers and writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2747,7 +2765,7 @@ alter table port.mooring_job
 \echo 'id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang: in force already.'
 \endif
 
--- Step 20 of 141: an index under the reference, on manifest_no of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 20 of 142: an index under the reference, on manifest_no of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2764,7 +2782,7 @@ create index ix_consignment_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
 \endif
 
--- Step 21 of 141: an index under the reference, on berth_no of port.berth_booking (SHARE lock, blocks writers; builds an index).
+-- Step 21 of 142: an index under the reference, on berth_no of port.berth_booking (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2781,7 +2799,7 @@ create index ix_berth_booking_berth_no
 \echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
 \endif
 
--- Step 22 of 141: an index under the reference, on pilot_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+-- Step 22 of 142: an index under the reference, on pilot_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2798,7 +2816,7 @@ create index ix_pilotage_job_pilot_id
 \echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 23 of 141: an index under the reference, on container_no of cargo.consignment_container (SHARE lock, blocks writers; builds an index).
+-- Step 23 of 142: an index under the reference, on container_no of cargo.consignment_container (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2815,7 +2833,7 @@ create index ix_consignment_container_container_no
 \echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
 \endif
 
--- Step 24 of 141: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 24 of 142: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2832,7 +2850,7 @@ create index ix_storage_stay_warehouse_code
 \echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
 \endif
 
--- Step 25 of 141: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 25 of 142: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2849,7 +2867,7 @@ create index ix_storage_stay_warehouse_code_slot_no
 \echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
 \endif
 
--- Step 26 of 141: an index under the reference, on tariff_code of dues.invoice_line (SHARE lock, blocks writers; builds an index).
+-- Step 26 of 142: an index under the reference, on tariff_code of dues.invoice_line (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2866,7 +2884,7 @@ create index ix_invoice_line_tariff_code
 \echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
 \endif
 
--- Step 27 of 141: an index under the reference, on previous_inspection_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 27 of 142: an index under the reference, on previous_inspection_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2883,7 +2901,7 @@ create index ix_inspection_previous_inspection_id
 \echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
 \endif
 
--- Step 28 of 141: an index under the reference, on home_area_code of port.pilot (SHARE lock, blocks writers; builds an index).
+-- Step 28 of 142: an index under the reference, on home_area_code of port.pilot (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2900,7 +2918,7 @@ create index ix_pilot_home_area_code
 \echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
 \endif
 
--- Step 29 of 141: an index under the reference, on agent_id of port.port_call (SHARE lock, blocks writers; builds an index).
+-- Step 29 of 142: an index under the reference, on agent_id of port.port_call (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2917,7 +2935,7 @@ create index ix_port_call_agent_id
 \echo 'an index under the reference, on agent_id of port.port_call: in force already.'
 \endif
 
--- Step 30 of 141: an index under the reference, on commodity_code of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 30 of 142: an index under the reference, on commodity_code of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2934,7 +2952,7 @@ create index ix_consignment_commodity_code
 \echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
 \endif
 
--- Step 31 of 141: an index under the reference, on shipper_id of cargo.consignment (SHARE lock, blocks writers; builds an index).
+-- Step 31 of 142: an index under the reference, on shipper_id of cargo.consignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2951,7 +2969,7 @@ create index ix_consignment_shipper_id
 \echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
 \endif
 
--- Step 32 of 141: an index under the reference, on agent_id of dues.invoice (SHARE lock, blocks writers; builds an index).
+-- Step 32 of 142: an index under the reference, on agent_id of dues.invoice (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2968,7 +2986,7 @@ create index ix_invoice_agent_id
 \echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
 \endif
 
--- Step 33 of 141: an index under the reference, on currency_code of dues.invoice (SHARE lock, blocks writers; builds an index).
+-- Step 33 of 142: an index under the reference, on currency_code of dues.invoice (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -2985,7 +3003,7 @@ create index ix_invoice_currency_code
 \echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
 \endif
 
--- Step 34 of 141: an index under the reference, on vessel_id of port.berth_booking (SHARE lock, blocks writers; builds an index).
+-- Step 34 of 142: an index under the reference, on vessel_id of port.berth_booking (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3002,7 +3020,7 @@ create index ix_berth_booking_vessel_id
 \echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
 \endif
 
--- Step 35 of 141: an index under the reference, on call_id of port.call_log (SHARE lock, blocks writers; builds an index).
+-- Step 35 of 142: an index under the reference, on call_id of port.call_log (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3019,7 +3037,7 @@ create index ix_call_log_call_id
 \echo 'an index under the reference, on call_id of port.call_log: in force already.'
 \endif
 
--- Step 36 of 141: an index under the reference, on call_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
+-- Step 36 of 142: an index under the reference, on call_id of port.pilotage_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3036,7 +3054,7 @@ create index ix_pilotage_job_call_id
 \echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 37 of 141: an index under the reference, on tug_id of port.tug_assignment (SHARE lock, blocks writers; builds an index).
+-- Step 37 of 142: an index under the reference, on tug_id of port.tug_assignment (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3053,7 +3071,7 @@ create index ix_tug_assignment_tug_id
 \echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
 \endif
 
--- Step 38 of 141: an index under the reference, on type_code of cargo.container (SHARE lock, blocks writers; builds an index).
+-- Step 38 of 142: an index under the reference, on type_code of cargo.container (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3070,7 +3088,7 @@ create index ix_container_type_code
 \echo 'an index under the reference, on type_code of cargo.container: in force already.'
 \endif
 
--- Step 39 of 141: an index under the reference, on manifest_no of cargo.customs_release (SHARE lock, blocks writers; builds an index).
+-- Step 39 of 142: an index under the reference, on manifest_no of cargo.customs_release (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3087,7 +3105,7 @@ create index ix_customs_release_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
 \endif
 
--- Step 40 of 141: an index under the reference, on agent_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+-- Step 40 of 142: an index under the reference, on agent_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3104,7 +3122,7 @@ create index ix_manifest_agent_id
 \echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
 \endif
 
--- Step 41 of 141: an index under the reference, on call_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
+-- Step 41 of 142: an index under the reference, on call_id of cargo.manifest (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3121,7 +3139,7 @@ create index ix_manifest_call_id
 \echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
 \endif
 
--- Step 42 of 141: an index under the reference, on container_no of cargo.seal (SHARE lock, blocks writers; builds an index).
+-- Step 42 of 142: an index under the reference, on container_no of cargo.seal (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3138,7 +3156,7 @@ create index ix_seal_container_no
 \echo 'an index under the reference, on container_no of cargo.seal: in force already.'
 \endif
 
--- Step 43 of 141: an index under the reference, on consignment_id of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
+-- Step 43 of 142: an index under the reference, on consignment_id of cargo.storage_stay (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3155,7 +3173,7 @@ create index ix_storage_stay_consignment_id
 \echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
 \endif
 
--- Step 44 of 141: an index under the reference, on invoice_id of dues.receipt (SHARE lock, blocks writers; builds an index).
+-- Step 44 of 142: an index under the reference, on invoice_id of dues.receipt (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3172,7 +3190,7 @@ create index ix_receipt_invoice_id
 \echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
 \endif
 
--- Step 45 of 141: an index under the reference, on inspector_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 45 of 142: an index under the reference, on inspector_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3189,7 +3207,7 @@ create index ix_inspection_inspector_id
 \echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
 \endif
 
--- Step 46 of 141: an index under the reference, on vessel_id of port.inspection (SHARE lock, blocks writers; builds an index).
+-- Step 46 of 142: an index under the reference, on vessel_id of port.inspection (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3206,7 +3224,7 @@ create index ix_inspection_vessel_id
 \echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
 \endif
 
--- Step 47 of 141: an index under the reference, on gang_name of port.mooring_job (SHARE lock, blocks writers; builds an index).
+-- Step 47 of 142: an index under the reference, on gang_name of port.mooring_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3223,7 +3241,7 @@ create index ix_mooring_job_gang_name
 \echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
 \endif
 
--- Step 48 of 141: an index under the reference, on call_id of port.mooring_job (SHARE lock, blocks writers; builds an index).
+-- Step 48 of 142: an index under the reference, on call_id of port.mooring_job (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3240,7 +3258,7 @@ create index ix_mooring_job_call_id
 \echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
 \endif
 
--- Step 49 of 141: an index under the reference, on agent_id of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 49 of 142: an index under the reference, on agent_id of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3257,7 +3275,7 @@ create index ix_vessel_agent_id
 \echo 'an index under the reference, on agent_id of port.vessel: in force already.'
 \endif
 
--- Step 50 of 141: an index under the reference, on flag_code of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 50 of 142: an index under the reference, on flag_code of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3274,7 +3292,7 @@ create index ix_vessel_flag_code
 \echo 'an index under the reference, on flag_code of port.vessel: in force already.'
 \endif
 
--- Step 51 of 141: an index under the reference, on type_code of port.vessel (SHARE lock, blocks writers; builds an index).
+-- Step 51 of 142: an index under the reference, on type_code of port.vessel (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3291,7 +3309,7 @@ create index ix_vessel_type_code
 \echo 'an index under the reference, on type_code of port.vessel: in force already.'
 \endif
 
--- Step 52 of 141: an index under the reference, on gauge_code of tide.forecast (SHARE lock, blocks writers; builds an index).
+-- Step 52 of 142: an index under the reference, on gauge_code of tide.forecast (SHARE lock, blocks writers; builds an index).
 :settings
 select (
   select count(*)
@@ -3308,7 +3326,7 @@ create index ix_forecast_gauge_code
 \echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
 \endif
 
--- Step 53 of 141: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 53 of 142: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3329,7 +3347,7 @@ alter table cargo.consignment
 \echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
 \endif
 
--- Step 54 of 141: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 54 of 142: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3350,7 +3368,7 @@ alter table port.berth_booking
 \echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
 \endif
 
--- Step 55 of 141: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 55 of 142: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3371,7 +3389,7 @@ alter table port.pilotage_job
 \echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
 \endif
 
--- Step 56 of 141: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 56 of 142: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3392,7 +3410,7 @@ alter table cargo.consignment_container
 \echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
 \endif
 
--- Step 57 of 141: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 57 of 142: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3413,7 +3431,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
 \endif
 
--- Step 58 of 141: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 58 of 142: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3434,7 +3452,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
 \endif
 
--- Step 59 of 141: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 59 of 142: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3455,7 +3473,7 @@ alter table dues.invoice_line
 \echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
 \endif
 
--- Step 60 of 141: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 60 of 142: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3476,7 +3494,7 @@ alter table port.inspection
 \echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
 \endif
 
--- Step 61 of 141: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 61 of 142: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3497,7 +3515,7 @@ alter table port.pilot
 \echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
 \endif
 
--- Step 62 of 141: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
+-- Step 62 of 142: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3518,7 +3536,7 @@ alter table port.port_call
 \echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
 \endif
 
--- Step 63 of 141: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 63 of 142: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3536,7 +3554,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
 \endif
 
--- Step 64 of 141: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 64 of 142: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3554,7 +3572,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
 \endif
 
--- Step 65 of 141: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 65 of 142: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3572,7 +3590,7 @@ alter table port.vessel
 \echo 'call_sign of port.vessel never empty: in force already.'
 \endif
 
--- Step 66 of 141: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 66 of 142: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3590,7 +3608,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
 \endif
 
--- Step 67 of 141: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 67 of 142: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3608,7 +3626,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
 \endif
 
--- Step 68 of 141: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 68 of 142: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3626,7 +3644,7 @@ alter table dues.invoice
 \echo 'currency_code of dues.invoice never empty: in force already.'
 \endif
 
--- Step 69 of 141: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 69 of 142: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3644,7 +3662,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
 \endif
 
--- Step 70 of 141: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 70 of 142: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3662,7 +3680,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
 \endif
 
--- Step 71 of 141: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 71 of 142: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3680,7 +3698,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
 \endif
 
--- Step 72 of 141: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 72 of 142: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3698,7 +3716,7 @@ alter table dues.receipt
 \echo 'received_on of dues.receipt never empty: in force already.'
 \endif
 
--- Step 73 of 141: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
+-- Step 73 of 142: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks readers and writers; reads every row).
 :settings
 select (
   select count(*)
@@ -3716,7 +3734,7 @@ alter table tide.forecast
 \echo 'recorded_by of tide.forecast never empty: in force already.'
 \endif
 
--- Step 74 of 141: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 74 of 142: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3734,7 +3752,7 @@ alter table cargo.customs_release
 \echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
 \endif
 
--- Step 75 of 141: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 75 of 142: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3752,7 +3770,7 @@ alter table port.berth_booking
 \echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
 \endif
 
--- Step 76 of 141: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 76 of 142: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3770,7 +3788,7 @@ alter table port.call_log
 \echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
 \endif
 
--- Step 77 of 141: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 77 of 142: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3788,7 +3806,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
 \endif
 
--- Step 78 of 141: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 78 of 142: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3806,7 +3824,7 @@ alter table port.inspection
 \echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
 \endif
 
--- Step 79 of 141: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 79 of 142: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3824,7 +3842,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
 \endif
 
--- Step 80 of 141: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 80 of 142: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3842,7 +3860,7 @@ alter table tide.forecast
 \echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
 \endif
 
--- Step 81 of 141: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 81 of 142: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3860,7 +3878,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
 \endif
 
--- Step 82 of 141: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 82 of 142: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3878,7 +3896,7 @@ alter table port.berth
 \echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
 \endif
 
--- Step 83 of 141: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 83 of 142: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3896,7 +3914,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
 \endif
 
--- Step 84 of 141: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 84 of 142: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3914,7 +3932,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
 \endif
 
--- Step 85 of 141: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 85 of 142: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3932,7 +3950,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
 \endif
 
--- Step 86 of 141: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 86 of 142: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3950,7 +3968,7 @@ alter table port.tug_assignment
 \echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
 \endif
 
--- Step 87 of 141: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 87 of 142: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3968,7 +3986,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
 \endif
 
--- Step 88 of 141: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 88 of 142: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -3986,7 +4004,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
 \endif
 
--- Step 89 of 141: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 89 of 142: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4004,7 +4022,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
 \endif
 
--- Step 90 of 141: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 90 of 142: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4020,7 +4038,7 @@ alter table cargo.consignment
 \echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
 \endif
 
--- Step 91 of 141: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 91 of 142: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4036,7 +4054,7 @@ alter table port.pilotage_job
 \echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
 \endif
 
--- Step 92 of 141: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 92 of 142: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4052,7 +4070,7 @@ alter table cargo.consignment_container
 \echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
 \endif
 
--- Step 93 of 141: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 93 of 142: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4068,7 +4086,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
 \endif
 
--- Step 94 of 141: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 94 of 142: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4084,7 +4102,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
 \endif
 
--- Step 95 of 141: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 95 of 142: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4100,7 +4118,7 @@ alter table dues.invoice_line
 \echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
 \endif
 
--- Step 96 of 141: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 96 of 142: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4116,7 +4134,7 @@ alter table port.inspection
 \echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
 \endif
 
--- Step 97 of 141: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 97 of 142: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4132,7 +4150,7 @@ alter table port.pilot
 \echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
 \endif
 
--- Step 98 of 141: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 98 of 142: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4148,7 +4166,23 @@ alter table port.port_call
 \echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
 \endif
 
--- Step 99 of 141: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 99 of 142: the reference fk_crew_pass_vessel checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'fk_crew_pass_vessel' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+:settings
+alter table port.crew_pass
+  validate constraint fk_crew_pass_vessel;
+\else
+\echo 'the reference fk_crew_pass_vessel checked for the rows that are there: in force already.'
+\endif
+
+-- Step 100 of 142: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4164,7 +4198,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
 \endif
 
--- Step 100 of 141: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 101 of 142: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4180,7 +4214,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 101 of 141: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 102 of 142: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4196,7 +4230,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 102 of 141: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 103 of 142: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4212,7 +4246,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
 \endif
 
--- Step 103 of 141: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 104 of 142: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4228,7 +4262,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
 \endif
 
--- Step 104 of 141: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 105 of 142: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4244,7 +4278,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
 \endif
 
--- Step 105 of 141: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 106 of 142: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4260,7 +4294,7 @@ alter table port.mooring_job
 \echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
 \endif
 
--- Step 106 of 141: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 107 of 142: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4276,7 +4310,7 @@ alter table port.mooring_job
 \echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
 \endif
 
--- Step 107 of 141: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 108 of 142: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4292,7 +4326,7 @@ alter table cargo.customs_release
 \echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
 \endif
 
--- Step 108 of 141: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 109 of 142: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4308,7 +4342,7 @@ alter table port.berth_booking
 \echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 109 of 141: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 110 of 142: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4324,7 +4358,7 @@ alter table port.call_log
 \echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
 \endif
 
--- Step 110 of 141: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 111 of 142: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4340,7 +4374,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
 \endif
 
--- Step 111 of 141: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 112 of 142: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4356,7 +4390,7 @@ alter table port.inspection
 \echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
 \endif
 
--- Step 112 of 141: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 113 of 142: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4372,7 +4406,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
 \endif
 
--- Step 113 of 141: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 114 of 142: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4388,7 +4422,7 @@ alter table tide.forecast
 \echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 114 of 141: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 115 of 142: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4404,7 +4438,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
 \endif
 
--- Step 115 of 141: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 116 of 142: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4420,7 +4454,7 @@ alter table port.berth
 \echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 116 of 141: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 117 of 142: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4436,7 +4470,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 117 of 141: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 118 of 142: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4452,7 +4486,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 118 of 141: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 119 of 142: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4468,7 +4502,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 119 of 141: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 120 of 142: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4484,7 +4518,7 @@ alter table port.tug_assignment
 \echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 120 of 141: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 121 of 142: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4500,7 +4534,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
 \endif
 
--- Step 121 of 141: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 122 of 142: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4516,7 +4550,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 122 of 141: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 123 of 142: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -4532,7 +4566,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
 \endif
 
--- Step 123 of 141: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 124 of 142: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4554,7 +4588,7 @@ from cargo.consignment;
 \echo 'consignment_id of cargo.consignment numbers new rows by itself: in force already.'
 \endif
 
--- Step 124 of 141: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 125 of 142: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4576,7 +4610,7 @@ from cargo.shipper;
 \echo 'shipper_id of cargo.shipper numbers new rows by itself: in force already.'
 \endif
 
--- Step 125 of 141: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 126 of 142: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4598,7 +4632,7 @@ from cargo.storage_stay;
 \echo 'stay_id of cargo.storage_stay numbers new rows by itself: in force already.'
 \endif
 
--- Step 126 of 141: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 127 of 142: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4620,7 +4654,7 @@ from dues.invoice;
 \echo 'invoice_id of dues.invoice numbers new rows by itself: in force already.'
 \endif
 
--- Step 127 of 141: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 128 of 142: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4642,7 +4676,7 @@ from port.agent;
 \echo 'agent_id of port.agent numbers new rows by itself: in force already.'
 \endif
 
--- Step 128 of 141: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 129 of 142: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4664,7 +4698,7 @@ from port.hazard_report;
 \echo 'report_id of port.hazard_report numbers new rows by itself: in force already.'
 \endif
 
--- Step 129 of 141: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 130 of 142: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4686,7 +4720,7 @@ from port.inspection;
 \echo 'inspection_id of port.inspection numbers new rows by itself: in force already.'
 \endif
 
--- Step 130 of 141: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 131 of 142: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4708,7 +4742,7 @@ from port.inspector;
 \echo 'inspector_id of port.inspector numbers new rows by itself: in force already.'
 \endif
 
--- Step 131 of 141: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 132 of 142: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4730,7 +4764,7 @@ from port.notice;
 \echo 'notice_id of port.notice numbers new rows by itself: in force already.'
 \endif
 
--- Step 132 of 141: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 133 of 142: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4752,7 +4786,7 @@ from port.pilot;
 \echo 'pilot_id of port.pilot numbers new rows by itself: in force already.'
 \endif
 
--- Step 133 of 141: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 134 of 142: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4774,7 +4808,7 @@ from port.port_call;
 \echo 'call_id of port.port_call numbers new rows by itself: in force already.'
 \endif
 
--- Step 134 of 141: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 135 of 142: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4796,7 +4830,7 @@ from port.tug;
 \echo 'tug_id of port.tug numbers new rows by itself: in force already.'
 \endif
 
--- Step 135 of 141: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 136 of 142: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4818,7 +4852,7 @@ from port.vessel;
 \echo 'vessel_id of port.vessel numbers new rows by itself: in force already.'
 \endif
 
--- Step 136 of 141: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 137 of 142: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (
   select count(*)
@@ -4840,7 +4874,7 @@ from tide.forecast;
 \echo 'forecast_id of tide.forecast numbers new rows by itself: in force already.'
 \endif
 
--- Step 137 of 141: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 138 of 142: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
 \gset
@@ -4853,7 +4887,7 @@ alter table cargo.hold_plan
 \echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
 \endif
 
--- Step 138 of 141: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 139 of 142: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
 \gset
@@ -4866,7 +4900,7 @@ alter table dues.exemption
 \echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
 \endif
 
--- Step 139 of 141: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 140 of 142: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
 \gset
@@ -4879,7 +4913,7 @@ alter table dues.tariff_line
 \echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
 \endif
 
--- Step 140 of 141: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 141 of 142: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
 \gset
@@ -4892,7 +4926,7 @@ alter table port.berth_booking
 \echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
 \endif
 
--- Step 141 of 141: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
+-- Step 142 of 142: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks readers and writers; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
 \gset

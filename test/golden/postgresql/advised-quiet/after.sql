@@ -1,6 +1,6 @@
 -- Pawl: golden. Checks after, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 142 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 \set ON_ERROR_STOP on

@@ -1,6 +1,6 @@
 -- Pawl: golden. Back, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 142 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'

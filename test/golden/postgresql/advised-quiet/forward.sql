@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, step by step beside a server at work.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 141 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
+-- 142 steps. Run with: psql -f FILE. It can be run again: what is done already is left out.
 
 \set ON_ERROR_STOP on
 \set settings 'set search_path = pg_catalog; set row_security = off; set standard_conforming_strings = on;'
@@ -881,6 +881,15 @@ begin
   perform pg_catalog.set_config('search_path', 'pg_catalog', true);
   if (
     select count(*)
+    from port.crew_pass as child
+    where child.vessel_id is not null
+        and not exists (select 1 from port.vessel as parent where parent.vessel_id = child.vessel_id)
+  ) > 0 then
+    raise exception using message = 'Nothing was changed: rows of port.crew_pass whose vessel_id is not in port.vessel.';
+  end if;
+  perform pg_catalog.set_config('search_path', 'pg_catalog', true);
+  if (
+    select count(*)
     from dues.tariff_line
     where basis is not null and basis::text <> all (array['call', 'day', 'gross tonnage', 'metre']::text[])
   ) > 0 then
@@ -1578,6 +1587,11 @@ where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.
   if (
 select count(*)
 from (values (1)) as wanted
+where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'fk_crew_pass_vessel' and convalidated)
+  ) = 0 then found := found || 'found_47d55b4f'::text; end if;
+  if (
+select count(*)
+from (values (1)) as wanted
 where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and convalidated)
   ) = 0 then found := found || 'found_742fe969'::text; end if;
   if (
@@ -2149,6 +2163,10 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
       alter table port.pawl_kept_golden_found add found_23dbd1fa boolean;
       comment on column port.pawl_kept_golden_found.found_23dbd1fa is 'There before: the reference fk_port_call_agent checked for the rows that are there';
     end if;
+    if 'found_47d55b4f' = any (found) then
+      alter table port.pawl_kept_golden_found add found_47d55b4f boolean;
+      comment on column port.pawl_kept_golden_found.found_47d55b4f is 'There before: the reference fk_crew_pass_vessel checked for the rows that are there';
+    end if;
     if 'found_742fe969' = any (found) then
       alter table port.pawl_kept_golden_found add found_742fe969 boolean;
       comment on column port.pawl_kept_golden_found.found_742fe969 is 'There before: the check ck_crew_pass_vessel_id checked for the rows that are there';
@@ -2323,7 +2341,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 end
 $pawl$;
 
--- Step 1 of 141: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 1 of 142: vessel_id of port.crew_pass may be empty (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'pawl_vessel_id_filled') > 0 as todo
 \gset
@@ -2350,7 +2368,7 @@ alter table port.crew_pass
 \echo 'vessel_id of port.crew_pass may be empty: in force already.'
 \endif
 
--- Step 2 of 141: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 2 of 142: orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('cargo.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2386,7 +2404,7 @@ commit;
 \echo 'orphans of cargo.consignment kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 3 of 141: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 3 of 142: orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_1') is null) > 0 as todo
 \gset
@@ -2422,7 +2440,7 @@ commit;
 \echo 'orphans of port.pilotage_job kept in pawl_kept_golden_1 and emptied: in force already.'
 \endif
 
--- Step 4 of 141: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 4 of 142: rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_2') is null) > 0 as todo
 \gset
@@ -2457,7 +2475,7 @@ commit;
 \echo 'rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_2 and emptied: in force already.'
 \endif
 
--- Step 5 of 141: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 5 of 142: rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_3') is null) > 0 as todo
 \gset
@@ -2492,7 +2510,7 @@ commit;
 \echo 'rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_3 and emptied: in force already.'
 \endif
 
--- Step 6 of 141: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
+-- Step 6 of 142: rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied (ROW EXCLUSIVE lock, blocks no reader or writer; changes rows).
 :settings
 select (select count(*) from (values (1)) as wanted where pg_catalog.to_regclass('port.pawl_kept_golden_4') is null) > 0 as todo
 \gset
@@ -2527,7 +2545,7 @@ commit;
 \echo 'rows that break "note is none of "N/A"" of port.crew_pass kept in pawl_kept_golden_4 and emptied: in force already.'
 \endif
 
--- Step 7 of 141: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 7 of 142: a surrogate column id on port.call_log that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2677,7 +2695,7 @@ commit;
 \echo 'a surrogate column id on port.call_log that numbers every row: in force already.'
 \endif
 
--- Step 8 of 141: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
+-- Step 8 of 142: a surrogate column id on port.mooring_gang that numbers every row (ACCESS EXCLUSIVE lock, blocks others for a moment; changes rows).
 :settings
 select (
   select count(*)
@@ -2827,7 +2845,7 @@ commit;
 \echo 'a surrogate column id on port.mooring_gang that numbers every row: in force already.'
 \endif
 
--- Step 9 of 141: deposit of port.crew_pass as numeric(18,2) instead of double precision (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 9 of 142: deposit of port.crew_pass as numeric(18,2) instead of double precision (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2843,7 +2861,7 @@ alter table port.crew_pass
   alter column deposit type numeric(18,2);
 \endif
 
--- Step 10 of 141: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
+-- Step 10 of 142: printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC (ACCESS EXCLUSIVE lock, blocks readers and writers; rewrites the table).
 :settings
 select (
   select count(*)
@@ -2859,7 +2877,7 @@ alter table port.crew_pass
   alter column printed_at type timestamp with time zone using printed_at at time zone 'UTC';
 \endif
 
--- Step 11 of 141: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 11 of 142: manifest_no, release_seq as the primary key of cargo.customs_release (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2904,7 +2922,7 @@ alter table cargo.customs_release
 \echo 'manifest_no, release_seq as the primary key of cargo.customs_release: in force already.'
 \endif
 
--- Step 12 of 141: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 12 of 142: booking_no as the primary key of port.berth_booking (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2949,7 +2967,7 @@ alter table port.berth_booking
 \echo 'booking_no as the primary key of port.berth_booking: in force already.'
 \endif
 
--- Step 13 of 141: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 13 of 142: id as the primary key of port.call_log (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -2994,7 +3012,7 @@ alter table port.call_log
 \echo 'id as the primary key of port.call_log: in force already.'
 \endif
 
--- Step 14 of 141: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 14 of 142: warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -3012,7 +3030,7 @@ alter table tide.surge_warning
 \echo 'warning_no as the primary key of tide.surge_warning, on the index ux_surge_warning_no that is there: in force already.'
 \endif
 
--- Step 15 of 141: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 15 of 142: invoice_no unique in dues.invoice (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3057,7 +3075,7 @@ alter table dues.invoice
 \echo 'invoice_no unique in dues.invoice: in force already.'
 \endif
 
--- Step 16 of 141: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 16 of 142: manifest_no, line_no unique in cargo.consignment (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3102,7 +3120,7 @@ alter table cargo.consignment
 \echo 'manifest_no, line_no unique in cargo.consignment: in force already.'
 \endif
 
--- Step 17 of 141: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 17 of 142: badge_no unique in port.inspector (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3147,7 +3165,7 @@ alter table port.inspector
 \echo 'badge_no unique in port.inspector: in force already.'
 \endif
 
--- Step 18 of 141: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 18 of 142: imo_no unique in port.vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3192,7 +3210,7 @@ alter table port.vessel
 \echo 'imo_no unique in port.vessel: in force already.'
 \endif
 
--- Step 19 of 141: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
+-- Step 19 of 142: id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang (ACCESS EXCLUSIVE lock, blocks others for a moment; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3310,7 +3328,7 @@ set lock_timeout = '10min';
 drop index concurrently port.pawl_pk_mooring_gang_former;
 \endif
 
--- Step 20 of 141: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 20 of 142: an index under the reference, on manifest_no of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3340,7 +3358,7 @@ create index concurrently ix_consignment_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.consignment: in force already.'
 \endif
 
--- Step 21 of 141: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 21 of 142: an index under the reference, on berth_no of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3370,7 +3388,7 @@ create index concurrently ix_berth_booking_berth_no
 \echo 'an index under the reference, on berth_no of port.berth_booking: in force already.'
 \endif
 
--- Step 22 of 141: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 22 of 142: an index under the reference, on pilot_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3400,7 +3418,7 @@ create index concurrently ix_pilotage_job_pilot_id
 \echo 'an index under the reference, on pilot_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 23 of 141: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 23 of 142: an index under the reference, on container_no of cargo.consignment_container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3430,7 +3448,7 @@ create index concurrently ix_consignment_container_container_no
 \echo 'an index under the reference, on container_no of cargo.consignment_container: in force already.'
 \endif
 
--- Step 24 of 141: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 24 of 142: an index under the reference, on warehouse_code of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3460,7 +3478,7 @@ create index concurrently ix_storage_stay_warehouse_code
 \echo 'an index under the reference, on warehouse_code of cargo.storage_stay: in force already.'
 \endif
 
--- Step 25 of 141: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 25 of 142: an index under the reference, on warehouse_code, slot_no of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3490,7 +3508,7 @@ create index concurrently ix_storage_stay_warehouse_code_slot_no
 \echo 'an index under the reference, on warehouse_code, slot_no of cargo.storage_stay: in force already.'
 \endif
 
--- Step 26 of 141: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 26 of 142: an index under the reference, on tariff_code of dues.invoice_line (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3520,7 +3538,7 @@ create index concurrently ix_invoice_line_tariff_code
 \echo 'an index under the reference, on tariff_code of dues.invoice_line: in force already.'
 \endif
 
--- Step 27 of 141: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 27 of 142: an index under the reference, on previous_inspection_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3550,7 +3568,7 @@ create index concurrently ix_inspection_previous_inspection_id
 \echo 'an index under the reference, on previous_inspection_id of port.inspection: in force already.'
 \endif
 
--- Step 28 of 141: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 28 of 142: an index under the reference, on home_area_code of port.pilot (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3580,7 +3598,7 @@ create index concurrently ix_pilot_home_area_code
 \echo 'an index under the reference, on home_area_code of port.pilot: in force already.'
 \endif
 
--- Step 29 of 141: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 29 of 142: an index under the reference, on agent_id of port.port_call (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3610,7 +3628,7 @@ create index concurrently ix_port_call_agent_id
 \echo 'an index under the reference, on agent_id of port.port_call: in force already.'
 \endif
 
--- Step 30 of 141: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 30 of 142: an index under the reference, on commodity_code of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3640,7 +3658,7 @@ create index concurrently ix_consignment_commodity_code
 \echo 'an index under the reference, on commodity_code of cargo.consignment: in force already.'
 \endif
 
--- Step 31 of 141: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 31 of 142: an index under the reference, on shipper_id of cargo.consignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3670,7 +3688,7 @@ create index concurrently ix_consignment_shipper_id
 \echo 'an index under the reference, on shipper_id of cargo.consignment: in force already.'
 \endif
 
--- Step 32 of 141: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 32 of 142: an index under the reference, on agent_id of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3700,7 +3718,7 @@ create index concurrently ix_invoice_agent_id
 \echo 'an index under the reference, on agent_id of dues.invoice: in force already.'
 \endif
 
--- Step 33 of 141: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 33 of 142: an index under the reference, on currency_code of dues.invoice (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3730,7 +3748,7 @@ create index concurrently ix_invoice_currency_code
 \echo 'an index under the reference, on currency_code of dues.invoice: in force already.'
 \endif
 
--- Step 34 of 141: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 34 of 142: an index under the reference, on vessel_id of port.berth_booking (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3760,7 +3778,7 @@ create index concurrently ix_berth_booking_vessel_id
 \echo 'an index under the reference, on vessel_id of port.berth_booking: in force already.'
 \endif
 
--- Step 35 of 141: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 35 of 142: an index under the reference, on call_id of port.call_log (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3790,7 +3808,7 @@ create index concurrently ix_call_log_call_id
 \echo 'an index under the reference, on call_id of port.call_log: in force already.'
 \endif
 
--- Step 36 of 141: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 36 of 142: an index under the reference, on call_id of port.pilotage_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3820,7 +3838,7 @@ create index concurrently ix_pilotage_job_call_id
 \echo 'an index under the reference, on call_id of port.pilotage_job: in force already.'
 \endif
 
--- Step 37 of 141: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 37 of 142: an index under the reference, on tug_id of port.tug_assignment (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3850,7 +3868,7 @@ create index concurrently ix_tug_assignment_tug_id
 \echo 'an index under the reference, on tug_id of port.tug_assignment: in force already.'
 \endif
 
--- Step 38 of 141: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 38 of 142: an index under the reference, on type_code of cargo.container (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3880,7 +3898,7 @@ create index concurrently ix_container_type_code
 \echo 'an index under the reference, on type_code of cargo.container: in force already.'
 \endif
 
--- Step 39 of 141: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 39 of 142: an index under the reference, on manifest_no of cargo.customs_release (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3910,7 +3928,7 @@ create index concurrently ix_customs_release_manifest_no
 \echo 'an index under the reference, on manifest_no of cargo.customs_release: in force already.'
 \endif
 
--- Step 40 of 141: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 40 of 142: an index under the reference, on agent_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3940,7 +3958,7 @@ create index concurrently ix_manifest_agent_id
 \echo 'an index under the reference, on agent_id of cargo.manifest: in force already.'
 \endif
 
--- Step 41 of 141: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 41 of 142: an index under the reference, on call_id of cargo.manifest (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -3970,7 +3988,7 @@ create index concurrently ix_manifest_call_id
 \echo 'an index under the reference, on call_id of cargo.manifest: in force already.'
 \endif
 
--- Step 42 of 141: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 42 of 142: an index under the reference, on container_no of cargo.seal (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4000,7 +4018,7 @@ create index concurrently ix_seal_container_no
 \echo 'an index under the reference, on container_no of cargo.seal: in force already.'
 \endif
 
--- Step 43 of 141: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 43 of 142: an index under the reference, on consignment_id of cargo.storage_stay (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4030,7 +4048,7 @@ create index concurrently ix_storage_stay_consignment_id
 \echo 'an index under the reference, on consignment_id of cargo.storage_stay: in force already.'
 \endif
 
--- Step 44 of 141: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 44 of 142: an index under the reference, on invoice_id of dues.receipt (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4060,7 +4078,7 @@ create index concurrently ix_receipt_invoice_id
 \echo 'an index under the reference, on invoice_id of dues.receipt: in force already.'
 \endif
 
--- Step 45 of 141: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 45 of 142: an index under the reference, on inspector_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4090,7 +4108,7 @@ create index concurrently ix_inspection_inspector_id
 \echo 'an index under the reference, on inspector_id of port.inspection: in force already.'
 \endif
 
--- Step 46 of 141: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 46 of 142: an index under the reference, on vessel_id of port.inspection (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4120,7 +4138,7 @@ create index concurrently ix_inspection_vessel_id
 \echo 'an index under the reference, on vessel_id of port.inspection: in force already.'
 \endif
 
--- Step 47 of 141: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 47 of 142: an index under the reference, on gang_name of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4150,7 +4168,7 @@ create index concurrently ix_mooring_job_gang_name
 \echo 'an index under the reference, on gang_name of port.mooring_job: in force already.'
 \endif
 
--- Step 48 of 141: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 48 of 142: an index under the reference, on call_id of port.mooring_job (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4180,7 +4198,7 @@ create index concurrently ix_mooring_job_call_id
 \echo 'an index under the reference, on call_id of port.mooring_job: in force already.'
 \endif
 
--- Step 49 of 141: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 49 of 142: an index under the reference, on agent_id of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4210,7 +4228,7 @@ create index concurrently ix_vessel_agent_id
 \echo 'an index under the reference, on agent_id of port.vessel: in force already.'
 \endif
 
--- Step 50 of 141: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 50 of 142: an index under the reference, on flag_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4240,7 +4258,7 @@ create index concurrently ix_vessel_flag_code
 \echo 'an index under the reference, on flag_code of port.vessel: in force already.'
 \endif
 
--- Step 51 of 141: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 51 of 142: an index under the reference, on type_code of port.vessel (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4270,7 +4288,7 @@ create index concurrently ix_vessel_type_code
 \echo 'an index under the reference, on type_code of port.vessel: in force already.'
 \endif
 
--- Step 52 of 141: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
+-- Step 52 of 142: an index under the reference, on gauge_code of tide.forecast (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; builds an index).
 :settings
 select (
   select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
@@ -4300,7 +4318,7 @@ create index concurrently ix_forecast_gauge_code
 \echo 'an index under the reference, on gauge_code of tide.forecast: in force already.'
 \endif
 
--- Step 53 of 141: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 53 of 142: the reference from cargo.consignment to cargo.manifest, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4322,7 +4340,7 @@ alter table cargo.consignment
 \echo 'the reference from cargo.consignment to cargo.manifest, for new rows: in force already.'
 \endif
 
--- Step 54 of 141: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 54 of 142: the reference from port.berth_booking to port.berth, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4344,7 +4362,7 @@ alter table port.berth_booking
 \echo 'the reference from port.berth_booking to port.berth, for new rows: in force already.'
 \endif
 
--- Step 55 of 141: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 55 of 142: the reference from port.pilotage_job to port.pilot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4366,7 +4384,7 @@ alter table port.pilotage_job
 \echo 'the reference from port.pilotage_job to port.pilot, for new rows: in force already.'
 \endif
 
--- Step 56 of 141: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 56 of 142: the reference from cargo.consignment_container to cargo.container, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4388,7 +4406,7 @@ alter table cargo.consignment_container
 \echo 'the reference from cargo.consignment_container to cargo.container, for new rows: in force already.'
 \endif
 
--- Step 57 of 141: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 57 of 142: the reference from cargo.storage_stay to cargo.warehouse, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4410,7 +4428,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.warehouse, for new rows: in force already.'
 \endif
 
--- Step 58 of 141: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 58 of 142: the reference from cargo.storage_stay to cargo.storage_slot, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4432,7 +4450,7 @@ alter table cargo.storage_stay
 \echo 'the reference from cargo.storage_stay to cargo.storage_slot, for new rows: in force already.'
 \endif
 
--- Step 59 of 141: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 59 of 142: the reference from dues.invoice_line to dues.tariff, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4454,7 +4472,7 @@ alter table dues.invoice_line
 \echo 'the reference from dues.invoice_line to dues.tariff, for new rows: in force already.'
 \endif
 
--- Step 60 of 141: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 60 of 142: the reference from port.inspection to port.inspection, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4476,7 +4494,7 @@ alter table port.inspection
 \echo 'the reference from port.inspection to port.inspection, for new rows: in force already.'
 \endif
 
--- Step 61 of 141: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 61 of 142: the reference from port.pilot to port.harbour_area, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4498,7 +4516,7 @@ alter table port.pilot
 \echo 'the reference from port.pilot to port.harbour_area, for new rows: in force already.'
 \endif
 
--- Step 62 of 141: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 62 of 142: the reference from port.port_call to port.agent, for new rows (SHARE ROW EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4520,7 +4538,7 @@ alter table port.port_call
 \echo 'the reference from port.port_call to port.agent, for new rows: in force already.'
 \endif
 
--- Step 63 of 141: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 63 of 142: a check on port.crew_pass, for new rows: valid_from is not after valid_until (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4539,7 +4557,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: valid_from is not after valid_until: in force already.'
 \endif
 
--- Step 64 of 141: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 64 of 142: a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4558,7 +4576,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: vessel_id is none of "0", "-1": in force already.'
 \endif
 
--- Step 65 of 141: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 65 of 142: call_sign of port.vessel never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'pawl_call_sign_filled') > 0 as todo
 \gset
@@ -4631,7 +4649,7 @@ alter table port.vessel
   drop constraint pawl_call_sign_filled;
 \endif
 
--- Step 66 of 141: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 66 of 142: a check on port.crew_pass, for new rows: note is not blank (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4650,7 +4668,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is not blank: in force already.'
 \endif
 
--- Step 67 of 141: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 67 of 142: a check on port.crew_pass, for new rows: note is none of "N/A" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4669,7 +4687,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: note is none of "N/A": in force already.'
 \endif
 
--- Step 68 of 141: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 68 of 142: currency_code of dues.invoice never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'pawl_currency_code_filled') > 0 as todo
 \gset
@@ -4742,7 +4760,7 @@ alter table dues.invoice
   drop constraint pawl_currency_code_filled;
 \endif
 
--- Step 69 of 141: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 69 of 142: a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4761,7 +4779,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: basis is one of "call", "day", "gross tonnage", "metre": in force already.'
 \endif
 
--- Step 70 of 141: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 70 of 142: a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4780,7 +4798,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: granted_for_type is one of "call", "inspection", "repair": in force already.'
 \endif
 
--- Step 71 of 141: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 71 of 142: a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4799,7 +4817,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: status is one of "issued", "lost", "returned": in force already.'
 \endif
 
--- Step 72 of 141: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 72 of 142: received_on of dues.receipt never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.receipt'::pg_catalog.regclass and conname = 'pawl_received_on_filled') > 0 as todo
 \gset
@@ -4872,7 +4890,7 @@ alter table dues.receipt
   drop constraint pawl_received_on_filled;
 \endif
 
--- Step 73 of 141: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
+-- Step 73 of 142: recorded_by of tide.forecast never empty (ACCESS EXCLUSIVE lock, blocks others for a moment; reads every row).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'pawl_recorded_by_filled') > 0 as todo
 \gset
@@ -4945,7 +4963,7 @@ alter table tide.forecast
   drop constraint pawl_recorded_by_filled;
 \endif
 
--- Step 74 of 141: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 74 of 142: a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4964,7 +4982,7 @@ alter table cargo.customs_release
 \echo 'a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik": in force already.'
 \endif
 
--- Step 75 of 141: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 75 of 142: a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -4983,7 +5001,7 @@ alter table port.berth_booking
 \echo 'a check on port.berth_booking, for new rows: booked_by is one of "agent", "desk", "pilot office": in force already.'
 \endif
 
--- Step 76 of 141: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 76 of 142: a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5002,7 +5020,7 @@ alter table port.call_log
 \echo 'a check on port.call_log, for new rows: entry is one of "clear of berth", "gangway down", "hoses connected", "lines fast", "pilot aboard": in force already.'
 \endif
 
--- Step 77 of 141: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 77 of 142: a check on port.crew_pass, for new rows: grade_code is one of "green", "red" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5021,7 +5039,7 @@ alter table port.crew_pass
 \echo 'a check on port.crew_pass, for new rows: grade_code is one of "green", "red": in force already.'
 \endif
 
--- Step 78 of 141: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 78 of 142: a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5040,7 +5058,7 @@ alter table port.inspection
 \echo 'a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks": in force already.'
 \endif
 
--- Step 79 of 141: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 79 of 142: a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5059,7 +5077,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: purpose is one of "bunkers", "cargo", "crew", "repair", "shelter": in force already.'
 \endif
 
--- Step 80 of 141: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 80 of 142: a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch" (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5078,7 +5096,7 @@ alter table tide.forecast
 \echo 'a check on tide.forecast, for new rows: recorded_by is one of "duty officer", "model", "watch": in force already.'
 \endif
 
--- Step 81 of 141: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 81 of 142: a check on dues.tariff_line, for new rows: rate is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5097,7 +5115,7 @@ alter table dues.tariff_line
 \echo 'a check on dues.tariff_line, for new rows: rate is not below zero: in force already.'
 \endif
 
--- Step 82 of 141: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 82 of 142: a check on port.berth, for new rows: depth_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5116,7 +5134,7 @@ alter table port.berth
 \echo 'a check on port.berth, for new rows: depth_m is not below zero: in force already.'
 \endif
 
--- Step 83 of 141: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 83 of 142: a check on port.pilotage_job, for new rows: started_at is not after ended_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5135,7 +5153,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: started_at is not after ended_at: in force already.'
 \endif
 
--- Step 84 of 141: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 84 of 142: a check on port.pilotage_job, for new rows: draught_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5154,7 +5172,7 @@ alter table port.pilotage_job
 \echo 'a check on port.pilotage_job, for new rows: draught_m is not below zero: in force already.'
 \endif
 
--- Step 85 of 141: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 85 of 142: a check on port.port_call, for new rows: arrived_at is not after departed_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5173,7 +5191,7 @@ alter table port.port_call
 \echo 'a check on port.port_call, for new rows: arrived_at is not after departed_at: in force already.'
 \endif
 
--- Step 86 of 141: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 86 of 142: a check on port.tug_assignment, for new rows: line_length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5192,7 +5210,7 @@ alter table port.tug_assignment
 \echo 'a check on port.tug_assignment, for new rows: line_length_m is not below zero: in force already.'
 \endif
 
--- Step 87 of 141: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 87 of 142: a check on port.vessel, for new rows: gross_tonnage is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5211,7 +5229,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: gross_tonnage is not below zero: in force already.'
 \endif
 
--- Step 88 of 141: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 88 of 142: a check on port.vessel, for new rows: length_m is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5230,7 +5248,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: length_m is not below zero: in force already.'
 \endif
 
--- Step 89 of 141: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 89 of 142: a check on port.vessel, for new rows: built_year is not below zero (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5249,7 +5267,7 @@ alter table port.vessel
 \echo 'a check on port.vessel, for new rows: built_year is not below zero: in force already.'
 \endif
 
--- Step 90 of 141: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 90 of 142: the reference fk_consignment_manifest checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5266,7 +5284,7 @@ alter table cargo.consignment
 \echo 'the reference fk_consignment_manifest checked for the rows that are there: in force already.'
 \endif
 
--- Step 91 of 141: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 91 of 142: the reference fk_pilotage_job_pilot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5283,7 +5301,7 @@ alter table port.pilotage_job
 \echo 'the reference fk_pilotage_job_pilot checked for the rows that are there: in force already.'
 \endif
 
--- Step 92 of 141: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 92 of 142: the reference fk_consignment_container_container checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5300,7 +5318,7 @@ alter table cargo.consignment_container
 \echo 'the reference fk_consignment_container_container checked for the rows that are there: in force already.'
 \endif
 
--- Step 93 of 141: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 93 of 142: the reference fk_storage_stay_warehouse checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5317,7 +5335,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_warehouse checked for the rows that are there: in force already.'
 \endif
 
--- Step 94 of 141: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 94 of 142: the reference fk_storage_stay_storage_slot checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5334,7 +5352,7 @@ alter table cargo.storage_stay
 \echo 'the reference fk_storage_stay_storage_slot checked for the rows that are there: in force already.'
 \endif
 
--- Step 95 of 141: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 95 of 142: the reference fk_invoice_line_tariff checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5351,7 +5369,7 @@ alter table dues.invoice_line
 \echo 'the reference fk_invoice_line_tariff checked for the rows that are there: in force already.'
 \endif
 
--- Step 96 of 141: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 96 of 142: the reference fk_inspection_inspection checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5368,7 +5386,7 @@ alter table port.inspection
 \echo 'the reference fk_inspection_inspection checked for the rows that are there: in force already.'
 \endif
 
--- Step 97 of 141: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 97 of 142: the reference fk_pilot_harbour_area checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5385,7 +5403,7 @@ alter table port.pilot
 \echo 'the reference fk_pilot_harbour_area checked for the rows that are there: in force already.'
 \endif
 
--- Step 98 of 141: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 98 of 142: the reference fk_port_call_agent checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5402,7 +5420,24 @@ alter table port.port_call
 \echo 'the reference fk_port_call_agent checked for the rows that are there: in force already.'
 \endif
 
--- Step 99 of 141: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 99 of 142: the reference fk_crew_pass_vessel checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+:settings
+select (
+  select count(*)
+  from (values (1)) as wanted
+  where not exists (select 1 from pg_catalog.pg_constraint where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'fk_crew_pass_vessel' and convalidated)
+) > 0 as todo
+\gset
+\if :todo
+set lock_timeout = '10min';
+:settings
+alter table port.crew_pass
+  validate constraint fk_crew_pass_vessel;
+\else
+\echo 'the reference fk_crew_pass_vessel checked for the rows that are there: in force already.'
+\endif
+
+-- Step 100 of 142: the check ck_crew_pass_vessel_id checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5419,7 +5454,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_vessel_id checked for the rows that are there: in force already.'
 \endif
 
--- Step 100 of 141: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 101 of 142: the check ck_crew_pass_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5436,7 +5471,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 101 of 141: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 102 of 142: the check ck_crew_pass_note_note checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5453,7 +5488,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_note_note checked for the rows that are there: in force already.'
 \endif
 
--- Step 102 of 141: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 103 of 142: the check ck_tariff_line_basis checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5470,7 +5505,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_basis checked for the rows that are there: in force already.'
 \endif
 
--- Step 103 of 141: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 104 of 142: the check ck_crew_pass_granted_for_type checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5487,7 +5522,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_granted_for_type checked for the rows that are there: in force already.'
 \endif
 
--- Step 104 of 141: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 105 of 142: the check ck_crew_pass_status checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5504,7 +5539,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_status checked for the rows that are there: in force already.'
 \endif
 
--- Step 105 of 141: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 106 of 142: the check ck_mooring_job_lines checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5521,7 +5556,7 @@ alter table port.mooring_job
 \echo 'the check ck_mooring_job_lines checked for the rows that are there: in force already.'
 \endif
 
--- Step 106 of 141: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 107 of 142: the reference fk_mooring_job_mooring_gang checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5538,7 +5573,7 @@ alter table port.mooring_job
 \echo 'the reference fk_mooring_job_mooring_gang checked for the rows that are there: in force already.'
 \endif
 
--- Step 107 of 141: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 108 of 142: the check ck_customs_release_officer checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5555,7 +5590,7 @@ alter table cargo.customs_release
 \echo 'the check ck_customs_release_officer checked for the rows that are there: in force already.'
 \endif
 
--- Step 108 of 141: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 109 of 142: the check ck_berth_booking_booked_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5572,7 +5607,7 @@ alter table port.berth_booking
 \echo 'the check ck_berth_booking_booked_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 109 of 141: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 110 of 142: the check ck_call_log_entry checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5589,7 +5624,7 @@ alter table port.call_log
 \echo 'the check ck_call_log_entry checked for the rows that are there: in force already.'
 \endif
 
--- Step 110 of 141: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 111 of 142: the check ck_crew_pass_grade_code checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5606,7 +5641,7 @@ alter table port.crew_pass
 \echo 'the check ck_crew_pass_grade_code checked for the rows that are there: in force already.'
 \endif
 
--- Step 111 of 141: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 112 of 142: the check ck_inspection_result checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5623,7 +5658,7 @@ alter table port.inspection
 \echo 'the check ck_inspection_result checked for the rows that are there: in force already.'
 \endif
 
--- Step 112 of 141: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 113 of 142: the check ck_port_call_purpose checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5640,7 +5675,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_purpose checked for the rows that are there: in force already.'
 \endif
 
--- Step 113 of 141: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 114 of 142: the check ck_forecast_recorded_by checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5657,7 +5692,7 @@ alter table tide.forecast
 \echo 'the check ck_forecast_recorded_by checked for the rows that are there: in force already.'
 \endif
 
--- Step 114 of 141: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 115 of 142: the check ck_tariff_line_rate checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5674,7 +5709,7 @@ alter table dues.tariff_line
 \echo 'the check ck_tariff_line_rate checked for the rows that are there: in force already.'
 \endif
 
--- Step 115 of 141: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 116 of 142: the check ck_berth_depth_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5691,7 +5726,7 @@ alter table port.berth
 \echo 'the check ck_berth_depth_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 116 of 141: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 117 of 142: the check ck_pilotage_job_started_at_ended_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5708,7 +5743,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_started_at_ended_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 117 of 141: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 118 of 142: the check ck_pilotage_job_draught_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5725,7 +5760,7 @@ alter table port.pilotage_job
 \echo 'the check ck_pilotage_job_draught_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 118 of 141: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 119 of 142: the check ck_port_call_arrived_at_departed_at checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5742,7 +5777,7 @@ alter table port.port_call
 \echo 'the check ck_port_call_arrived_at_departed_at checked for the rows that are there: in force already.'
 \endif
 
--- Step 119 of 141: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 120 of 142: the check ck_tug_assignment_line_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5759,7 +5794,7 @@ alter table port.tug_assignment
 \echo 'the check ck_tug_assignment_line_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 120 of 141: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 121 of 142: the check ck_vessel_gross_tonnage checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5776,7 +5811,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_gross_tonnage checked for the rows that are there: in force already.'
 \endif
 
--- Step 121 of 141: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 122 of 142: the check ck_vessel_length_m checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5793,7 +5828,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_length_m checked for the rows that are there: in force already.'
 \endif
 
--- Step 122 of 141: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
+-- Step 123 of 142: the check ck_vessel_built_year checked for the rows that are there (SHARE UPDATE EXCLUSIVE lock, blocks no reader or writer; reads every row).
 :settings
 select (
   select count(*)
@@ -5810,7 +5845,7 @@ alter table port.vessel
 \echo 'the check ck_vessel_built_year checked for the rows that are there: in force already.'
 \endif
 
--- Step 123 of 141: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 124 of 142: consignment_id of cargo.consignment numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5835,7 +5870,7 @@ commit;
 \echo 'consignment_id of cargo.consignment numbers new rows by itself: in force already.'
 \endif
 
--- Step 124 of 141: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 125 of 142: shipper_id of cargo.shipper numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5860,7 +5895,7 @@ commit;
 \echo 'shipper_id of cargo.shipper numbers new rows by itself: in force already.'
 \endif
 
--- Step 125 of 141: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 126 of 142: stay_id of cargo.storage_stay numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5885,7 +5920,7 @@ commit;
 \echo 'stay_id of cargo.storage_stay numbers new rows by itself: in force already.'
 \endif
 
--- Step 126 of 141: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 127 of 142: invoice_id of dues.invoice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5910,7 +5945,7 @@ commit;
 \echo 'invoice_id of dues.invoice numbers new rows by itself: in force already.'
 \endif
 
--- Step 127 of 141: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 128 of 142: agent_id of port.agent numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5935,7 +5970,7 @@ commit;
 \echo 'agent_id of port.agent numbers new rows by itself: in force already.'
 \endif
 
--- Step 128 of 141: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 129 of 142: report_id of port.hazard_report numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5960,7 +5995,7 @@ commit;
 \echo 'report_id of port.hazard_report numbers new rows by itself: in force already.'
 \endif
 
--- Step 129 of 141: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 130 of 142: inspection_id of port.inspection numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -5985,7 +6020,7 @@ commit;
 \echo 'inspection_id of port.inspection numbers new rows by itself: in force already.'
 \endif
 
--- Step 130 of 141: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 131 of 142: inspector_id of port.inspector numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6010,7 +6045,7 @@ commit;
 \echo 'inspector_id of port.inspector numbers new rows by itself: in force already.'
 \endif
 
--- Step 131 of 141: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 132 of 142: notice_id of port.notice numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6035,7 +6070,7 @@ commit;
 \echo 'notice_id of port.notice numbers new rows by itself: in force already.'
 \endif
 
--- Step 132 of 141: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 133 of 142: pilot_id of port.pilot numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6060,7 +6095,7 @@ commit;
 \echo 'pilot_id of port.pilot numbers new rows by itself: in force already.'
 \endif
 
--- Step 133 of 141: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 134 of 142: call_id of port.port_call numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6085,7 +6120,7 @@ commit;
 \echo 'call_id of port.port_call numbers new rows by itself: in force already.'
 \endif
 
--- Step 134 of 141: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 135 of 142: tug_id of port.tug numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6110,7 +6145,7 @@ commit;
 \echo 'tug_id of port.tug numbers new rows by itself: in force already.'
 \endif
 
--- Step 135 of 141: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 136 of 142: vessel_id of port.vessel numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6135,7 +6170,7 @@ commit;
 \echo 'vessel_id of port.vessel numbers new rows by itself: in force already.'
 \endif
 
--- Step 136 of 141: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 137 of 142: forecast_id of tide.forecast numbers new rows by itself (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (
   select count(*)
@@ -6160,7 +6195,7 @@ commit;
 \echo 'forecast_id of tide.forecast numbers new rows by itself: in force already.'
 \endif
 
--- Step 137 of 141: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 138 of 142: hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.hold_plan'::pg_catalog.regclass and conname = 'hold_plan_capacity_t_check') > 0 as todo
 \gset
@@ -6174,7 +6209,7 @@ alter table cargo.hold_plan
 \echo 'hold_plan_capacity_t_check on cargo.hold_plan named ck_hold_plan_capacity_t: in force already.'
 \endif
 
--- Step 138 of 141: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 139 of 142: exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.exemption'::pg_catalog.regclass and conname = 'exemption_exemption_no_key') > 0 as todo
 \gset
@@ -6188,7 +6223,7 @@ alter table dues.exemption
 \echo 'exemption_exemption_no_key on dues.exemption named uq_exemption_exemption_no: in force already.'
 \endif
 
--- Step 139 of 141: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 140 of 142: tariff_line_pkey on dues.tariff_line named pk_tariff_line (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'tariff_line_pkey') > 0 as todo
 \gset
@@ -6202,7 +6237,7 @@ alter table dues.tariff_line
 \echo 'tariff_line_pkey on dues.tariff_line named pk_tariff_line: in force already.'
 \endif
 
--- Step 140 of 141: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 141 of 142: berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'berth_booking_check') > 0 as todo
 \gset
@@ -6216,7 +6251,7 @@ alter table port.berth_booking
 \echo 'berth_booking_check on port.berth_booking named ck_berth_booking_ends_at_starts_at: in force already.'
 \endif
 
--- Step 141 of 141: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
+-- Step 142 of 142: inspection_vessel_id_fkey on port.inspection named fk_inspection_vessel (ACCESS EXCLUSIVE lock, blocks others for a moment; catalogue only).
 :settings
 select (select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'inspection_vessel_id_fkey') > 0 as todo
 \gset

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 147 steps.
+-- Pawl: golden. Forward, statements only: 148 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- All of it belongs into one transaction.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -814,6 +814,10 @@ alter table port.pilot
 -- the reference fk_port_call_agent checked for the rows that are there
 alter table port.port_call
   validate constraint fk_port_call_agent;
+
+-- the reference fk_crew_pass_vessel checked for the rows that are there
+alter table port.crew_pass
+  validate constraint fk_crew_pass_vessel;
 
 -- the check ck_crew_pass_vessel_id checked for the rows that are there
 alter table port.crew_pass

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 126 steps.
+-- Pawl: golden. Forward, statements only: 127 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- All of it belongs into one transaction.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -561,6 +561,10 @@ alter table port.port_call
 -- the check ck_crew_pass_valid_from_valid_until checked for the rows that are there
 alter table port.crew_pass
   validate constraint ck_crew_pass_valid_from_valid_until;
+
+-- the reference fk_crew_pass_vessel checked for the rows that are there
+alter table port.crew_pass
+  validate constraint fk_crew_pass_vessel;
 
 -- the check ck_tariff_line_basis checked for the rows that are there
 alter table dues.tariff_line

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 115 steps.
+-- Pawl: golden. Back, statements only: 111 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
@@ -149,6 +149,10 @@ alter table port.port_call
 alter table port.inspection
   drop constraint ck_inspection_result;
 
+-- drop the constraint ck_crew_pass_grade_code of port.crew_pass
+alter table port.crew_pass
+  drop constraint ck_crew_pass_grade_code;
+
 -- drop the constraint ck_call_log_entry of port.call_log
 alter table port.call_log
   drop constraint ck_call_log_entry;
@@ -160,10 +164,6 @@ alter table port.berth_booking
 -- drop the constraint ck_customs_release_officer of cargo.customs_release
 alter table cargo.customs_release
   drop constraint ck_customs_release_officer;
-
--- level_cm of tide.reading may be empty
-alter table tide.reading
-  alter column level_cm drop not null;
 
 -- recorded_by of tide.forecast may be empty
 alter table tide.forecast
@@ -188,18 +188,6 @@ alter table dues.tariff_line
 -- currency_code of dues.invoice may be empty
 alter table dues.invoice
   alter column currency_code drop not null;
-
--- drop the constraint ck_crew_pass_note_note of port.crew_pass
-alter table port.crew_pass
-  drop constraint ck_crew_pass_note_note;
-
--- drop the constraint ck_crew_pass_note of port.crew_pass
-alter table port.crew_pass
-  drop constraint ck_crew_pass_note;
-
--- grade_code of port.crew_pass may be empty
-alter table port.crew_pass
-  alter column grade_code drop not null;
 
 -- manifest_no of cargo.consignment may be empty
 alter table cargo.consignment
@@ -338,6 +326,30 @@ drop index concurrently cargo.ix_consignment_container_container_no;
 -- drop the index ix_pilotage_job_pilot_id of port.pilotage_job
 drop index concurrently port.ix_pilotage_job_pilot_id;
 
+-- gang_name as the primary key of port.mooring_gang again; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang
+create unique index concurrently pawl_pk_mooring_gang_former
+  on port.mooring_gang (gang_name);
+alter table port.mooring_job
+  drop constraint fk_mooring_job_mooring_gang;
+alter table port.mooring_gang
+  drop constraint pk_mooring_gang;
+alter table port.mooring_gang
+  drop constraint uq_mooring_gang_gang_name;
+alter table port.mooring_gang
+  add constraint pk_mooring_gang
+  primary key using index pawl_pk_mooring_gang_former;
+alter table port.mooring_job
+  add constraint fk_mooring_job_mooring_gang
+  foreign key (gang_name)
+  references port.mooring_gang (gang_name)
+  on delete no action
+  on update no action
+  not valid;
+
+-- the reference fk_mooring_job_mooring_gang checked for the rows that are there
+alter table port.mooring_job
+  validate constraint fk_mooring_job_mooring_gang;
+
 -- drop the constraint uq_surge_warning_warning_no_warning_no of tide.surge_warning
 alter table tide.surge_warning
   drop constraint uq_surge_warning_warning_no_warning_no;
@@ -378,13 +390,17 @@ alter table port.berth_booking
 alter table cargo.customs_release
   drop constraint pk_customs_release;
 
--- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone somebody
+-- printed_at of port.crew_pass as timestamp without time zone instead of timestamp with time zone, of the zone UTC
 alter table port.crew_pass
-  alter column printed_at type timestamp without time zone using printed_at at time zone 'somebody';
+  alter column printed_at type timestamp without time zone using printed_at at time zone 'UTC';
 
 -- deposit of port.crew_pass as double precision instead of numeric(18,4)
 alter table port.crew_pass
   alter column deposit type double precision;
+
+-- drop the column id of port.mooring_gang
+alter table port.mooring_gang
+  drop column id;
 
 -- drop the column id of port.call_log
 alter table port.call_log
@@ -397,13 +413,6 @@ alter table port.berth_booking
 -- drop the constraint fk_crew_pass_vessel of port.crew_pass
 alter table port.crew_pass
   drop constraint fk_crew_pass_vessel;
-
--- what was kept in pawl_kept_golden_1 put back into tide.reading
-update tide.reading as child
-set level_cm = kept.level_cm
-from tide.pawl_kept_golden_1 as kept
-where child.gauge_code = kept.gauge_code and child.read_at = kept.read_at;
-drop table tide.pawl_kept_golden_1;
 
 -- what was kept in pawl_kept_golden_9 put back into port.crew_pass
 update port.crew_pass as child
@@ -419,26 +428,12 @@ from port.pawl_kept_golden_8 as kept
 where child.pass_id = kept.pass_id;
 drop table port.pawl_kept_golden_8;
 
--- what was kept in pawl_kept_golden_7 put back into port.crew_pass
-update port.crew_pass as child
-set grade_code = kept.grade_code
-from port.pawl_kept_golden_7 as kept
-where child.pass_id = kept.pass_id;
-drop table port.pawl_kept_golden_7;
-
 -- what was kept in pawl_kept_golden_2 put back into cargo.consignment
 update cargo.consignment as child
 set manifest_no = kept.manifest_no
 from cargo.pawl_kept_golden_2 as kept
 where child.consignment_id = kept.consignment_id;
 drop table cargo.pawl_kept_golden_2;
-
--- what was kept in pawl_kept_golden_6 put back into port.crew_pass
-update port.crew_pass as child
-set vessel_id = kept.vessel_id
-from port.pawl_kept_golden_6 as kept
-where child.pass_id = kept.pass_id;
-drop table port.pawl_kept_golden_6;
 
 -- what was kept in pawl_kept_golden_5 put back into port.crew_pass
 update port.crew_pass as child
@@ -562,18 +557,6 @@ set pilot_id = kept.pilot_id
 from port.pawl_kept_golden_1 as kept
 where child.job_no = kept.job_no;
 drop table port.pawl_kept_golden_1;
-
--- vessel_id of port.crew_pass never empty
-alter table port.crew_pass
-  add constraint pawl_vessel_id_filled
-  check (vessel_id is not null)
-  not valid;
-alter table port.crew_pass
-  validate constraint pawl_vessel_id_filled;
-alter table port.crew_pass
-  alter column vessel_id set not null;
-alter table port.crew_pass
-  drop constraint pawl_vessel_id_filled;
 
 -- the reference from port.crew_pass to port.vessel, for new rows
 alter table port.crew_pass

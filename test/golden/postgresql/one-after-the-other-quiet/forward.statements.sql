@@ -1,11 +1,7 @@
--- Pawl: golden. Forward, statements only: 142 steps.
+-- Pawl: golden. Forward, statements only: 138 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Each by itself: indexes are built beside the work.
 -- Nothing in it looks at the rows, or at what is done already.
-
--- vessel_id of port.crew_pass may be empty
-alter table port.crew_pass
-  alter column vessel_id drop not null;
 
 -- orphans of port.pilotage_job kept in pawl_kept_golden_1 and filled with "somebody"
 create table port.pawl_kept_golden_1 as
@@ -196,28 +192,7 @@ set deposit = round(child.deposit::numeric, 4)
 from wrong
 where child.pass_id = wrong.pass_id;
 
--- rows that break "vessel_id is none of "0", "-1"" of port.crew_pass kept in pawl_kept_golden_6 and emptied
-create table port.pawl_kept_golden_6 as
-select pass_id, vessel_id
-from port.crew_pass
-with no data;
-comment on table port.pawl_kept_golden_6 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
-alter table port.pawl_kept_golden_6 owner to harbour_owner;
-with wrong as (
-  select child.pass_id, child.vessel_id
-  from port.crew_pass as child
-  where vessel_id::text = any (array['0', '-1']::text[])
-  for update
-), kept as (
-  insert into port.pawl_kept_golden_6
-  select pass_id, vessel_id from wrong
-)
-update port.crew_pass as child
-set vessel_id = null
-from wrong
-where child.pass_id = wrong.pass_id;
-
--- rows without manifest_no of cargo.consignment kept in pawl_kept_golden_2 and filled with "somebody"
+-- rows without manifest_no of cargo.consignment kept in pawl_kept_golden_2 and filled from commodity_code
 create table cargo.pawl_kept_golden_2 as
 select consignment_id, manifest_no
 from cargo.consignment
@@ -234,30 +209,9 @@ with wrong as (
   select consignment_id, manifest_no from wrong
 )
 update cargo.consignment as child
-set manifest_no = 'somebody'
+set manifest_no = child.commodity_code
 from wrong
 where child.consignment_id = wrong.consignment_id;
-
--- rows without grade_code of port.crew_pass kept in pawl_kept_golden_7 and filled from badge_no
-create table port.pawl_kept_golden_7 as
-select pass_id, grade_code
-from port.crew_pass
-with no data;
-comment on table port.pawl_kept_golden_7 is 'Kept by Pawl of port.crew_pass: its script back puts this back as it was, and drops this table.';
-alter table port.pawl_kept_golden_7 owner to harbour_owner;
-with wrong as (
-  select child.pass_id, child.grade_code
-  from port.crew_pass as child
-  where child.grade_code is null
-  for update
-), kept as (
-  insert into port.pawl_kept_golden_7
-  select pass_id, grade_code from wrong
-)
-update port.crew_pass as child
-set grade_code = child.badge_no
-from wrong
-where child.pass_id = wrong.pass_id;
 
 -- rows that break "note is not blank" of port.crew_pass kept in pawl_kept_golden_8 and emptied
 create table port.pawl_kept_golden_8 as
@@ -300,27 +254,6 @@ update port.crew_pass as child
 set note = null
 from wrong
 where child.pass_id = wrong.pass_id;
-
--- rows without level_cm of tide.reading kept in pawl_kept_golden_1 and filled with "somebody"
-create table tide.pawl_kept_golden_1 as
-select gauge_code, read_at, level_cm
-from tide.reading
-with no data;
-comment on table tide.pawl_kept_golden_1 is 'Kept by Pawl of tide.reading: its script back puts this back as it was, and drops this table.';
-alter table tide.pawl_kept_golden_1 owner to harbour_owner;
-with wrong as (
-  select child.gauge_code, child.read_at, child.level_cm
-  from tide.reading as child
-  where child.level_cm is null
-  for update
-), kept as (
-  insert into tide.pawl_kept_golden_1
-  select gauge_code, read_at, level_cm from wrong
-)
-update tide.reading as child
-set level_cm = 'somebody'
-from wrong
-where child.gauge_code = wrong.gauge_code and child.read_at = wrong.read_at;
 
 -- a surrogate column id on port.berth_booking that numbers every row
 create sequence port.pawl_berth_booking_id;
@@ -404,13 +337,54 @@ alter table port.call_log
 select pg_catalog.setval(pg_catalog.pg_get_serial_sequence('port.call_log', 'id')::pg_catalog.regclass, pg_catalog.nextval('port.pawl_call_log_id'::pg_catalog.regclass));
 drop sequence port.pawl_call_log_id;
 
+-- a surrogate column id on port.mooring_gang that numbers every row
+create sequence port.pawl_mooring_gang_id;
+alter sequence port.pawl_mooring_gang_id owner to harbour_owner;
+alter table port.mooring_gang
+  add column id bigint;
+alter sequence port.pawl_mooring_gang_id owned by port.mooring_gang.id;
+alter table port.mooring_gang
+  alter column id set default pg_catalog.nextval('port.pawl_mooring_gang_id'::pg_catalog.regclass);
+do $pawl$
+declare
+  first bigint := 0;
+  last constant bigint := pg_catalog.pg_relation_size('port.mooring_gang'::pg_catalog.regclass) / pg_catalog.current_setting('block_size')::bigint;
+begin
+  while first <= last loop
+    update port.mooring_gang
+    set id = pg_catalog.nextval('port.pawl_mooring_gang_id'::pg_catalog.regclass)
+    where id is null
+      and ctid >= pg_catalog.format('(%s,0)', first)::tid and ctid < pg_catalog.format('(%s,0)', first + 200)::tid;
+    commit;
+    first := first + 200;
+  end loop;
+end
+$pawl$;
+alter table port.mooring_gang
+  add constraint pawl_id_filled
+  check (id is not null)
+  not valid;
+alter table port.mooring_gang
+  validate constraint pawl_id_filled;
+alter table port.mooring_gang
+  alter column id set not null;
+alter table port.mooring_gang
+  drop constraint pawl_id_filled;
+alter sequence port.pawl_mooring_gang_id owned by none;
+alter table port.mooring_gang
+  alter column id drop default;
+alter table port.mooring_gang
+  alter column id add generated by default as identity;
+select pg_catalog.setval(pg_catalog.pg_get_serial_sequence('port.mooring_gang', 'id')::pg_catalog.regclass, pg_catalog.nextval('port.pawl_mooring_gang_id'::pg_catalog.regclass));
+drop sequence port.pawl_mooring_gang_id;
+
 -- deposit of port.crew_pass as numeric(18,4) instead of double precision
 alter table port.crew_pass
   alter column deposit type numeric(18,4);
 
--- printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone somebody
+-- printed_at of port.crew_pass as timestamp with time zone instead of timestamp without time zone, of the zone UTC
 alter table port.crew_pass
-  alter column printed_at type timestamp with time zone using printed_at at time zone 'somebody';
+  alter column printed_at type timestamp with time zone using printed_at at time zone 'UTC';
 
 -- manifest_no, release_seq as the primary key of cargo.customs_release
 create unique index concurrently pk_customs_release
@@ -472,6 +446,29 @@ alter table port.vessel
 alter table tide.surge_warning
   add constraint uq_surge_warning_warning_no_warning_no
   unique using index ux_surge_warning_no;
+
+-- id as the primary key of port.mooring_gang instead of gang_name, which stays unique; in the same moment dropped and made again, for new rows: fk_mooring_job_mooring_gang
+create unique index concurrently pawl_pk_mooring_gang_next
+  on port.mooring_gang (id);
+create unique index concurrently uq_mooring_gang_gang_name
+  on port.mooring_gang (gang_name);
+alter table port.mooring_job
+  drop constraint fk_mooring_job_mooring_gang;
+alter table port.mooring_gang
+  drop constraint pk_mooring_gang;
+alter table port.mooring_gang
+  add constraint pk_mooring_gang
+  primary key using index pawl_pk_mooring_gang_next;
+alter table port.mooring_gang
+  add constraint uq_mooring_gang_gang_name
+  unique using index uq_mooring_gang_gang_name;
+alter table port.mooring_job
+  add constraint fk_mooring_job_mooring_gang
+  foreign key (gang_name)
+  references port.mooring_gang (gang_name)
+  on delete no action
+  on update no action
+  not valid;
 
 -- an index under the reference, on pilot_id of port.pilotage_job
 create index concurrently ix_pilotage_job_pilot_id
@@ -705,30 +702,6 @@ alter table cargo.consignment
 alter table cargo.consignment
   drop constraint pawl_manifest_no_filled;
 
--- grade_code of port.crew_pass never empty
-alter table port.crew_pass
-  add constraint pawl_grade_code_filled
-  check (grade_code is not null)
-  not valid;
-alter table port.crew_pass
-  validate constraint pawl_grade_code_filled;
-alter table port.crew_pass
-  alter column grade_code set not null;
-alter table port.crew_pass
-  drop constraint pawl_grade_code_filled;
-
--- a check on port.crew_pass, for new rows: note is not blank
-alter table port.crew_pass
-  add constraint ck_crew_pass_note
-  check (btrim(note::text, E' \t\n\r\x0b\x0c') <> '')
-  not valid;
-
--- a check on port.crew_pass, for new rows: note is none of "N/A"
-alter table port.crew_pass
-  add constraint ck_crew_pass_note_note
-  check (note::text not in ('N/A'))
-  not valid;
-
 -- currency_code of dues.invoice never empty
 alter table dues.invoice
   add constraint pawl_currency_code_filled
@@ -783,18 +756,6 @@ alter table tide.forecast
 alter table tide.forecast
   drop constraint pawl_recorded_by_filled;
 
--- level_cm of tide.reading never empty
-alter table tide.reading
-  add constraint pawl_level_cm_filled
-  check (level_cm is not null)
-  not valid;
-alter table tide.reading
-  validate constraint pawl_level_cm_filled;
-alter table tide.reading
-  alter column level_cm set not null;
-alter table tide.reading
-  drop constraint pawl_level_cm_filled;
-
 -- a check on cargo.customs_release, for new rows: officer is one of "Hollen", "Ost", "Ramsey", "Vik"
 alter table cargo.customs_release
   add constraint ck_customs_release_officer
@@ -811,6 +772,12 @@ alter table port.berth_booking
 alter table port.call_log
   add constraint ck_call_log_entry
   check (entry::text in ('clear of berth', 'gangway down', 'hoses connected', 'lines fast', 'pilot aboard'))
+  not valid;
+
+-- a check on port.crew_pass, for new rows: grade_code is one of "green", "red"
+alter table port.crew_pass
+  add constraint ck_crew_pass_grade_code
+  check (grade_code::text in ('green', 'red'))
   not valid;
 
 -- a check on port.inspection, for new rows: result is one of "detained", "passed", "passed with remarks"
@@ -925,13 +892,9 @@ alter table port.port_call
 alter table port.crew_pass
   validate constraint ck_crew_pass_valid_from_valid_until;
 
--- the check ck_crew_pass_note checked for the rows that are there
+-- the reference fk_crew_pass_vessel checked for the rows that are there
 alter table port.crew_pass
-  validate constraint ck_crew_pass_note;
-
--- the check ck_crew_pass_note_note checked for the rows that are there
-alter table port.crew_pass
-  validate constraint ck_crew_pass_note_note;
+  validate constraint fk_crew_pass_vessel;
 
 -- the check ck_tariff_line_basis checked for the rows that are there
 alter table dues.tariff_line
@@ -949,6 +912,10 @@ alter table port.crew_pass
 alter table port.mooring_job
   validate constraint ck_mooring_job_lines;
 
+-- the reference fk_mooring_job_mooring_gang checked for the rows that are there
+alter table port.mooring_job
+  validate constraint fk_mooring_job_mooring_gang;
+
 -- the check ck_customs_release_officer checked for the rows that are there
 alter table cargo.customs_release
   validate constraint ck_customs_release_officer;
@@ -960,6 +927,10 @@ alter table port.berth_booking
 -- the check ck_call_log_entry checked for the rows that are there
 alter table port.call_log
   validate constraint ck_call_log_entry;
+
+-- the check ck_crew_pass_grade_code checked for the rows that are there
+alter table port.crew_pass
+  validate constraint ck_crew_pass_grade_code;
 
 -- the check ck_inspection_result checked for the rows that are there
 alter table port.inspection

@@ -1,5 +1,7 @@
 import type { AddCheck } from '../../../operations/add-check';
 import type { AddForeignKey } from '../../../operations/add-foreign-key';
+import { type ChangeConstraint, wantedOf } from '../../../operations/change-constraint';
+import type { Wanted } from '../../../operations/check';
 import { todoOf } from '../../../operations/index';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
@@ -133,3 +135,40 @@ function renamed(operation: Rename): Written {
       throw new DialectError(`What ${from} of ${table} is, is not known. Survey again.`);
   }
 }
+
+/**
+ * A unique key is another in one ALTER. A reference is added beside the other under the name of a moment; only then the other goes, and it
+ * gets its name: rows that keep to the one keep to the other, unless it refers elsewhere, where they are counted.
+ */
+export const changeConstraint: Writing<ChangeConstraint> = {
+  stages(operation) {
+    const { table, before, after, interim: moment } = operation;
+    const todo = { kind: 'constraintUnlike', table, name: after.name, wanted: wantedOf(after) } as const;
+    if (after.kind === 'unique')
+      return [
+        altering(
+          table,
+          'builds an index',
+          [`drop key ${quote(before.name)}`, `add unique key ${quote(after.name)} (${quoteList(after.columns)})`],
+          todo,
+        ),
+      ];
+    const wanted = wantedOf(after) as Extract<Wanted, { kind: 'foreign key' }>;
+    const away = `drop foreign key ${quote(moment)}`;
+    return [
+      alone(
+        { unlooked: alter(table, references, referenceClause(after, moment)) },
+        { ...todo, meanwhile: { name: moment, validated: false } },
+        references,
+      ),
+      altering(table, references, [`drop foreign key ${quote(before.name)}`], {
+        kind: 'constraintDiffers',
+        table,
+        name: before.name,
+        wanted,
+      }),
+      alone({ unlooked: alter(table, references, away, referenceClause(after)) }, todo, references),
+    ];
+  },
+  cost: ({ after }) => (after.kind === 'unique' ? 'builds an index' : references),
+};

@@ -7,7 +7,7 @@ import { DialectError } from '../../DialectError';
 import { names } from '../names';
 import type { Stage } from '../../dialect';
 import { dropColumn, dropNotNull, numberItself, numberNoMore, numberRows, renameColumn, setDefault, setNotNull } from './columns';
-import { addCheck, addForeignKey, dropConstraint, rename } from './constraints';
+import { addCheck, addForeignKey, changeConstraint, dropConstraint, rename } from './constraints';
 import { createIndex, dropIndex, renameIndex, renaming } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
@@ -43,7 +43,7 @@ const writings: Writings = {
   ...{ setAside, bringBack, dropKept, addParents, removeParents },
   ...{ numberRows, dropColumn, numberItself, numberNoMore, addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
-  ...{ addForeignKey, addCheck, dropConstraint, rename, renameColumn, renameSequence, renameTable },
+  ...{ addForeignKey, addCheck, changeConstraint, dropConstraint, rename, renameColumn, renameSequence, renameTable },
   ...{ setNotNull, dropNotNull, setDefault, retype },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
   ...{ checkRows: never, uncheckRows: never, switchTrigger: never, switchReference: never, renameTrigger: never },

@@ -1,4 +1,4 @@
-import type { RenameSequence } from '../../../operations/rename-sequence';
+import type { RenameSequence } from '../../../operations/rename-others';
 import type { RenameTable } from '../../../operations/rename-table';
 import { todoOf } from '../../../operations/index';
 import { quote, quoteList, quoteTable } from '../quote';

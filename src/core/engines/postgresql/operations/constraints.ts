@@ -1,7 +1,9 @@
 import type { TableId } from '../../../catalogue/identifiers';
 import { getTable } from '../../../catalogue/lookups';
+import type { ForeignKey } from '../../../catalogue/model';
 import type { AddCheck } from '../../../operations/add-check';
-import type { AddForeignKey } from '../../../operations/add-foreign-key';
+import { type AddForeignKey, asDeclared } from '../../../operations/add-foreign-key';
+import { type ChangeConstraint, wantedOf } from '../../../operations/change-constraint';
 import type { CheckRows, UncheckRows } from '../../../operations/check-rows';
 import type { DropConstraint } from '../../../operations/drop-constraint';
 import type { Rename } from '../../../operations/rename';
@@ -9,7 +11,8 @@ import type { RenameColumn } from '../../../operations/rename-column';
 import { keptCondition } from '../spelling';
 import { dollarQuoted, literal, quote, quoteList, quoteTable, tableText } from '../quote';
 import { dropIndexBeside } from './indexes';
-import { alter, cleansUp, dropConstraintOf, exclusive, nobodyWaits, type Writing } from './writing';
+import { alter, cleansUp, dropConstraintOf, exclusive, moment, nobodyWaits, stage, type Writing } from './writing';
+import type { Stage } from '../../dialect';
 
 export const addForeignKey: Writing<AddForeignKey> = {
   statements: addReference,
@@ -36,6 +39,56 @@ export function addReference(key: AddForeignKey): readonly string[] {
     ),
     ...commented(table, name, comment),
   ];
+}
+
+/**
+ * In one ALTER the one goes and the other comes. Beside the work a reference is added first, under the name of a moment and for new rows;
+ * then its rows are looked at, and in one transaction it takes the other's place.
+ */
+export const changeConstraint: Writing<ChangeConstraint> = {
+  statements: ({ table, before, after }) =>
+    after.kind === 'unique'
+      ? [
+          alter(
+            table,
+            `drop constraint ${quote(before.name)},`,
+            `add constraint ${quote(after.name)} unique (${quoteList(after.columns)})`,
+          ),
+          ...commented(table, after.name, after.comment),
+        ]
+      : [dropConstraintOf(table, before.name), ...addReference(referenceOf(table, after, after.name))],
+  cost: ({ after }) => exclusive(after.kind === 'unique' ? 'builds an index' : 'reads every row'),
+  quiet: {
+    stages: (operation, whole) => (operation.after.kind === 'unique' ? [whole] : changedBeside(operation, operation.after)),
+    cost: ({ after }) =>
+      after.kind === 'unique' ? exclusive('builds an index') : exclusive('reads every row', 'others for a moment'),
+  },
+};
+
+function changedBeside({ table, after: { name }, interim, ...of }: ChangeConstraint, after: ForeignKey): readonly Stage[] {
+  const unlike = { kind: 'constraintUnlike', table, name, wanted: wantedOf(after) } as const;
+  const added = { ...referenceOf(table, after, interim), rows: 'new only' } as const;
+  const swapped = [
+    dropConstraintOf(table, of.before.name),
+    alter(table, `rename constraint ${quote(interim)} to ${quote(name)}`),
+  ];
+  return [
+    stage(addReference(added), { ...unlike, meanwhile: { name: interim, validated: false } }, addForeignKey.cost(added)),
+    ...(after.validated
+      ? [
+          stage(
+            [alter(table, `validate constraint ${quote(interim)}`)],
+            { ...unlike, meanwhile: { name: interim, validated: true } },
+            { ...nobodyWaits, work: 'reads every row' },
+          ),
+        ]
+      : []),
+    stage(swapped, unlike, moment),
+  ];
+}
+
+function referenceOf(table: TableId, key: ForeignKey, name: string): AddForeignKey {
+  return { ...asDeclared(table, key), name, rows: key.validated ? 'checked' : 'new only' };
 }
 
 export function commented(table: TableId, constraint: string, comment: string | undefined): readonly string[] {

@@ -3,7 +3,16 @@ import { findTable } from '../../../catalogue/lookups';
 import type { Operation } from '../../../operations/index';
 import type { Cost, Mode } from '../../../plan/cost';
 import type { Stage } from '../../dialect';
-import { addCheck, addForeignKey, checkRows, dropConstraint, rename, renameColumn, uncheckRows } from './constraints';
+import {
+  addCheck,
+  addForeignKey,
+  changeConstraint,
+  checkRows,
+  dropConstraint,
+  rename,
+  renameColumn,
+  uncheckRows,
+} from './constraints';
 import { createIndex, dropIndex, renameIndex } from './indexes';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
@@ -22,7 +31,7 @@ const writings: Writings = {
   ...{ numberRows, dropColumn, numberItself, numberNoMore },
   ...{ addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
-  ...{ addForeignKey, addCheck, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
+  ...{ addForeignKey, addCheck, changeConstraint, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull, retype },
   ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },

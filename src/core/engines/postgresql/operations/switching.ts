@@ -1,7 +1,7 @@
 import type { DefaultValue } from '../../../operations/default-value';
 import type { SetDefault } from '../../../operations/set-default';
-import type { RenameSequence } from '../../../operations/rename-sequence';
-import type { RenameTrigger } from '../../../operations/rename-trigger';
+import type { RenameSequence } from '../../../operations/rename-others';
+import type { RenameTrigger } from '../../../operations/rename-others';
 import type { SwitchReference } from '../../../operations/switching';
 import type { SwitchTrigger } from '../../../operations/switching';
 import { literal, quote, quoteTable } from '../quote';

@@ -1,0 +1,43 @@
+// What is declared becomes otherwise, under its own name.
+
+import { findConstraint, sameColumns } from '../catalogue/lookups';
+import type { Constraint, ForeignKey, ReferentialAction } from '../catalogue/model';
+import { factsOf } from '../engines/facts';
+import { cannotComeBack } from '../operations/again';
+import { Refusal } from '../operations/refusal';
+import type { Remedy } from './remedy';
+
+/** What of a reference, or of a unique constraint, is to be otherwise; what is left out stays. */
+export interface ChangeProposal {
+  readonly kind: 'change';
+  /** Of a reference those that it has, of a unique constraint those that it is to have. */
+  readonly columns: readonly string[];
+  readonly name: string;
+  readonly onDelete?: ReferentialAction;
+  readonly onUpdate?: ReferentialAction;
+  readonly deferrable?: ForeignKey['deferrable'];
+}
+
+export const changeRemedy: Remedy<ChangeProposal> = {
+  operations({ name, columns, kind: _, ...wanted }, { table, catalogue }) {
+    const before = findConstraint(table, name);
+    if (before?.kind !== 'foreign key' && before?.kind !== 'unique')
+      return new Refusal(`${table.id} has no reference or unique constraint ${name} any more. Survey again.`);
+    const problem = cannotComeBack(before, table, catalogue);
+    if (problem !== null) return new Refusal(problem);
+    const after = before.kind === 'unique' ? { ...before, columns } : { ...before, ...wanted };
+    const interim = factsOf(catalogue).names.shorten(`pawl_${name}`);
+    return [{ kind: 'changeConstraint', table: table.id, before, after, interim }];
+  },
+  holds: ({ name, columns, ...wanted }, { table }) => isAsWanted(findConstraint(table, name), columns, wanted),
+};
+
+type Wanted = Pick<ChangeProposal, 'onDelete' | 'onUpdate' | 'deferrable'>;
+
+/** Whether a constraint is so already. */
+export function isAsWanted(own: Constraint | null, columns: readonly string[], wanted: Wanted): boolean {
+  if (own?.kind === 'unique') return sameColumns(own.columns, columns);
+  if (own?.kind !== 'foreign key') return false;
+  const { onDelete = own.onDelete, onUpdate = own.onUpdate, deferrable = own.deferrable } = wanted;
+  return own.onDelete === onDelete && own.onUpdate === onUpdate && own.deferrable === deferrable;
+}

@@ -215,6 +215,10 @@ class RetypeShape extends ColumnsShape {
   @IsOptional() @Count() otherwise?: number | null;
 }
 
+class KeepByShape extends ColumnsShape {
+  @Equals('keepBy') kind!: 'keepBy';
+}
+
 class SwitchShape extends ColumnsShape {
   @Equals('switch') kind!: 'switch';
   @Name() trigger!: string;
@@ -248,6 +252,7 @@ export const proposalShapes: Shapes = {
   change: ChangeShape,
   default: DefaultShape,
   retype: RetypeShape,
+  keepBy: KeepByShape,
   switch: SwitchShape,
   byHand: ByHandShape,
 };

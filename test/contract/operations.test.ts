@@ -163,6 +163,17 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype'>,
       },
     ],
   ],
+  // Where it is a matter of the server.
+  keepBy: [
+    [
+      {
+        kind: 'keepBy',
+        table: call,
+        before: { engine: 'InnoDB', transactional: true, keepsReferences: true, clustered: true },
+        after: { engine: 'MyISAM', transactional: false, keepsReferences: false, clustered: false },
+      },
+    ],
+  ],
   removeIndex: [
     [
       { kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false },
@@ -477,6 +488,7 @@ function asDoneBy(sample: Sample, catalogue: Catalogue): Sample {
     if ((o.kind === 'switchTrigger' || o.kind === 'renameTrigger') && !traits.changesTriggers) return [];
     if (o.kind === 'checkRows' && !unchecked) return [];
     if (o.kind === 'createIndex' && o.unique && !traits.renamesConstraints) return [];
+    if (o.kind === 'keepBy' && !getTable(catalogue, o.table).storage) return [];
     if (o.kind === 'renameSequence' && catalogue.sequences.length === 0) return [];
     return [(o.kind === 'addForeignKey' || o.kind === 'addCheck') && !unchecked ? { ...o, rows: 'checked' } : o];
   });

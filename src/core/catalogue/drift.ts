@@ -28,6 +28,9 @@ function differencesOf(was: Table, is: Table, unseen: ReadonlySet<UnknownPart>):
     unseen.has('states') ? { ...bound(one), validated: true, enforced: true } : bound(one);
   return [
     ...(was.kind === is.kind ? [] : [`it was a ${was.kind} and is a ${is.kind}`]),
+    ...(was.storage && is.storage && was.storage.engine !== is.storage.engine
+      ? [`it was kept by ${was.storage.engine} and is by ${is.storage.engine}`]
+      : []),
     ...changes('column', was.columns.map(declared), is.columns.map(declared)),
     ...changes('constraint', was.constraints.map(read), is.constraints.map(read)),
     ...(unseen.has('indexes') ? [] : changes('index', was.indexes.map(stored), is.indexes.map(stored))),

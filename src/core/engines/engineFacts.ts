@@ -2,7 +2,7 @@
 // on which every room of the core rests that must know.
 
 import type { Shape } from '../catalogue/edit';
-import type { Column, NamedKind, NullsInUnique, ReferentialAction, Table, TypeFamily } from '../catalogue/model';
+import type { Column, NamedKind, NullsInUnique, ReferentialAction, Storage, Table, TypeFamily } from '../catalogue/model';
 
 export interface EngineFacts {
   /** For every text that names it. */
@@ -16,7 +16,7 @@ export interface EngineFacts {
   /** True where a server keeps databases side by side, each of which is a schema to the others. */
   readonly databasesAreSchemas?: true;
   /** Of engines that keep tables one way or another: the one with transactions and references, and how a table gets there. */
-  readonly keepsTransactions?: { readonly engine: string; readonly how: string };
+  readonly keepsTransactions?: { readonly storage: Storage; readonly how: string };
 }
 
 /** What engines can do, or do differently. */

@@ -87,6 +87,8 @@ export type Check =
       /** Only while this reference is there. */
       readonly held?: { readonly table: TableId; readonly name: string };
     }
+  /** A table that is kept by another engine of its server. */
+  | { readonly kind: 'keptOtherwise'; readonly table: TableId; readonly engine: string }
   /** What the server lets no column change its type for: views that read it, triggers and policies that name it. */
   | { readonly kind: 'restsOn'; readonly table: TableId; readonly column: string }
   | { readonly kind: 'triggerMissing'; readonly table: TableId; readonly trigger: string }
@@ -182,6 +184,8 @@ export function describeCheck(check: Check): string {
       return describeDefault(check);
     case 'shapeDiffers':
       return describeShapes(check);
+    case 'keptOtherwise':
+      return `${check.table} not kept by ${check.engine}`;
     case 'restsOn':
       return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'triggerIs':
@@ -351,6 +355,8 @@ function isShownOf(table: Table, check: Check): boolean {
       return column(check.column)?.nullable === false;
     case 'notNullable':
       return column(check.column)?.nullable === true;
+    case 'keptOtherwise':
+      return table.storage?.engine === check.engine;
     case 'columnMissing':
       return column(check.column) !== undefined;
     case 'columnPresent':

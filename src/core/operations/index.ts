@@ -17,6 +17,7 @@ import { checkRows, uncheckRows } from './check-rows';
 import { createIndex, dropIndex } from './create-index';
 import { dropConstraint } from './drop-constraint';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './number-rows';
+import { keepBy } from './keep-by';
 import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
@@ -47,7 +48,7 @@ export const kinds = {
   ...{ checkRows, uncheckRows },
   ...{ setNotNull, dropNotNull },
   ...{ rename, renameIndex, renameColumn },
-  ...{ retype, changeConstraint, setDefault, switchTrigger, switchReference },
+  ...{ keepBy, retype, changeConstraint, setDefault, switchTrigger, switchReference },
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },

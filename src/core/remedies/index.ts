@@ -14,6 +14,7 @@ import { indexRemedy } from './index-columns';
 import { selfNumberingRemedy } from './keys/self-numbering';
 import { primaryKeyRemedy, surrogateKeyRemedy } from './keys/primary-key';
 import { replaceKeyRemedy } from './keys/replace-key';
+import { keepByRemedy } from './keep-by';
 import type { Naming } from './names';
 import { notNullRemedy } from './not-null';
 import { completeDecision, type Decision, type Question, refuseUnanswerable, typedName } from './question';
@@ -48,6 +49,7 @@ export const remedies = {
   change: changeRemedy,
   default: defaultRemedy,
   retype: retypeRemedy,
+  keepBy: keepByRemedy,
   switch: switchRemedy,
   byHand: byHandRemedy,
 };

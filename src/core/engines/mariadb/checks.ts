@@ -83,6 +83,8 @@ const written: {
     const while_ = held ? ` * (select count(*) from (${constraint(held, variant)} limit 1) as present)` : '';
     return `select (${counts.join('\n  + ')})${while_}`;
   },
+  keptOtherwise: ({ table, engine }) =>
+    `select count(*) from information_schema.tables where ${isTable(table)} and engine <> ${literal(engine)}`,
   // Views are read anew.
   restsOn: () => 'select 0',
   triggerMissing: (check) => {

@@ -99,6 +99,7 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       ].join('\n  union all\n'),
       ') as differing',
     ),
+  keptOtherwise: () => 'select 0',
   restsOn: ({ table, column: name }) =>
     lines(
       'select count(*)',

@@ -28,8 +28,12 @@ export const nonTransactional = defineRule<Facts>({
         columns: [],
         severity: 'Serious',
         confidence: 1,
-        facts: { engine: storage.engine, others: count, ...(better && { better }) },
-        proposal: byHand([]),
+        facts: {
+          engine: storage.engine,
+          others: count,
+          ...(better && { better: { engine: better.storage.engine, how: better.how } }),
+        },
+        proposal: better ? { kind: 'keepBy', columns: [] } : byHand([]),
       };
     }
   },

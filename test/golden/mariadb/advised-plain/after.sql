@@ -1,11 +1,14 @@
 -- Pawl: golden. Checks after, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 65 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
+
+-- slipway.mooring_note not kept by InnoDB
+select count(*) from information_schema.tables where table_schema = 'slipway' and table_name = 'mooring_note' and engine <> 'InnoDB';
 
 -- column slipway.timesheet.timesheet_id not numbered by itself
 select count(*)
@@ -180,6 +183,13 @@ from (select 1) as wanted
 where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job_part' and non_unique = 0 and cast(index_name as binary) = cast('fk_job_part_part' as binary)
 union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'job_part' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_job_part_part' as binary)
 union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'job_part' and level = 'Table' and cast(constraint_name as binary) = cast('fk_job_part_part' as binary));
+
+-- constraint fk_mooring_note_boat missing on slipway.mooring_note, or not validated
+select count(*)
+from (select 1) as wanted
+where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary));
 
 -- constraint fk_timesheet_worker missing on slipway.timesheet, or not validated
 select count(*)

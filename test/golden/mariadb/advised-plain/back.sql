@@ -1,6 +1,6 @@
 -- Pawl: golden. Back, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 65 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
@@ -859,6 +859,62 @@ else
 end if;
 end//
 
+-- Undo: drop the constraint fk_mooring_note_boat of slipway.mooring_note
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_7cd53c1f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and cast(index_name as binary) = cast('pawl_own_ix_note_boat' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_7cd53c1f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    drop foreign key `pawl_new_fk_mooring_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_7cd53c1f' as binary))
+  ) > 0 then (
+    select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary) limit 1) as present
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    drop constraint `fk_mooring_note_boat`,
+    algorithm=instant, lock=none;
+  select 'drop the constraint fk_mooring_note_boat of slipway.mooring_note: done.' as pawl;
+else
+  select 'drop the constraint fk_mooring_note_boat of slipway.mooring_note: in force already, or there before.' as pawl;
+end if;
+end//
+
 -- Undo: drop the constraint fk_job_part_part of slipway.job_part
 begin not atomic
 if (
@@ -1670,6 +1726,26 @@ if (
   select 'drop the column timesheet_id of slipway.timesheet: done.' as pawl;
 else
   select 'drop the column timesheet_id of slipway.timesheet: in force already, or there before.' as pawl;
+end if;
+end//
+
+-- Undo: slipway.mooring_note kept by MyISAM instead of InnoDB
+begin not atomic
+if (
+  select case when (
+    select count(*)
+    from (select 1) as wanted
+    where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'pawl_kept_golden_found' and cast(column_name as binary) = cast('found_166b6e6d' as binary))
+  ) > 0 then (
+    select count(*) from information_schema.tables where table_schema = 'slipway' and table_name = 'mooring_note' and engine <> 'MyISAM'
+  ) else 0 end
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    engine = MyISAM,
+    algorithm=copy, lock=shared;
+  select 'slipway.mooring_note kept by MyISAM instead of InnoDB: done.' as pawl;
+else
+  select 'slipway.mooring_note kept by MyISAM instead of InnoDB: in force already, or there before.' as pawl;
 end if;
 end//
 

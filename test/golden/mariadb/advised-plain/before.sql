@@ -1,15 +1,15 @@
 -- Pawl: golden. Checks before, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 65 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 -- Each query below counts what speaks against the change; all must return zero.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
 set session transaction isolation level read committed;
 
--- tables that this login neither owns nor is of the role that does: among slipway.payment, slipway.gate_pass, slipway.job, slipway.invoice, slipway.owner and 17 more
+-- tables that this login neither owns nor is of the role that does: among slipway.payment, slipway.gate_pass, slipway.job, slipway.invoice, slipway.owner and 18 more
 select count(*)
-from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
+from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'mooring_note' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
 where current_role() is null and (
   select count(distinct privilege_type) from (
     select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -22,9 +22,9 @@ where current_role() is null and (
   where (granted.s is null or wanted.s like granted.s) and (granted.t is null or wanted.t = granted.t)
 ) < 6;
 
--- tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.paint, slipway.worker and 4 more
+-- tables that this login has no REFERENCES on: among slipway.invoice, slipway.slip, slipway.owner, slipway.paint, slipway.worker and 5 more
 select count(*)
-from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
+from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
 where current_role() is null and (
   select count(distinct privilege_type) from (
     select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -524,6 +524,29 @@ select count(*)
 from `slipway`.`job_part` as child
 where child.`part_no` is not null
     and not exists (select 1 from `slipway_stores`.`part` as parent where parent.`part_no` = child.`part_no`);
+
+-- constraint fk_mooring_note_boat on slipway.mooring_note already there
+select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary) limit 1) as present;
+
+-- another constraint fk_mooring_note_boat on slipway.mooring_note than is to be made
+select count(*)
+from (
+  select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+    min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('boat' as binary)) as there
+  from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+) as present
+where pairs is not null and (there = 0 or cast(pairs as binary) = cast('boat_id`boat_id' as binary) = 0 or not exists (
+  select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+    and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+));
+
+-- rows of slipway.mooring_note whose boat_id is not in slipway.boat
+select count(*)
+from `slipway`.`mooring_note` as child
+where child.`boat_id` is not null
+    and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`);
 
 -- constraint fk_timesheet_worker on slipway.timesheet already there
 select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and non_unique = 0 and cast(index_name as binary) = cast('fk_timesheet_worker' as binary)

@@ -1,6 +1,6 @@
 -- Pawl: golden. Forward, in a window of its own.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
--- 63 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
+-- 65 steps. Run with: mariadb --abort-source-on-error --binary-mode --show-warnings DATABASE < FILE. It can be run again: what is done already is left out.
 
 set names utf8mb4;
 set sql_mode = 'STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,NO_AUTO_VALUE_ON_ZERO', foreign_key_checks = 1, unique_checks = 1, check_constraint_checks = 1, lock_wait_timeout = 10, innodb_lock_wait_timeout = 10;
@@ -10,7 +10,7 @@ delimiter //
 -- Checks before: the script stops here, with nothing changed, when one of them fails.
 if (
   select count(*)
-  from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
+  from (select 'slipway' as s, 'payment' as t union all select 'slipway' as s, 'gate_pass' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'mooring_note' as t union all select 'slipway' as s, 'timesheet' as t union all select 'slipway' as s, 'crane' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'inspection' as t union all select 'slipway' as s, 'berth_lease' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job_part' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway_stores' as s, 'supplier' as t union all select 'slipway_stores' as s, 'shelf' as t union all select 'slipway_stores' as s, 'stock_move' as t union all select 'slipway' as s, 'day_rate' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'plan_file' as t union all select 'slipway' as s, 'sensor_reading' as t union all select 'slipway' as s, 'notice' as t) as wanted
   where current_role() is null and (
     select count(distinct privilege_type) from (
       select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -28,7 +28,7 @@ end if//
 
 if (
   select count(*)
-  from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
+  from (select 'slipway' as s, 'invoice' as t union all select 'slipway' as s, 'slip' as t union all select 'slipway' as s, 'owner' as t union all select 'slipway' as s, 'paint' as t union all select 'slipway' as s, 'worker' as t union all select 'slipway_stores' as s, 'part' as t union all select 'slipway' as s, 'boat' as t union all select 'slipway' as s, 'job' as t union all select 'slipway' as s, 'trade' as t union all select 'slipway' as s, 'day_rate' as t) as wanted
   where current_role() is null and (
     select count(distinct privilege_type) from (
       select privilege_type, null as s, null as t from information_schema.user_privileges where (grantee = concat('''', replace(substring_index(current_user(), '@', 1), '''', ''''''), '''@''', substring_index(current_user(), '@', -1), '''')
@@ -587,6 +587,30 @@ if (
   select count(*)
   from (
     select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
+      min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('boat' as binary)) as there
+    from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  ) as present
+  where pairs is not null and (there = 0 or cast(pairs as binary) = cast('boat_id`boat_id' as binary) = 0 or not exists (
+    select 1 from information_schema.referential_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+      and delete_rule in ('NO ACTION', 'RESTRICT') and update_rule in ('NO ACTION', 'RESTRICT')
+  ))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: another constraint fk_mooring_note_boat on slipway.mooring_note than is to be made.';
+end if//
+
+if (
+  select count(*)
+  from `slipway`.`mooring_note` as child
+  where child.`boat_id` is not null
+      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`)
+) > 0 then
+  signal sqlstate '45000' set message_text = 'Nothing was changed: rows of slipway.mooring_note whose boat_id is not in slipway.boat.';
+end if//
+
+if (
+  select count(*)
+  from (
+    select group_concat(concat(column_name, '`', referenced_column_name) order by ordinal_position separator '`') as pairs,
       min(referenced_table_schema = 'slipway' and cast(referenced_table_name as binary) = cast('worker' as binary)) as there
     from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'timesheet' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_timesheet_worker' as binary)
   ) as present
@@ -981,6 +1005,9 @@ set @pawl_record = if((
 ) > 0, concat(
   'create table `slipway`.`pawl_kept_golden_found` (pawl int primary key',
   if((
+    select count(*) from information_schema.tables where table_schema = 'slipway' and table_name = 'mooring_note' and engine <> 'InnoDB'
+  ) = 0, ', `found_166b6e6d` int comment ''There before: slipway.mooring_note kept by InnoDB instead of MyISAM''', ''),
+  if((
     select count(*)
     from (select 1) as wanted
     where not exists (select 1 from information_schema.columns where table_schema = 'slipway' and table_name = 'timesheet' and cast(column_name as binary) = cast('timesheet_id' as binary) and extra like '%auto_increment%')
@@ -1157,6 +1184,13 @@ set @pawl_record = if((
   if((
     select count(*)
     from (select 1) as wanted
+    where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+    union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+  ) = 0, ', `found_7cd53c1f` int comment ''There before: the reference from slipway.mooring_note to slipway.boat''', ''),
+  if((
+    select count(*)
+    from (select 1) as wanted
     where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and non_unique = 0 and cast(index_name as binary) = cast('fk_timesheet_worker' as binary)
     union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'timesheet' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_timesheet_worker' as binary)
     union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'timesheet' and level = 'Table' and cast(constraint_name as binary) = cast('fk_timesheet_worker' as binary))
@@ -1329,7 +1363,7 @@ prepare pawl from @pawl_record//
 execute pawl//
 deallocate prepare pawl//
 
--- Step 1 of 63: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 1 of 65: orphans of slipway.payment kept in pawl_kept_golden_1 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1382,7 +1416,7 @@ else
 end if;
 end//
 
--- Step 2 of 63: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
+-- Step 2 of 65: orphans of slipway.gate_pass kept in pawl_kept_golden_2 and removed (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1430,7 +1464,7 @@ else
 end if;
 end//
 
--- Step 3 of 63: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
+-- Step 3 of 65: rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody" (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1478,7 +1512,7 @@ else
 end if;
 end//
 
--- Step 4 of 63: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 4 of 65: rows that break "due_on is none of "0000-00-00"" of slipway.invoice kept in pawl_kept_golden_4 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1526,7 +1560,7 @@ else
 end if;
 end//
 
--- Step 5 of 63: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
+-- Step 5 of 65: rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_5 and emptied (locks its rows, blocks no reader or writer; changes rows).
 begin not atomic
 if (
   select count(*)
@@ -1574,7 +1608,21 @@ else
 end if;
 end//
 
--- Step 6 of 63: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
+-- Step 6 of 65: slipway.mooring_note kept by InnoDB instead of MyISAM (copies while writers wait, blocks writers; rewrites the table).
+begin not atomic
+if (
+  select count(*) from information_schema.tables where table_schema = 'slipway' and table_name = 'mooring_note' and engine <> 'InnoDB'
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    engine = InnoDB,
+    algorithm=copy, lock=shared;
+  select 'slipway.mooring_note kept by InnoDB instead of MyISAM: done.' as pawl;
+else
+  select 'slipway.mooring_note kept by InnoDB instead of MyISAM: in force already.' as pawl;
+end if;
+end//
+
+-- Step 7 of 65: a surrogate column timesheet_id on slipway.timesheet that numbers every row (rebuilds while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1591,7 +1639,7 @@ else
 end if;
 end//
 
--- Step 7 of 63: crane_id of slipway.crane as int(11) instead of tinyint(4) (copies while writers wait, blocks writers; rewrites the table).
+-- Step 8 of 65: crane_id of slipway.crane as int(11) instead of tinyint(4) (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select ((select count(*)
@@ -1604,7 +1652,7 @@ if (
 end if;
 end//
 
--- Step 8 of 63: price of slipway.job as decimal(18,2) instead of double (copies while writers wait, blocks writers; rewrites the table).
+-- Step 9 of 65: price of slipway.job as decimal(18,2) instead of double (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select ((select count(*)
@@ -1617,7 +1665,7 @@ if (
 end if;
 end//
 
--- Step 9 of 63: paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci (copies while writers wait, blocks writers; rewrites the table).
+-- Step 10 of 65: paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select ((select count(*)
@@ -1634,7 +1682,7 @@ if (
 end if;
 end//
 
--- Step 10 of 63: slip_id of slipway.inspection as int(10) unsigned instead of int(11) (copies while writers wait, blocks writers; rewrites the table).
+-- Step 11 of 65: slip_id of slipway.inspection as int(10) unsigned instead of int(11) (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select ((select count(*)
@@ -1647,7 +1695,7 @@ if (
 end if;
 end//
 
--- Step 11 of 63: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 12 of 65: lease_no as the primary key of slipway.berth_lease (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -1665,7 +1713,7 @@ else
 end if;
 end//
 
--- Step 12 of 63: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
+-- Step 13 of 65: invoice_no unique in slipway.invoice (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1683,7 +1731,7 @@ else
 end if;
 end//
 
--- Step 13 of 63: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
+-- Step 14 of 65: badge_no unique in slipway.worker (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1701,7 +1749,7 @@ else
 end if;
 end//
 
--- Step 14 of 63: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
+-- Step 15 of 65: hull_no unique in slipway.boat (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1719,7 +1767,7 @@ else
 end if;
 end//
 
--- Step 15 of 63: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
+-- Step 16 of 65: name unique in slipway.crane (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1737,7 +1785,7 @@ else
 end if;
 end//
 
--- Step 16 of 63: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
+-- Step 17 of 65: haul_id, trade_code unique in slipway.job (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_haul' as binary) limit 1) as present
@@ -1793,7 +1841,7 @@ else
 end if;
 end//
 
--- Step 17 of 63: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 18 of 65: job_id, part_no unique in slipway.job_part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1811,7 +1859,7 @@ else
 end if;
 end//
 
--- Step 18 of 63: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+-- Step 19 of 65: name unique in slipway.owner (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('pawl_own_ix_owner_name' as binary) limit 1) as present
@@ -1867,7 +1915,7 @@ else
 end if;
 end//
 
--- Step 19 of 63: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
+-- Step 20 of 65: name unique in slipway.paint (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1885,7 +1933,7 @@ else
 end if;
 end//
 
--- Step 20 of 63: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
+-- Step 21 of 65: name unique in slipway_stores.part (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1903,7 +1951,7 @@ else
 end if;
 end//
 
--- Step 21 of 63: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
+-- Step 22 of 65: name unique in slipway_stores.supplier (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1921,7 +1969,7 @@ else
 end if;
 end//
 
--- Step 22 of 63: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
+-- Step 23 of 65: an index under the reference, on slip_no of slipway.berth_lease (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1937,7 +1985,7 @@ else
 end if;
 end//
 
--- Step 23 of 63: an index under the reference, on paint_code of slipway.boat (builds beside the work, blocks others for a moment; builds an index).
+-- Step 24 of 65: an index under the reference, on paint_code of slipway.boat (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1953,7 +2001,7 @@ else
 end if;
 end//
 
--- Step 24 of 63: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
+-- Step 25 of 65: an index under the reference, on worker_id of slipway.timesheet (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1969,7 +2017,7 @@ else
 end if;
 end//
 
--- Step 25 of 63: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
+-- Step 26 of 65: an index under the reference, on holds_part_no of slipway_stores.shelf (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*)
@@ -1985,7 +2033,7 @@ else
 end if;
 end//
 
--- Step 26 of 63: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 27 of 65: the reference from slipway.payment to slipway.invoice (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'payment' and cast(index_name as binary) = cast('pawl_own_ix_payment_invoice' as binary) limit 1) as present
@@ -2110,7 +2158,7 @@ else
 end if;
 end//
 
--- Step 27 of 63: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 28 of 65: the reference from slipway.berth_lease to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'berth_lease' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_berth_lease_slip' as binary)
@@ -2197,7 +2245,7 @@ else
 end if;
 end//
 
--- Step 28 of 63: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 29 of 65: the reference from slipway.boat to slipway.owner (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and cast(index_name as binary) = cast('pawl_own_ix_boat_owner' as binary) limit 1) as present
@@ -2322,7 +2370,7 @@ else
 end if;
 end//
 
--- Step 29 of 63: the reference from slipway.boat to slipway.paint (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 30 of 65: the reference from slipway.boat to slipway.paint (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'boat' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_boat_paint' as binary)
@@ -2409,7 +2457,7 @@ else
 end if;
 end//
 
--- Step 30 of 63: the reference from slipway.inspection to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 31 of 65: the reference from slipway.inspection to slipway.slip (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'inspection' and cast(index_name as binary) = cast('pawl_own_ix_inspection_slip' as binary) limit 1) as present
@@ -2534,7 +2582,7 @@ else
 end if;
 end//
 
--- Step 31 of 63: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 32 of 65: the reference from slipway.job to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job' and cast(index_name as binary) = cast('pawl_own_ix_job_worker' as binary) limit 1) as present
@@ -2659,7 +2707,7 @@ else
 end if;
 end//
 
--- Step 32 of 63: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 33 of 65: the reference from slipway.job_part to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'job_part' and cast(index_name as binary) = cast('pawl_own_ix_job_part_part' as binary) limit 1) as present
@@ -2784,7 +2832,132 @@ else
 end if;
 end//
 
--- Step 33 of 63: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 34 of 65: the reference from slipway.mooring_note to slipway.boat (added at once, then counted beside the work, blocks others for a moment; reads every row).
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and cast(index_name as binary) = cast('pawl_own_ix_note_boat' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('pawl_new_fk_mooring_note_boat' as binary) limit 1) as present
+) > 0 then
+  alter table `slipway`.`mooring_note`
+    drop foreign key `pawl_new_fk_mooring_note_boat`,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+    add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
+      references `slipway`.`boat` (`boat_id`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  set statement sql_notes = 0 for alter table `slipway`.`boat`
+    rename index if exists `pawl_none` to `pawl_none_`;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  begin
+    declare orphans bigint;
+    set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+    select count(*) into orphans
+    from `slipway`.`mooring_note` as child
+    where child.`boat_id` is not null
+        and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`);
+    if orphans > 0 then
+      alter table `slipway`.`mooring_note`
+        drop foreign key `pawl_new_fk_mooring_note_boat`,
+        algorithm=instant, lock=none;
+      signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added';
+    end if;
+  end;
+end if;
+end//
+
+begin not atomic
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+    drop foreign key `pawl_new_fk_mooring_note_boat`,
+    add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
+      references `slipway`.`boat` (`boat_id`)
+      on delete no action on update no action,
+    algorithm=instant, lock=none;
+  select 'the reference from slipway.mooring_note to slipway.boat: done.' as pawl;
+else
+  select 'the reference from slipway.mooring_note to slipway.boat: in force already.' as pawl;
+end if;
+end//
+
+-- Step 35 of 65: the reference from slipway.timesheet to slipway.worker (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_timesheet_worker' as binary)
@@ -2871,7 +3044,7 @@ else
 end if;
 end//
 
--- Step 34 of 63: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 36 of 65: the reference from slipway.timesheet to slipway.job (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'timesheet' and cast(index_name as binary) = cast('pawl_own_ix_timesheet_job' as binary) limit 1) as present
@@ -2996,7 +3169,7 @@ else
 end if;
 end//
 
--- Step 35 of 63: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 37 of 65: the reference from slipway_stores.shelf to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'shelf' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_shelf_part' as binary)
@@ -3083,7 +3256,7 @@ else
 end if;
 end//
 
--- Step 36 of 63: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 38 of 65: the reference from slipway_stores.stock_move to slipway_stores.part (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway_stores' and table_name = 'stock_move' and cast(index_name as binary) = cast('pawl_own_ix_move_part' as binary) limit 1) as present
@@ -3208,7 +3381,7 @@ else
 end if;
 end//
 
--- Step 37 of 63: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 39 of 65: the reference from slipway.day_rate to slipway.trade (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'day_rate' and non_unique = 0 and cast(index_name as binary) = cast('pawl_new_fk_day_rate_trade' as binary)
@@ -3295,7 +3468,7 @@ else
 end if;
 end//
 
--- Step 38 of 63: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
+-- Step 40 of 65: the reference from slipway.trade to slipway.day_rate (added at once, then counted beside the work, blocks others for a moment; reads every row).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'trade' and cast(index_name as binary) = cast('pawl_own_ix_trade_under' as binary) limit 1) as present
@@ -3420,7 +3593,7 @@ else
 end if;
 end//
 
--- Step 39 of 63: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 41 of 65: a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3440,7 +3613,7 @@ else
 end if;
 end//
 
--- Step 40 of 63: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 42 of 65: owner_id of slipway.boat never empty; with 3 other steps in the same rebuild (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('owner_id' as binary) and is_nullable = 'YES'
@@ -3457,7 +3630,7 @@ else
 end if;
 end//
 
--- Step 41 of 63: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 43 of 65: paint_code of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('paint_code' as binary) and is_nullable = 'YES'
@@ -3471,7 +3644,7 @@ else
 end if;
 end//
 
--- Step 42 of 63: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 44 of 65: length_m of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('length_m' as binary) and is_nullable = 'YES'
@@ -3485,7 +3658,7 @@ else
 end if;
 end//
 
--- Step 43 of 63: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 45 of 65: launched_on of slipway.boat never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'boat' and cast(column_name as binary) = cast('launched_on' as binary) and is_nullable = 'YES'
@@ -3499,7 +3672,7 @@ else
 end if;
 end//
 
--- Step 44 of 63: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 46 of 65: worker_id of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('worker_id' as binary) and is_nullable = 'YES'
@@ -3513,7 +3686,7 @@ else
 end if;
 end//
 
--- Step 45 of 63: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
+-- Step 47 of 65: meta of slipway.plan_file never empty; with 1 other step in the same rebuild (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('meta' as binary) and is_nullable = 'YES'
@@ -3528,7 +3701,7 @@ else
 end if;
 end//
 
--- Step 46 of 63: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 48 of 65: celsius of slipway.sensor_reading never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'sensor_reading' and cast(column_name as binary) = cast('celsius' as binary) and is_nullable = 'YES'
@@ -3542,7 +3715,7 @@ else
 end if;
 end//
 
--- Step 47 of 63: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 49 of 65: a check on slipway.invoice: due_on is none of "0000-00-00" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3560,7 +3733,7 @@ else
 end if;
 end//
 
--- Step 48 of 63: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 50 of 65: a check on slipway.job: job_state is one of "billed", "done", "open", "planned" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3578,7 +3751,7 @@ else
 end if;
 end//
 
--- Step 49 of 63: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 51 of 65: ended_on of slipway.job never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'job' and cast(column_name as binary) = cast('ended_on' as binary) and is_nullable = 'YES'
@@ -3592,7 +3765,7 @@ else
 end if;
 end//
 
--- Step 50 of 63: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 52 of 65: body of slipway.notice never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'notice' and cast(column_name as binary) = cast('body' as binary) and is_nullable = 'YES'
@@ -3606,7 +3779,7 @@ else
 end if;
 end//
 
--- Step 51 of 63: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
+-- Step 53 of 65: drawing of slipway.plan_file never empty (in the same rebuild, blocks no reader or writer; catalogue only).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway' and table_name = 'plan_file' and cast(column_name as binary) = cast('drawing' as binary) and is_nullable = 'YES'
@@ -3620,7 +3793,7 @@ else
 end if;
 end//
 
--- Step 52 of 63: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
+-- Step 54 of 65: holds_part_no of slipway_stores.shelf never empty (rebuilds beside the work, blocks others for a moment; rewrites the table).
 begin not atomic
 if (
   select count(*) from information_schema.columns where table_schema = 'slipway_stores' and table_name = 'shelf' and cast(column_name as binary) = cast('holds_part_no' as binary) and is_nullable = 'YES'
@@ -3634,7 +3807,7 @@ else
 end if;
 end//
 
--- Step 53 of 63: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 55 of 65: a check on slipway.owner: email is none of "N/A" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3652,7 +3825,7 @@ else
 end if;
 end//
 
--- Step 54 of 63: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 56 of 65: a check on slipway.payment: method is one of "bank", "card", "cash" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3670,7 +3843,7 @@ else
 end if;
 end//
 
--- Step 55 of 63: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
+-- Step 57 of 65: a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8" (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3688,7 +3861,7 @@ else
 end if;
 end//
 
--- Step 56 of 63: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
+-- Step 58 of 65: a check on slipway.berth_lease: starts_on is not after ends_on (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3706,7 +3879,7 @@ else
 end if;
 end//
 
--- Step 57 of 63: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 59 of 65: a check on slipway.boat: length_m is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3724,7 +3897,7 @@ else
 end if;
 end//
 
--- Step 58 of 63: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 60 of 65: a check on slipway.job: price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3742,7 +3915,7 @@ else
 end if;
 end//
 
--- Step 59 of 63: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 61 of 65: a check on slipway.job_part: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3760,7 +3933,7 @@ else
 end if;
 end//
 
--- Step 60 of 63: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 62 of 65: a check on slipway.timesheet: hours is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3778,7 +3951,7 @@ else
 end if;
 end//
 
--- Step 61 of 63: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 63 of 65: a check on slipway_stores.part: unit_price is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3796,7 +3969,7 @@ else
 end if;
 end//
 
--- Step 62 of 63: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
+-- Step 64 of 65: a check on slipway_stores.stock_move: quantity is not below zero (copies while writers wait, blocks writers; rewrites the table).
 begin not atomic
 if (
   select count(*)
@@ -3814,7 +3987,7 @@ else
 end if;
 end//
 
--- Step 63 of 63: without the index ix_owner_name of slipway.owner (builds beside the work, blocks others for a moment; builds an index).
+-- Step 65 of 65: without the index ix_owner_name of slipway.owner (builds beside the work, blocks others for a moment; builds an index).
 begin not atomic
 if (
   select count(*) from (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'owner' and cast(index_name as binary) = cast('ix_owner_name' as binary) limit 1) as present
@@ -3829,6 +4002,12 @@ end if;
 end//
 
 -- Checks after.
+if (
+  select count(*) from information_schema.tables where table_schema = 'slipway' and table_name = 'mooring_note' and engine <> 'InnoDB'
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: slipway.mooring_note not kept by InnoDB.';
+end if//
+
 if (
   select count(*)
   from (select 1) as wanted
@@ -4082,6 +4261,16 @@ if (
   union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'job_part' and level = 'Table' and cast(constraint_name as binary) = cast('fk_job_part_part' as binary))
 ) > 0 then
   signal sqlstate '45000' set message_text = 'The steps are done: constraint fk_job_part_part missing on slipway.job_part, or not validated.';
+end if//
+
+if (
+  select count(*)
+  from (select 1) as wanted
+  where not exists (select 1 from information_schema.statistics where table_schema = 'slipway' and table_name = 'mooring_note' and non_unique = 0 and cast(index_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.key_column_usage where table_schema = 'slipway' and table_name = 'mooring_note' and referenced_table_name is not null and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary)
+  union all select 1 from information_schema.check_constraints where constraint_schema = 'slipway' and table_name = 'mooring_note' and level = 'Table' and cast(constraint_name as binary) = cast('fk_mooring_note_boat' as binary))
+) > 0 then
+  signal sqlstate '45000' set message_text = 'The steps are done: constraint fk_mooring_note_boat missing on slipway.mooring_note, or not validated.';
 end if//
 
 if (

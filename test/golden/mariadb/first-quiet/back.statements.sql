@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 66 steps.
+-- Pawl: golden. Back, statements only: 68 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -151,6 +151,11 @@ alter table `slipway`.`timesheet`
   drop constraint `fk_timesheet_worker`,
   algorithm=instant, lock=none;
 
+-- drop the constraint fk_mooring_note_boat of slipway.mooring_note
+alter table `slipway`.`mooring_note`
+  drop constraint `fk_mooring_note_boat`,
+  algorithm=instant, lock=none;
+
 -- drop the constraint fk_job_part_part of slipway.job_part
 alter table `slipway`.`job_part`
   drop constraint `fk_job_part_part`,
@@ -290,6 +295,11 @@ alter table `slipway`.`crane`
 -- drop the column timesheet_id of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop column `timesheet_id`,
+  algorithm=copy, lock=shared;
+
+-- slipway.mooring_note kept by MyISAM instead of InnoDB
+alter table `slipway`.`mooring_note`
+  engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_8 put back into slipway.owner

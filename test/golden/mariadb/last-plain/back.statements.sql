@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 59 steps.
+-- Pawl: golden. Back, statements only: 61 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -128,6 +128,11 @@ alter table `slipway`.`timesheet`
 -- drop the constraint fk_timesheet_worker of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop constraint `fk_timesheet_worker`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint fk_mooring_note_boat of slipway.mooring_note
+alter table `slipway`.`mooring_note`
+  drop constraint `fk_mooring_note_boat`,
   algorithm=instant, lock=none;
 
 -- drop the constraint fk_job_part_part of slipway.job_part
@@ -268,6 +273,11 @@ alter table `slipway`.`job`
 -- crane_id of slipway.crane as tinyint(4) instead of bigint(20)
 alter table `slipway`.`crane`
   modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- slipway.mooring_note kept by MyISAM instead of InnoDB
+alter table `slipway`.`mooring_note`
+  engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_6 put back into slipway.owner

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 59 steps.
+-- Pawl: golden. Forward, statements only: 61 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -115,6 +115,11 @@ join `slipway`.`pawl_kept_golden_6_now` as kept on child.`owner_id` = kept.`owne
 set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
+
+-- slipway.mooring_note kept by InnoDB instead of MyISAM
+alter table `slipway`.`mooring_note`
+  engine = InnoDB,
+  algorithm=copy, lock=shared;
 
 -- crane_id of slipway.crane as bigint(20) instead of tinyint(4)
 alter table `slipway`.`crane`
@@ -503,6 +508,43 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`)
+    on delete cascade on update cascade,
+  algorithm=instant, lock=none;
+
+-- the reference from slipway.mooring_note to slipway.boat
+alter table `slipway`.`mooring_note`
+  rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+  algorithm=instant, lock=none;
+alter table `slipway`.`mooring_note`
+  rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+  algorithm=instant, lock=none;
+set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+  add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
+    on delete cascade on update cascade,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`boat`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`mooring_note` as child
+  where child.`boat_id` is not null
+      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`);
+  if orphans > 0 then
+    alter table `slipway`.`mooring_note`
+      drop foreign key `pawl_new_fk_mooring_note_boat`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+  drop foreign key `pawl_new_fk_mooring_note_boat`,
+  add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
     on delete cascade on update cascade,
   algorithm=instant, lock=none;
 

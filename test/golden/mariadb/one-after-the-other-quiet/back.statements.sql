@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 60 steps.
+-- Pawl: golden. Back, statements only: 63 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -57,6 +57,11 @@ alter table `slipway`.`payment`
   drop constraint `ck_payment_method`,
   algorithm=instant, lock=none;
 
+-- drop the constraint ck_owner_email of slipway.owner
+alter table `slipway`.`owner`
+  drop constraint `ck_owner_email`,
+  algorithm=instant, lock=none;
+
 -- drawing of slipway.plan_file may be empty
 alter table `slipway`.`plan_file`
   modify column `drawing` mediumblob DEFAULT NULL,
@@ -75,6 +80,11 @@ alter table `slipway`.`job`
 -- drop the constraint ck_job_job_state of slipway.job
 alter table `slipway`.`job`
   drop constraint `ck_job_job_state`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint ck_invoice_due_on of slipway.invoice
+alter table `slipway`.`invoice`
+  drop constraint `ck_invoice_due_on`,
   algorithm=instant, lock=none;
 
 -- celsius of slipway.sensor_reading may be empty
@@ -136,6 +146,11 @@ alter table `slipway`.`timesheet`
 -- drop the constraint fk_timesheet_worker of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop constraint `fk_timesheet_worker`,
+  algorithm=instant, lock=none;
+
+-- drop the constraint fk_mooring_note_boat of slipway.mooring_note
+alter table `slipway`.`mooring_note`
+  drop constraint `fk_mooring_note_boat`,
   algorithm=instant, lock=none;
 
 -- drop the constraint fk_job_part_part of slipway.job_part
@@ -253,19 +268,15 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
--- slip_id of slipway.inspection as int(11) instead of int(10) unsigned
-alter table `slipway`.`inspection`
-  modify column `slip_id` int(11) NOT NULL,
-  algorithm=copy, lock=shared;
-
--- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
 alter table `slipway`.`paint`
   modify column `name` varchar(40) NOT NULL,
+  modify column `paint_code` varchar(12) NOT NULL,
   algorithm=copy, lock=shared;
 
--- paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
-alter table `slipway`.`paint`
-  modify column `paint_code` varchar(12) NOT NULL,
+-- slip_id of slipway.slip as int(10) unsigned instead of int(11)
+alter table `slipway`.`slip`
+  modify column `slip_id` int(10) unsigned NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- price of slipway.job as double instead of decimal(18,3)
@@ -276,6 +287,11 @@ alter table `slipway`.`job`
 -- crane_id of slipway.crane as tinyint(4) instead of int(11)
 alter table `slipway`.`crane`
   modify column `crane_id` tinyint(4) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- slipway.mooring_note kept by MyISAM instead of InnoDB
+alter table `slipway`.`mooring_note`
+  engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_5 put back into slipway.owner

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 60 steps.
+-- Pawl: golden. Forward, statements only: 63 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -97,6 +97,11 @@ set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_5_now` to `slipway`.`pawl_kept_golden_5`;
 
+-- slipway.mooring_note kept by InnoDB instead of MyISAM
+alter table `slipway`.`mooring_note`
+  engine = InnoDB,
+  algorithm=copy, lock=shared;
+
 -- crane_id of slipway.crane as int(11) instead of tinyint(4)
 alter table `slipway`.`crane`
   modify column `crane_id` int(11) NOT NULL AUTO_INCREMENT,
@@ -107,19 +112,15 @@ alter table `slipway`.`job`
   modify column `price` decimal(18,3) NOT NULL,
   algorithm=copy, lock=shared;
 
--- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+-- slip_id of slipway.slip as int(11) instead of int(10) unsigned
+alter table `slipway`.`slip`
+  modify column `slip_id` int(11) NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
 alter table `slipway`.`paint`
   modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
-  algorithm=copy, lock=shared;
-
--- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
-alter table `slipway`.`paint`
   modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
-  algorithm=copy, lock=shared;
-
--- slip_id of slipway.inspection as int(10) unsigned instead of int(11)
-alter table `slipway`.`inspection`
-  modify column `slip_id` int(10) unsigned NOT NULL,
   algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
@@ -455,6 +456,43 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`job_part`
     on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
+-- the reference from slipway.mooring_note to slipway.boat
+alter table `slipway`.`mooring_note`
+  rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+  algorithm=instant, lock=none;
+alter table `slipway`.`mooring_note`
+  rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+  algorithm=instant, lock=none;
+set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+  add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+set statement sql_notes = 0 for alter table `slipway`.`boat`
+  rename index if exists `pawl_none` to `pawl_none_`;
+delimiter //
+begin not atomic
+  declare orphans bigint;
+  set statement tmp_memory_table_size = 67108864, max_heap_table_size = 67108864 for
+  select count(*) into orphans
+  from `slipway`.`mooring_note` as child
+  where child.`boat_id` is not null
+      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`);
+  if orphans > 0 then
+    alter table `slipway`.`mooring_note`
+      drop foreign key `pawl_new_fk_mooring_note_boat`,
+      algorithm=instant, lock=none;
+    signal sqlstate '23000' set mysql_errno = 1452, message_text = 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added';
+  end if;
+end//
+delimiter ;
+set statement foreign_key_checks = 0 for alter table `slipway`.`mooring_note`
+  drop foreign key `pawl_new_fk_mooring_note_boat`,
+  add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
+    on delete no action on update no action,
+  algorithm=instant, lock=none;
+
 -- the reference from slipway.timesheet to slipway.worker
 set statement foreign_key_checks = 0 for alter table `slipway`.`timesheet`
   add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
@@ -590,7 +628,8 @@ set statement foreign_key_checks = 0 for alter table `slipway_stores`.`stock_mov
 -- the reference from slipway.day_rate to slipway.trade
 set statement foreign_key_checks = 0 for alter table `slipway`.`day_rate`
   add constraint `pawl_new_fk_day_rate_trade` foreign key (`trade_code`)
-    references `slipway`.`trade` (`trade_code`),
+    references `slipway`.`trade` (`trade_code`)
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`trade`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -613,7 +652,8 @@ delimiter ;
 set statement foreign_key_checks = 0 for alter table `slipway`.`day_rate`
   drop foreign key `pawl_new_fk_day_rate_trade`,
   add constraint `fk_day_rate_trade` foreign key (`trade_code`)
-    references `slipway`.`trade` (`trade_code`),
+    references `slipway`.`trade` (`trade_code`)
+    on delete cascade on update cascade,
   algorithm=instant, lock=none;
 
 -- the reference from slipway.trade to slipway.day_rate
@@ -626,7 +666,7 @@ alter table `slipway`.`trade`
 set statement foreign_key_checks = 0 for alter table `slipway`.`trade`
   add constraint `pawl_new_fk_trade_day_rate` foreign key (`under_code`)
     references `slipway`.`day_rate` (`trade_code`)
-    on delete set null on update set null,
+    on delete no action on update no action,
   algorithm=instant, lock=none;
 set statement sql_notes = 0 for alter table `slipway`.`day_rate`
   rename index if exists `pawl_none` to `pawl_none_`;
@@ -650,7 +690,7 @@ set statement foreign_key_checks = 0 for alter table `slipway`.`trade`
   drop foreign key `pawl_new_fk_trade_day_rate`,
   add constraint `fk_trade_day_rate` foreign key (`under_code`)
     references `slipway`.`day_rate` (`trade_code`)
-    on delete set null on update set null,
+    on delete no action on update no action,
   algorithm=instant, lock=none;
 
 -- a check on slipway.job: started_on is not after ended_on; with 2 other steps in the same rebuild
@@ -684,6 +724,11 @@ alter table `slipway`.`sensor_reading`
   modify column `celsius` decimal(4,1) NOT NULL,
   algorithm=inplace, lock=none;
 
+-- a check on slipway.invoice: due_on is none of "0000-00-00"
+alter table `slipway`.`invoice`
+  add constraint `ck_invoice_due_on` check (`due_on` not in ('0000-00-00')),
+  algorithm=copy, lock=shared;
+
 -- a check on slipway.job: job_state is one of "billed", "done", "open", "planned"
 alter table `slipway`.`job`
   add constraint `ck_job_job_state` check (`job_state` in ('billed', 'done', 'open', 'planned')),
@@ -697,6 +742,11 @@ alter table `slipway`.`notice`
   algorithm=inplace, lock=none;
 
 -- drawing of slipway.plan_file never empty: in the rebuild above.
+
+-- a check on slipway.owner: email is none of "N/A"
+alter table `slipway`.`owner`
+  add constraint `ck_owner_email` check (`email` not in ('N/A')),
+  algorithm=copy, lock=shared;
 
 -- a check on slipway.payment: method is one of "bank", "card", "cash"
 alter table `slipway`.`payment`

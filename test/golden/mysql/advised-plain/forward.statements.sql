@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 50 steps.
+-- Pawl: golden. Forward, statements only: 52 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -59,6 +59,11 @@ join `slipway`.`pawl_kept_golden_3_now` as kept on child.`owner_id` = kept.`owne
 set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
+
+-- slipway.mooring_note kept by InnoDB instead of MyISAM
+alter table `slipway`.`mooring_note`
+  engine = InnoDB,
+  algorithm=copy, lock=shared;
 
 -- a surrogate column timesheet_id on slipway.timesheet that numbers every row
 alter table `slipway`.`timesheet`
@@ -336,6 +341,39 @@ alter table `slipway`.`job_part`
   drop foreign key `pawl_new_fk_job_part_part`,
   add constraint `fk_job_part_part` foreign key (`part_no`)
     references `slipway_stores`.`part` (`part_no`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
+-- the reference from slipway.mooring_note to slipway.boat
+alter table `slipway`.`mooring_note`
+  rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`mooring_note`
+  rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`mooring_note`
+  add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`),
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`boat` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`mooring_note` as child
+  where child.`boat_id` is not null
+      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606d6f6f72696e675f6e6f7465600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6d6f6f72696e675f6e6f74655f626f6174602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`mooring_note`
+  drop foreign key `pawl_new_fk_mooring_note_boat`,
+  add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`),
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 

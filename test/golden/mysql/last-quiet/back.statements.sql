@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 47 steps.
+-- Pawl: golden. Back, statements only: 49 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -99,6 +99,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the constraint fk_timesheet_worker of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop constraint `fk_timesheet_worker`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_mooring_note_boat of slipway.mooring_note
+alter table `slipway`.`mooring_note`
+  drop constraint `fk_mooring_note_boat`,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_job_part_part of slipway.job_part
@@ -219,6 +224,11 @@ alter table `slipway`.`job`
 -- crane_id of slipway.crane as tinyint instead of bigint
 alter table `slipway`.`crane`
   modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- slipway.mooring_note kept by MyISAM instead of InnoDB
+alter table `slipway`.`mooring_note`
+  engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_4 put back into slipway.owner

@@ -1,4 +1,4 @@
--- Pawl: golden. Back, statements only: 53 steps.
+-- Pawl: golden. Back, statements only: 55 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -51,6 +51,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the constraint ck_payment_method of slipway.payment
 alter table `slipway`.`payment`
   drop constraint `ck_payment_method`,
+  algorithm=instant;
+
+-- drop the constraint ck_owner_email of slipway.owner
+alter table `slipway`.`owner`
+  drop constraint `ck_owner_email`,
   algorithm=instant;
 
 -- holds_part_no of slipway_stores.shelf may be empty
@@ -107,6 +112,11 @@ alter table `slipway_stores`.`shelf`
 -- drop the constraint fk_timesheet_worker of slipway.timesheet
 alter table `slipway`.`timesheet`
   drop constraint `fk_timesheet_worker`,
+  algorithm=inplace, lock=none;
+
+-- drop the constraint fk_mooring_note_boat of slipway.mooring_note
+alter table `slipway`.`mooring_note`
+  drop constraint `fk_mooring_note_boat`,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_job_part_part of slipway.job_part
@@ -223,19 +233,15 @@ alter table `slipway`.`berth_lease`
   drop primary key,
   algorithm=copy, lock=shared;
 
--- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
+-- slip_id of slipway.inspection as int instead of int unsigned
+alter table `slipway`.`inspection`
+  modify column `slip_id` int NOT NULL,
+  algorithm=copy, lock=shared;
+
+-- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
 alter table `slipway`.`paint`
   modify column `name` varchar(40) NOT NULL,
-  algorithm=copy, lock=shared;
-
--- paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
-alter table `slipway`.`paint`
   modify column `paint_code` varchar(12) NOT NULL,
-  algorithm=copy, lock=shared;
-
--- slip_id of slipway.slip as int unsigned instead of int
-alter table `slipway`.`slip`
-  modify column `slip_id` int unsigned NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- price of slipway.job as double instead of decimal(18,4)
@@ -246,6 +252,11 @@ alter table `slipway`.`job`
 -- crane_id of slipway.crane as tinyint instead of int
 alter table `slipway`.`crane`
   modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+  algorithm=copy, lock=shared;
+
+-- slipway.mooring_note kept by MyISAM instead of InnoDB
+alter table `slipway`.`mooring_note`
+  engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_6 put back into slipway.owner

@@ -1,4 +1,4 @@
--- Pawl: golden. Forward, statements only: 53 steps.
+-- Pawl: golden. Forward, statements only: 55 steps.
 -- For harbour, written 2026-11-26T00:00:00.000Z.
 -- Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.
 set names utf8mb4;
@@ -137,6 +137,11 @@ set child.`email` = null;
 commit;
 rename table `slipway`.`pawl_kept_golden_6_now` to `slipway`.`pawl_kept_golden_6`;
 
+-- slipway.mooring_note kept by InnoDB instead of MyISAM
+alter table `slipway`.`mooring_note`
+  engine = InnoDB,
+  algorithm=copy, lock=shared;
+
 -- crane_id of slipway.crane as int instead of tinyint
 alter table `slipway`.`crane`
   modify column `crane_id` int NOT NULL AUTO_INCREMENT,
@@ -147,19 +152,15 @@ alter table `slipway`.`job`
   modify column `price` decimal(18,4) NOT NULL,
   algorithm=copy, lock=shared;
 
--- slip_id of slipway.slip as int instead of int unsigned
-alter table `slipway`.`slip`
-  modify column `slip_id` int NOT NULL AUTO_INCREMENT,
-  algorithm=copy, lock=shared;
-
--- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
+-- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci; name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
 alter table `slipway`.`paint`
   modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
   algorithm=copy, lock=shared;
 
--- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
-alter table `slipway`.`paint`
-  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+-- slip_id of slipway.inspection as int unsigned instead of int
+alter table `slipway`.`inspection`
+  modify column `slip_id` int unsigned NOT NULL,
   algorithm=copy, lock=shared;
 
 -- lease_no as the primary key of slipway.berth_lease
@@ -463,6 +464,41 @@ alter table `slipway`.`job_part`
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
+-- the reference from slipway.mooring_note to slipway.boat
+alter table `slipway`.`mooring_note`
+  rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+  algorithm=inplace, lock=none;
+alter table `slipway`.`mooring_note`
+  rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 0;
+alter table `slipway`.`mooring_note`
+  add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
+    on delete cascade on update cascade,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+alter table `slipway`.`boat` enable keys;
+set @pawl_orphans = (
+  select count(*)
+  from `slipway`.`mooring_note` as child
+  where child.`boat_id` is not null
+      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`)
+);
+set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606d6f6f72696e675f6e6f7465600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6d6f6f72696e675f6e6f74655f626f6174602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
+prepare pawl from @pawl_undo;
+execute pawl;
+deallocate prepare pawl;
+do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added', uuid()));
+set foreign_key_checks = 0;
+alter table `slipway`.`mooring_note`
+  drop foreign key `pawl_new_fk_mooring_note_boat`,
+  add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
+    references `slipway`.`boat` (`boat_id`)
+    on delete cascade on update cascade,
+  algorithm=inplace, lock=none;
+set foreign_key_checks = 1;
+
 -- the reference from slipway.timesheet to slipway.worker
 set foreign_key_checks = 0;
 alter table `slipway`.`timesheet`
@@ -592,6 +628,11 @@ alter table `slipway`.`notice`
 alter table `slipway_stores`.`shelf`
   modify column `holds_part_no` varchar(12) COLLATE utf8mb4_general_ci NOT NULL,
   algorithm=inplace, lock=none;
+
+-- a check on slipway.owner: email is none of "N/A"
+alter table `slipway`.`owner`
+  add constraint `ck_owner_email` check (`email` not in ('N/A')),
+  algorithm=copy, lock=shared;
 
 -- a check on slipway.payment: method is one of "bank", "card", "cash"
 alter table `slipway`.`payment`

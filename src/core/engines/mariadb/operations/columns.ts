@@ -5,7 +5,8 @@ import type { SetDefault } from '../../../operations/set-default';
 import type { DropNotNull, SetNotNull } from '../../../operations/set-not-null';
 import { DialectError } from '../../DialectError';
 import { hasCheck, isFilledByExpression } from '../column-text';
-import { literal, quote } from '../quote';
+import type { KeepBy } from '../../../operations/keep-by';
+import { encodingText, literal, quote } from '../quote';
 import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
 import type { Way } from '../variant';
@@ -109,3 +110,6 @@ function expression(value: Exclude<DefaultValue, { kind: 'none' }>): string {
       return '(uuid())';
   }
 }
+
+/** Every row is written anew; who writes waits meanwhile. */
+export const keepBy = asOne<KeepBy>('copies', ({ after }) => [`engine = ${encodingText(after.engine)}`]);

@@ -6,7 +6,17 @@ import type { Cost, Mode } from '../../../plan/cost';
 import { DialectError } from '../../DialectError';
 import { names } from '../names';
 import type { Stage } from '../../dialect';
-import { dropColumn, dropNotNull, numberItself, numberNoMore, numberRows, renameColumn, setDefault, setNotNull } from './columns';
+import {
+  dropColumn,
+  dropNotNull,
+  keepBy,
+  numberItself,
+  numberNoMore,
+  numberRows,
+  renameColumn,
+  setDefault,
+  setNotNull,
+} from './columns';
 import { addCheck, addForeignKey, changeConstraint, dropConstraint, rename } from './constraints';
 import { createIndex, dropIndex, renameIndex, renaming } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
@@ -44,7 +54,7 @@ const writings: Writings = {
   ...{ numberRows, dropColumn, numberItself, numberNoMore, addPrimaryKey, addUnique, replaceKey, restoreKey },
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, changeConstraint, dropConstraint, rename, renameColumn, renameSequence, renameTable },
-  ...{ setNotNull, dropNotNull, setDefault, retype },
+  ...{ setNotNull, dropNotNull, setDefault, retype, keepBy },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
   ...{ checkRows: never, uncheckRows: never, switchTrigger: never, switchReference: never, renameTrigger: never },
 };

@@ -22,9 +22,18 @@ import { retype } from './retyping';
 import { renameTable } from './tables';
 import { addParents, bringBack, dropKept, removeParents, setAside } from './repairs';
 import { renameSequence, renameTrigger, setDefault, switchReference, switchTrigger } from './switching';
-import { does, passes, type Writing } from './writing';
+import { DialectError } from '../../DialectError';
+import { does, moment, passes, type Writing } from './writing';
 
 type Writings = { readonly [Kind in Operation['kind']]: Writing<Extract<Operation, { kind: Kind }>> };
+
+/** What has no counterpart here: it is in no plan, as no table says how it is kept. */
+const never: Writing<Operation> = {
+  statements: ({ kind, table }) => {
+    throw new DialectError(`${kind} on ${table} is nothing that this server can do.`);
+  },
+  cost: () => moment,
+};
 
 const writings: Writings = {
   ...{ setAside, bringBack, dropKept, addParents, removeParents },
@@ -33,6 +42,7 @@ const writings: Writings = {
   ...{ createIndex, dropIndex, renameIndex },
   ...{ addForeignKey, addCheck, changeConstraint, checkRows, uncheckRows, dropConstraint, rename, renameColumn },
   ...{ setNotNull, dropNotNull, retype },
+  keepBy: never,
   ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
 };

@@ -312,6 +312,10 @@ for (const engine of enginesAtHand)
         if (!sample.some((operation) => 'sideTable' in operation))
           test(`${kind} ${i + 1}: what was there before the first run stays, by us and by the client`, () =>
             stays(live, sample, { engine, mode }));
+    for (const [kind, tried] of all)
+      for (const [i, sample] of tried.entries())
+        test(`${kind} ${i + 1}: bare statements come to the same, and their way back`, () =>
+          bare(live, sample, { engine, mode }));
     test.each(others)('$kind: another of that name stops it before anything, by us and by the client', (other) =>
       stops(live, other, { engine, mode }),
     );
@@ -457,6 +461,36 @@ async function stays(live: Live, sample: Sample, on: { readonly engine: EngineNa
       for (const back of carried.toReversed().flatMap(inverseOf)) await perform(session, back, on);
       await alike(first, `${says}, taken away by hand`);
     }
+  } finally {
+    await session.close();
+  }
+}
+
+/** As they go into a ticket: run once, in their client. */
+async function bare(live: Live, sample: Sample, on: { readonly engine: EngineName; readonly mode: Mode }): Promise<void> {
+  const session = await live.session();
+  try {
+    const first = await session.readCatalogue();
+    const rows = await rowsIn(session, live);
+    const carried: Operation[] = [];
+    let foretold = first;
+    for (const wanted of asDoneBy(sample, first)) {
+      if (wanted.kind === 'switchReference' && !traitsOf(first).switchesReferences) break;
+      if (wanted.kind === 'renameColumn' && wanted.from === 'tons' && !traitsOf(first).renamesCheckedColumns) break;
+      const operation = fitting(wanted, foretold);
+      carried.push(operation);
+      foretold = apply(operation, foretold);
+    }
+    if (carried.length === 0) return;
+    const { forward, back } = engineNamed(on.engine).dialect.statementScripts(planned(carried, first, on), {
+      ...{ title: 't', source: 's', madeAt: '' },
+    });
+    expect(await live.byClient(forward)).toBe('');
+    const last = carried.at(-1) as Operation;
+    expect(drift(foretold, await session.readCatalogue(), last)).toEqual([]);
+    expect(await live.byClient(back)).toBe('');
+    expect(drift(first, await session.readCatalogue(), last)).toEqual([]);
+    expect(await rowsIn(session, live)).toEqual(rows);
   } finally {
     await session.close();
   }

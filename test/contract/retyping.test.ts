@@ -6,6 +6,8 @@ import { type FindingId, tableId } from '../../src/core/catalogue/identifiers';
 import { driftOf } from '../../src/core/catalogue/drift';
 import type { Catalogue } from '../../src/core/catalogue/model';
 import { factsOf } from '../../src/core/engines/facts';
+import { engineNamed } from '../../src/core/engines/index';
+import { applyAll } from '../../src/core/operations/index';
 import { type Mode, modes } from '../../src/core/plan/cost';
 import { planFor } from '../../src/core/plan/plan';
 import type { Proposal } from '../../src/core/remedies/index';
@@ -151,6 +153,33 @@ for (const engine of enginesAtHand)
         expect(typesOf(await session.readCatalogue(), ['lift', 'crane_no'])).toEqual(['bigint']);
         await expect(live.run('insert into yard.lift values (9, 9)')).rejects.toThrow();
       }));
+
+    test('all of it as a ticket takes it: several of one table together, and the way back', async () => {
+      const session = await live.session();
+      try {
+        const first = await session.readCatalogue();
+        const rows = await rowsOfAll(live);
+        const plan = planOf(first, mode, ...Object.values(wanted));
+        const { forward, back } = engineNamed(engine).dialect.statementScripts(plan, { title: 't', source: 's', madeAt: '' });
+        expect(await live.byClient(forward)).toBe('');
+        const tables = all.map((name) => tableId('yard', name));
+        expect(
+          driftOf(
+            applyAll(
+              plan.steps.map(({ operation }) => operation),
+              first,
+            ),
+            await session.readCatalogue(),
+            tables,
+          ),
+        ).toEqual([]);
+        expect(await live.byClient(back)).toBe('');
+        expect(driftOf(first, await session.readCatalogue(), tables)).toEqual([]);
+        expect(await rowsOfAll(live)).toEqual(rows);
+      } finally {
+        await session.close();
+      }
+    });
 
     test('where a value does not fit nothing is changed', async () => {
       const session = await live.session();

@@ -10,7 +10,7 @@ interface Reached {
 /** Runs a script by the server's own client, as people are told to; what went wrong, empty when nothing did. */
 export function byMariadbClient(server: Reached, script: string): string {
   const stops = server.details().server === 'mysql' ? [] : ['--abort-source-on-error'];
-  const { status, stderr } = byClient(server, ['--binary-mode', ...stops], script);
+  const { status, stderr } = byClient(server, ['--binary-mode', ...stops, '--database=home'], script);
   return status === 0 ? '' : stderr.toString() || `it ended with ${status}`;
 }
 

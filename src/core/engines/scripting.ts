@@ -39,8 +39,15 @@ export interface Scripting extends Pick<Dialect, 'stages' | 'check'> {
   readonly forgets: (table: TableId) => string;
   /** What a script of bare statements says of itself. */
   readonly statementHead: (plan: Plan) => readonly string[];
+  /** Bare statements with what they do, where they are not simply those of the stages. */
+  readonly blocks?: (operations: readonly Operation[], plan: Plan) => readonly BareBlock[] | null;
   /** A stage of one, as it runs when nothing was interrupted before. */
   readonly bare: (stage: Stage, plan: Plan) => readonly string[];
+}
+
+export interface BareBlock {
+  readonly words: readonly string[];
+  readonly statements: readonly string[];
 }
 
 export interface StageScript {
@@ -109,6 +116,13 @@ function bare(by: Scripting, plan: Plan, heading: Heading): StatementScripts {
       ...by.statementHead(plan),
       '',
     ];
+    const blocks = by.blocks?.(operations, plan);
+    if (blocks) {
+      const text = blocks.map(({ words, statements }) =>
+        [...words.map((line) => `${by.comment(line)}\n`), ...statements].join(''),
+      );
+      return `${head.join('\n')}\n${text.join('\n')}`;
+    }
     const written = operations.map((operation) => {
       const stages = by.stages(operation, plan.mode).filter(({ role }) => role === undefined);
       const above = operation.carried ? ': in the rebuild above.' : '';

@@ -5,7 +5,7 @@ import type { Stage } from '../dialect';
 import { literal } from './quote';
 import { indent, type Client, settingsWith } from './scripts';
 
-export const blocks: Omit<Client, 'stages' | 'check' | 'run'> = {
+export const blocks: Omit<Client, 'stages' | 'check' | 'run' | 'variant' | 'reserved'> = {
   settings: settingsWith('check_constraint_checks = 1'),
   opens: ['delimiter //'],
   closes: ['delimiter ;'],

@@ -10,7 +10,7 @@ import { actionProof, proof, whyNotTried } from './proofs';
 import { makesRecord, type Client, scriptsFor } from './scripts';
 import type { Variant } from './variant';
 
-export function dialectFor(variant: Variant, client: Omit<Client, 'stages' | 'check'> & Printing): Dialect {
+export function dialectFor(variant: Variant, client: Omit<Client, 'stages' | 'check' | 'variant'> & Printing): Dialect {
   const { servesToo, ...spelling } = spellingFor(variant);
   const check = (asked: Check): string => writeCheck(asked, variant);
   return {
@@ -24,6 +24,6 @@ export function dialectFor(variant: Variant, client: Omit<Client, 'stages' | 'ch
     allAtOnce: null,
     actionProof,
     questions: printedFor(variant, client),
-    ...scriptsFor({ ...client, stages: spelling.stages, check }),
+    ...scriptsFor({ ...client, variant, stages: spelling.stages, check }),
   };
 }

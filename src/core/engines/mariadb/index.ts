@@ -14,5 +14,5 @@ export const mariadb: Engine = {
   grammar: 'MariaSQL',
   client: { name: 'mariadb', runs: run, asks },
   questions: questionsOf('mariadb', variant),
-  dialect: dialectFor(variant, { ...blocks, run: run('FILE'), engine: 'mariadb', asks }),
+  dialect: dialectFor(variant, { ...blocks, reserved: facts.names.reserved, run: run('FILE'), engine: 'mariadb', asks }),
 };

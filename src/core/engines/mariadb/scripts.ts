@@ -7,10 +7,15 @@ import type { Entry, NotThereBefore } from '../../plan/record';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Dialect, Stage } from '../dialect';
 import { scriptsBy } from '../scripting';
+import { byItself } from '../../operations/index';
+import { bareBlocks, withoutQuotes } from './bare';
+import { spelt } from './operations/writing';
 import { comment, literal, note, quote, quoteTable } from './quote';
+import type { Variant } from './variant';
 
 /** How a server of the family is told what hangs on something, by its own client. */
 export interface Client extends Pick<Dialect, 'stages' | 'check'> {
+  readonly variant: Variant;
   /** How a file is run. */
   readonly run: string;
   /** What the meaning of all that follows hangs on. */
@@ -24,6 +29,8 @@ export interface Client extends Pick<Dialect, 'stages' | 'check'> {
   stage(stage: Stage, query: string, says: Says | null): string;
   /** A statement that hangs on nothing. */
   plainly(statement: string): string;
+  /** Words that only quotes make a name of. */
+  readonly reserved: ReadonlySet<string>;
   /** A statement of those that are only to be read. */
   bare(statement: string): string;
 }
@@ -79,6 +86,15 @@ export function scriptsFor(by: Client): Pick<Dialect, 'scripts' | 'statementScri
       comment('Every ALTER TABLE commits by itself. Nothing in it looks at the rows, or at what is done already.'),
       settings,
     ],
+    blocks: (operations, { mode }) =>
+      mode === 'quiet'
+        ? null
+        : bareBlocks(operations.map(byItself)).map(({ words, statements }) => ({
+            words,
+            statements: statements
+              .flatMap((statement) => spelt(statement, by.variant))
+              .map((text) => by.bare(withoutQuotes(text, by.reserved))),
+          })),
     bare: ({ statements, alone }) =>
       (alone ? statements : ['start transaction', ...statements, 'commit']).map((statement) => by.bare(statement)),
   });

@@ -16,5 +16,5 @@ export const mysql: Engine = {
   grammar: 'MySQL',
   client: { name: 'mysql', runs: run, asks },
   questions: questionsOf('mysql', variant),
-  dialect: dialectFor(variant, { ...prepared, run: run('FILE'), engine: 'mysql', asks }),
+  dialect: dialectFor(variant, { ...prepared, reserved: facts.names.reserved, run: run('FILE'), engine: 'mysql', asks }),
 };

@@ -5,7 +5,7 @@ import { literal } from '../mariadb/quote';
 import { indent, type Client, settingsWith } from '../mariadb/scripts';
 import { executed, raised } from './variant';
 
-export const prepared: Omit<Client, 'stages' | 'check' | 'run'> = {
+export const prepared: Omit<Client, 'stages' | 'check' | 'run' | 'variant' | 'reserved'> = {
   settings: [settingsWith(), "set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;"].join('\n'),
   opens: [],
   closes: [],

@@ -10,7 +10,7 @@ import { encodingText, literal, quote } from '../quote';
 import { onePart } from '../shown';
 import { todoOf } from '../../../operations/index';
 import type { Way } from '../variant';
-import { alone, alter, altering, asOne, cleansUp, type Writing } from './writing';
+import { alone, alter, altering, asOne, type Writing } from './writing';
 
 /** The whole definition is said again, with one thing changed: what is left out would be gone. */
 export const setNotNull = asOne<SetNotNull>(
@@ -82,7 +82,7 @@ export const renameColumn: Writing<RenameColumn> = {
     const { table, from, to } = operation;
     const todo = todoOf(operation);
     return [
-      cleansUp(alone({ opensAnew: table }, todo, 'changes the catalogue')),
+      alone({ opensAnew: table }, todo, 'changes the catalogue'),
       altering(table, 'changes references and names', [`rename column ${quote(from)} to ${quote(to)}`], todo),
     ];
   },

@@ -41,6 +41,7 @@ export const addForeignKey: Writing<AddForeignKey> = {
       alone({ unlooked: alter(table, references, `drop foreign key ${quote(moment)}`, referenceClause(key)) }, todo, references),
     ];
   },
+  bare: (key) => [alter(key.table, references, referenceClause(key))],
   cost: () => ({
     lock: 'NONE',
     way: 'added at once, then counted beside the work',
@@ -169,6 +170,12 @@ export const changeConstraint: Writing<ChangeConstraint> = {
       }),
       alone({ unlooked: alter(table, references, away, referenceClause(after)) }, todo, references),
     ];
+  },
+  bare: (operation) => {
+    const { table, before, after } = operation;
+    if (after.kind === 'unique') return changeConstraint.stages(operation, 'plain').flatMap(({ statements }) => statements);
+    // One that goes and one of its name that comes are two to the server.
+    return [alter(table, references, `drop foreign key ${quote(before.name)}`), alter(table, references, referenceClause(after))];
   },
   cost: ({ after }) => (after.kind === 'unique' ? 'builds an index' : references),
 };

@@ -137,10 +137,10 @@ function rebuildsOf(operation: Operation): readonly Altering[] {
   return ownStages(operation, 'plain').flatMap(({ statements }) => statements.filter(isRebuild));
 }
 
-type Altering = Extract<Statement, { readonly alter: TableId }>;
+type Altering = Extract<Statement, { readonly alter: TableId }> & { readonly way: Way };
 
 function isRebuild(statement: Statement): statement is Altering {
-  return typeof statement === 'object' && 'alter' in statement && rebuilding.includes(statement.way);
+  return typeof statement === 'object' && 'alter' in statement && statement.way !== null && rebuilding.includes(statement.way);
 }
 
 function carrying(stage: Written, also: readonly Operation[]): Written {
@@ -177,6 +177,17 @@ function copying(statement: Statement): Statement {
 export function bytesPassed(operation: Operation, cost: Cost, catalogue: Catalogue): number {
   const own = writingOf(operation).bytesPassed?.(operation, cost, catalogue) ?? null;
   return own ?? (findTable(catalogue, operation.table)?.bytes ?? 0) * passes[cost.work];
+}
+
+/** What carries an operation out as anybody would write it, with nobody else at work. */
+export function bareOf(operation: Operation): readonly Statement[] {
+  const writing = writingOf(operation);
+  if (writing.bare) return writing.bare(operation);
+  return writing
+    .stages(operation, 'plain')
+    .flatMap(({ statements, role, alone: isAlone }) =>
+      role ? [] : isAlone ? statements : ['start transaction', ...statements, 'commit'],
+    );
 }
 
 function writingOf(operation: Operation): Writing<Operation> {

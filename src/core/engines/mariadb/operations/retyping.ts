@@ -7,7 +7,7 @@ import type { AddForeignKey } from '../../../operations/add-foreign-key';
 import type { Retype, Retyped } from '../../../operations/retype';
 import { quote } from '../quote';
 import type { Way } from '../variant';
-import { addForeignKey } from './constraints';
+import { addForeignKey, referenceClause } from './constraints';
 import { known } from './columns';
 import { alone, alter, altering, passes, type Writing, type Written } from './writing';
 
@@ -34,6 +34,11 @@ export const retype: Writing<Retype> = {
       ...references.flatMap((key) => addForeignKey.stages(key, mode)),
     ];
   },
+  bare: ({ columns, references = [] }) => [
+    ...references.map(({ table, name }) => alter(table, forgets, `drop foreign key ${quote(name)}`)),
+    ...[...groupBy(columns, ({ table }) => table)].map(([table, own]) => alter(table, 'copies', ...own.map(modified))),
+    ...references.map((key) => alter(key.table, forgets, referenceClause(key))),
+  ],
   cost: ({ columns }) => wayOf(columns),
   bytesPassed: (operation, { work }, catalogue) => bytesOf(operation, catalogue) * passes[work],
 };
@@ -54,11 +59,12 @@ function shapes(table: TableId, columns: readonly Retyped[]): Extract<Check, { k
 
 function changing(table: TableId, columns: readonly Retyped[], references: readonly AddForeignKey[]): Written {
   const way = wayOf(columns);
-  const clauses = [
-    ...references.map(({ name }) => `drop foreign key ${quote(name)}`),
-    ...columns.map(({ column, definition }) => `modify column ${quote(column)} ${known(column, definition?.after)}`),
-  ];
+  const clauses = [...references.map(({ name }) => `drop foreign key ${quote(name)}`), ...columns.map(modified)];
   return alone(alter(table, way, ...clauses), shapes(table, columns), way);
+}
+
+function modified({ column, definition }: Retyped): string {
+  return `modify column ${quote(column)} ${known(column, definition?.after)}`;
 }
 
 function wayOf(columns: readonly Retyped[]): Way {

@@ -13,6 +13,8 @@ import type { CountedChange, Refusing, Told, Variant, Way } from '../variant';
 export interface Writing<O> {
   stages(operation: O, mode: 'plain' | 'quiet'): readonly Written[];
   cost(operation: O, mode: 'plain' | 'quiet'): Worth;
+  /** As anybody would write it, where its stages do more than that. */
+  bare?(operation: O): readonly Statement[];
   /** As of the dialect, where it is not so many times what the table holds. */
   bytesPassed?(operation: O, cost: Cost, catalogue: Catalogue): number | null;
 }
@@ -20,7 +22,8 @@ export interface Writing<O> {
 /** A statement as every server of the family takes it, or what each of them spells in its own way. */
 export type Statement =
   | string
-  | { readonly alter: TableId; readonly way: Way; readonly clauses: readonly Clause[] }
+  /** `way`: null where the server may choose. */
+  | { readonly alter: TableId; readonly way: Way | null; readonly clauses: readonly Clause[] }
   | { readonly unlooked: Statement }
   | { readonly keyless: Statement }
   | { readonly opensAnew: TableId }
@@ -41,14 +44,11 @@ export interface Written extends Omit<Stage, 'statements' | 'cost'> {
 
 export function spelt(statement: Statement, variant: Variant): readonly string[] {
   if (typeof statement === 'string') return [statement];
-  if ('alter' in statement)
-    return [
-      alterText(
-        statement.alter,
-        variant.ways[statement.way],
-        statement.clauses.map((clause) => clauseText(clause, variant)),
-      ),
-    ];
+  if ('alter' in statement) {
+    const { alter: table, way, clauses } = statement;
+    const told = way === null ? [] : [howOf(variant.ways[way])];
+    return [alterText(table, [...clauses.map((clause) => clauseText(clause, variant)), ...told])];
+  }
   if ('unlooked' in statement) return variant.unlooked(only(statement.unlooked, variant));
   if ('keyless' in statement) return variant.keyless(only(statement.keyless, variant));
   if ('opensAnew' in statement) return [variant.opensAnew(statement.opensAnew)];
@@ -60,8 +60,8 @@ function only(statement: Statement, variant: Variant): string {
   return spelt(statement, variant).join(';\n');
 }
 
-function alterText(table: TableId, told: Told, clauses: readonly string[]): string {
-  return [`alter table ${quoteTable(table)}`, [...clauses, howOf(told)].map((clause) => `  ${clause}`).join(',\n')].join('\n');
+function alterText(table: TableId, clauses: readonly string[]): string {
+  return [`alter table ${quoteTable(table)}`, clauses.map((clause) => `  ${clause}`).join(',\n')].join('\n');
 }
 
 // What it does by itself is not said: a server that is told RESTRICT while others work makes NO ACTION of it (10.11).

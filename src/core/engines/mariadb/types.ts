@@ -44,10 +44,16 @@ function widerThan(declaredType: string, widths: Readonly<Record<string, string>
 
 /** As a server of the family spells types: with the widths of whole numbers, or without. */
 export function typesBy(widths: Readonly<Record<string, string>>): TypeRules {
+  const numbering = `bigint${widths['bigint'] ?? ''}`;
+  const forForms: Readonly<Partial<Record<TypeFamily, Shape>>> = {
+    integer: shape(numbering, 'integer', { scale: 0 }),
+    date: shape('date', 'date'),
+    boolean: shape('tinyint(1)', 'boolean'),
+  };
   return {
-    ...shared,
-    numbering: `bigint${widths['bigint'] ?? ''}`,
+    ...{ ...shared, numbering },
     wider: ({ declaredType }) => widerThan(declaredType, widths),
+    typeFor: (form) => forForms[form] ?? null,
   };
 }
 
@@ -67,7 +73,7 @@ function inUnicode(column: Column): Shape | null {
   return { ...shapeOf(column), characterSet: 'utf8mb4', collation: wide };
 }
 
-const shared: Omit<TypeRules, 'numbering' | 'wider'> = {
+const shared: Omit<TypeRules, 'numbering' | 'wider' | 'typeFor'> = {
   // A text without a length, or a blob, is indexed by a part of it only.
   indexedBytes: ({ declaredType, length, characterSet }) => {
     const base = baseOf(declaredType);
@@ -92,11 +98,6 @@ const shared: Omit<TypeRules, 'numbering' | 'wider'> = {
   exact: (decimals) => shape(`decimal(18,${decimals})`, 'decimal', { precision: 18, scale: decimals }),
   // One that tells its zone ends in 2038 (manual, "TIMESTAMP").
   zoned: () => null,
-  typeFor: (form) => {
-    if (form === 'integer') return shape(`bigint`, 'integer', { scale: 0 });
-    if (form === 'date') return shape('date', 'date');
-    return form === 'boolean' ? shape('tinyint(1)', 'boolean') : null;
-  },
   inUnicode,
   refersAs,
   // A timestamp is kept in UTC and told in the session's zone, a datetime tells none (manual, "TIMESTAMP").

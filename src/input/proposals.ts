@@ -210,6 +210,7 @@ class RetypeShape extends ColumnsShape {
   @Equals('retype') kind!: 'retype';
   @IsIn(becomings) to!: RetypeProposal['to'];
   @IsOptional() @Parent() references?: ParentShape;
+  @IsOptional() @IsString() @MaxLength(200) was?: string;
   @IsOptional() @IsIn(forms) form?: NonNullable<RetypeProposal['form']>;
   @IsOptional() @Count() against?: number | null;
   @IsOptional() @Count() otherwise?: number | null;

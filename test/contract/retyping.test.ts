@@ -88,7 +88,7 @@ async function rowsOfAll(live: Live): Promise<readonly unknown[]> {
 }
 
 async function rowsOf(live: Live, table: string): Promise<unknown> {
-  const told = (await live.run(`select * from yard.${table} order by 1`)) as unknown;
+  const told = await live.run(`select * from yard.${table} order by 1`);
   return Array.isArray(told) ? told : (told as { readonly rows: unknown }).rows;
 }
 

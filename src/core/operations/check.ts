@@ -161,20 +161,15 @@ export function describeCheck(check: Check): string {
     case 'notAllowed':
       return `tables ${rightsInWords[check.right]}: among ${inShort(check.tables)}`;
     case 'keyMissing':
-      return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
     case 'keyIndexMissing':
-      return `index ${check.name} for the primary key of ${check.table} missing`;
     case 'constraintMissing':
-      return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
     case 'constraintValidated':
     case 'constraintPresent':
-      return `constraint ${check.name} on ${check.table} ${check.kind === 'constraintPresent' ? 'already there' : 'validated'}`;
     case 'constraintUnlike':
-      return `constraint ${check.name} on ${check.table} not as it is to be`;
     case 'constraintDiffers':
     case 'keyDiffers':
     case 'indexDiffers':
-      return `another ${differing(check)} than is to be made`;
+      return describeConstraint(check);
     case 'indexMissing':
     case 'indexPresent':
     case 'indexBroken':
@@ -190,24 +185,66 @@ export function describeCheck(check: Check): string {
       return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'triggerIs':
     case 'triggerMissing':
-      return describeTrigger(check);
     case 'sequenceMissing':
-      return `sequence ${check.sequence} missing`;
+      return describeTrigger(check);
     case 'nullable':
     case 'notNullable':
-      return `${check.table}.${check.column} ${check.kind === 'nullable' ? 'still allows null' : 'allows no null'}`;
+    case 'identityMissing':
+    case 'identityPresent':
+    case 'columnMissing':
+    case 'columnTaken':
+    case 'columnPresent':
+      return describeColumn(check);
     case 'tableMissing':
     case 'tablePresent':
       return `table ${check.table} ${check.kind === 'tableMissing' ? 'missing' : 'still there'}`;
     case 'notThereBefore':
       return `${check.table} does not say that it was there before: ${check.column}`;
+  }
+}
+
+type OfConstraint =
+  'keyMissing' | 'keyIndexMissing' | 'constraintMissing' | 'constraintValidated' | 'constraintPresent' | 'constraintUnlike';
+
+function describeConstraint(check: DefinitionCheck | Extract<Check, { kind: OfConstraint }>): string {
+  switch (check.kind) {
+    case 'keyMissing':
+      return `the primary key of ${check.table} is not ${check.columns.join(', ')}`;
+    case 'keyIndexMissing':
+      return `index ${check.name} for the primary key of ${check.table} missing`;
+    case 'constraintMissing':
+      return `constraint ${check.name} missing on ${check.table}${check.validated ? ', or not validated' : ''}`;
+    case 'constraintValidated':
+    case 'constraintPresent':
+      return `constraint ${check.name} on ${check.table} ${check.kind === 'constraintPresent' ? 'already there' : 'validated'}`;
+    case 'constraintUnlike':
+      return `constraint ${check.name} on ${check.table} not as it is to be`;
+    case 'constraintDiffers':
+    case 'keyDiffers':
+    case 'indexDiffers':
+      return `another ${differing(check)} than is to be made`;
+  }
+}
+
+type OfColumn =
+  'nullable' | 'notNullable' | 'identityMissing' | 'identityPresent' | 'columnMissing' | 'columnTaken' | 'columnPresent';
+
+function describeColumn({ kind, table, column }: Extract<Check, { kind: OfColumn }>): string {
+  const one = `${table}.${column}`;
+  switch (kind) {
+    case 'nullable':
+      return `${one} still allows null`;
+    case 'notNullable':
+      return `${one} allows no null`;
     case 'identityMissing':
+      return `column ${one} not numbered by itself`;
     case 'identityPresent':
-      return `column ${check.table}.${check.column} ${check.kind === 'identityMissing' ? 'not' : 'still'} numbered by itself`;
+      return `column ${one} still numbered by itself`;
     case 'columnMissing':
+      return `column ${one} missing`;
     case 'columnTaken':
     case 'columnPresent':
-      return `column ${check.table}.${check.column} ${check.kind === 'columnMissing' ? 'missing' : 'already there'}`;
+      return `column ${one} already there`;
   }
 }
 
@@ -226,7 +263,8 @@ function describeShapes({ columns, references = [] }: Extract<Check, { kind: 'sh
   return references.length === 0 ? some : `${some}, or not referred to by ${references.map(({ name }) => name).join(', ')}`;
 }
 
-function describeTrigger(check: Extract<Check, { kind: 'triggerIs' | 'triggerMissing' }>): string {
+function describeTrigger(check: Extract<Check, { kind: 'triggerIs' | 'triggerMissing' | 'sequenceMissing' }>): string {
+  if (check.kind === 'sequenceMissing') return `sequence ${check.sequence} missing`;
   if (check.kind === 'triggerMissing') return `trigger ${check.trigger} missing on ${check.table}`;
   return `trigger ${check.trigger} of ${check.table} still switched ${check.on ? 'on' : 'off'}`;
 }
@@ -328,14 +366,8 @@ function isShownOf(table: Table, check: Check): boolean {
         .every((c) => c.kind === 'primary key' && !c.prefix && c.name === check.name && sameColumns(c.columns, check.over));
     case 'indexDiffers': {
       const found = index(check.name);
-      return (
-        !found ||
-        (found.unique === check.unique &&
-          sameColumns(
-            found.columns.flatMap((c) => c ?? []),
-            check.over,
-          ))
-      );
+      const over = found?.columns.flatMap((c) => c ?? []) ?? [];
+      return !found || (found.unique === check.unique && sameColumns(over, check.over));
     }
     case 'indexMissing':
       return index(check.name)?.valid === true;
@@ -351,20 +383,33 @@ function isShownOf(table: Table, check: Check): boolean {
       return table.triggers.every(({ name, enabled }) => name !== check.trigger || enabled !== check.on);
     case 'triggerMissing':
       return table.triggers.some(({ name }) => name === check.trigger);
-    case 'nullable':
-      return column(check.column)?.nullable === false;
-    case 'notNullable':
-      return column(check.column)?.nullable === true;
     case 'keptOtherwise':
       return table.storage?.engine === check.engine;
+    default:
+      return (
+        'column' in check &&
+        isColumnShown(
+          table.columns.find(({ name }) => name === check.column),
+          check.kind,
+        )
+      );
+  }
+}
+
+function isColumnShown(column: Column | undefined, kind: Check['kind']): boolean {
+  switch (kind) {
+    case 'nullable':
+      return column?.nullable === false;
+    case 'notNullable':
+      return column?.nullable === true;
     case 'columnMissing':
-      return column(check.column) !== undefined;
+      return column !== undefined;
     case 'columnPresent':
-      return column(check.column) === undefined;
+      return column === undefined;
     case 'identityMissing':
-      return (column(check.column)?.identity ?? null) !== null;
+      return (column?.identity ?? null) !== null;
     case 'identityPresent':
-      return (column(check.column)?.identity ?? null) === null;
+      return (column?.identity ?? null) === null;
     default:
       return false;
   }

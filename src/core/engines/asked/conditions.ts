@@ -23,15 +23,11 @@ export interface Conditions {
   ) => string;
 }
 
-export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }: Spelling): Conditions {
-  const text = (name: string): string => asText(quote(name));
+export function conditionsBy(by: Spelling): Conditions {
+  const { quote, literal, asText, length, claims } = by;
   const listed = (values: readonly string[]): string => values.map(literal).join(', ');
 
-  const spokenOfCondition = (claim: Claim): string =>
-    [
-      ...columnsOfClaim(claim).map((name) => `${quote(name)} is not null`),
-      ...(claim.kind === 'ofForm' ? [claims.saysSomething(claim.column)] : []),
-    ].join(' and ');
+  const spokenOfCondition = (claim: Claim): string => spokenOf(claim, by);
 
   function brokenCondition(claim: Claim): string {
     switch (claim.kind) {
@@ -71,14 +67,11 @@ export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }:
       case 'notBlank':
         return claims.notBlank(claim.column);
       case 'oneOf':
-        return `${text(claim.column)} in (${listed(claim.values)})`;
+        return `${asText(quote(claim.column))} in (${listed(claim.values)})`;
       case 'noneOf':
-        return `${text(claim.column)} not in (${listed(claim.values)})`;
+        return `${asText(quote(claim.column))} not in (${listed(claim.values)})`;
       case 'between':
-        return [
-          ...(claim.least === null ? [] : [`${quote(claim.column)} >= ${bound(claim.least)}`]),
-          ...(claim.most === null ? [] : [`${quote(claim.column)} <= ${bound(claim.most)}`]),
-        ].join(' and ');
+        return rangeOf(quote(claim.column), claim);
       case 'noLonger':
         return `${length(claim.column)} <= ${whole(claim.characters)}`;
       case 'ofForm':
@@ -90,9 +83,13 @@ export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }:
     }
   }
 
+  return { spokenOfCondition, brokenCondition, keptCondition, orphanCondition: orphansBy(by) };
+}
+
+function orphansBy({ quote, literal, asText, rowsOf }: Spelling): Conditions['orphanCondition'] {
   const ofChild = (name: string): string => `child.${quote(name)}`;
 
-  function orphanCondition(
+  return function orphanCondition(
     { columns, parent, parentColumns, only }: FittedReference,
     values: readonly string[] | null = null,
     asKey = ofChild,
@@ -100,12 +97,24 @@ export function conditionsBy({ quote, literal, asText, rowsOf, length, claims }:
     const filled = columns.map((c) => `${ofChild(c)} is not null`).join(' and ');
     const matching = columns.map((c, i) => `parent.${quote(parentColumns[i] ?? '')} = ${asKey(c)}`).join(' and ');
     const some =
-      values === null ? '' : `\n    and ${columns.map((c) => `${asText(ofChild(c))} in (${listed(values)})`).join(' and ')}`;
+      values === null
+        ? ''
+        : `\n    and ${columns.map((c) => `${asText(ofChild(c))} in (${values.map(literal).join(', ')})`).join(' and ')}`;
     const parents = rowsOf(parent, only === 'parent' || only === 'both');
     return `${filled}${some}\n    and not exists (select 1 from ${parents} as parent where ${matching})`;
-  }
+  };
+}
 
-  return { spokenOfCondition, brokenCondition, keptCondition, orphanCondition };
+function spokenOf(claim: Claim, { quote, claims }: Spelling): string {
+  const filled = columnsOfClaim(claim).map((name) => `${quote(name)} is not null`);
+  return [...filled, ...(claim.kind === 'ofForm' ? [claims.saysSomething(claim.column)] : [])].join(' and ');
+}
+
+function rangeOf(value: string, { least, most }: Extract<Claim, { kind: 'between' }>): string {
+  return [
+    ...(least === null ? [] : [`${value} >= ${bound(least)}`]),
+    ...(most === null ? [] : [`${value} <= ${bound(most)}`]),
+  ].join(' and ');
 }
 
 function whole(count: number): string {

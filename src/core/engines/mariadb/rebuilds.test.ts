@@ -69,7 +69,7 @@ test('to be read, the statement stands once, and what it does too is said', () =
   const plan: Plan = { engine: 'mariadb', mode: 'plain', steps, back: [], before: [], after: [], problems: [] };
   const { forward } = dialect.statementScripts(plan, { title: 'Docket 1', source: 'port', madeAt: '2026-01-01' });
   expect(forward.match(/modify column/g)).toHaveLength(1);
-  expect(forward).toContain('-- area of port.berth never empty: in the rebuild above.');
+  expect(forward).toContain('-- area of port.berth never empty\nalter table port.berth');
 });
 
 test('each is undone by itself', () => {

@@ -96,7 +96,9 @@ export function scriptsFor(by: Client): Pick<Dialect, 'scripts' | 'statementScri
               .map((text) => by.bare(withoutQuotes(text, by.reserved))),
           })),
     bare: ({ statements, alone }) =>
-      (alone ? statements : ['start transaction', ...statements, 'commit']).map((statement) => by.bare(statement)),
+      (alone ? statements : ['start transaction', ...statements, 'commit']).map((statement) =>
+        by.bare(withoutQuotes(statement, by.reserved)),
+      ),
   });
 }
 

@@ -24,6 +24,8 @@ export interface RetypeProposal {
   readonly to: Becoming;
   /** What they refer to, where they become as that is. */
   readonly references?: ProposedParent;
+  /** The type that holds too little. */
+  readonly was?: string;
   /** Of texts, what they read as. */
   readonly form?: Form;
   /** Rows whose value the new type does not hold, and those that it would write otherwise; null when nobody has counted. */
@@ -57,7 +59,7 @@ export const retypeRemedy: Remedy<RetypeProposal> = {
     return repairs instanceof Refusal ? repairs : [...repairs, retyping(wanted)];
   },
 
-  holds: () => 'ask the rule',
+  holds: (proposal, { table, catalogue }) => hasBecome[proposal.to](proposal, table, catalogue),
 };
 
 /** The operation that brings columns to their shapes. */
@@ -152,6 +154,35 @@ function asKey(place: Place, parent: Table, key: Column, catalogue: Catalogue): 
   return withFamily(place, () => shapeOf(key), descendantsOf, catalogue).map((one) => ({ ...one, like }));
 }
 
+type HasBecome = (proposal: RetypeProposal, table: Table, catalogue: Catalogue) => boolean;
+
+/** Whether the catalogue shows that it is so. */
+const hasBecome: Readonly<Record<Becoming, HasBecome>> = {
+  wider({ columns, was }, table, catalogue) {
+    const { largest } = factsOf(catalogue).types;
+    const had = was === undefined ? null : largest({ declaredType: was });
+    return had !== null && every(columns, table, (column) => (largest(column) ?? 0) > had);
+  },
+  'as parent'({ columns, references }, table, catalogue) {
+    const parent = references && findTable(catalogue, tableId(references.schema, references.table));
+    return every(columns, table, (column, i) => {
+      const key = parent?.columns.find(({ name }) => name === references?.columns[i]);
+      return key !== undefined && isSo(column, shapeOf(key));
+    });
+  },
+  exact: ({ columns }, table) => every(columns, table, ({ family }) => family === 'decimal'),
+  zoned: ({ columns }, table, catalogue) => every(columns, table, (column) => factsOf(catalogue).types.zoneOf(column) === 'with'),
+  'in unicode': (_, table, catalogue) => table.columns.every((column) => factsOf(catalogue).types.inUnicode(column) === null),
+  form: ({ columns, form }, table) => every(columns, table, ({ family }) => family === form),
+};
+
+function every(columns: readonly string[], table: Table, holds: (column: Column, at: number) => boolean): boolean {
+  return columns.every((name, i) => {
+    const own = table.columns.find((column) => column.name === name);
+    return own !== undefined && holds(own, i);
+  });
+}
+
 type Shaping = (column: Column) => Shape | null;
 type Kin = (place: Place, catalogue: Catalogue) => readonly Place[];
 
@@ -205,13 +236,18 @@ function widerQuestion({ columns: [name = ''] }: RetypeProposal, { table, catalo
       answers: types.map((type, i) => ({
         id: type.declaredType,
         title: type.declaredType,
-        effect: `Up to ${(largest(type) ?? 0).toLocaleString('en-GB')}; ${fixedBytes(type)} bytes a row and in each index${with_}`,
+        effect: `Up to ${largestInWords(largest(type) ?? 0)}; ${fixedBytes(type)} bytes a row and in each index${with_}`,
         cost: 'rewrites the tables; can be undone while the numbers still fit',
         advised: i === 0,
         refused: null,
       })),
     },
   ];
+}
+
+// Beyond what a number here holds to the last digit.
+function largestInWords(most: number): string {
+  return Number.isSafeInteger(most) ? most.toLocaleString('en-GB') : `${Math.floor(most / 1e18)} × 10¹⁸`;
 }
 
 function sideQuestion({ columns, references }: RetypeProposal, { table, catalogue }: Ground): readonly Question[] {

@@ -42,7 +42,9 @@ export const exhaustingKey = defineRule<Facts, 'percent'>({
             limitedBy: range.by,
             fullOn: earlier ? fullOn({ last, before, most: range.most }, earlier.at, at) : null,
           },
-          proposal: range.widens ? { kind: 'retype', columns: [name], to: 'wider' } : byHand([name]),
+          proposal: range.widens
+            ? { kind: 'retype', columns: [name], to: 'wider', was: column?.declaredType ?? '' }
+            : byHand([name]),
         };
       }
     }

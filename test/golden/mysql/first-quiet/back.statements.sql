@@ -7,88 +7,88 @@ set session transaction isolation level read committed;
 set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;
 
 -- the index ix_owner_name of slipway.owner again
-alter table `slipway`.`owner`
-  drop key `ix_owner_name_phone`,
-  add KEY `ix_owner_name` (`name`),
-  add KEY `ix_owner_name_phone` (`name`,`phone`),
+alter table slipway.owner
+  drop key ix_owner_name_phone,
+  add KEY ix_owner_name (name),
+  add KEY ix_owner_name_phone (name,phone),
   algorithm=inplace, lock=none;
 
 -- drop the constraint ck_stock_move_quantity of slipway_stores.stock_move
-alter table `slipway_stores`.`stock_move`
-  drop constraint `ck_stock_move_quantity`,
+alter table slipway_stores.stock_move
+  drop constraint ck_stock_move_quantity,
   algorithm=instant;
 
 -- drop the constraint ck_part_unit_price of slipway_stores.part
-alter table `slipway_stores`.`part`
-  drop constraint `ck_part_unit_price`,
+alter table slipway_stores.part
+  drop constraint ck_part_unit_price,
   algorithm=instant;
 
 -- drop the constraint ck_timesheet_hours of slipway.timesheet
-alter table `slipway`.`timesheet`
-  drop constraint `ck_timesheet_hours`,
+alter table slipway.timesheet
+  drop constraint ck_timesheet_hours,
   algorithm=instant;
 
 -- drop the constraint ck_job_part_quantity of slipway.job_part
-alter table `slipway`.`job_part`
-  drop constraint `ck_job_part_quantity`,
+alter table slipway.job_part
+  drop constraint ck_job_part_quantity,
   algorithm=instant;
 
 -- drop the constraint ck_boat_length_m of slipway.boat
-alter table `slipway`.`boat`
-  drop constraint `ck_boat_length_m`,
+alter table slipway.boat
+  drop constraint ck_boat_length_m,
   algorithm=instant;
 
 -- drop the constraint ck_berth_lease_starts_on_ends_on of slipway.berth_lease
-alter table `slipway`.`berth_lease`
-  drop constraint `ck_berth_lease_starts_on_ends_on`,
+alter table slipway.berth_lease
+  drop constraint ck_berth_lease_starts_on_ends_on,
   algorithm=instant;
 
 -- drop the constraint ck_shelf_aisle of slipway_stores.shelf
-alter table `slipway_stores`.`shelf`
-  drop constraint `ck_shelf_aisle`,
+alter table slipway_stores.shelf
+  drop constraint ck_shelf_aisle,
   algorithm=instant;
 
 -- drop the constraint ck_payment_method of slipway.payment
-alter table `slipway`.`payment`
-  drop constraint `ck_payment_method`,
+alter table slipway.payment
+  drop constraint ck_payment_method,
   algorithm=instant;
 
 -- drop the constraint ck_owner_email of slipway.owner
-alter table `slipway`.`owner`
-  drop constraint `ck_owner_email`,
+alter table slipway.owner
+  drop constraint ck_owner_email,
   algorithm=instant;
 
 -- holds_part_no of slipway_stores.shelf may be empty
-alter table `slipway_stores`.`shelf`
-  modify column `holds_part_no` varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
+alter table slipway_stores.shelf
+  modify column holds_part_no varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- body of slipway.notice may be empty
-alter table `slipway`.`notice`
-  modify column `body` mediumtext COLLATE utf8mb4_general_ci,
+alter table slipway.notice
+  modify column body mediumtext COLLATE utf8mb4_general_ci,
   algorithm=inplace, lock=none;
 
 -- drop the constraint ck_job_job_state of slipway.job
-alter table `slipway`.`job`
-  drop constraint `ck_job_job_state`,
+alter table slipway.job
+  drop constraint ck_job_job_state,
   algorithm=instant;
 
 -- celsius of slipway.sensor_reading may be empty
-alter table `slipway`.`sensor_reading`
-  modify column `celsius` decimal(4,1) DEFAULT NULL,
+alter table slipway.sensor_reading
+  modify column celsius decimal(4,1) DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- worker_id of slipway.job may be empty
-alter table `slipway`.`job`
-  modify column `worker_id` int unsigned DEFAULT NULL,
+alter table slipway.job
+  modify column worker_id int unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- launched_on of slipway.boat may be empty; with 3 other steps in the same rebuild
-alter table `slipway`.`boat`
-  modify column `launched_on` date DEFAULT NULL,
-  modify column `length_m` decimal(6,2) DEFAULT NULL,
-  modify column `paint_code` varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
-  modify column `owner_id` int unsigned DEFAULT NULL,
+alter table slipway.boat
+  modify column launched_on date DEFAULT NULL,
+  modify column length_m decimal(6,2) DEFAULT NULL,
+  modify column paint_code varchar(12) COLLATE utf8mb4_general_ci DEFAULT NULL,
+  modify column owner_id int unsigned DEFAULT NULL,
   algorithm=inplace, lock=none;
 
 -- length_m of slipway.boat may be empty: in the rebuild above.
@@ -98,118 +98,118 @@ alter table `slipway`.`boat`
 -- owner_id of slipway.boat may be empty: in the rebuild above.
 
 -- drop the constraint ck_job_started_on_ended_on of slipway.job
-alter table `slipway`.`job`
-  drop constraint `ck_job_started_on_ended_on`,
+alter table slipway.job
+  drop constraint ck_job_started_on_ended_on,
   algorithm=instant;
 
 -- drop the constraint fk_stock_move_part of slipway_stores.stock_move
-alter table `slipway_stores`.`stock_move`
-  drop constraint `fk_stock_move_part`,
+alter table slipway_stores.stock_move
+  drop constraint fk_stock_move_part,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_shelf_part of slipway_stores.shelf
-alter table `slipway_stores`.`shelf`
-  drop constraint `fk_shelf_part`,
+alter table slipway_stores.shelf
+  drop constraint fk_shelf_part,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_timesheet_worker of slipway.timesheet
-alter table `slipway`.`timesheet`
-  drop constraint `fk_timesheet_worker`,
+alter table slipway.timesheet
+  drop constraint fk_timesheet_worker,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_mooring_note_boat of slipway.mooring_note
-alter table `slipway`.`mooring_note`
-  drop constraint `fk_mooring_note_boat`,
+alter table slipway.mooring_note
+  drop constraint fk_mooring_note_boat,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_job_part_part of slipway.job_part
-alter table `slipway`.`job_part`
-  drop constraint `fk_job_part_part`,
+alter table slipway.job_part
+  drop constraint fk_job_part_part,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_job_worker of slipway.job
-alter table `slipway`.`job`
-  drop constraint `fk_job_worker`,
+alter table slipway.job
+  drop constraint fk_job_worker,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_inspection_slip of slipway.inspection
-alter table `slipway`.`inspection`
-  drop constraint `fk_inspection_slip`,
+alter table slipway.inspection
+  drop constraint fk_inspection_slip,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_boat_paint of slipway.boat
-alter table `slipway`.`boat`
-  drop constraint `fk_boat_paint`,
+alter table slipway.boat
+  drop constraint fk_boat_paint,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_boat_owner of slipway.boat
-alter table `slipway`.`boat`
-  drop constraint `fk_boat_owner`,
+alter table slipway.boat
+  drop constraint fk_boat_owner,
   algorithm=inplace, lock=none;
 
 -- drop the constraint fk_berth_lease_slip of slipway.berth_lease
-alter table `slipway`.`berth_lease`
-  drop constraint `fk_berth_lease_slip`,
+alter table slipway.berth_lease
+  drop constraint fk_berth_lease_slip,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_shelf_holds_part_no of slipway_stores.shelf
-alter table `slipway_stores`.`shelf`
-  drop key `ix_shelf_holds_part_no`,
+alter table slipway_stores.shelf
+  drop key ix_shelf_holds_part_no,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_timesheet_worker_id of slipway.timesheet
-alter table `slipway`.`timesheet`
-  drop key `ix_timesheet_worker_id`,
+alter table slipway.timesheet
+  drop key ix_timesheet_worker_id,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_boat_paint_code of slipway.boat
-alter table `slipway`.`boat`
-  drop key `ix_boat_paint_code`,
+alter table slipway.boat
+  drop key ix_boat_paint_code,
   algorithm=inplace, lock=none;
 
 -- drop the index ix_berth_lease_slip_no of slipway.berth_lease
-alter table `slipway`.`berth_lease`
-  drop key `ix_berth_lease_slip_no`,
+alter table slipway.berth_lease
+  drop key ix_berth_lease_slip_no,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway_stores.supplier
-alter table `slipway_stores`.`supplier`
-  drop key `uq_name`,
+alter table slipway_stores.supplier
+  drop key uq_name,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway_stores.part
-alter table `slipway_stores`.`part`
-  drop key `uq_name`,
+alter table slipway_stores.part
+  drop key uq_name,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway.paint
-alter table `slipway`.`paint`
-  drop key `uq_name`,
+alter table slipway.paint
+  drop key uq_name,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway.owner
-alter table `slipway`.`owner`
-  drop key `uq_name`,
+alter table slipway.owner
+  drop key uq_name,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_name of slipway.crane
-alter table `slipway`.`crane`
-  drop key `uq_name`,
+alter table slipway.crane
+  drop key uq_name,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_hull_no of slipway.boat
-alter table `slipway`.`boat`
-  drop key `uq_hull_no`,
+alter table slipway.boat
+  drop key uq_hull_no,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_email of slipway.owner
-alter table `slipway`.`owner`
-  drop key `uq_email`,
+alter table slipway.owner
+  drop key uq_email,
   algorithm=inplace, lock=none;
 
 -- drop the constraint uq_badge_no of slipway.worker
-alter table `slipway`.`worker`
-  drop key `uq_badge_no`,
+alter table slipway.worker
+  drop key uq_badge_no,
   algorithm=inplace, lock=none;
 
 -- drop the constraint PRIMARY of slipway.berth_lease
@@ -222,29 +222,29 @@ set @pawl_keys = ifnull(@pawl_keys, 'do 0');
 prepare pawl from @pawl_keys;
 execute pawl;
 deallocate prepare pawl;
-alter table `slipway`.`berth_lease`
+alter table slipway.berth_lease
   drop primary key,
   algorithm=copy, lock=shared;
 
 -- slip_id of slipway.inspection as int instead of int unsigned
-alter table `slipway`.`inspection`
-  modify column `slip_id` int NOT NULL,
+alter table slipway.inspection
+  modify column slip_id int NOT NULL,
   algorithm=copy, lock=shared;
 
 -- name of slipway.paint as varchar(40), compared by utf8mb3_general_ci instead of utf8mb4_general_ci; paint_code of slipway.paint as varchar(12), compared by utf8mb3_general_ci instead of utf8mb4_general_ci
-alter table `slipway`.`paint`
-  modify column `name` varchar(40) NOT NULL,
-  modify column `paint_code` varchar(12) NOT NULL,
+alter table slipway.paint
+  modify column name varchar(40) NOT NULL,
+  modify column paint_code varchar(12) NOT NULL,
   algorithm=copy, lock=shared;
 
 -- price of slipway.job as double instead of decimal(18,2)
-alter table `slipway`.`job`
-  modify column `price` double NOT NULL,
+alter table slipway.job
+  modify column price double NOT NULL,
   algorithm=copy, lock=shared;
 
 -- crane_id of slipway.crane as tinyint instead of int
-alter table `slipway`.`crane`
-  modify column `crane_id` tinyint NOT NULL AUTO_INCREMENT,
+alter table slipway.crane
+  modify column crane_id tinyint NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- drop the column timesheet_id of slipway.timesheet
@@ -257,65 +257,65 @@ set @pawl_keys = ifnull(@pawl_keys, 'do 0');
 prepare pawl from @pawl_keys;
 execute pawl;
 deallocate prepare pawl;
-alter table `slipway`.`timesheet`
-  drop column `timesheet_id`,
+alter table slipway.timesheet
+  drop column timesheet_id,
   algorithm=copy, lock=shared;
 
 -- slipway.mooring_note kept by MyISAM instead of InnoDB
-alter table `slipway`.`mooring_note`
+alter table slipway.mooring_note
   engine = MyISAM,
   algorithm=copy, lock=shared;
 
 -- what was kept in pawl_kept_golden_6 put back into slipway.owner
 start transaction;
-update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_6` as kept on child.`owner_id` = kept.`owner_id`
-set child.`email` = kept.`email`;
-delete from `slipway`.`pawl_kept_golden_6`;
+update slipway.owner as child
+join slipway.pawl_kept_golden_6 as kept on child.owner_id = kept.owner_id
+set child.email = kept.email;
+delete from slipway.pawl_kept_golden_6;
 commit;
-drop table `slipway`.`pawl_kept_golden_6`;
+drop table slipway.pawl_kept_golden_6;
 
 -- what was kept in pawl_kept_golden_5 put back into slipway.job
 start transaction;
-update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_5` as kept on child.`job_id` = kept.`job_id`
-set child.`price` = kept.`price`;
-delete from `slipway`.`pawl_kept_golden_5`;
+update slipway.job as child
+join slipway.pawl_kept_golden_5 as kept on child.job_id = kept.job_id
+set child.price = kept.price;
+delete from slipway.pawl_kept_golden_5;
 commit;
-drop table `slipway`.`pawl_kept_golden_5`;
+drop table slipway.pawl_kept_golden_5;
 
 -- what was kept in pawl_kept_golden_4 put back into slipway.job
 start transaction;
-update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_4` as kept on child.`job_id` = kept.`job_id`
-set child.`started_on` = kept.`started_on`;
-delete from `slipway`.`pawl_kept_golden_4`;
+update slipway.job as child
+join slipway.pawl_kept_golden_4 as kept on child.job_id = kept.job_id
+set child.started_on = kept.started_on;
+delete from slipway.pawl_kept_golden_4;
 commit;
-drop table `slipway`.`pawl_kept_golden_4`;
+drop table slipway.pawl_kept_golden_4;
 
 -- what was kept in pawl_kept_golden_3 put back into slipway.owner
 start transaction;
-insert into `slipway`.`owner` (`owner_id`, `name`, `email`, `phone`, `since`)
-select `owner_id`, `name`, `email`, `phone`, `since`
-from `slipway`.`pawl_kept_golden_3`;
-delete from `slipway`.`pawl_kept_golden_3`;
+insert into slipway.owner (owner_id, name, email, phone, since)
+select owner_id, name, email, phone, since
+from slipway.pawl_kept_golden_3;
+delete from slipway.pawl_kept_golden_3;
 commit;
-drop table `slipway`.`pawl_kept_golden_3`;
+drop table slipway.pawl_kept_golden_3;
 
 -- what was kept in pawl_kept_golden_2 put back into slipway.boat
 start transaction;
-update `slipway`.`boat` as child
-join `slipway`.`pawl_kept_golden_2` as kept on child.`boat_id` = kept.`boat_id`
-set child.`owner_id` = kept.`owner_id`, child.`changed_at` = child.`changed_at`;
-delete from `slipway`.`pawl_kept_golden_2`;
+update slipway.boat as child
+join slipway.pawl_kept_golden_2 as kept on child.boat_id = kept.boat_id
+set child.owner_id = kept.owner_id, child.changed_at = child.changed_at;
+delete from slipway.pawl_kept_golden_2;
 commit;
-drop table `slipway`.`pawl_kept_golden_2`;
+drop table slipway.pawl_kept_golden_2;
 
 -- what was kept in pawl_kept_golden_1 put back into slipway.gate_pass
 start transaction;
-insert /*+ set_var(foreign_key_checks = 0) */ into `slipway`.`gate_pass` (`pass_no`, `worker_id`, `valid_to`)
-select `pass_no`, `worker_id`, `valid_to`
-from `slipway`.`pawl_kept_golden_1`;
-delete from `slipway`.`pawl_kept_golden_1`;
+insert /*+ set_var(foreign_key_checks = 0) */ into slipway.gate_pass (pass_no, worker_id, valid_to)
+select pass_no, worker_id, valid_to
+from slipway.pawl_kept_golden_1;
+delete from slipway.pawl_kept_golden_1;
 commit;
-drop table `slipway`.`pawl_kept_golden_1`;
+drop table slipway.pawl_kept_golden_1;

@@ -7,189 +7,189 @@ set session transaction isolation level read committed;
 set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;
 
 -- orphans of slipway.haul_out kept in pawl_kept_golden_1 and filled with "somebody"
-create table if not exists `slipway`.`pawl_kept_golden_1_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+create table if not exists slipway.pawl_kept_golden_1_now (pawl_row bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.haul_out: its script back puts this back as it was, and drops this table.'
-as select `haul_id`, `slip_no`
-from `slipway`.`haul_out`
+as select haul_id, slip_no
+from slipway.haul_out
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_1_now` (`haul_id`, `slip_no`)
-select child.`haul_id`, child.`slip_no`
-from `slipway`.`haul_out` as child
-where child.`slip_no` is not null
-    and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
+insert into slipway.pawl_kept_golden_1_now (haul_id, slip_no)
+select child.haul_id, child.slip_no
+from slipway.haul_out as child
+where child.slip_no is not null
+    and not exists (select 1 from slipway.slip as parent where parent.slip_no = child.slip_no)
 for update;
-update `slipway`.`haul_out` as child
-join `slipway`.`pawl_kept_golden_1_now` as kept on child.`haul_id` = kept.`haul_id`
-set child.`slip_no` = 'somebody';
+update slipway.haul_out as child
+join slipway.pawl_kept_golden_1_now as kept on child.haul_id = kept.haul_id
+set child.slip_no = 'somebody';
 commit;
-rename table `slipway`.`pawl_kept_golden_1_now` to `slipway`.`pawl_kept_golden_1`;
+rename table slipway.pawl_kept_golden_1_now to slipway.pawl_kept_golden_1;
 
 -- orphans of slipway.gate_pass kept in pawl_kept_golden_2 and filled with "somebody"
-create table if not exists `slipway`.`pawl_kept_golden_2_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+create table if not exists slipway.pawl_kept_golden_2_now (pawl_row bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.gate_pass: its script back puts this back as it was, and drops this table.'
-as select `pass_no`, `worker_id`
-from `slipway`.`gate_pass`
+as select pass_no, worker_id
+from slipway.gate_pass
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_2_now` (`pass_no`, `worker_id`)
-select child.`pass_no`, child.`worker_id`
-from `slipway`.`gate_pass` as child
-where child.`worker_id` is not null
-    and not exists (select 1 from `slipway`.`worker` as parent where parent.`worker_id` = child.`worker_id`)
+insert into slipway.pawl_kept_golden_2_now (pass_no, worker_id)
+select child.pass_no, child.worker_id
+from slipway.gate_pass as child
+where child.worker_id is not null
+    and not exists (select 1 from slipway.worker as parent where parent.worker_id = child.worker_id)
 for update;
-update `slipway`.`gate_pass` as child
-join `slipway`.`pawl_kept_golden_2_now` as kept on child.`pass_no` = kept.`pass_no`
-set child.`worker_id` = 'somebody';
+update slipway.gate_pass as child
+join slipway.pawl_kept_golden_2_now as kept on child.pass_no = kept.pass_no
+set child.worker_id = 'somebody';
 commit;
-rename table `slipway`.`pawl_kept_golden_2_now` to `slipway`.`pawl_kept_golden_2`;
+rename table slipway.pawl_kept_golden_2_now to slipway.pawl_kept_golden_2;
 
 -- rows that break "started_on is not after ended_on" of slipway.job kept in pawl_kept_golden_3 and filled with "somebody"
-create table if not exists `slipway`.`pawl_kept_golden_3_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+create table if not exists slipway.pawl_kept_golden_3_now (pawl_row bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.job: its script back puts this back as it was, and drops this table.'
-as select `job_id`, `started_on`
-from `slipway`.`job`
+as select job_id, started_on
+from slipway.job
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_3_now` (`job_id`, `started_on`)
-select child.`job_id`, child.`started_on`
-from `slipway`.`job` as child
-where `started_on` > `ended_on`
+insert into slipway.pawl_kept_golden_3_now (job_id, started_on)
+select child.job_id, child.started_on
+from slipway.job as child
+where started_on > ended_on
 for update;
-update `slipway`.`job` as child
-join `slipway`.`pawl_kept_golden_3_now` as kept on child.`job_id` = kept.`job_id`
-set child.`started_on` = 'somebody';
+update slipway.job as child
+join slipway.pawl_kept_golden_3_now as kept on child.job_id = kept.job_id
+set child.started_on = 'somebody';
 commit;
-rename table `slipway`.`pawl_kept_golden_3_now` to `slipway`.`pawl_kept_golden_3`;
+rename table slipway.pawl_kept_golden_3_now to slipway.pawl_kept_golden_3;
 
 -- rows that break "email is none of "N/A"" of slipway.owner kept in pawl_kept_golden_4 and emptied
-create table if not exists `slipway`.`pawl_kept_golden_4_now` (`pawl_row` bigint unsigned not null auto_increment primary key)
+create table if not exists slipway.pawl_kept_golden_4_now (pawl_row bigint unsigned not null auto_increment primary key)
   engine = InnoDB comment = 'Kept by Pawl of slipway.owner: its script back puts this back as it was, and drops this table.'
-as select `owner_id`, `email`
-from `slipway`.`owner`
+as select owner_id, email
+from slipway.owner
 limit 0;
 start transaction;
-insert into `slipway`.`pawl_kept_golden_4_now` (`owner_id`, `email`)
-select child.`owner_id`, child.`email`
-from `slipway`.`owner` as child
-where `email` in ('N/A')
+insert into slipway.pawl_kept_golden_4_now (owner_id, email)
+select child.owner_id, child.email
+from slipway.owner as child
+where email in ('N/A')
 for update;
-update `slipway`.`owner` as child
-join `slipway`.`pawl_kept_golden_4_now` as kept on child.`owner_id` = kept.`owner_id`
-set child.`email` = null;
+update slipway.owner as child
+join slipway.pawl_kept_golden_4_now as kept on child.owner_id = kept.owner_id
+set child.email = null;
 commit;
-rename table `slipway`.`pawl_kept_golden_4_now` to `slipway`.`pawl_kept_golden_4`;
+rename table slipway.pawl_kept_golden_4_now to slipway.pawl_kept_golden_4;
 
 -- slipway.mooring_note kept by InnoDB instead of MyISAM
-alter table `slipway`.`mooring_note`
+alter table slipway.mooring_note
   engine = InnoDB,
   algorithm=copy, lock=shared;
 
 -- crane_id of slipway.crane as bigint instead of tinyint
-alter table `slipway`.`crane`
-  modify column `crane_id` bigint NOT NULL AUTO_INCREMENT,
+alter table slipway.crane
+  modify column crane_id bigint NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- price of slipway.job as decimal(18,6) instead of double
-alter table `slipway`.`job`
-  modify column `price` decimal(18,6) NOT NULL,
+alter table slipway.job
+  modify column price decimal(18,6) NOT NULL,
   algorithm=copy, lock=shared;
 
 -- slip_id of slipway.slip as int instead of int unsigned
-alter table `slipway`.`slip`
-  modify column `slip_id` int NOT NULL AUTO_INCREMENT,
+alter table slipway.slip
+  modify column slip_id int NOT NULL AUTO_INCREMENT,
   algorithm=copy, lock=shared;
 
 -- paint_code of slipway.paint as varchar(12), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
-alter table `slipway`.`paint`
-  modify column `paint_code` varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+alter table slipway.paint
+  modify column paint_code varchar(12) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
   algorithm=copy, lock=shared;
 
 -- name of slipway.paint as varchar(40), compared by utf8mb4_general_ci instead of utf8mb3_general_ci
-alter table `slipway`.`paint`
-  modify column `name` varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
+alter table slipway.paint
+  modify column name varchar(40) character set utf8mb4 collate utf8mb4_general_ci NOT NULL,
   algorithm=copy, lock=shared;
 
 -- badge_no unique in slipway.worker
-alter table `slipway`.`worker`
-  add unique key `uq_badge_no` (`badge_no`),
+alter table slipway.worker
+  add unique key uq_badge_no (badge_no),
   algorithm=inplace, lock=none;
 
 -- hull_no unique in slipway.boat
-alter table `slipway`.`boat`
-  add unique key `uq_hull_no` (`hull_no`),
+alter table slipway.boat
+  add unique key uq_hull_no (hull_no),
   algorithm=inplace, lock=none;
 
 -- name unique in slipway.crane
-alter table `slipway`.`crane`
-  add unique key `uq_name` (`name`),
+alter table slipway.crane
+  add unique key uq_name (name),
   algorithm=inplace, lock=none;
 
 -- name unique in slipway.owner
-alter table `slipway`.`owner`
-  rename index `ix_owner_name` to `pawl_own_ix_owner_name`,
+alter table slipway.owner
+  rename index ix_owner_name to pawl_own_ix_owner_name,
   algorithm=inplace, lock=none;
-alter table `slipway`.`owner`
-  rename index `pawl_own_ix_owner_name` to `ix_owner_name`,
+alter table slipway.owner
+  rename index pawl_own_ix_owner_name to ix_owner_name,
   algorithm=inplace, lock=none;
-alter table `slipway`.`owner`
-  add unique key `uq_name` (`name`),
+alter table slipway.owner
+  add unique key uq_name (name),
   algorithm=inplace, lock=none;
 
 -- name unique in slipway.paint
-alter table `slipway`.`paint`
-  add unique key `uq_name` (`name`),
+alter table slipway.paint
+  add unique key uq_name (name),
   algorithm=inplace, lock=none;
 
 -- name unique in slipway_stores.part
-alter table `slipway_stores`.`part`
-  add unique key `uq_name` (`name`),
+alter table slipway_stores.part
+  add unique key uq_name (name),
   algorithm=inplace, lock=none;
 
 -- name unique in slipway_stores.supplier
-alter table `slipway_stores`.`supplier`
-  add unique key `uq_name` (`name`),
+alter table slipway_stores.supplier
+  add unique key uq_name (name),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on slip_no of slipway.haul_out
-alter table `slipway`.`haul_out`
-  add key `ix_haul_out_slip_no` (`slip_no`),
+alter table slipway.haul_out
+  add key ix_haul_out_slip_no (slip_no),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on slip_no of slipway.berth_lease
-alter table `slipway`.`berth_lease`
-  add key `ix_berth_lease_slip_no` (`slip_no`),
+alter table slipway.berth_lease
+  add key ix_berth_lease_slip_no (slip_no),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on paint_code of slipway.boat
-alter table `slipway`.`boat`
-  add key `ix_boat_paint_code` (`paint_code`),
+alter table slipway.boat
+  add key ix_boat_paint_code (paint_code),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on worker_id of slipway.timesheet
-alter table `slipway`.`timesheet`
-  add key `ix_timesheet_worker_id` (`worker_id`),
+alter table slipway.timesheet
+  add key ix_timesheet_worker_id (worker_id),
   algorithm=inplace, lock=none;
 
 -- an index under the reference, on holds_part_no of slipway_stores.shelf
-alter table `slipway_stores`.`shelf`
-  add key `ix_shelf_holds_part_no` (`holds_part_no`),
+alter table slipway_stores.shelf
+  add key ix_shelf_holds_part_no (holds_part_no),
   algorithm=inplace, lock=none;
 
 -- the reference from slipway.haul_out to slipway.slip
 set foreign_key_checks = 0;
-alter table `slipway`.`haul_out`
-  add constraint `pawl_new_fk_haul_out_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
+alter table slipway.haul_out
+  add constraint pawl_new_fk_haul_out_slip foreign key (slip_no)
+    references slipway.slip (slip_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`slip` enable keys;
+alter table slipway.slip enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`haul_out` as child
-  where child.`slip_no` is not null
-      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
+  from slipway.haul_out as child
+  where child.slip_no is not null
+      and not exists (select 1 from slipway.slip as parent where parent.slip_no = child.slip_no)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606861756c5f6f7574600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6861756c5f6f75745f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -197,28 +197,28 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.haul_out have no parent in slipway.slip: CONSTRAINT `fk_haul_out_slip` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`haul_out`
-  drop foreign key `pawl_new_fk_haul_out_slip`,
-  add constraint `fk_haul_out_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
+alter table slipway.haul_out
+  drop foreign key pawl_new_fk_haul_out_slip,
+  add constraint fk_haul_out_slip foreign key (slip_no)
+    references slipway.slip (slip_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.berth_lease to slipway.slip
 set foreign_key_checks = 0;
-alter table `slipway`.`berth_lease`
-  add constraint `pawl_new_fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
+alter table slipway.berth_lease
+  add constraint pawl_new_fk_berth_lease_slip foreign key (slip_no)
+    references slipway.slip (slip_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`slip` enable keys;
+alter table slipway.slip enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`berth_lease` as child
-  where child.`slip_no` is not null
-      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_no` = child.`slip_no`)
+  from slipway.berth_lease as child
+  where child.slip_no is not null
+      and not exists (select 1 from slipway.slip as parent where parent.slip_no = child.slip_no)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e6062657274685f6c65617365600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f62657274685f6c656173655f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -226,34 +226,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.berth_lease have no parent in slipway.slip: CONSTRAINT `fk_berth_lease_slip` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`berth_lease`
-  drop foreign key `pawl_new_fk_berth_lease_slip`,
-  add constraint `fk_berth_lease_slip` foreign key (`slip_no`)
-    references `slipway`.`slip` (`slip_no`)
+alter table slipway.berth_lease
+  drop foreign key pawl_new_fk_berth_lease_slip,
+  add constraint fk_berth_lease_slip foreign key (slip_no)
+    references slipway.slip (slip_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.boat to slipway.owner
-alter table `slipway`.`boat`
-  rename index `ix_boat_owner` to `pawl_own_ix_boat_owner`,
+alter table slipway.boat
+  rename index ix_boat_owner to pawl_own_ix_boat_owner,
   algorithm=inplace, lock=none;
-alter table `slipway`.`boat`
-  rename index `pawl_own_ix_boat_owner` to `ix_boat_owner`,
+alter table slipway.boat
+  rename index pawl_own_ix_boat_owner to ix_boat_owner,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway`.`boat`
-  add constraint `pawl_new_fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
+alter table slipway.boat
+  add constraint pawl_new_fk_boat_owner foreign key (owner_id)
+    references slipway.owner (owner_id)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`owner` enable keys;
+alter table slipway.owner enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`boat` as child
-  where child.`owner_id` is not null
-      and not exists (select 1 from `slipway`.`owner` as parent where parent.`owner_id` = child.`owner_id`)
+  from slipway.boat as child
+  where child.owner_id is not null
+      and not exists (select 1 from slipway.owner as parent where parent.owner_id = child.owner_id)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f6f776e6572602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -261,28 +261,28 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.owner: CONSTRAINT `fk_boat_owner` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`boat`
-  drop foreign key `pawl_new_fk_boat_owner`,
-  add constraint `fk_boat_owner` foreign key (`owner_id`)
-    references `slipway`.`owner` (`owner_id`)
+alter table slipway.boat
+  drop foreign key pawl_new_fk_boat_owner,
+  add constraint fk_boat_owner foreign key (owner_id)
+    references slipway.owner (owner_id)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.boat to slipway.paint
 set foreign_key_checks = 0;
-alter table `slipway`.`boat`
-  add constraint `pawl_new_fk_boat_paint` foreign key (`paint_code`)
-    references `slipway`.`paint` (`paint_code`)
+alter table slipway.boat
+  add constraint pawl_new_fk_boat_paint foreign key (paint_code)
+    references slipway.paint (paint_code)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`paint` enable keys;
+alter table slipway.paint enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`boat` as child
-  where child.`paint_code` is not null
-      and not exists (select 1 from `slipway`.`paint` as parent where parent.`paint_code` = child.`paint_code`)
+  from slipway.boat as child
+  where child.paint_code is not null
+      and not exists (select 1 from slipway.paint as parent where parent.paint_code = child.paint_code)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60626f6174600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f626f61745f7061696e74602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -290,34 +290,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.boat have no parent in slipway.paint: CONSTRAINT `fk_boat_paint` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`boat`
-  drop foreign key `pawl_new_fk_boat_paint`,
-  add constraint `fk_boat_paint` foreign key (`paint_code`)
-    references `slipway`.`paint` (`paint_code`)
+alter table slipway.boat
+  drop foreign key pawl_new_fk_boat_paint,
+  add constraint fk_boat_paint foreign key (paint_code)
+    references slipway.paint (paint_code)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.inspection to slipway.slip
-alter table `slipway`.`inspection`
-  rename index `ix_inspection_slip` to `pawl_own_ix_inspection_slip`,
+alter table slipway.inspection
+  rename index ix_inspection_slip to pawl_own_ix_inspection_slip,
   algorithm=inplace, lock=none;
-alter table `slipway`.`inspection`
-  rename index `pawl_own_ix_inspection_slip` to `ix_inspection_slip`,
+alter table slipway.inspection
+  rename index pawl_own_ix_inspection_slip to ix_inspection_slip,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway`.`inspection`
-  add constraint `pawl_new_fk_inspection_slip` foreign key (`slip_id`)
-    references `slipway`.`slip` (`slip_id`)
+alter table slipway.inspection
+  add constraint pawl_new_fk_inspection_slip foreign key (slip_id)
+    references slipway.slip (slip_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`slip` enable keys;
+alter table slipway.slip enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`inspection` as child
-  where child.`slip_id` is not null
-      and not exists (select 1 from `slipway`.`slip` as parent where parent.`slip_id` = child.`slip_id`)
+  from slipway.inspection as child
+  where child.slip_id is not null
+      and not exists (select 1 from slipway.slip as parent where parent.slip_id = child.slip_id)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e60696e7370656374696f6e600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f696e7370656374696f6e5f736c6970602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -325,34 +325,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.inspection have no parent in slipway.slip: CONSTRAINT `fk_inspection_slip` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`inspection`
-  drop foreign key `pawl_new_fk_inspection_slip`,
-  add constraint `fk_inspection_slip` foreign key (`slip_id`)
-    references `slipway`.`slip` (`slip_id`)
+alter table slipway.inspection
+  drop foreign key pawl_new_fk_inspection_slip,
+  add constraint fk_inspection_slip foreign key (slip_id)
+    references slipway.slip (slip_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.job to slipway.worker
-alter table `slipway`.`job`
-  rename index `ix_job_worker` to `pawl_own_ix_job_worker`,
+alter table slipway.job
+  rename index ix_job_worker to pawl_own_ix_job_worker,
   algorithm=inplace, lock=none;
-alter table `slipway`.`job`
-  rename index `pawl_own_ix_job_worker` to `ix_job_worker`,
+alter table slipway.job
+  rename index pawl_own_ix_job_worker to ix_job_worker,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway`.`job`
-  add constraint `pawl_new_fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
+alter table slipway.job
+  add constraint pawl_new_fk_job_worker foreign key (worker_id)
+    references slipway.worker (worker_id)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`worker` enable keys;
+alter table slipway.worker enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`job` as child
-  where child.`worker_id` is not null
-      and not exists (select 1 from `slipway`.`worker` as parent where parent.`worker_id` = child.`worker_id`)
+  from slipway.job as child
+  where child.worker_id is not null
+      and not exists (select 1 from slipway.worker as parent where parent.worker_id = child.worker_id)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606a6f62600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6a6f625f776f726b6572602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -360,34 +360,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.job have no parent in slipway.worker: CONSTRAINT `fk_job_worker` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`job`
-  drop foreign key `pawl_new_fk_job_worker`,
-  add constraint `fk_job_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
+alter table slipway.job
+  drop foreign key pawl_new_fk_job_worker,
+  add constraint fk_job_worker foreign key (worker_id)
+    references slipway.worker (worker_id)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.job_part to slipway_stores.part
-alter table `slipway`.`job_part`
-  rename index `ix_job_part_part` to `pawl_own_ix_job_part_part`,
+alter table slipway.job_part
+  rename index ix_job_part_part to pawl_own_ix_job_part_part,
   algorithm=inplace, lock=none;
-alter table `slipway`.`job_part`
-  rename index `pawl_own_ix_job_part_part` to `ix_job_part_part`,
+alter table slipway.job_part
+  rename index pawl_own_ix_job_part_part to ix_job_part_part,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway`.`job_part`
-  add constraint `pawl_new_fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway.job_part
+  add constraint pawl_new_fk_job_part_part foreign key (part_no)
+    references slipway_stores.part (part_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway_stores`.`part` enable keys;
+alter table slipway_stores.part enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`job_part` as child
-  where child.`part_no` is not null
-      and not exists (select 1 from `slipway_stores`.`part` as parent where parent.`part_no` = child.`part_no`)
+  from slipway.job_part as child
+  where child.part_no is not null
+      and not exists (select 1 from slipway_stores.part as parent where parent.part_no = child.part_no)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606a6f625f70617274600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6a6f625f706172745f70617274602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -395,34 +395,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.job_part have no parent in slipway_stores.part: CONSTRAINT `fk_job_part_part` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`job_part`
-  drop foreign key `pawl_new_fk_job_part_part`,
-  add constraint `fk_job_part_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway.job_part
+  drop foreign key pawl_new_fk_job_part_part,
+  add constraint fk_job_part_part foreign key (part_no)
+    references slipway_stores.part (part_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.mooring_note to slipway.boat
-alter table `slipway`.`mooring_note`
-  rename index `ix_note_boat` to `pawl_own_ix_note_boat`,
+alter table slipway.mooring_note
+  rename index ix_note_boat to pawl_own_ix_note_boat,
   algorithm=inplace, lock=none;
-alter table `slipway`.`mooring_note`
-  rename index `pawl_own_ix_note_boat` to `ix_note_boat`,
+alter table slipway.mooring_note
+  rename index pawl_own_ix_note_boat to ix_note_boat,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway`.`mooring_note`
-  add constraint `pawl_new_fk_mooring_note_boat` foreign key (`boat_id`)
-    references `slipway`.`boat` (`boat_id`)
+alter table slipway.mooring_note
+  add constraint pawl_new_fk_mooring_note_boat foreign key (boat_id)
+    references slipway.boat (boat_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`boat` enable keys;
+alter table slipway.boat enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`mooring_note` as child
-  where child.`boat_id` is not null
-      and not exists (select 1 from `slipway`.`boat` as parent where parent.`boat_id` = child.`boat_id`)
+  from slipway.mooring_note as child
+  where child.boat_id is not null
+      and not exists (select 1 from slipway.boat as parent where parent.boat_id = child.boat_id)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e606d6f6f72696e675f6e6f7465600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f6d6f6f72696e675f6e6f74655f626f6174602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -430,28 +430,28 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.mooring_note have no parent in slipway.boat: CONSTRAINT `fk_mooring_note_boat` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`mooring_note`
-  drop foreign key `pawl_new_fk_mooring_note_boat`,
-  add constraint `fk_mooring_note_boat` foreign key (`boat_id`)
-    references `slipway`.`boat` (`boat_id`)
+alter table slipway.mooring_note
+  drop foreign key pawl_new_fk_mooring_note_boat,
+  add constraint fk_mooring_note_boat foreign key (boat_id)
+    references slipway.boat (boat_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway.timesheet to slipway.worker
 set foreign_key_checks = 0;
-alter table `slipway`.`timesheet`
-  add constraint `pawl_new_fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
+alter table slipway.timesheet
+  add constraint pawl_new_fk_timesheet_worker foreign key (worker_id)
+    references slipway.worker (worker_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway`.`worker` enable keys;
+alter table slipway.worker enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway`.`timesheet` as child
-  where child.`worker_id` is not null
-      and not exists (select 1 from `slipway`.`worker` as parent where parent.`worker_id` = child.`worker_id`)
+  from slipway.timesheet as child
+  where child.worker_id is not null
+      and not exists (select 1 from slipway.worker as parent where parent.worker_id = child.worker_id)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c6970776179602e6074696d657368656574600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f74696d6573686565745f776f726b6572602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -459,28 +459,28 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway.timesheet have no parent in slipway.worker: CONSTRAINT `fk_timesheet_worker` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway`.`timesheet`
-  drop foreign key `pawl_new_fk_timesheet_worker`,
-  add constraint `fk_timesheet_worker` foreign key (`worker_id`)
-    references `slipway`.`worker` (`worker_id`)
+alter table slipway.timesheet
+  drop foreign key pawl_new_fk_timesheet_worker,
+  add constraint fk_timesheet_worker foreign key (worker_id)
+    references slipway.worker (worker_id)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway_stores.shelf to slipway_stores.part
 set foreign_key_checks = 0;
-alter table `slipway_stores`.`shelf`
-  add constraint `pawl_new_fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway_stores.shelf
+  add constraint pawl_new_fk_shelf_part foreign key (holds_part_no)
+    references slipway_stores.part (part_no)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway_stores`.`part` enable keys;
+alter table slipway_stores.part enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway_stores`.`shelf` as child
-  where child.`holds_part_no` is not null
-      and not exists (select 1 from `slipway_stores`.`part` as parent where parent.`part_no` = child.`holds_part_no`)
+  from slipway_stores.shelf as child
+  where child.holds_part_no is not null
+      and not exists (select 1 from slipway_stores.part as parent where parent.part_no = child.holds_part_no)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c69707761795f73746f726573602e607368656c66600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f7368656c665f70617274602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -488,34 +488,34 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway_stores.shelf have no parent in slipway_stores.part: CONSTRAINT `fk_shelf_part` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway_stores`.`shelf`
-  drop foreign key `pawl_new_fk_shelf_part`,
-  add constraint `fk_shelf_part` foreign key (`holds_part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway_stores.shelf
+  drop foreign key pawl_new_fk_shelf_part,
+  add constraint fk_shelf_part foreign key (holds_part_no)
+    references slipway_stores.part (part_no)
     on delete set null on update set null,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- the reference from slipway_stores.stock_move to slipway_stores.part
-alter table `slipway_stores`.`stock_move`
-  rename index `ix_move_part` to `pawl_own_ix_move_part`,
+alter table slipway_stores.stock_move
+  rename index ix_move_part to pawl_own_ix_move_part,
   algorithm=inplace, lock=none;
-alter table `slipway_stores`.`stock_move`
-  rename index `pawl_own_ix_move_part` to `ix_move_part`,
+alter table slipway_stores.stock_move
+  rename index pawl_own_ix_move_part to ix_move_part,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 0;
-alter table `slipway_stores`.`stock_move`
-  add constraint `pawl_new_fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway_stores.stock_move
+  add constraint pawl_new_fk_stock_move_part foreign key (part_no)
+    references slipway_stores.part (part_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
-alter table `slipway_stores`.`part` enable keys;
+alter table slipway_stores.part enable keys;
 set @pawl_orphans = (
   select count(*)
-  from `slipway_stores`.`stock_move` as child
-  where child.`part_no` is not null
-      and not exists (select 1 from `slipway_stores`.`part` as parent where parent.`part_no` = child.`part_no`)
+  from slipway_stores.stock_move as child
+  where child.part_no is not null
+      and not exists (select 1 from slipway_stores.part as parent where parent.part_no = child.part_no)
 );
 set @pawl_undo = if(@pawl_orphans > 0, _utf8mb4 x'616c746572207461626c652060736c69707761795f73746f726573602e6073746f636b5f6d6f7665600a202064726f7020666f726569676e206b657920607061776c5f6e65775f666b5f73746f636b5f6d6f76655f70617274602c0a2020616c676f726974686d3d696e706c6163652c206c6f636b3d6e6f6e65', 'do 0');
 prepare pawl from @pawl_undo;
@@ -523,88 +523,88 @@ execute pawl;
 deallocate prepare pawl;
 do uuid_to_bin(if(@pawl_orphans > 0, 'Rows of slipway_stores.stock_move have no parent in slipway_stores.part: CONSTRAINT `fk_stock_move_part` was not added', uuid()));
 set foreign_key_checks = 0;
-alter table `slipway_stores`.`stock_move`
-  drop foreign key `pawl_new_fk_stock_move_part`,
-  add constraint `fk_stock_move_part` foreign key (`part_no`)
-    references `slipway_stores`.`part` (`part_no`)
+alter table slipway_stores.stock_move
+  drop foreign key pawl_new_fk_stock_move_part,
+  add constraint fk_stock_move_part foreign key (part_no)
+    references slipway_stores.part (part_no)
     on delete cascade on update cascade,
   algorithm=inplace, lock=none;
 set foreign_key_checks = 1;
 
 -- a check on slipway.job: started_on is not after ended_on
-alter table `slipway`.`job`
-  add constraint `ck_job_started_on_ended_on` check (`started_on` <= `ended_on`),
+alter table slipway.job
+  add constraint ck_job_started_on_ended_on check (started_on <= ended_on),
   algorithm=copy, lock=shared;
 
 -- length_m of slipway.boat never empty; with 1 other step in the same rebuild
-alter table `slipway`.`boat`
-  modify column `length_m` decimal(6,2) NOT NULL,
-  modify column `launched_on` date NOT NULL,
+alter table slipway.boat
+  modify column length_m decimal(6,2) NOT NULL,
+  modify column launched_on date NOT NULL,
   algorithm=inplace, lock=none;
 
 -- launched_on of slipway.boat never empty: in the rebuild above.
 
 -- celsius of slipway.sensor_reading never empty
-alter table `slipway`.`sensor_reading`
-  modify column `celsius` decimal(4,1) NOT NULL,
+alter table slipway.sensor_reading
+  modify column celsius decimal(4,1) NOT NULL,
   algorithm=inplace, lock=none;
 
 -- a check on slipway.job: job_state is one of "billed", "done", "open", "planned"
-alter table `slipway`.`job`
-  add constraint `ck_job_job_state` check (`job_state` in ('billed', 'done', 'open', 'planned')),
+alter table slipway.job
+  add constraint ck_job_job_state check (job_state in ('billed', 'done', 'open', 'planned')),
   algorithm=copy, lock=shared;
 
 -- body of slipway.notice never empty
-alter table `slipway`.`notice`
-  modify column `body` mediumtext COLLATE utf8mb4_general_ci NOT NULL,
+alter table slipway.notice
+  modify column body mediumtext COLLATE utf8mb4_general_ci NOT NULL,
   algorithm=inplace, lock=none;
 
 -- a check on slipway.payment: method is one of "bank", "card", "cash"
-alter table `slipway`.`payment`
-  add constraint `ck_payment_method` check (`method` in ('bank', 'card', 'cash')),
+alter table slipway.payment
+  add constraint ck_payment_method check (method in ('bank', 'card', 'cash')),
   algorithm=copy, lock=shared;
 
 -- a check on slipway_stores.shelf: aisle is one of "A0", "A1", "A2", "A3", "A4", "A5", "A6", "A7", "A8"
-alter table `slipway_stores`.`shelf`
-  add constraint `ck_shelf_aisle` check (`aisle` in ('A0', 'A1', 'A2', 'A3', 'A4', 'A5', 'A6', 'A7', 'A8')),
+alter table slipway_stores.shelf
+  add constraint ck_shelf_aisle check (aisle in ('A0', 'A1', 'A2', 'A3', 'A4', 'A5', 'A6', 'A7', 'A8')),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.berth_lease: starts_on is not after ends_on
-alter table `slipway`.`berth_lease`
-  add constraint `ck_berth_lease_starts_on_ends_on` check (`starts_on` <= `ends_on`),
+alter table slipway.berth_lease
+  add constraint ck_berth_lease_starts_on_ends_on check (starts_on <= ends_on),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.boat: length_m is not below zero
-alter table `slipway`.`boat`
-  add constraint `ck_boat_length_m` check (`length_m` >= 0),
+alter table slipway.boat
+  add constraint ck_boat_length_m check (length_m >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.job: price is not below zero
-alter table `slipway`.`job`
-  add constraint `ck_job_price` check (`price` >= 0),
+alter table slipway.job
+  add constraint ck_job_price check (price >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.job_part: quantity is not below zero
-alter table `slipway`.`job_part`
-  add constraint `ck_job_part_quantity` check (`quantity` >= 0),
+alter table slipway.job_part
+  add constraint ck_job_part_quantity check (quantity >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway.timesheet: hours is not below zero
-alter table `slipway`.`timesheet`
-  add constraint `ck_timesheet_hours` check (`hours` >= 0),
+alter table slipway.timesheet
+  add constraint ck_timesheet_hours check (hours >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway_stores.part: unit_price is not below zero
-alter table `slipway_stores`.`part`
-  add constraint `ck_part_unit_price` check (`unit_price` >= 0),
+alter table slipway_stores.part
+  add constraint ck_part_unit_price check (unit_price >= 0),
   algorithm=copy, lock=shared;
 
 -- a check on slipway_stores.stock_move: quantity is not below zero
-alter table `slipway_stores`.`stock_move`
-  add constraint `ck_stock_move_quantity` check (`quantity` >= 0),
+alter table slipway_stores.stock_move
+  add constraint ck_stock_move_quantity check (quantity >= 0),
   algorithm=copy, lock=shared;
 
 -- without the index ix_owner_name of slipway.owner
-alter table `slipway`.`owner`
-  drop key `ix_owner_name`,
+alter table slipway.owner
+  drop key ix_owner_name,
   algorithm=inplace, lock=none;

@@ -133,6 +133,18 @@ function bare(by: Scripting, plan: Plan, heading: Heading): StatementScripts {
   return { forward: script('forward'), back: script('back') };
 }
 
+/** A query of a script on one line while that is short; as it is where a name or a text goes over the end of a line. */
+export function onOneLine(query: string, most = 900): string {
+  let within = '';
+  for (const sign of query) {
+    if (within === '' && (sign === "'" || sign === '"' || sign === '`')) within = sign;
+    else if (sign === within) within = '';
+    else if (sign === '\n' && within !== '') return query;
+  }
+  const line = query.replaceAll(/\n\s*/g, ' ');
+  return line.length <= most ? line : query;
+}
+
 function undoingAll(by: Scripting, plan: Plan, operations: readonly Operation[]): readonly string[] {
   const stays = stayingBy(plan);
   const left = (operation: Operation): readonly NotThereBefore[] =>

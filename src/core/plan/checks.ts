@@ -31,7 +31,12 @@ export function checksBefore(operations: readonly Operation[]): readonly Check[]
   const ofRows = operations.flatMap(checksFor).filter((check) => {
     if (isOfDefinition(check) && tablesIn(check).some((table) => renamed.has(table))) return false;
     if ('name' in check && passing.has(`${check.table} ${check.name}`)) return false;
-    if ('columns' in check && check.columns.some((column) => made.has(`${check.table} ${column}`))) return false;
+    if (
+      'columns' in check &&
+      check.kind !== 'shapeDiffers' &&
+      check.columns.some((column) => made.has(`${check.table} ${column}`))
+    )
+      return false;
     return !mending.get(check.table)?.some((mends) => mends.covers(check));
   });
   return [...checksOfRights(operations), ...ofRows];

@@ -3,27 +3,21 @@
 
 import type { Stage } from '../dialect';
 import { literal } from './quote';
-import { indent, type Client, settingsWith } from './scripts';
+import { indent, type Client, onLines, settingsWith } from './scripts';
 
 export const blocks: Omit<Client, 'stages' | 'check' | 'run' | 'variant' | 'reserved'> = {
   settings: settingsWith('check_constraint_checks = 1'),
   opens: ['delimiter //'],
   closes: ['delimiter ;'],
   guard: (query, says) =>
-    ['if (', indent(query, 2), ') > 0 then', `  signal sqlstate '45000' set message_text = ${literal(says)};`, 'end if//'].join(
-      '\n',
-    ),
+    `if (${onLines(query)}) > 0 then\n  signal sqlstate '45000' set message_text = ${literal(says)}; end if//`,
   stage: (stage, query, says) =>
     [
-      'begin not atomic',
-      ...(stage.alone ? [] : ['declare exit handler for sqlexception begin rollback; resignal; end;']),
-      'if (',
-      indent(query, 2),
-      ') > 0 then',
+      `begin not atomic${stage.alone ? '' : ' declare exit handler for sqlexception begin rollback; resignal; end;'}`,
+      `if (${onLines(query)}) > 0 then`,
       ...statementsOf(stage).map((statement) => `${indent(statement.replace(/^begin not atomic/, 'begin'), 2)};`),
-      ...(says ? [say(says.done), 'else', say(says.before)] : []),
-      'end if;',
-      'end//',
+      ...(says ? [`  ${say(says.done)}`, `else ${say(says.before)}`] : []),
+      'end if; end//',
     ].join('\n'),
   plainly: (statement) => `${statement}//`,
   // A block has semicolons of its own.
@@ -32,7 +26,7 @@ export const blocks: Omit<Client, 'stages' | 'check' | 'run' | 'variant' | 'rese
 };
 
 function say(words: string): string {
-  return `  select ${literal(words)} as pawl;`;
+  return `select ${literal(words)} as pawl;`;
 }
 
 function statementsOf({ statements, alone }: Stage): readonly string[] {

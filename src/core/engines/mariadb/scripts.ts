@@ -6,7 +6,7 @@ import { wayInWords } from '../../plan/cost';
 import type { Entry, NotThereBefore } from '../../plan/record';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Dialect, Stage } from '../dialect';
-import { scriptsBy } from '../scripting';
+import { onOneLine, scriptsBy } from '../scripting';
 import { byItself } from '../../operations/index';
 import { bareBlocks, withoutQuotes } from './bare';
 import { spelt } from './operations/writing';
@@ -67,7 +67,10 @@ export function scriptsFor(by: Client): Pick<Dialect, 'scripts' | 'statementScri
     wholeOfChecks: (head, blocks) => [...head, '', settings, '', ...blocks].join('\n'),
     asked: (each) => [`${check(each)};`],
     // Manual, "SIGNAL": a message has 128 characters.
-    guards: (checks, outcome) => checks.map((each) => by.guard(check(each), `${outcome}: ${describeCheck(each)}.`.slice(0, 128))),
+    guards: (checks, outcome) =>
+      checks.length === 0
+        ? []
+        : [checks.map((each) => by.guard(check(each), `${outcome}: ${describeCheck(each)}.`.slice(0, 128))).join('\n')],
     stage: (of, { stays, words }) =>
       by.stage(
         of,
@@ -107,7 +110,7 @@ function notes(table: TableId, entries: readonly Entry[], by: Client): string {
   const missing = by.check({ kind: 'tableMissing', table });
   const columns = entries.map(({ column, todo, words }) => {
     const text = `, ${recordColumn(column, words)}`;
-    return `if((\n${indent(by.check(todo), 4)}\n  ) = 0, ${literal(text)}, '')`;
+    return `if((${onLines(by.check(todo))}) = 0, ${literal(text)}, '')`;
   });
   const [begin = '', end = ''] = recordAround(table);
   const made = [literal(begin), ...columns, literal(end)].map((part) => `  ${part}`).join(',\n');
@@ -137,6 +140,12 @@ function unlessFound(query: string, stays: readonly NotThereBefore[], by: Client
   if (stays.length === 0) return query;
   const free = stays.map((check) => `(\n${indent(by.check(check), 2)}\n) > 0`).join(' and ');
   return `select case when ${free} then (\n${indent(query, 2)}\n) else 0 end`;
+}
+
+/** A query within brackets: on one line while that is short. */
+export function onLines(query: string): string {
+  const line = onOneLine(query);
+  return line.includes('\n') ? `\n${indent(query, 2)}\n` : line;
 }
 
 /** Further in, line by line; but not within quotes: a name may hold the end of a line. */

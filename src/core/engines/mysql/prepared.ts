@@ -2,17 +2,17 @@
 // another that does nothing in its place (manual, "Prepared Statements").
 
 import { literal } from '../mariadb/quote';
-import { indent, type Client, settingsWith } from '../mariadb/scripts';
+import { type Client, onLines, settingsWith } from '../mariadb/scripts';
 import { executed, raised } from './variant';
 
 export const prepared: Omit<Client, 'stages' | 'check' | 'run' | 'variant' | 'reserved'> = {
   settings: [settingsWith(), "set @pawl_undo = 'do 0', @pawl_keys = 'do 0', @pawl_orphans = 0;"].join('\n'),
   opens: [],
   closes: [],
-  guard: (query, says) => `set @pawl_wrong = (\n${indent(query, 2)}\n);\n${raised('@pawl_wrong > 0', says)};`,
+  guard: (query, says) => `set @pawl_wrong = (${onLines(query)});\n${raised('@pawl_wrong > 0', says)};`,
   stage: (stage, query, says) =>
     [
-      `set @pawl_todo = (\n${indent(query, 2)}\n);`,
+      `set @pawl_todo = (${onLines(query)});`,
       ...(stage.alone ? [] : ['start transaction;']),
       ...stage.statements.map(conditional),
       ...(stage.alone ? [] : ['commit;']),

@@ -2,6 +2,7 @@
 
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Entry } from '../../plan/record';
+import { onOneLine } from '../scripting';
 import { writeCheck } from './checks';
 import { dollarQuoted, literal, quote, quoteTable } from './quote';
 
@@ -23,15 +24,13 @@ export function recordsOnce(table: TableId, entries: readonly Entry[]): string {
     'begin',
     `  if (${writeCheck({ kind: 'tableMissing', table })}) = 0 then return; end if;`,
     ...entries.map(
-      ({ column, todo }) => `  if (\n${writeCheck(todo)}\n  ) = 0 then found := found || ${literal(column)}::text; end if;`,
+      ({ column, todo }) => `  if (${onOneLine(writeCheck(todo))}) = 0 then found := found || ${literal(column)}::text; end if;`,
     ),
     `  if pg_catalog.has_schema_privilege(${literal(schema)}, 'create') then`,
     ...makesRecord(table, []).map((statement) => `    ${statement};`),
     ...entries.flatMap(({ column, words }) => [
-      `    if ${literal(column)} = any (found) then`,
-      `      alter table ${quoteTable(table)} add ${quote(column)} boolean;`,
-      `      comment on column ${quoteTable(table)}.${quote(column)} is ${literal(`There before: ${words}`)};`,
-      '    end if;',
+      `    if ${literal(column)} = any (found) then alter table ${quoteTable(table)} add ${quote(column)} boolean;`,
+      `      comment on column ${quoteTable(table)}.${quote(column)} is ${literal(`There before: ${words}`)}; end if;`,
     ]),
     '  elsif pg_catalog.cardinality(found) > 0 then',
     `    raise exception using message = ${literal('Nothing was changed: some of it is there already, and this login may make no table here that would remember it for the way back. Grant it CREATE on the schema.')};`,

@@ -6,7 +6,7 @@ import { blocksOthers } from '../../plan/cost';
 import type { Plan } from '../../plan/shape';
 import { visible } from '../../naming/visible';
 import type { Stage } from '../dialect';
-import { type StageScript, scriptsBy } from '../scripting';
+import { onOneLine, type StageScript, scriptsBy } from '../scripting';
 import { writeCheck } from './checks';
 import { stagesOf } from './operations/index';
 import { comment, dollarQuoted, literal, quoteTable, tableText } from './quote';
@@ -54,21 +54,21 @@ export const { scripts, statementScripts } = scriptsBy({
 // returns in a variable, and leaves out what stands under a false condition (its manual, \gset and \if).
 function stage(of: Stage, { plan, stays, words }: StageScript): string {
   const [before] = stays;
+  const found = before ? ` and not ${literal(before.column)} = any (:'found'::text[])` : '';
   return [
-    ':settings',
-    `select (${onLines(writeCheck(of.todo))}) > 0${before ? ` and not ${literal(before.column)} = any (:'found'::text[])` : ''} as todo`,
-    '\\gset',
+    `:settings select (${onLines(writeCheck(of.todo))}) > 0${found} as todo \\gset`,
     '\\if :todo',
     ...inTransaction(of, plan).flatMap(safely),
     ...(words === null
       ? []
-      : ['\\else', `\\echo ${echoed(`${words}: ${before ? 'in force already, or there before' : 'in force already'}.`)}`]),
+      : [`\\else \\echo ${echoed(`${words}: ${before ? 'in force already, or there before' : 'in force already'}.`)}`]),
     '\\endif',
   ].join('\n');
 }
 
 function onLines(query: string): string {
-  return query.includes('\n') ? `\n${indent(query, 2)}\n` : query;
+  const line = onOneLine(query);
+  return line.includes('\n') ? `\n${indent(line, 2)}\n` : line;
 }
 
 // A line that psql prints: nothing in it can end the line or the text, or hide.
@@ -78,7 +78,7 @@ function echoed(text: string): string {
 
 // What opens or ends a transaction, or sets something, reads no name of the database.
 function safely(statement: string): readonly string[] {
-  return /^(begin|commit|set )/.test(statement) ? [`${statement};`] : [':settings', `${statement};`];
+  return [/^(begin|commit|set )/.test(statement) ? `${statement};` : `:settings ${statement};`];
 }
 
 function inTransaction(stage: Stage, { mode }: Plan): readonly string[] {
@@ -98,13 +98,10 @@ function setUp(mode: Plan['mode']): readonly string[] {
 
 function refuseUnlessZero(check: Check, outcome: string): readonly string[] {
   const message = literal(`${outcome}: ${describeCheck(check)}.`);
+  const query = onLines(writeCheck(check)).replaceAll('\n', '\n  ');
   return [
-    "  perform pg_catalog.set_config('search_path', 'pg_catalog', true);",
-    '  if (',
-    indent(writeCheck(check), 4),
-    '  ) > 0 then',
-    `    raise exception using message = ${message};`,
-    '  end if;',
+    `  perform pg_catalog.set_config('search_path', 'pg_catalog', true); if (${query}) > 0 then`,
+    `    raise exception using message = ${message}; end if;`,
   ];
 }
 

@@ -107,8 +107,8 @@ test(
         cost: () => ({ lock: 'ACCESS SHARE', blocks: 'nobody', work: 'catalogue only' }),
       };`,
       [engine]: withLine(engine, 'type Writings =', "import { paintHull } from './painting';\n").replace(
-        '  ...{ setNotNull, dropNotNull },',
-        '  ...{ setNotNull, dropNotNull, paintHull },',
+        '  ...{ setNotNull, dropNotNull, retype },',
+        '  ...{ setNotNull, dropNotNull, retype, paintHull },',
       ),
       // Where there is nothing like it, that is said in the table.
       [another]: read(another).replace('checkRows: never,', 'checkRows: never, paintHull: never,'),

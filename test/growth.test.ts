@@ -87,7 +87,7 @@ const operation: Laid = {
 
 test(
   'a new operation is a file and a line; an engine that cannot write it yet is named, and nothing else',
-  { timeout: 120_000 },
+  { timeout: 300_000 },
   () => {
     const problems = problemsWith(operation, users);
     // Of a family one engine writes for all.
@@ -136,14 +136,14 @@ const engine: Laid = {
     .replace("from './postgresql/index';", "from './postgresql/index';\nimport { paper } from './paper/index';"),
 };
 
-test('a new engine is a folder and its lines; the suites ask for a server of it', { timeout: 120_000 }, () => {
+test('a new engine is a folder and its lines; the suites ask for a server of it', { timeout: 300_000 }, () => {
   expect(problemsWith(engine, users)).toEqual([]);
   const problems = problemsWith(engine, ['test/contract/operations.test.ts', 'test/kit/server.ts']);
   expect(problems.slice(1)).toEqual([]);
   expect(problems[0]).toMatch(/^test\/kit\/live\.ts: Property 'paper' is missing/);
 });
 
-test('a new rule is made whole by a command, which refuses what is no name for one', { timeout: 120_000 }, () => {
+test('a new rule is made whole by a command, which refuses what is no name for one', { timeout: 300_000 }, () => {
   const make = filesOfRule as (id: string) => Laid;
   const files = make('values/made-up');
   expect(Object.keys(files)).toHaveLength(3);

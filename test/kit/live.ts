@@ -115,7 +115,7 @@ function liveOf(server: TestServer, of: Pick<Live, 'collations' | 'slow'>): Live
     },
     open: (schemas) => openMariadb(server.details(schemas)),
     session: () => openMariadbSession(server.details()),
-    byClient: (script) => Promise.resolve(byMariadbClient(server, script)),
+    byClient: (script) => Promise.resolve(byMariadbClient(server, script, 'home')),
     answersTo: (script, as, habits) => Promise.resolve(answersByMariadbClient(server, script, as, habits)),
     habits: [['--skip-column-names', '--raw'], [], ['--raw'], ['--binary-mode'], ['--unbuffered', '--show-warnings']],
     run: server.run,

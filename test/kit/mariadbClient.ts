@@ -7,10 +7,14 @@ interface Reached {
   details(this: void): ConnectionDetails;
 }
 
-/** Runs a script by the server's own client, as people are told to; what went wrong, empty when nothing did. */
-export function byMariadbClient(server: Reached, script: string): string {
+/** Runs a script by the server's own client, on a database of theirs, as people are told to; what went wrong, empty when nothing did. */
+export function byMariadbClient(server: Reached, script: string, database?: string): string {
   const stops = server.details().server === 'mysql' ? [] : ['--abort-source-on-error'];
-  const { status, stderr } = byClient(server, ['--binary-mode', ...stops, '--database=home'], script);
+  const { status, stderr } = byClient(
+    server,
+    ['--binary-mode', ...stops, ...(database === undefined ? [] : [`--database=${database}`])],
+    script,
+  );
   return status === 0 ? '' : stderr.toString() || `it ended with ${status}`;
 }
 

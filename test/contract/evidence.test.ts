@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { tableId, tableNames } from '../../src/core/catalogue/identifiers';
 import type { MeasureOptions } from '../../src/core/engines/questions';
-import { breaks, type Claim, columnsOfClaim } from '../../src/core/evidence/claims';
+import { breaks, type Claim, columnsOfClaim, formOf } from '../../src/core/evidence/claims';
 import type { ColumnProfile, Fact, Probe, Profile } from '../../src/core/evidence/evidence';
 import type { EvidenceRequest } from '../../src/core/evidence/requests';
 import type { Sample, SampledColumn } from '../../src/core/evidence/sample';
@@ -21,13 +21,14 @@ interface Child {
   readonly code: string | null;
   readonly later: number | null;
   readonly gone: boolean | null;
+  readonly share: number | null;
 }
 interface Parent {
   readonly part: number;
   readonly code: string;
 }
 
-const texts = fc.constantFrom('a', 'A', ' a', 'b', "o'c", '', '  ', '\t', '7', '-1.5', '2026-02-03', 'N/A', 'é', '%', '\\');
+const texts = fc.constantFrom('a', 'A', ' a', 'b', "o'c", '', '  ', '\t', '7', '007', ' 7', '7 ', '-1.5', '2026-02-03', 'N/A', 'é', '%', '\\');
 const numbers = fc.integer({ min: -2, max: 4 });
 const children = fc.array(
   fc.record<Child>({
@@ -35,6 +36,7 @@ const children = fc.array(
     code: fc.option(texts),
     later: fc.option(numbers),
     gone: fc.option(fc.boolean()),
+    share: fc.option(fc.constantFrom(0, 3, 0.5, -1.25, 12.125, 1e-7)),
   }),
   { maxLength: 25 },
 );
@@ -52,7 +54,7 @@ const claims: Readonly<Record<Claim['kind'], readonly Claim[]>> = {
   between: [{ kind: 'between', column: 'part', least: '0', most: '2' }],
   like: [{ kind: 'like', column: code, pattern: '^[a-z]$' }],
   noLonger: [{ kind: 'noLonger', column: code, characters: 1 }],
-  decimals: [{ kind: 'decimals', column: code, most: 0 }],
+  decimals: [0, 1, 2].map((most) => ({ kind: 'decimals', column: 'share', most })),
   inZone: [],
   ofForm: (['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const).map((form) => ({
     kind: 'ofForm',
@@ -113,7 +115,11 @@ for (const engine of enginesAtHand)
             const catalogue = await source.readCatalogue();
             for (const asked of Object.values(requests)) {
               const facts = await source.measure(asked, catalogue, options);
-              const expected = asked.map((request) => counted(foldedIn(request, fold), folded(keys, fold), folded(below, fold)));
+              const expected = asked.map((request) =>
+                isOfSpelling(request)
+                  ? counted(request, keys, below)
+                  : counted(foldedIn(request, fold), folded(keys, fold), folded(below, fold)),
+              );
               expect(facts.map(told)).toEqual(expected);
             }
           }),
@@ -133,6 +139,11 @@ function folded<R extends { readonly code: string | null }>(rows: readonly R[], 
   return rows.map((row) => (row.code === null ? row : { ...row, code: fold(row.code) }));
 }
 
+/** Whether a claim is about the signs of a text, whatever it counts as equal to. */
+function isOfSpelling(request: EvidenceRequest): boolean {
+  return request.kind === 'violations' && !('values' in request.claim);
+}
+
 function foldedIn(request: EvidenceRequest, fold: (text: string) => string): EvidenceRequest {
   if (request.kind !== 'violations' || !('values' in request.claim)) return request;
   return { ...request, claim: { ...request.claim, values: request.claim.values.map(fold) } };
@@ -143,7 +154,7 @@ async function create({ run, quoted }: Live, clause: string): Promise<void> {
   await run(`drop table if exists ${ofParent}`);
   await run(`drop table if exists ${ofChild}`);
   await run(`create table ${ofParent} (part int not null, ${name} varchar(20) ${clause} not null)`);
-  await run(`create table ${ofChild} (id int primary key, part int, ${name} varchar(20) ${clause}, later int, gone boolean)`);
+  await run(`create table ${ofChild} (id int primary key, part int, ${name} varchar(20) ${clause}, later int, gone boolean, share double precision)`);
 }
 
 async function fill({ run, quoted }: Live, above: readonly Parent[], below: readonly Child[]): Promise<void> {
@@ -152,7 +163,7 @@ async function fill({ run, quoted }: Live, above: readonly Parent[], below: read
   await run(`delete from ${ofChild}`);
   for (const row of above) await run(`insert into ${ofParent} values (${row.part}, ${literal(row.code)})`);
   for (const [id, row] of below.entries())
-    await run(`insert into ${ofChild} values (${id}, ${row.part}, ${literal(row.code)}, ${row.later}, ${row.gone})`);
+    await run(`insert into ${ofChild} values (${id}, ${row.part}, ${literal(row.code)}, ${row.later}, ${row.gone}, ${row.share})`);
 }
 
 function tableIn(quoted: Live['quoted'], table: typeof parent): string {
@@ -231,14 +242,23 @@ type Row = Readonly<Record<string, string | number | boolean | null>>;
 
 const filled = <T>(values: readonly (T | null)[]): readonly T[] => values.filter((value): value is T => value !== null);
 const isBlank = (value: unknown): boolean => typeof value === 'string' && value.trim() === '';
-const isBroken = (claim: Claim, row: Row): boolean =>
-  claim.kind === 'ordered'
-    ? Number(row[claim.first]) > Number(row[claim.second])
-    : breaks(claim, formed(claim, String(row[claim.column])));
 const formed = (claim: Claim, text: string): string => (claim.kind === 'ofForm' ? text.trim() : text);
 
+function isBroken(claim: Claim, row: Row): boolean {
+  if (claim.kind === 'ordered') return Number(row[claim.first]) > Number(row[claim.second]);
+  const text = String(row[claim.column]);
+  switch (claim.kind) {
+    case 'like':
+      return !new RegExp(claim.pattern).test(text);
+    case 'asWritten':
+      return formOf(text.trim()) === claim.form && text !== (claim.form === 'integer' ? String(Number(text)) : text.trim());
+    default:
+      return breaks(claim, formed(claim, text));
+  }
+}
+
 function byColumn(rows: readonly Row[], of: (values: Row[string][], isText: boolean) => unknown): unknown {
-  const names = ['id', 'part', code, 'later', 'gone'];
+  const names = ['id', 'part', code, 'later', 'gone', 'share'];
   return {
     rows: rows.length,
     columns: Object.fromEntries(

@@ -52,7 +52,7 @@ export function breaks(claim: Claim, text: string): boolean {
     case 'noLonger':
       return [...text].length > claim.characters;
     case 'decimals':
-      return (text.split('.')[1] ?? '').length > claim.most;
+      return /e-/i.test(text) || (text.split('.')[1] ?? '').length > claim.most;
     case 'ordered':
     case 'asWritten':
     case 'inZone':

@@ -40,7 +40,7 @@ for (const [rule, row, cell] of [
 test('what is meant to be so is waived with a reason, and can be asked again', async ({ page }) => {
   await open(page, '/s/1/findings?q=values/money');
   await page.getByRole('row', { name: /Money in a float/ }).click();
-  await expect(page.getByText('Change the type to numeric')).toBeVisible();
+  await expect(page.getByText('Amounts are exact to 2 decimals')).toBeVisible();
   await page.keyboard.press('w');
   await page.getByRole('button', { name: 'Waive', exact: true }).click();
   await page.getByLabel('Why it is meant to be so').fill('Deposits are in whole crowns');

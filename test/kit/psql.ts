@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -7,14 +7,21 @@ import type { ConnectionDetails } from '../../src/sources/postgresql/details';
 
 /** Runs a script as people do, and returns what went wrong; empty when nothing did. */
 export function runScript(details: ConnectionDetails, script: string): Promise<string> {
-  return runIn(mkdtempSync(join(tmpdir(), 'pawl-psql-')), details, script);
+  return inFolder((folder) => runIn(folder, details, script));
 }
 
 /** The file that a script of questions writes. */
-export async function answersTo(details: ConnectionDetails, script: string, habits: readonly string[] = []): Promise<Buffer> {
+export function answersTo(details: ConnectionDetails, script: string, habits: readonly string[] = []): Promise<Buffer> {
+  return inFolder(async (folder) => {
+    await runIn(folder, details, script, habits);
+    return readFileSync(join(folder, /^\\o (\S+)$/m.exec(script)?.[1] ?? ''));
+  });
+}
+
+/** What comes of work in a folder of its own, which goes after. */
+async function inFolder<T>(work: (folder: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), 'pawl-psql-'));
-  await runIn(folder, details, script, habits);
-  return readFileSync(join(folder, /^\\o (\S+)$/m.exec(script)?.[1] ?? ''));
+  return work(folder).finally(() => rmSync(folder, { recursive: true }));
 }
 
 async function runIn(

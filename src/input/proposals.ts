@@ -220,6 +220,14 @@ class KeepByShape extends ColumnsShape {
   @Equals('keepBy') kind!: 'keepBy';
 }
 
+class LookupShape {
+  @Equals('lookup') kind!: 'lookup';
+  @SomeNames() @ArrayMaxSize(1) columns!: string[];
+  @IsOptional() @Parent() references?: ParentShape;
+  @IsOptional() @Count() orphanRows!: number | null;
+  @IsOptional() @Name() named?: string;
+}
+
 class SwitchShape extends ColumnsShape {
   @Equals('switch') kind!: 'switch';
   @Name() trigger!: string;
@@ -254,6 +262,7 @@ export const proposalShapes: Shapes = {
   default: DefaultShape,
   retype: RetypeShape,
   keepBy: KeepByShape,
+  lookup: LookupShape,
   switch: SwitchShape,
   byHand: ByHandShape,
 };

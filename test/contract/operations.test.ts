@@ -79,9 +79,14 @@ type Backwards =
   | 'dropNotNull'
   | 'dropKept'
   | 'declareAgain'
-  | 'buildAgain';
+  | 'buildAgain'
+  | 'dropLookup'
+  | 'fillAgain';
 
-const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype'>, readonly Sample[]>> = {
+/** Whose columns are of types that each engine spells. */
+type OfLookups = 'makeLookup' | 'lookUp' | 'letEmpty';
+
+const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype' | OfLookups>, readonly Sample[]>> = {
   addPrimaryKey: [[key]],
   addUnique: [[{ kind: 'addUnique', table: vessel, name: 'uq_imo', columns: ['imo_no'], index: null }]],
   replaceKey: [
@@ -295,12 +300,44 @@ function retypes(engine: EngineName): readonly Sample[] {
   ];
 }
 
+function lookups(engine: EngineName): Readonly<Record<OfLookups, readonly Sample[]>> {
+  const { numbering: declaredType } = engineNamed(engine).types;
+  const lookup = { table: tableId('port', 'area'), key: 'area_id', label: 'area' };
+  const of = { table: berth, lookup, as: 'area_id' };
+  const made: Operation = {
+    ...{ kind: 'makeLookup', table: berth, column: 'area', lookup },
+    names: { key: engine === 'postgresql' ? 'pk_area' : 'PRIMARY', unique: 'uq_area' },
+    type: declaredType,
+  };
+  const shape: Shape = {
+    ...{ declaredType, family: 'integer', comparedAs: 'bigint', comparable: true },
+    ...{ length: null, precision: null, scale: 0, collation: null },
+  };
+  const referring: Operation = { kind: 'lookUp', ...of, column: 'area', shape, grows: true, batches: true, every: false };
+  const mandatory: Operation = { kind: 'setNotNull', table: berth, column: 'area' };
+  return {
+    makeLookup: [[made]],
+    lookUp: [
+      [made, referring],
+      [made, { ...referring, batches: false }],
+    ],
+    letEmpty: [
+      [
+        ...[mandatory, made, { ...referring, every: true } as const],
+        { kind: 'letEmpty', ...of, column: 'area' },
+        { kind: 'renameColumn', table: berth, from: 'area', to: 'area_before' },
+      ],
+    ],
+  };
+}
+
 for (const engine of enginesAtHand)
   describe.each(modes)(`${engine}, %s`, (mode) => {
     const live = liveEngine(engine).use();
     const all: readonly (readonly [kind: string, tried: readonly Sample[]])[] = [
       ...Object.entries(samples),
       ['retype', retypes(engine)],
+      ...Object.entries(lookups(engine)),
     ];
     for (const [kind, tried] of all)
       for (const [i, sample] of tried.entries())

@@ -61,6 +61,14 @@ const call = tableId('port', 'call');
 const proposals = {
   change: [{ kind: 'change', columns: ['berth_no'], name: 'fk_call', onDelete: 'cascade' }],
   default: [{ kind: 'default', columns: ['left_at'], value: { kind: 'now' } }],
+  lookup: [
+    {
+      kind: 'lookup',
+      columns: ['left_at'],
+      references: { schema: 'port', table: 'berth', columns: ['berth_no'] },
+      orphanRows: 0,
+    },
+  ],
   switch: [{ kind: 'switch', columns: [], trigger: 'noted', on: true }],
 } satisfies { readonly [Kind in Proposal['kind']]?: readonly Extract<Proposal, { readonly kind: Kind }>[] };
 
@@ -70,6 +78,10 @@ const asked: { readonly [Kind in WishKind]: readonly Extract<Wish, { readonly ki
   filled: [{ kind: 'filled', table: call, columns: ['left_at'] }],
   reference: [{ kind: 'reference', table: call, columns: ['berth_no'], parent: berth, parentColumns: ['berth_no'] }],
   oneOf: [{ kind: 'oneOf', table: call, column: 'left_at', values: ['berth'] }],
+  listed: [
+    { kind: 'listed', table: call, column: 'left_at', parent: berth, parentColumns: ['berth_no'] },
+    { kind: 'listed', table: call, column: 'left_at' },
+  ],
   keeps: [{ kind: 'keeps', table: call, claim: { kind: 'between', column: 'left_at', least: '0', most: null } }],
   default: [{ kind: 'default', table: call, column: 'left_at', value: { kind: 'now' } }],
   changed: [

@@ -6,6 +6,7 @@ import { type TableId, tableId } from '../catalogue/identifiers';
 import { findColumn, findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Column, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
+import type { Lookup } from './lookup';
 import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
 
@@ -91,6 +92,22 @@ export type Check =
   | { readonly kind: 'keptOtherwise'; readonly table: TableId; readonly engine: string }
   /** What the server lets no column change its type for: views that read it, triggers and policies that name it. */
   | { readonly kind: 'restsOn'; readonly table: TableId; readonly column: string }
+  /** Rows whose text is blank, or not listed where nothing is added to the list. Counts nothing where the text is gone. */
+  | {
+      readonly kind: 'notListed';
+      readonly table: TableId;
+      readonly column: string;
+      readonly lookup: Lookup;
+      readonly grows: boolean;
+    }
+  /** No column `as`, or rows in which it is empty though what the text says is there to be looked up. Counts nothing where the text is gone. */
+  | {
+      readonly kind: 'notLookedUp';
+      readonly table: TableId;
+      readonly column: string;
+      readonly lookup: Lookup;
+      readonly as: string;
+    }
   | { readonly kind: 'triggerMissing'; readonly table: TableId; readonly trigger: string }
   /** `sequence`: its schema and name, as a table's. */
   | { readonly kind: 'sequenceMissing'; readonly table: TableId; readonly sequence: TableId }
@@ -134,7 +151,18 @@ export function isOfDefinition(check: Check): check is DefinitionCheck {
   return ['constraintDiffers', 'keyDiffers', 'indexDiffers'].includes(check.kind);
 }
 
-const ofRows = ['notAllowed', 'nulls', 'repeats', 'orphans', 'breaking', 'breakingDeclared', 'unfilled', 'rowMissing', 'restsOn'];
+const ofRows = [
+  'notAllowed',
+  'nulls',
+  'repeats',
+  'orphans',
+  'breaking',
+  'breakingDeclared',
+  'unfilled',
+  'rowMissing',
+  'restsOn',
+  'notListed',
+];
 
 /** Whether a script stops before its first step for it; whether a step is in force already is asked beside the step. */
 export function stopsScript(check: Check): boolean {
@@ -183,6 +211,10 @@ export function describeCheck(check: Check): string {
       return `${check.table} not kept by ${check.engine}`;
     case 'restsOn':
       return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
+    case 'notListed':
+      return `rows of ${check.table} whose ${check.column} is blank${check.grows ? '' : `, or not in ${check.lookup.table}`}`;
+    case 'notLookedUp':
+      return `rows of ${check.table} whose ${check.column} is in ${check.lookup.table} and whose ${check.as} is empty, or not there`;
     case 'triggerIs':
     case 'triggerMissing':
     case 'sequenceMissing':
@@ -385,6 +417,9 @@ function isShownOf(table: Table, check: Check): boolean {
       return table.triggers.some(({ name }) => name === check.trigger);
     case 'keptOtherwise':
       return table.storage?.engine === check.engine;
+    // Of the rows a catalogue says nothing.
+    case 'notLookedUp':
+      return column(check.as) !== undefined;
     default:
       return (
         'column' in check &&

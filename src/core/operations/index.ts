@@ -15,9 +15,9 @@ import { type Check, isShown } from './check';
 import { changeConstraint } from './change-constraint';
 import { checkRows, uncheckRows } from './check-rows';
 import { createIndex, dropIndex } from './create-index';
-import { dropConstraint } from './drop-constraint';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './number-rows';
 import { keepBy } from './keep-by';
+import { dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookup';
 import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
@@ -25,7 +25,7 @@ import { renameIndex } from './rename-index';
 import { renameSequence } from './rename-others';
 import { renameTable } from './rename-table';
 import { renameTrigger } from './rename-others';
-import { declareAgain, removeConstraint } from './removing';
+import { declareAgain, dropConstraint, removeConstraint } from './removing';
 import { buildAgain, removeIndex } from './removing';
 import { replaceKey, restoreKey } from './replace-key';
 import { retype } from './retype';
@@ -52,6 +52,7 @@ export const kinds = {
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },
+  ...{ makeLookup, dropLookup, lookUp, letEmpty, fillAgain },
 };
 
 export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']> & Stored;

@@ -152,7 +152,8 @@ function withNumberingKey(table: Table, column: string, key: string, nulls: Null
   return withKey(table, primaryKeyOf(table) ? { ...base, kind: 'unique', nulls } : { ...base, kind: 'primary key' });
 }
 
-function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {
+/** One that the database numbers by itself. */
+export function numberedColumn(table: TableId, name: string, type = 'bigint'): Column {
   return {
     id: columnId(table, name),
     name,

@@ -67,6 +67,9 @@ const kinds = [
   'setAside',
   'addParents',
   'dropKept',
+  'makeLookup',
+  'lookUp',
+  'letEmpty',
 ] as const;
 
 interface Draw {
@@ -90,6 +93,11 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
     columns: table.columns.slice(0, parentKey?.columns.length ?? 0).map(({ name }) => name),
     parent: parent.id,
     parentColumns: parentKey?.columns ?? [],
+  };
+  const ofText = {
+    table: table.id,
+    column: column.name,
+    lookup: { table: tableId('port', `values_${n}`), key: 'id', label: 'label' },
   };
   const kept = { table: table.id, sideTable: `pawl_kept_${n}`, owner: 'owner' };
   switch (kind) {
@@ -242,6 +250,12 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       return parentKey ? { kind, ...kept, table: parent.id, child: table.id, reference, beside: [] } : null;
     case 'dropKept':
       return { kind, table: table.id, sideTable: kept.sideTable };
+    case 'makeLookup':
+      return { kind, ...ofText, names: { key: `pk_${n}`, unique: `uq_${n}` } };
+    case 'lookUp':
+      return { kind, ...ofText, as: `of_${n}`, shape: shapeOf(column), grows: c % 2 === 0, batches: false, every: false };
+    case 'letEmpty':
+      return column.nullable ? null : { kind, ...ofText, as: 'of_0' };
   }
 }
 
@@ -284,7 +298,7 @@ test.each(engineNames)(
         const last = forward.at(-1);
         if (last && !isOfRows(last)) expect(isInForce(last, there)).toBe(true);
       }),
-      { numRuns: 600, seed: 10 },
+      { numRuns: 700, seed: 10 },
     );
     expect([...seen.keys()].sort()).toEqual(everyKind.filter((kind) => !notDone(engine).includes(kind)));
     expect(Math.min(...seen.values())).toBeGreaterThan(20);

@@ -5,6 +5,7 @@ import type { TableId } from '../catalogue/identifiers';
 import { findConstraint } from '../catalogue/lookups';
 import type { Index, Table } from '../catalogue/model';
 import type { Removable } from './again';
+import { changeConstraintDown } from './hand-down';
 import type { Kind } from './operation';
 import { Refusal } from './refusal';
 
@@ -125,4 +126,24 @@ export const buildAgain: Kind<BuildAgain> = {
     draft.put({ ...table, indexes: table.indexes.toSpliced(place, 0, index) });
   },
   todo: ({ table, index: { name } }) => ({ kind: 'indexMissing', table, name }),
+};
+
+/** Takes away what a docket made. */
+export interface DropConstraint {
+  readonly kind: 'dropConstraint';
+  readonly table: TableId;
+  readonly name: string;
+  /** True for a primary key or unique constraint: an index of its own bears its name. */
+  readonly isKey: boolean;
+  /** True for a reference: some engines add it in several steps, and may have been interrupted between. */
+  readonly isReference?: true;
+  readonly partitioned?: boolean;
+}
+
+export const dropConstraint: Kind<DropConstraint> = {
+  rank: 8,
+  words: ({ table, name }) => `drop the constraint ${name} of ${table}`,
+  inverse: () => null,
+  apply: ({ table, name }, draft) => changeConstraintDown(draft, table, name, (of) => withoutConstraint(of, name)),
+  todo: ({ table, name }) => ({ kind: 'constraintPresent', table, name }),
 };

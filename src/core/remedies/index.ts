@@ -15,6 +15,7 @@ import { selfNumberingRemedy } from './keys/self-numbering';
 import { primaryKeyRemedy, surrogateKeyRemedy } from './keys/primary-key';
 import { replaceKeyRemedy } from './keys/replace-key';
 import { keepByRemedy } from './keep-by';
+import { lookupRemedy } from './lookup';
 import type { Naming } from './names';
 import { notNullRemedy } from './not-null';
 import { completeDecision, type Decision, type Question, refuseUnanswerable, typedName } from './question';
@@ -50,6 +51,7 @@ export const remedies = {
   default: defaultRemedy,
   retype: retypeRemedy,
   keepBy: keepByRemedy,
+  lookup: lookupRemedy,
   switch: switchRemedy,
   byHand: byHandRemedy,
 };

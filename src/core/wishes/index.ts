@@ -12,6 +12,7 @@ import { defaultWish } from './default';
 import { filledWish } from './filled';
 import { goneWish } from './gone';
 import { keepsWish } from './keeps';
+import { listedWish } from './listed';
 import { namedWish } from './named';
 import { oneOfWish } from './one-of';
 import { referenceWish } from './reference';
@@ -25,6 +26,7 @@ export const wishes = {
   filled: filledWish,
   reference: referenceWish,
   oneOf: oneOfWish,
+  listed: listedWish,
   keeps: keepsWish,
   default: defaultWish,
   changed: changedWish,

@@ -75,6 +75,11 @@ export function wishIn(form: AskForm): Wish {
       const lines = values.split('\n').map((line) => line.trim());
       return { kind: what, table: id, column: columns[0] ?? '', values: [...new Set(lines.filter((line) => line !== ''))] };
     }
+    case 'listed':
+      return {
+        ...{ kind: what, table: id, column: columns[0] ?? '' },
+        ...(parent === '' ? form.to.trim() !== '' && { named: form.to.trim() } : { parent: parent as TableId, parentColumns }),
+      };
     case 'changed':
       return {
         ...{ kind: what, table: id, constraint: form.changes },

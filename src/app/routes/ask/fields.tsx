@@ -15,7 +15,13 @@ interface Parent {
   readonly columns: readonly string[];
 }
 
-export function ParentField({ parents }: { readonly parents: readonly Parent[] }) {
+interface ParentProps {
+  readonly parents: readonly Parent[];
+  readonly label?: string;
+  onChange?(this: void, parent: Parent | null): void;
+}
+
+export function ParentField({ parents, label = 'The parent, by its key', onChange }: ParentProps) {
   const [parent, setParent] = useState<Parent | null>(null);
   return (
     <>
@@ -24,13 +30,38 @@ export function ParentField({ parents }: { readonly parents: readonly Parent[] }
       <Autocomplete
         options={parents}
         value={parent}
-        onChange={(_, chosen) => setParent(chosen)}
+        onChange={(_, chosen) => {
+          setParent(chosen);
+          onChange?.(chosen);
+        }}
         getOptionLabel={({ table, columns }) => `${table} (${columns.join(', ')})`}
         getOptionKey={({ table, columns }) => JSON.stringify([table, columns])}
         isOptionEqualToValue={(a, b) => a.table === b.table && a.columns.join() === b.columns.join()}
-        renderInput={(input) => <TextField {...input} label="The parent, by its key" />}
+        renderInput={(input) => <TextField {...input} label={label} />}
         sx={{ margin: '12px 0' }}
       />
+    </>
+  );
+}
+
+/** The table that lists the values of a text: one that is there, or one that is made. */
+export function ListField({ lists, column }: { readonly lists: readonly Parent[]; readonly column: string }) {
+  const [made, setMade] = useState(true);
+  return (
+    <>
+      <ParentField
+        parents={lists}
+        label="The table that lists them, where there is one"
+        onChange={(parent) => setMade(!parent)}
+      />
+      {made && (
+        <TextField
+          name="to"
+          label="Name of the table that is made"
+          helperText={`${column || 'As the column'}, when you type none`}
+          slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }}
+        />
+      )}
     </>
   );
 }

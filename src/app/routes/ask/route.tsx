@@ -18,7 +18,17 @@ import { notFound } from '~/app/server/ids.server';
 import { ProblemStation } from '~/app/ui/ProblemPage';
 import { titled } from '~/app/ui/title';
 import type { TableId } from '~/core/catalogue/identifiers';
-import { baseTables, canRefer, findTable, foreignKeysOf, getColumn, primaryKeyOf, referableKeys } from '~/core/catalogue/lookups';
+import {
+  baseTables,
+  canRefer,
+  declaredUniques,
+  findTable,
+  foreignKeysOf,
+  getColumn,
+  primaryKeyOf,
+  referableKeys,
+  sameColumns,
+} from '~/core/catalogue/lookups';
 import { constraintInWords } from '~/core/catalogue/inWords';
 import type { Catalogue, Table } from '~/core/catalogue/model';
 import { traitsOf } from '~/core/engines/facts';
@@ -37,6 +47,7 @@ import {
   ClaimField,
   DefaultField,
   GoneField,
+  ListField,
   ParentField,
   type Switch,
   SwitchField,
@@ -61,6 +72,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     columns: table.columns.map(({ name, declaredType }) => ({ name, type: declaredType })),
     keyed: primaryKeyOf(table) !== null,
     parents: parentsFor(catalogue, table),
+    lists: listsFor(catalogue, table),
     parts: partsOf(table, catalogue),
     switches: switchesOf(table, catalogue),
     changes: changeableOf(table, catalogue),
@@ -134,6 +146,19 @@ function parentsFor(catalogue: Catalogue, table: Table) {
     .filter(({ parent, key }) => fits(parent, key))
     .slice(0, mostParents)
     .map(({ parent, key }) => ({ table: parent.id, columns: key }));
+}
+
+/** Texts of other tables that do not repeat there, beside a key of one column. */
+function listsFor(catalogue: Catalogue, table: Table) {
+  return baseTables(catalogue)
+    .filter((list) => list.id !== table.id && primaryKeyOf(list)?.columns.length === 1)
+    .flatMap((list) =>
+      declaredUniques(list)
+        .filter((unique) => unique.length === 1 && !sameColumns(unique, primaryKeyOf(list)?.columns ?? []))
+        .filter(([name]) => list.columns.some((column) => column.name === name && column.family === 'text'))
+        .map((columns) => ({ table: list.id, columns })),
+    )
+    .slice(0, mostParents);
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -212,6 +237,7 @@ export default function AskPage({ loaderData: t, actionData }: Route.ComponentPr
             </RadioGroup>
           </FormControl>
           {what === 'reference' && <ParentField parents={t.parents} />}
+          {what === 'listed' && <ListField lists={t.lists} column={columns[0] ?? ''} />}
           {what === 'oneOf' && (
             <TextField name="values" label="Values, one a line" multiline minRows={4} sx={{ margin: '12px 0' }} />
           )}

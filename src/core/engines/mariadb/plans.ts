@@ -1,7 +1,6 @@
 // What servers of this family do of themselves, and what they refuse: how a docket is planned for them.
 
 import type { Draft } from '../../catalogue/draft';
-import type { Shape } from '../../catalogue/edit';
 import { foreignKeysOf, getTable, primaryKeyOf } from '../../catalogue/lookups';
 import { type Catalogue, ordinaryMethod, type Table } from '../../catalogue/model';
 import type { AddForeignKey } from '../../operations/add-foreign-key';
@@ -15,7 +14,7 @@ import type { Redefined } from '../../operations/set-not-null';
 import type { OwnPlanning } from '../../plan/ownPlanning';
 import { factsOf } from '../facts';
 import { withCounting, withNullability, withType } from './column-text';
-import { encodingText, typeText } from './quote';
+import { shapeText } from './quote';
 import { refersAs } from './types';
 import { inOneRebuild, type ServesToo } from './rebuilds';
 
@@ -119,6 +118,10 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
         return new Refusal(`${table().id} has a column that counts, ${counts.name}: a table of this server has one at most.`);
       return before === undefined ? operation : { ...operation, definition: { before, after: withCounting(before) } };
     }
+    case 'letEmpty': {
+      const before = definitionOf(table(), operation.column);
+      return before === undefined ? operation : { ...operation, definition: { before, after: withNullability(before, true) } };
+    }
     case 'retype':
       return retyped(operation, current);
     case 'dropNotNull': {
@@ -134,15 +137,10 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
 function retyped(operation: Retype, current: Draft): Operation {
   const columns = operation.columns.map((one): Retyped => {
     const before = definitionOf(current.get(one.table), one.column);
-    return before === undefined ? one : { ...one, definition: { before, after: withType(before, typeIn(one.after)) } };
+    return before === undefined ? one : { ...one, definition: { before, after: withType(before, shapeText(one.after)) } };
   });
   const references = referencesAt(columns, current).map((key) => ({ ...key, rows: 'checked' as const }));
   return { ...operation, columns, ...(references.length > 0 && { references }) };
-}
-
-function typeIn({ declaredType, characterSet, collation }: Shape): string {
-  const encoded = characterSet === undefined ? '' : ` character set ${encodingText(characterSet)}`;
-  return `${typeText(declaredType)}${encoded}${collation === null ? '' : ` collate ${encodingText(collation)}`}`;
 }
 
 // A reference empties one of them when its parent goes or changes.

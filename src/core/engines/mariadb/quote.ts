@@ -1,5 +1,6 @@
 // Turning names and values into SQL text that means exactly them, whatever the session's sql_mode says of backslashes.
 
+import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import { unseen, visible } from '../../naming/visible';
 import { DialectError } from '../DialectError';
@@ -73,4 +74,10 @@ export function typeText(declaredType: string): string {
 export function encodingText(name: string): string {
   if (/^[a-z0-9_]+$/i.test(name)) return name;
   throw new DialectError(`No encoding is called ${JSON.stringify(name)}.`);
+}
+
+/** What a column holds, as its definition begins. Throws DialectError as `typeText`. */
+export function shapeText({ declaredType, characterSet, collation }: Shape): string {
+  const encoded = characterSet === undefined ? '' : ` character set ${encodingText(characterSet)}`;
+  return `${typeText(declaredType)}${encoded}${collation === null ? '' : ` collate ${encodingText(collation)}`}`;
 }

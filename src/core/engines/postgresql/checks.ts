@@ -1,7 +1,7 @@
 import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition, childRows, orphanCondition, rowsOf } from './spelling';
+import { brokenCondition, childRows, orphanCondition, rowsOf, spelling as conditions } from './spelling';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { shorten } from './names';
 import { countUnfilled } from './operations/repairs';
@@ -107,6 +107,25 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       `where refclassid = 'pg_catalog.pg_class'::pg_catalog.regclass and refobjid = ${regclass(table)}`,
       `  and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = ${literal(name)})`,
       "  and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass)",
+    ),
+  // Names that the table has not are those of the row beside it.
+  notListed: ({ table, column: name, lookup, grows }) =>
+    lines(
+      `select (select count(*) from ${quoteTable(table)} where ${conditions.claims.blank(name)}`,
+      ...(grows
+        ? []
+        : [
+            `  or ${quote(name)} not in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)} where ${quote(lookup.label)} is not null)`,
+          ]),
+      `) from (select null::text as ${quote(name)}) as absent`,
+    ),
+  notLookedUp: ({ table, column: name, lookup, as }) =>
+    lines(
+      `select (${unless(`select 1 ${column(table, as)}`)}) + (`,
+      `  select count(*) from ${quoteTable(table)}`,
+      `  where ${quote(as)} is null and ${quote(name)} in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)})`,
+      ')',
+      `from (select null::bigint as ${quote(as)}, null::text as ${quote(name)}) as absent`,
     ),
   triggerMissing: (check) =>
     unless(

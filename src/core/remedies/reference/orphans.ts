@@ -85,7 +85,8 @@ function whyWhole(table: Table, catalogue: Catalogue): string | null {
   return unchecked ? null : 'the reference holds for every row or not at all here';
 }
 
-function parentsAnswer(parent: Table | null, references: ProposedParent): Answer {
+/** Parents are made for those that have none. */
+export function parentsAnswer(parent: Table | null, references: ProposedParent): Answer {
   const beside = parent ? neededBeside(parent, references.columns) : [];
   return {
     id: 'parents',

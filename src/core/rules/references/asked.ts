@@ -1,6 +1,3 @@
 import { askedRule } from '../../wishes/askedRule';
 
-export const askedReference = askedRule(
-  'References',
-  ({ kind }) => kind === 'reference' || kind === 'gone' || kind === 'changed',
-);
+export const askedReference = askedRule('References', ({ kind }) => ['reference', 'listed', 'gone', 'changed'].includes(kind));

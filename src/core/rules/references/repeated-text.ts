@@ -3,7 +3,7 @@ import type { Catalogue } from '../../catalogue/model';
 import { type How, howInWords, sampleOf } from '../../evidence/evidence';
 import type { WeighedReference } from '../../evidence/references/weigh';
 import { counted, plural, rowOf, spoken } from '../../naming/words';
-import { byHand } from '../../remedies/by-hand';
+import { isLookedUp, type LookupProposal } from '../../remedies/lookup';
 import { defineRule } from '../rule';
 
 interface Facts {
@@ -33,6 +33,12 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
         continue;
       const parent = getTable(catalogue, reference.parent);
       const [column = ''] = reference.columns;
+      const proposal: LookupProposal = {
+        ...{ kind: 'lookup', columns: reference.columns, orphanRows: reference.inclusion?.orphanRows ?? null },
+        references: { schema: parent.schema, table: parent.name, columns: reference.parentColumns },
+      };
+      // The text is still there, beside what refers already.
+      if (isLookedUp(proposal, getTable(catalogue, reference.child), catalogue)) continue;
       yield {
         table: reference.child,
         columns: reference.columns,
@@ -47,7 +53,7 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
           orphanRows: reference.inclusion?.orphanRows ?? 0,
           how: reference.how,
         },
-        proposal: byHand(reference.columns),
+        proposal,
       };
     }
   },
@@ -67,7 +73,6 @@ export const repeatedText = defineRule<Facts, 'confidence'>({
         { label: 'unknown', text: orphanRows === 0 ? 'none' : counted(orphanRows, 'row'), harm: orphanRows > 0 },
       ],
       reasons: ['the values agree, though the names do not'],
-      advice: `Add a column that refers to ${parent}, fill it by ${parentColumn}, and drop the text.`,
     };
   },
 });

@@ -343,10 +343,10 @@ declare
   last constant bigint := pg_catalog.pg_relation_size('port.call_log'::pg_catalog.regclass) / pg_catalog.current_setting('block_size')::bigint;
 begin
   while first <= last loop
-    update port.call_log
+    update port.call_log as child
     set id = pg_catalog.nextval('port.pawl_call_log_id'::pg_catalog.regclass)
-    where id is null
-      and ctid >= pg_catalog.format('(%s,0)', first)::tid and ctid < pg_catalog.format('(%s,0)', first + 200)::tid;
+    where child.id is null
+      and child.ctid >= pg_catalog.format('(%s,0)', first)::tid and child.ctid < pg_catalog.format('(%s,0)', first + 200)::tid;
     commit;
     first := first + 200;
   end loop;
@@ -384,10 +384,10 @@ declare
   last constant bigint := pg_catalog.pg_relation_size('port.mooring_gang'::pg_catalog.regclass) / pg_catalog.current_setting('block_size')::bigint;
 begin
   while first <= last loop
-    update port.mooring_gang
+    update port.mooring_gang as child
     set id = pg_catalog.nextval('port.pawl_mooring_gang_id'::pg_catalog.regclass)
-    where id is null
-      and ctid >= pg_catalog.format('(%s,0)', first)::tid and ctid < pg_catalog.format('(%s,0)', first + 200)::tid;
+    where child.id is null
+      and child.ctid >= pg_catalog.format('(%s,0)', first)::tid and child.ctid < pg_catalog.format('(%s,0)', first + 200)::tid;
     commit;
     first := first + 200;
   end loop;

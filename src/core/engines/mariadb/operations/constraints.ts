@@ -3,7 +3,7 @@ import type { AddForeignKey } from '../../../operations/add-foreign-key';
 import { type ChangeConstraint, wantedOf } from '../../../operations/change-constraint';
 import type { Wanted } from '../../../operations/check';
 import { todoOf } from '../../../operations/index';
-import type { DropConstraint } from '../../../operations/drop-constraint';
+import type { DropConstraint } from '../../../operations/removing';
 import type { Rename } from '../../../operations/rename';
 import { DialectError } from '../../DialectError';
 import { keptCondition, orphanCondition } from '../spelling';

@@ -5,7 +5,7 @@ import type { AddCheck } from '../../../operations/add-check';
 import { type AddForeignKey, asDeclared } from '../../../operations/add-foreign-key';
 import { type ChangeConstraint, wantedOf } from '../../../operations/change-constraint';
 import type { CheckRows, UncheckRows } from '../../../operations/check-rows';
-import type { DropConstraint } from '../../../operations/drop-constraint';
+import type { DropConstraint } from '../../../operations/removing';
 import type { Rename } from '../../../operations/rename';
 import type { RenameColumn } from '../../../operations/rename-column';
 import { keptCondition } from '../spelling';

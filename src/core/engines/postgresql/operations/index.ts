@@ -16,6 +16,7 @@ import {
 import { createIndex, dropIndex, renameIndex } from './indexes';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
+import { dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookups';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './numbering';
 import { retype } from './retyping';
@@ -45,6 +46,7 @@ const writings: Writings = {
   keepBy: never,
   ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
+  ...{ makeLookup, dropLookup, lookUp, letEmpty, fillAgain },
 };
 
 function writingOf(operation: Operation): Writing<Operation> {

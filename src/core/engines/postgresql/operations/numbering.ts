@@ -1,4 +1,4 @@
-import { tableNames } from '../../../catalogue/identifiers';
+import { tableNames, type TableId } from '../../../catalogue/identifiers';
 import { getTable } from '../../../catalogue/lookups';
 import { todoOf } from '../../../operations/index';
 import type { DropColumn, NumberItself, NumberNoMore, NumberRows } from '../../../operations/number-rows';
@@ -70,7 +70,11 @@ function numberInBatches(operation: NumberRows): readonly Stage[] {
       { kind: 'columnMissing', table, column },
       moment,
     ),
-    alone(dollarQuoted(inBlocks(operation, sequenceText)), { kind: 'nulls', table, columns: [column] }, changesRows),
+    alone(
+      dollarQuoted(inBlocks(table, numberedByHand(operation, sequenceText))),
+      { kind: 'nulls', table, columns: [column] },
+      changesRows,
+    ),
     ...fillForGood(table, column),
     stage(
       [
@@ -86,20 +90,27 @@ function numberInBatches(operation: NumberRows): readonly Stage[] {
   ];
 }
 
-function inBlocks({ table, column }: NumberRows, sequenceText: string): string {
+/** `update` of rows of a table by some blocks at a time, each for itself; it has a condition already. */
+export function inBlocks(table: TableId, update: string): string {
   return [
     'declare',
     '  first bigint := 0;',
     `  last constant bigint := pg_catalog.pg_relation_size(${tableText(table)}::pg_catalog.regclass) / pg_catalog.current_setting('block_size')::bigint;`,
     'begin',
     '  while first <= last loop',
-    `    update ${quoteTable(table)}`,
-    `    set ${quote(column)} = pg_catalog.nextval(${sequenceText}::pg_catalog.regclass)`,
-    `    where ${quote(column)} is null`,
-    `      and ctid >= pg_catalog.format('(%s,0)', first)::tid and ctid < pg_catalog.format('(%s,0)', first + ${blocksAtOnce})::tid;`,
+    ...update.split('\n').map((line) => `    ${line}`),
+    `      and child.ctid >= pg_catalog.format('(%s,0)', first)::tid and child.ctid < pg_catalog.format('(%s,0)', first + ${blocksAtOnce})::tid;`,
     '    commit;',
     `    first := first + ${blocksAtOnce};`,
     '  end loop;',
     'end',
+  ].join('\n');
+}
+
+function numberedByHand({ table, column }: NumberRows, sequenceText: string): string {
+  return [
+    `update ${quoteTable(table)} as child`,
+    `set ${quote(column)} = pg_catalog.nextval(${sequenceText}::pg_catalog.regclass)`,
+    `where child.${quote(column)} is null`,
   ].join('\n');
 }

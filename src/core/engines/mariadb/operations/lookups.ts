@@ -1,0 +1,122 @@
+import { besideTable, type TableId, tableNames } from '../../../catalogue/identifiers';
+import { todoOf } from '../../../operations/index';
+import type { DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
+import { hasCheck } from '../column-text';
+import { encodingText, quote, quoteTable, shapeText } from '../quote';
+import { spelling } from '../spelling';
+import { known, wayFor } from './columns';
+import { alone, altering, changing, cleansUp, type Statement, type Writing } from './writing';
+
+const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
+
+/** Made and filled under a name of the moment: that it has its own says that all of it is done. */
+export const makeLookup: Writing<MakeLookup> = {
+  stages(operation) {
+    const [todo, interim] = [todoOf(operation), interimOf(operation.lookup.table)];
+    return [
+      alone(creating(operation, interim, 'if not exists '), todo, ofCatalogue),
+      changing([values(operation, interim)], todo),
+      alone(`rename table ${quoteTable(interim)} to ${quoteTable(operation.lookup.table)}`, todo, ofCatalogue),
+    ];
+  },
+  bare: (operation) => [creating(operation, operation.lookup.table), values(operation, operation.lookup.table)],
+  cost: () => ({ lock: 'ROW LOCKS', way: 'reads its rows', blocks: 'nobody', work: 'reads every row' }),
+};
+
+export const dropLookup: Writing<DropLookup> = {
+  stages(operation) {
+    const { table } = operation.lookup;
+    const interim = interimOf(table);
+    return [
+      cleansUp(alone(`drop table ${quoteTable(interim)}`, { kind: 'tablePresent', table: interim }, ofCatalogue)),
+      alone(`drop table ${quoteTable(table)}`, todoOf(operation), ofCatalogue),
+    ];
+  },
+  cost: () => ofCatalogue,
+};
+
+export const lookUp: Writing<LookUp> = {
+  stages(operation) {
+    const { table, as, shape, lookup, grows } = operation;
+    const added = altering(table, 'changes the catalogue', [`add column ${quote(as)} ${shapeText(shape)}`], {
+      kind: 'columnMissing',
+      table,
+      column: as,
+    });
+    const grown = grows ? [values(operation, lookup.table)] : [];
+    return [added, changing([...grown, filling(operation)], todoOf(operation))];
+  },
+  cost: () => 'changes the catalogue',
+};
+
+export const letEmpty: Writing<LetEmpty> = {
+  stages: (operation) => [
+    altering(
+      operation.table,
+      hasCheck(operation.definition?.before ?? '') ? 'copies' : 'rebuilds',
+      [modified(operation)],
+      todoOf(operation),
+    ),
+  ],
+  cost: ({ definition }) => (hasCheck(definition?.before ?? '') ? 'copies' : 'rebuilds'),
+};
+
+export const fillAgain: Writing<FillAgain> = {
+  stages(operation) {
+    const { table, column, lookup, as } = operation;
+    const refilled = [
+      `update ${quoteTable(table)} as child`,
+      `join ${quoteTable(lookup.table)} as parent on parent.${quote(lookup.key)} = child.${quote(as)}`,
+      `set child.${quote(column)} = parent.${quote(lookup.label)}`,
+      `where child.${quote(column)} is null`,
+    ].join('\n');
+    const todo = todoOf(operation);
+    return [changing([refilled], todo), altering(table, wayFor(operation.definition?.before), [modified(operation)], todo)];
+  },
+  cost: ({ definition }) => wayFor(definition?.before),
+};
+
+function modified({ column, definition }: LetEmpty | FillAgain): string {
+  return `modify column ${quote(column)} ${known(column, definition?.after)}`;
+}
+
+function interimOf(table: TableId): TableId {
+  return besideTable(table, `${tableNames(table).table.slice(0, 50)}_now`);
+}
+
+function creating({ lookup, names, label, storage, collation }: MakeLookup, table: TableId, unless = ''): string {
+  const lines = [
+    `${quote(lookup.key)} bigint not null auto_increment`,
+    `${quote(lookup.label)} ${label ? shapeText(label) : 'varchar(255)'} not null`,
+    `primary key (${quote(lookup.key)})`,
+    `unique key ${quote(names.unique)} (${quote(lookup.label)})`,
+  ];
+  const kept = storage ? ` engine = ${encodingText(storage.engine)}` : '';
+  const compared = collation === undefined ? '' : ` collate = ${encodingText(collation)}`;
+  return `create table ${unless}${quoteTable(table)} (\n${lines.map((line) => `  ${line}`).join(',\n')}\n)${kept}${compared}`;
+}
+
+function values({ table, column, lookup }: Pick<LookUp, 'table' | 'column' | 'lookup'>, target: TableId): Statement {
+  const label = quote(lookup.label);
+  return [
+    `insert into ${quoteTable(target)} (${label})`,
+    `select distinct ${quote(column)}`,
+    `from ${quoteTable(table)} as child`,
+    `where ${spelling.claims.saysSomething(column)}`,
+    `  and not exists (select 1 from ${quoteTable(target)} as known where known.${label} = child.${quote(column)})`,
+    'order by 1',
+  ].join('\n');
+}
+
+function filling({ table, column, lookup, as, still = [] }: LookUp): Statement {
+  const sets = [
+    `child.${quote(as)} = parent.${quote(lookup.key)}`,
+    ...still.map((name) => `child.${quote(name)} = child.${quote(name)}`),
+  ];
+  return [
+    `update ${quoteTable(table)} as child`,
+    `join ${quoteTable(lookup.table)} as parent on parent.${quote(lookup.label)} = child.${quote(column)}`,
+    `set ${sets.join(', ')}`,
+    `where child.${quote(as)} is null`,
+  ].join('\n');
+}

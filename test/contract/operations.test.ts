@@ -84,7 +84,7 @@ type Backwards =
   | 'fillAgain';
 
 /** Whose columns are of types that each engine spells. */
-type OfLookups = 'makeLookup' | 'lookUp' | 'letEmpty';
+type OfLookups = 'makeLookup' | 'addReferring' | 'lookUp' | 'letEmpty';
 
 const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype' | OfLookups>, readonly Sample[]>> = {
   addPrimaryKey: [[key]],
@@ -313,17 +313,19 @@ function lookups(engine: EngineName): Readonly<Record<OfLookups, readonly Sample
     ...{ declaredType, family: 'integer', comparedAs: 'bigint', comparable: true },
     ...{ length: null, precision: null, scale: 0, collation: null },
   };
-  const referring: Operation = { kind: 'lookUp', ...of, column: 'area', shape, grows: true, batches: true, every: false };
+  const column: Operation = { kind: 'addReferring', table: berth, as: 'area_id', shape };
+  const referring: Operation = { kind: 'lookUp', ...of, column: 'area', grows: true, batches: true, every: false };
   const mandatory: Operation = { kind: 'setNotNull', table: berth, column: 'area' };
   return {
     makeLookup: [[made]],
+    addReferring: [[column]],
     lookUp: [
-      [made, referring],
-      [made, { ...referring, batches: false }],
+      [made, column, referring],
+      [made, column, { ...referring, batches: false }],
     ],
     letEmpty: [
       [
-        ...[mandatory, made, { ...referring, every: true } as const],
+        ...[mandatory, made, column, { ...referring, every: true } as const],
         { kind: 'letEmpty', ...of, column: 'area' },
         { kind: 'renameColumn', table: berth, from: 'area', to: 'area_before' },
       ],

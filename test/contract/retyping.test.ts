@@ -2,20 +2,16 @@
 // kept beside, references hold afterwards, and the way back restores all of it.
 
 import { describe, expect, test } from 'vitest';
-import { type FindingId, tableId } from '../../src/core/catalogue/identifiers';
+import { tableId } from '../../src/core/catalogue/identifiers';
 import { driftOf } from '../../src/core/catalogue/drift';
 import type { Catalogue } from '../../src/core/catalogue/model';
 import { factsOf } from '../../src/core/engines/facts';
 import { engineNamed } from '../../src/core/engines/index';
 import { applyAll } from '../../src/core/operations/index';
-import { type Mode, modes } from '../../src/core/plan/cost';
-import { planFor } from '../../src/core/plan/plan';
-import type { Proposal } from '../../src/core/remedies/index';
-import type { Decision } from '../../src/core/remedies/question';
-import type { Finding } from '../../src/core/rules/finding';
+import { modes } from '../../src/core/plan/cost';
 import { carryOutPlan } from '../../src/sources/run/carryOut';
-import type { Session } from '../../src/sources/run/session';
-import { enginesAtHand, type Live, liveEngine } from '../kit/live';
+import { planOf, rowsOf, rowsOfAll, type Tables, thereAndBack, type Wanted } from '../kit/decided';
+import { enginesAtHand, liveEngine } from '../kit/live';
 
 const setup = `
   create schema yard;
@@ -28,12 +24,6 @@ const setup = `
   insert into yard.stay values ('S1', 3, 10.1, '2026-01-02', '7'), ('S2', 41, 0.125, 'n/a', '007'), ('S3', null, 1e6, ' 2026-01-03', null), ('S4', 3, null, '2026-02-30', '-12');
   insert into yard.crane values (1), (2);
   insert into yard.lift values (1, 1), (2, 2), (3, null);`;
-
-interface Wanted {
-  readonly table: string;
-  readonly proposal: Proposal;
-  readonly decision?: Decision;
-}
 
 const wanted = {
   key: { table: 'slip', proposal: { kind: 'retype', columns: ['slip_id'], to: 'wider' } },
@@ -67,54 +57,7 @@ const wanted = {
   },
 } as const satisfies Readonly<Record<string, Wanted>>;
 
-function planOf(catalogue: Catalogue, mode: Mode, ...some: readonly Wanted[]) {
-  const decided = some.map(({ table, proposal, decision = {} }) => ({
-    decision,
-    finding: {
-      id: `${proposal.kind}:${table}` as FindingId,
-      object: { schema: 'yard', table, columns: [] },
-      proposal,
-    } as unknown as Finding,
-  }));
-  const plan = planFor(decided, catalogue, { label: 'd1', mode });
-  expect(plan.problems).toEqual([]);
-  return plan;
-}
-
-async function rowsOfAll(live: Live): Promise<readonly unknown[]> {
-  const rows: unknown[] = [];
-  for (const table of all) rows.push(await rowsOf(live, table));
-  return rows;
-}
-
-async function rowsOf(live: Live, table: string): Promise<unknown> {
-  const told = await live.run(`select * from yard.${table} order by 1`);
-  return Array.isArray(told) ? told : (told as { readonly rows: unknown }).rows;
-}
-
-const all = ['slip', 'stay', 'crane', 'lift'];
-
-async function thereAndBack(live: Live, mode: Mode, some: readonly Wanted[], meanwhile: (session: Session) => Promise<void>) {
-  const session = await live.session();
-  try {
-    const first = await session.readCatalogue();
-    const rows = await rowsOfAll(live);
-    const plan = planOf(first, mode, ...some);
-    await carryOutPlan(session, plan, 'forward', { first: true });
-    await meanwhile(session);
-    await carryOutPlan(session, plan, 'back', { first: true });
-    expect(
-      driftOf(
-        first,
-        await session.readCatalogue(),
-        all.map((name) => tableId('yard', name)),
-      ),
-    ).toEqual([]);
-    expect(await rowsOfAll(live)).toEqual(rows);
-  } finally {
-    await session.close();
-  }
-}
+const tables: Tables = { schema: 'yard', names: ['slip', 'stay', 'crane', 'lift'] };
 
 const typesOf = (catalogue: Catalogue, ...places: readonly (readonly [table: string, column: string])[]): readonly string[] =>
   places.map(([table, column]) => {
@@ -127,29 +70,29 @@ for (const engine of enginesAtHand)
     const live = liveEngine(engine).use(setup);
 
     test('a key becomes wider with all that refers to it, and references hold then', () =>
-      thereAndBack(live, mode, [wanted.key], async (session) => {
+      thereAndBack(live, mode, { tables, wanted: [wanted.key] }, async (session) => {
         const types = typesOf(await session.readCatalogue(), ['slip', 'slip_id'], ['slip', 'before_id'], ['stay', 'slip_id']);
         expect(types).toEqual(['bigint', 'bigint', 'bigint']);
         await expect(live.run("insert into yard.stay (stay_no, slip_id) values ('S9', 99)")).rejects.toThrow();
         await live.run("insert into yard.slip values (3000000000, 3, 'far')");
         await live.run("insert into yard.stay (stay_no, slip_id) values ('S9', 3000000000)");
         await live.run('delete from yard.slip where slip_id = 3000000000');
-        expect(await rowsOf(live, 'stay')).toHaveLength(4);
+        expect(await rowsOf(live, 'yard', 'stay')).toHaveLength(4);
       }));
 
     test('money becomes exact; what is rounded is kept beside, and comes back', () =>
-      thereAndBack(live, mode, [wanted.money], async () => {
-        expect(JSON.stringify(await rowsOf(live, 'stay'))).toMatch(/10\.1.*0\.1[23].*1000000/s);
+      thereAndBack(live, mode, { tables, wanted: [wanted.money] }, async () => {
+        expect(JSON.stringify(await rowsOf(live, 'yard', 'stay'))).toMatch(/10\.1.*0\.1[23].*1000000/s);
       }));
 
     test('texts become days and numbers; what none is, is kept beside, and comes back as it was written', () =>
-      thereAndBack(live, mode, [wanted.day, wanted.number], async (session) => {
+      thereAndBack(live, mode, { tables, wanted: [wanted.day, wanted.number] }, async (session) => {
         const catalogue = await session.readCatalogue();
         expect(typesOf(catalogue, ['stay', 'since'], ['stay', 'days'])).toEqual(['date', 'bigint']);
       }));
 
     test('a child becomes as its parent, and refers to it; asked for twice it does so once', () =>
-      thereAndBack(live, mode, [wanted.child, wanted.reference], async (session) => {
+      thereAndBack(live, mode, { tables, wanted: [wanted.child, wanted.reference] }, async (session) => {
         expect(typesOf(await session.readCatalogue(), ['lift', 'crane_no'])).toEqual(['bigint']);
         await expect(live.run('insert into yard.lift values (9, 9)')).rejects.toThrow();
       }));
@@ -158,11 +101,11 @@ for (const engine of enginesAtHand)
       const session = await live.session();
       try {
         const first = await session.readCatalogue();
-        const rows = await rowsOfAll(live);
-        const plan = planOf(first, mode, ...Object.values(wanted));
+        const rows = await rowsOfAll(live, tables);
+        const plan = planOf(first, mode, 'yard', Object.values(wanted));
         const { forward, back } = engineNamed(engine).dialect.statementScripts(plan, { title: 't', source: 's', madeAt: '' });
         expect(await live.byClient(forward)).toBe('');
-        const tables = all.map((name) => tableId('yard', name));
+        const ids = tables.names.map((name) => tableId('yard', name));
         expect(
           driftOf(
             applyAll(
@@ -170,12 +113,12 @@ for (const engine of enginesAtHand)
               first,
             ),
             await session.readCatalogue(),
-            tables,
+            ids,
           ),
         ).toEqual([]);
         expect(await live.byClient(back)).toBe('');
-        expect(driftOf(first, await session.readCatalogue(), tables)).toEqual([]);
-        expect(await rowsOfAll(live)).toEqual(rows);
+        expect(driftOf(first, await session.readCatalogue(), ids)).toEqual([]);
+        expect(await rowsOfAll(live, tables)).toEqual(rows);
       } finally {
         await session.close();
       }
@@ -184,16 +127,18 @@ for (const engine of enginesAtHand)
     test('where a value does not fit nothing is changed', async () => {
       const session = await live.session();
       try {
-        const plan = planOf(await session.readCatalogue(), mode, {
-          table: 'stay',
-          proposal: { kind: 'retype', columns: ['since'], to: 'form', form: 'date', against: null, otherwise: 0 },
-          decision: { unread: 'stop' },
-        });
-        const before = await rowsOf(live, 'stay');
+        const plan = planOf(await session.readCatalogue(), mode, 'yard', [
+          {
+            table: 'stay',
+            proposal: { kind: 'retype', columns: ['since'], to: 'form', form: 'date', against: null, otherwise: 0 },
+            decision: { unread: 'stop' },
+          },
+        ]);
+        const before = await rowsOf(live, 'yard', 'stay');
         await expect(carryOutPlan(session, plan, 'forward', { first: true })).rejects.toThrow(
           /Nothing was changed.*since .* date/s,
         );
-        expect(await rowsOf(live, 'stay')).toEqual(before);
+        expect(await rowsOf(live, 'yard', 'stay')).toEqual(before);
       } finally {
         await session.close();
       }

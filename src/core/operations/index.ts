@@ -17,7 +17,7 @@ import { checkRows, uncheckRows } from './check-rows';
 import { createIndex, dropIndex } from './create-index';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './number-rows';
 import { keepBy } from './keep-by';
-import { dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookup';
+import { addReferring, dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookup';
 import type { Kind } from './operation';
 import { rename } from './rename';
 import { renameColumn } from './rename-column';
@@ -52,7 +52,7 @@ export const kinds = {
   ...{ renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain },
   ...{ removeIndex, buildAgain },
-  ...{ makeLookup, dropLookup, lookUp, letEmpty, fillAgain },
+  ...{ makeLookup, dropLookup, addReferring, lookUp, letEmpty, fillAgain },
 };
 
 export type Operation = NonNullable<(typeof kinds)[keyof typeof kinds]['of']> & Stored;

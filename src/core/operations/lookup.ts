@@ -8,7 +8,7 @@ import { numberedColumn } from './number-rows';
 import { type Kind, ownerOf, type Owner } from './operation';
 import { Refusal } from './refusal';
 import type { Redefined } from './set-not-null';
-import { refuseWriting } from './side-table';
+import { refuseWriting, rowsOnly } from './side-table';
 
 /** Where values are looked up: a table, what tells its rows, and the text of each. */
 export interface Lookup {
@@ -42,13 +42,21 @@ export interface DropLookup extends Omit<MakeLookup, 'kind'> {
   readonly kind: 'dropLookup';
 }
 
-/** A column that refers to what its text is looked up as; empty where that is not there. */
-export interface LookUp extends OfText {
-  readonly kind: 'lookUp';
-  /** The column that is made. */
+/** A column that will refer, empty at first. */
+export interface AddReferring {
+  readonly kind: 'addReferring';
+  readonly table: TableId;
   readonly as: string;
   /** Of the key that it refers to. */
   readonly shape: Shape;
+  /** The column's definition, where all of it has to be said when it changes. */
+  readonly definition?: string;
+}
+
+/** It refers to what its text is looked up as; where that is not there it stays empty. */
+export interface LookUp extends OfText {
+  readonly kind: 'lookUp';
+  readonly as: string;
   /** True where the lookup is of the same docket: values that have come since are added to it. */
   readonly grows: boolean;
   /** True when rows can be filled a few at a time, as of a column that numbers rows. */
@@ -114,16 +122,34 @@ export const dropLookup: Kind<DropLookup> = {
   changesAlso: ({ lookup }) => [lookup.table],
 };
 
-export const lookUp: Kind<LookUp> = {
-  rank: 1,
-  words: ({ table, column, as, lookup }) => `${as} of ${table}, looked up in ${lookup.table} by ${column}`,
+export const addReferring: Kind<AddReferring> = {
+  rank: 0.8,
+  words: ({ table, as }) => `a column ${as} of ${table} that will refer`,
   inverse: ({ table, as }) => [{ kind: 'dropColumn', table, column: as }],
 
-  apply({ table: id, as, shape }, draft) {
+  apply({ table: id, as, shape, definition }, draft) {
     const table = draft.get(id);
-    draft.put({ ...table, columns: [...table.columns, referringColumn(id, as, shape)] });
+    const column = { ...referringColumn(id, as, shape), ...(definition !== undefined && { definition }) };
+    draft.put({ ...table, columns: [...table.columns, column] });
   },
 
+  todo: ({ table, as }) => ({ kind: 'columnMissing', table, column: as }),
+  after: ({ table, as }) => [{ kind: 'columnMissing', table, column: as }],
+
+  refuse({ table: id, as }, current) {
+    const { columns } = current.get(id);
+    return columns.some(({ name }) => name === as) ? new Refusal(`${id} has a column ${as} already. Choose another name.`) : null;
+  },
+
+  column: ({ as }) => as,
+};
+
+export const lookUp: Kind<LookUp> = {
+  rank: 1,
+  words: ({ table, column, as, lookup }) => `${as} of ${table} looked up in ${lookup.table} by ${column}`,
+  // The column goes.
+  inverse: () => [],
+  apply: rowsOnly,
   todo: (operation) => ({ kind: 'notLookedUp', ...ofText(operation), as: operation.as }),
   before: ({ grows, every, ...operation }) => [
     ...(grows ? [] : [{ kind: 'repeats', table: operation.lookup.table, columns: [operation.lookup.label] } as const]),
@@ -140,14 +166,16 @@ export const lookUp: Kind<LookUp> = {
     return refuseWriting(table, current) ?? { ...operation, ...(still.length > 0 && { still }) };
   },
 
-  refuse(operation, current) {
-    const { table: id, column, as } = operation;
-    const { columns } = current.get(id);
-    if (columns.every(({ name }) => name !== column)) return gone(operation);
-    return columns.some(({ name }) => name === as) ? new Refusal(`${id} has a column ${as} already. Choose another name.`) : null;
-  },
+  refuse: (operation, current) =>
+    current.get(operation.table).columns.some(({ name }) => name === operation.column) ? null : gone(operation),
 
-  column: ({ as }) => as,
+  mends: ({ table, as }) => ({
+    rowsOf: table,
+    covers: (check) =>
+      (check.kind === 'nulls' && check.columns.includes(as)) ||
+      (check.kind === 'orphans' && check.reference.columns.includes(as)),
+    alters: () => false,
+  }),
   clear: ({ table, dropsLater }) => (dropsLater === undefined ? [] : [{ kind: 'dropColumn', table, column: dropsLater }]),
 };
 

@@ -68,6 +68,7 @@ const kinds = [
   'addParents',
   'dropKept',
   'makeLookup',
+  'addReferring',
   'lookUp',
   'letEmpty',
 ] as const;
@@ -252,8 +253,10 @@ function operationOf({ kind, table: t, column: c, other: o }: Draw, on: Draft, n
       return { kind, table: table.id, sideTable: kept.sideTable };
     case 'makeLookup':
       return { kind, ...ofText, names: { key: `pk_${n}`, unique: `uq_${n}` } };
+    case 'addReferring':
+      return { kind, table: table.id, as: `of_${n}`, shape: { ...shapeOf(column), declaredType: 'bigint', collation: null } };
     case 'lookUp':
-      return { kind, ...ofText, as: `of_${n}`, shape: shapeOf(column), grows: c % 2 === 0, batches: false, every: false };
+      return { kind, ...ofText, as: `of_${n}`, grows: c % 2 === 0, batches: false, every: false };
     case 'letEmpty':
       return column.nullable ? null : { kind, ...ofText, as: 'of_0' };
   }
@@ -317,5 +320,5 @@ function sorted(catalogue: Catalogue): unknown {
 }
 
 function isOfRows(operation: Operation): boolean {
-  return 'sideTable' in operation && sideTableOf(operation) !== ('' as TableId);
+  return operation.kind === 'lookUp' || ('sideTable' in operation && sideTableOf(operation) !== ('' as TableId));
 }

@@ -31,12 +31,7 @@ export function checksBefore(operations: readonly Operation[]): readonly Check[]
   const ofRows = operations.flatMap(checksFor).filter((check) => {
     if (isOfDefinition(check) && tablesIn(check).some((table) => renamed.has(table))) return false;
     if ('name' in check && passing.has(`${check.table} ${check.name}`)) return false;
-    if (
-      'columns' in check &&
-      check.kind !== 'shapeDiffers' &&
-      check.columns.some((column) => made.has(`${check.table} ${column}`))
-    )
-      return false;
+    if (columnsIn(check).some((column) => made.has(`${check.table} ${column}`))) return false;
     return !mending.get(check.table)?.some((mends) => mends.covers(check));
   });
   return [...checksOfRights(operations), ...ofRows];
@@ -50,6 +45,12 @@ export function checksOfDefinition(operations: readonly Operation[]): readonly C
     .flatMap(checksFor)
     .filter(isOfDefinition)
     .filter((check) => !passing.has(`${check.table} ${check.name}`) && !tablesIn(check).some((table) => renamed.has(table)));
+}
+
+/** Columns of its table whose rows a check looks at. */
+function columnsIn(check: Check): readonly string[] {
+  if (check.kind === 'orphans') return check.reference.columns;
+  return 'columns' in check && check.kind !== 'shapeDiffers' ? check.columns : [];
 }
 
 // What is there after a first run speaks of other names by then.

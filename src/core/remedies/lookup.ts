@@ -49,11 +49,12 @@ export const lookupRemedy: Remedy<LookupProposal> = {
     const ofText = { table: table.id, column: column.name, lookup };
     const { batches } = numbering(table, as);
     const filling: LookUp = {
-      ...{ kind: 'lookUp', ...ofText, as, shape, grows: made, batches, every },
+      ...{ kind: 'lookUp', ...ofText, as, grows: made, batches, every },
       ...(chosen['text'] === 'drop' && goes !== null && { dropsLater: goes }),
     };
     return [
       ...(made ? [making(of, naming, on)] : repairs),
+      { kind: 'addReferring', table: table.id, as, shape },
       filling,
       ...(isIndexed(table, [as]) ? [] : [createIndex(table, [as], naming)]),
       {

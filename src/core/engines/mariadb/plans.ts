@@ -118,6 +118,8 @@ function fitByKind(operation: Operation, { current }: Ground): Operation | Refus
         return new Refusal(`${table().id} has a column that counts, ${counts.name}: a table of this server has one at most.`);
       return before === undefined ? operation : { ...operation, definition: { before, after: withCounting(before) } };
     }
+    case 'addReferring':
+      return { ...operation, definition: shapeText(operation.shape) };
     case 'letEmpty': {
       const before = definitionOf(table(), operation.column);
       return before === undefined ? operation : { ...operation, definition: { before, after: withNullability(before, true) } };

@@ -58,7 +58,7 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
     lines(
       'select count(*)',
       'from pg_catalog.pg_constraint',
-      `where conrelid = ${regclass(table)} and conname = ${literal(name)} and not (${isWanted(table, wanted)})`,
+      `where conrelid = ${regclass(table)} and conname = ${literal(name)} and (${isWanted(table, wanted)}) is not true`,
     ),
   constraintUnlike: ({ table, name, wanted, meanwhile }) =>
     lines(
@@ -200,7 +200,7 @@ function isWanted(table: TableId, wanted: Wanted): string {
   if (wanted.kind !== 'foreign key') return own;
   const { parent, parentColumns, onDelete, onUpdate, deferrable } = wanted;
   const deferred = deferrable === undefined ? '' : ` and ${deferring[deferrable]}`;
-  return `${own} and confrelid = ${regclass(parent)} and confkey = ${numbersOf(parent, parentColumns)} and confdeltype = '${actionSigns[onDelete]}' and confupdtype = '${actionSigns[onUpdate]}'${deferred}`;
+  return `${own} and confrelid = ${found(parent)} and confkey = ${numbersOf(parent, parentColumns)} and confdeltype = '${actionSigns[onDelete]}' and confupdtype = '${actionSigns[onUpdate]}'${deferred}`;
 }
 
 const deferring = {
@@ -213,7 +213,7 @@ const actionSigns = { 'no action': 'a', restrict: 'r', cascade: 'c', 'set null':
 /** The numbers of columns of a table, in that order. */
 function numbersOf(table: TableId, columns: readonly string[]): string {
   const number = (column: string): string =>
-    `(select attnum from pg_catalog.pg_attribute where attrelid = ${regclass(table)} and attname = ${literal(column)})`;
+    `(select attnum from pg_catalog.pg_attribute where attrelid = ${found(table)} and attname = ${literal(column)})`;
   return `array[${columns.map(number).join(', ')}]::pg_catalog.int2[]`;
 }
 
@@ -302,6 +302,11 @@ const defaultOf = lines(
 
 function spelling({ expression }: { readonly expression: string | null }): string {
   return expression === null ? 'null' : literal(expression);
+}
+
+/** Null of one that is not there, as a parent may be that the docket makes. */
+function found(table: TableId): string {
+  return `pg_catalog.to_regclass(${tableText(table)})`;
 }
 
 function regclass(table: TableId): string {

@@ -84,7 +84,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_re
 select count(*)
 from pg_catalog.pg_constraint
 where conrelid = 'cargo.customs_release'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_customs_release')
-  and not (contype = 'p' and conname = 'pk_customs_release' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'release_seq')]::pg_catalog.int2[]);
+  and not (contype = 'p' and conname = 'pk_customs_release' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.customs_release') and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.customs_release') and attname = 'release_seq')]::pg_catalog.int2[]);
 
 -- rows of cargo.customs_release with no manifest_no or release_seq
 :settings
@@ -112,7 +112,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booki
 select count(*)
 from pg_catalog.pg_constraint
 where conrelid = 'port.berth_booking'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_berth_booking')
-  and not (contype = 'p' and conname = 'pk_berth_booking' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'booking_no')]::pg_catalog.int2[]);
+  and not (contype = 'p' and conname = 'pk_berth_booking' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.berth_booking') and attname = 'booking_no')]::pg_catalog.int2[]);
 
 -- rows of port.berth_booking with no booking_no
 :settings
@@ -140,7 +140,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::
 select count(*)
 from pg_catalog.pg_constraint
 where conrelid = 'port.call_log'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_call_log')
-  and not (contype = 'p' and conname = 'pk_call_log' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'id')]::pg_catalog.int2[]);
+  and not (contype = 'p' and conname = 'pk_call_log' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.call_log') and attname = 'id')]::pg_catalog.int2[]);
 
 -- constraint pk_surge_warning on tide.surge_warning already there
 :settings
@@ -151,7 +151,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.surge_warni
 select count(*)
 from pg_catalog.pg_constraint
 where conrelid = 'tide.surge_warning'::pg_catalog.regclass and (contype = 'p' or conname = 'pk_surge_warning')
-  and not (contype = 'p' and conname = 'pk_surge_warning' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.surge_warning'::pg_catalog.regclass and attname = 'warning_no')]::pg_catalog.int2[]);
+  and not (contype = 'p' and conname = 'pk_surge_warning' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('tide.surge_warning') and attname = 'warning_no')]::pg_catalog.int2[]);
 
 -- rows of tide.surge_warning with no warning_no
 :settings
@@ -178,7 +178,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice'::p
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'invoice_no')]::pg_catalog.int2[]);
+where conrelid = 'dues.invoice'::pg_catalog.regclass and conname = 'uq_invoice_invoice_no' and (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.invoice') and attname = 'invoice_no')]::pg_catalog.int2[]) is not true;
 
 -- values of invoice_no in dues.invoice that repeat
 :settings
@@ -199,7 +199,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignmen
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'line_no')]::pg_catalog.int2[]);
+where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'uq_consignment_manifest_no_line_no' and (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'manifest_no'), (select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'line_no')]::pg_catalog.int2[]) is not true;
 
 -- values of manifest_no, line_no in cargo.consignment that repeat
 :settings
@@ -220,7 +220,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspector':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspector'::pg_catalog.regclass and attname = 'badge_no')]::pg_catalog.int2[]);
+where conrelid = 'port.inspector'::pg_catalog.regclass and conname = 'uq_inspector_badge_no' and (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspector') and attname = 'badge_no')]::pg_catalog.int2[]) is not true;
 
 -- values of badge_no in port.inspector that repeat
 :settings
@@ -241,7 +241,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no' and not (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'imo_no')]::pg_catalog.int2[]);
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'uq_vessel_imo_no' and (contype = 'u' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.vessel') and attname = 'imo_no')]::pg_catalog.int2[]) is not true;
 
 -- values of imo_no in port.vessel that repeat
 :settings
@@ -272,199 +272,199 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.mooring_gan
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_manifest_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'manifest_no')]::pg_catalog.int2[]);
 
 -- another index ix_berth_booking_berth_no on port.berth_booking than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_berth_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.berth_booking') and attname = 'berth_no')]::pg_catalog.int2[]);
 
 -- another index ix_pilotage_job_pilot_id on port.pilotage_job than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_pilot_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilotage_job') and attname = 'pilot_id')]::pg_catalog.int2[]);
 
 -- another index ix_consignment_container_container_no on cargo.consignment_container than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.consignment_container'::pg_catalog.regclass and relname = 'ix_consignment_container_container_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment_container') and attname = 'container_no')]::pg_catalog.int2[]);
 
 -- another index ix_storage_stay_warehouse_code on cargo.storage_stay than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'warehouse_code')]::pg_catalog.int2[]);
 
 -- another index ix_storage_stay_warehouse_code_slot_no on cargo.storage_stay than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_warehouse_code_slot_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'slot_no')]::pg_catalog.int2[]);
 
 -- another index ix_invoice_line_tariff_code on dues.invoice_line than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'dues.invoice_line'::pg_catalog.regclass and relname = 'ix_invoice_line_tariff_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.invoice_line') and attname = 'tariff_code')]::pg_catalog.int2[]);
 
 -- another index ix_inspection_previous_inspection_id on port.inspection than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_previous_inspection_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspection') and attname = 'previous_inspection_id')]::pg_catalog.int2[]);
 
 -- another index ix_pilot_home_area_code on port.pilot than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.pilot'::pg_catalog.regclass and relname = 'ix_pilot_home_area_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilot') and attname = 'home_area_code')]::pg_catalog.int2[]);
 
 -- another index ix_port_call_agent_id on port.port_call than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.port_call'::pg_catalog.regclass and relname = 'ix_port_call_agent_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.port_call') and attname = 'agent_id')]::pg_catalog.int2[]);
 
 -- another index ix_consignment_commodity_code on cargo.consignment than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_commodity_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'commodity_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'commodity_code')]::pg_catalog.int2[]);
 
 -- another index ix_consignment_shipper_id on cargo.consignment than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.consignment'::pg_catalog.regclass and relname = 'ix_consignment_shipper_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'shipper_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'shipper_id')]::pg_catalog.int2[]);
 
 -- another index ix_invoice_agent_id on dues.invoice than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_agent_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.invoice') and attname = 'agent_id')]::pg_catalog.int2[]);
 
 -- another index ix_invoice_currency_code on dues.invoice than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'dues.invoice'::pg_catalog.regclass and relname = 'ix_invoice_currency_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice'::pg_catalog.regclass and attname = 'currency_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.invoice') and attname = 'currency_code')]::pg_catalog.int2[]);
 
 -- another index ix_berth_booking_vessel_id on port.berth_booking than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.berth_booking'::pg_catalog.regclass and relname = 'ix_berth_booking_vessel_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.berth_booking') and attname = 'vessel_id')]::pg_catalog.int2[]);
 
 -- another index ix_call_log_call_id on port.call_log than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.call_log'::pg_catalog.regclass and relname = 'ix_call_log_call_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.call_log'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.call_log') and attname = 'call_id')]::pg_catalog.int2[]);
 
 -- another index ix_pilotage_job_call_id on port.pilotage_job than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.pilotage_job'::pg_catalog.regclass and relname = 'ix_pilotage_job_call_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilotage_job') and attname = 'call_id')]::pg_catalog.int2[]);
 
 -- another index ix_tug_assignment_tug_id on port.tug_assignment than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.tug_assignment'::pg_catalog.regclass and relname = 'ix_tug_assignment_tug_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.tug_assignment'::pg_catalog.regclass and attname = 'tug_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.tug_assignment') and attname = 'tug_id')]::pg_catalog.int2[]);
 
 -- another index ix_container_type_code on cargo.container than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.container'::pg_catalog.regclass and relname = 'ix_container_type_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.container') and attname = 'type_code')]::pg_catalog.int2[]);
 
 -- another index ix_customs_release_manifest_no on cargo.customs_release than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.customs_release'::pg_catalog.regclass and relname = 'ix_customs_release_manifest_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.customs_release'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.customs_release') and attname = 'manifest_no')]::pg_catalog.int2[]);
 
 -- another index ix_manifest_agent_id on cargo.manifest than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_agent_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.manifest') and attname = 'agent_id')]::pg_catalog.int2[]);
 
 -- another index ix_manifest_call_id on cargo.manifest than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.manifest'::pg_catalog.regclass and relname = 'ix_manifest_call_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.manifest') and attname = 'call_id')]::pg_catalog.int2[]);
 
 -- another index ix_seal_container_no on cargo.seal than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.seal'::pg_catalog.regclass and relname = 'ix_seal_container_no'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.seal'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.seal') and attname = 'container_no')]::pg_catalog.int2[]);
 
 -- another index ix_storage_stay_consignment_id on cargo.storage_stay than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'cargo.storage_stay'::pg_catalog.regclass and relname = 'ix_storage_stay_consignment_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'consignment_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'consignment_id')]::pg_catalog.int2[]);
 
 -- another index ix_receipt_invoice_id on dues.receipt than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'dues.receipt'::pg_catalog.regclass and relname = 'ix_receipt_invoice_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.receipt'::pg_catalog.regclass and attname = 'invoice_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.receipt') and attname = 'invoice_id')]::pg_catalog.int2[]);
 
 -- another index ix_inspection_inspector_id on port.inspection than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_inspector_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspector_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspection') and attname = 'inspector_id')]::pg_catalog.int2[]);
 
 -- another index ix_inspection_vessel_id on port.inspection than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.inspection'::pg_catalog.regclass and relname = 'ix_inspection_vessel_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'vessel_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspection') and attname = 'vessel_id')]::pg_catalog.int2[]);
 
 -- another index ix_mooring_job_gang_name on port.mooring_job than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_gang_name'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'gang_name')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.mooring_job') and attname = 'gang_name')]::pg_catalog.int2[]);
 
 -- another index ix_mooring_job_call_id on port.mooring_job than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.mooring_job'::pg_catalog.regclass and relname = 'ix_mooring_job_call_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.mooring_job'::pg_catalog.regclass and attname = 'call_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.mooring_job') and attname = 'call_id')]::pg_catalog.int2[]);
 
 -- another index ix_vessel_agent_id on port.vessel than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_agent_id'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.vessel') and attname = 'agent_id')]::pg_catalog.int2[]);
 
 -- another index ix_vessel_flag_code on port.vessel than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_flag_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'flag_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.vessel') and attname = 'flag_code')]::pg_catalog.int2[]);
 
 -- another index ix_vessel_type_code on port.vessel than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'port.vessel'::pg_catalog.regclass and relname = 'ix_vessel_type_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.vessel'::pg_catalog.regclass and attname = 'type_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.vessel') and attname = 'type_code')]::pg_catalog.int2[]);
 
 -- another index ix_forecast_gauge_code on tide.forecast than is to be made
 :settings
 select count(*) from pg_catalog.pg_index join pg_catalog.pg_class on pg_class.oid = indexrelid
   where indrelid = 'tide.forecast'::pg_catalog.regclass and relname = 'ix_forecast_gauge_code'
-  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'tide.forecast'::pg_catalog.regclass and attname = 'gauge_code')]::pg_catalog.int2[]);
+  and not (not indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('tide.forecast') and attname = 'gauge_code')]::pg_catalog.int2[]);
 
 -- constraint fk_consignment_manifest on cargo.consignment already there
 :settings
@@ -474,7 +474,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignmen
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confrelid = 'cargo.manifest'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.manifest'::pg_catalog.regclass and attname = 'manifest_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'cargo.consignment'::pg_catalog.regclass and conname = 'fk_consignment_manifest' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment') and attname = 'manifest_no')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('cargo.manifest') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.manifest') and attname = 'manifest_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_berth_booking_berth on port.berth_booking already there
 :settings
@@ -484,7 +484,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booki
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth_booking'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confrelid = 'port.berth'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.berth'::pg_catalog.regclass and attname = 'berth_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'fk_berth_booking_berth' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.berth_booking') and attname = 'berth_no')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('port.berth') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.berth') and attname = 'berth_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_pilotage_job_pilot on port.pilotage_job already there
 :settings
@@ -494,7 +494,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_jo
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilotage_job'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confrelid = 'port.pilot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'pilot_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'fk_pilotage_job_pilot' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilotage_job') and attname = 'pilot_id')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('port.pilot') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilot') and attname = 'pilot_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_consignment_container_container on cargo.consignment_container already there
 :settings
@@ -504,7 +504,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.consignmen
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.consignment_container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confrelid = 'cargo.container'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.container'::pg_catalog.regclass and attname = 'container_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'cargo.consignment_container'::pg_catalog.regclass and conname = 'fk_consignment_container_container' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.consignment_container') and attname = 'container_no')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('cargo.container') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.container') and attname = 'container_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_storage_stay_warehouse on cargo.storage_stay already there
 :settings
@@ -514,7 +514,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_st
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confrelid = 'cargo.warehouse'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.warehouse'::pg_catalog.regclass and attname = 'warehouse_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_warehouse' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'warehouse_code')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('cargo.warehouse') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.warehouse') and attname = 'warehouse_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_storage_stay_storage_slot on cargo.storage_stay already there
 :settings
@@ -524,7 +524,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.storage_st
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_stay'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confrelid = 'cargo.storage_slot'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = 'cargo.storage_slot'::pg_catalog.regclass and attname = 'slot_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'cargo.storage_stay'::pg_catalog.regclass and conname = 'fk_storage_stay_storage_slot' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_stay') and attname = 'slot_no')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('cargo.storage_slot') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_slot') and attname = 'warehouse_code'), (select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('cargo.storage_slot') and attname = 'slot_no')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_invoice_line_tariff on dues.invoice_line already there
 :settings
@@ -534,7 +534,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.invoice_lin
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.invoice_line'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confrelid = 'dues.tariff'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'dues.tariff'::pg_catalog.regclass and attname = 'tariff_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'dues.invoice_line'::pg_catalog.regclass and conname = 'fk_invoice_line_tariff' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.invoice_line') and attname = 'tariff_code')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('dues.tariff') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('dues.tariff') and attname = 'tariff_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_inspection_inspection on port.inspection already there
 :settings
@@ -544,7 +544,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'previous_inspection_id')]::pg_catalog.int2[] and confrelid = 'port.inspection'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.inspection'::pg_catalog.regclass and attname = 'inspection_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'fk_inspection_inspection' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspection') and attname = 'previous_inspection_id')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('port.inspection') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.inspection') and attname = 'inspection_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_pilot_harbour_area on port.pilot already there
 :settings
@@ -554,7 +554,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilot'::pg_
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.pilot'::pg_catalog.regclass and attname = 'home_area_code')]::pg_catalog.int2[] and confrelid = 'port.harbour_area'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.harbour_area'::pg_catalog.regclass and attname = 'area_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'port.pilot'::pg_catalog.regclass and conname = 'fk_pilot_harbour_area' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.pilot') and attname = 'home_area_code')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('port.harbour_area') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.harbour_area') and attname = 'area_code')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint fk_port_call_agent on port.port_call already there
 :settings
@@ -564,7 +564,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and not (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.port_call'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confrelid = 'port.agent'::pg_catalog.regclass and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = 'port.agent'::pg_catalog.regclass and attname = 'agent_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a');
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'fk_port_call_agent' and (contype = 'f' and conkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.port_call') and attname = 'agent_id')]::pg_catalog.int2[] and confrelid = pg_catalog.to_regclass('port.agent') and confkey = array[(select attnum from pg_catalog.pg_attribute where attrelid = pg_catalog.to_regclass('port.agent') and attname = 'agent_id')]::pg_catalog.int2[] and confdeltype = 'a' and confupdtype = 'a') is not true;
 
 -- constraint ck_crew_pass_valid_from_valid_until on port.crew_pass already there
 :settings
@@ -574,7 +574,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_valid_from_valid_until' and (contype = 'c') is not true;
 
 -- constraint ck_crew_pass_vessel_id on port.crew_pass already there
 :settings
@@ -584,7 +584,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_vessel_id' and (contype = 'c') is not true;
 
 -- rows of port.vessel with no call_sign
 :settings
@@ -600,7 +600,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note' and (contype = 'c') is not true;
 
 -- constraint ck_crew_pass_note_note on port.crew_pass already there
 :settings
@@ -610,7 +610,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_note_note' and (contype = 'c') is not true;
 
 -- rows of dues.invoice with no currency_code
 :settings
@@ -626,7 +626,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and not (contype = 'c');
+where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_basis' and (contype = 'c') is not true;
 
 -- constraint ck_crew_pass_granted_for_type on port.crew_pass already there
 :settings
@@ -636,7 +636,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_granted_for_type' and (contype = 'c') is not true;
 
 -- constraint ck_crew_pass_status on port.crew_pass already there
 :settings
@@ -646,7 +646,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_status' and (contype = 'c') is not true;
 
 -- rows of dues.receipt with no received_on
 :settings
@@ -668,7 +668,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'cargo.customs_re
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and not (contype = 'c');
+where conrelid = 'cargo.customs_release'::pg_catalog.regclass and conname = 'ck_customs_release_officer' and (contype = 'c') is not true;
 
 -- constraint ck_berth_booking_booked_by on port.berth_booking already there
 :settings
@@ -678,7 +678,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth_booki
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and not (contype = 'c');
+where conrelid = 'port.berth_booking'::pg_catalog.regclass and conname = 'ck_berth_booking_booked_by' and (contype = 'c') is not true;
 
 -- constraint ck_call_log_entry on port.call_log already there
 :settings
@@ -688,7 +688,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.call_log'::
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and not (contype = 'c');
+where conrelid = 'port.call_log'::pg_catalog.regclass and conname = 'ck_call_log_entry' and (contype = 'c') is not true;
 
 -- constraint ck_crew_pass_grade_code on port.crew_pass already there
 :settings
@@ -698,7 +698,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.crew_pass':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and not (contype = 'c');
+where conrelid = 'port.crew_pass'::pg_catalog.regclass and conname = 'ck_crew_pass_grade_code' and (contype = 'c') is not true;
 
 -- constraint ck_inspection_result on port.inspection already there
 :settings
@@ -708,7 +708,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.inspection'
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and not (contype = 'c');
+where conrelid = 'port.inspection'::pg_catalog.regclass and conname = 'ck_inspection_result' and (contype = 'c') is not true;
 
 -- constraint ck_port_call_purpose on port.port_call already there
 :settings
@@ -718,7 +718,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and not (contype = 'c');
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_purpose' and (contype = 'c') is not true;
 
 -- constraint ck_forecast_recorded_by on tide.forecast already there
 :settings
@@ -728,7 +728,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'tide.forecast'::
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and not (contype = 'c');
+where conrelid = 'tide.forecast'::pg_catalog.regclass and conname = 'ck_forecast_recorded_by' and (contype = 'c') is not true;
 
 -- constraint ck_tariff_line_rate on dues.tariff_line already there
 :settings
@@ -738,7 +738,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'dues.tariff_line
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and not (contype = 'c');
+where conrelid = 'dues.tariff_line'::pg_catalog.regclass and conname = 'ck_tariff_line_rate' and (contype = 'c') is not true;
 
 -- constraint ck_berth_depth_m on port.berth already there
 :settings
@@ -748,7 +748,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.berth'::pg_
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and not (contype = 'c');
+where conrelid = 'port.berth'::pg_catalog.regclass and conname = 'ck_berth_depth_m' and (contype = 'c') is not true;
 
 -- constraint ck_pilotage_job_started_at_ended_at on port.pilotage_job already there
 :settings
@@ -758,7 +758,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_jo
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and not (contype = 'c');
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_started_at_ended_at' and (contype = 'c') is not true;
 
 -- constraint ck_pilotage_job_draught_m on port.pilotage_job already there
 :settings
@@ -768,7 +768,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.pilotage_jo
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and not (contype = 'c');
+where conrelid = 'port.pilotage_job'::pg_catalog.regclass and conname = 'ck_pilotage_job_draught_m' and (contype = 'c') is not true;
 
 -- constraint ck_port_call_arrived_at_departed_at on port.port_call already there
 :settings
@@ -778,7 +778,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.port_call':
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and not (contype = 'c');
+where conrelid = 'port.port_call'::pg_catalog.regclass and conname = 'ck_port_call_arrived_at_departed_at' and (contype = 'c') is not true;
 
 -- constraint ck_tug_assignment_line_length_m on port.tug_assignment already there
 :settings
@@ -788,7 +788,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.tug_assignm
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and not (contype = 'c');
+where conrelid = 'port.tug_assignment'::pg_catalog.regclass and conname = 'ck_tug_assignment_line_length_m' and (contype = 'c') is not true;
 
 -- constraint ck_vessel_gross_tonnage on port.vessel already there
 :settings
@@ -798,7 +798,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and not (contype = 'c');
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_gross_tonnage' and (contype = 'c') is not true;
 
 -- constraint ck_vessel_length_m on port.vessel already there
 :settings
@@ -808,7 +808,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and not (contype = 'c');
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_length_m' and (contype = 'c') is not true;
 
 -- constraint ck_vessel_built_year on port.vessel already there
 :settings
@@ -818,7 +818,7 @@ select count(*) from pg_catalog.pg_constraint where conrelid = 'port.vessel'::pg
 :settings
 select count(*)
 from pg_catalog.pg_constraint
-where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and not (contype = 'c');
+where conrelid = 'port.vessel'::pg_catalog.regclass and conname = 'ck_vessel_built_year' and (contype = 'c') is not true;
 
 -- rows of cargo.consignment_container whose container_no is not in cargo.container
 :settings

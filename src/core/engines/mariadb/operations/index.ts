@@ -20,7 +20,7 @@ import {
 import { addCheck, addForeignKey, changeConstraint, dropConstraint, rename } from './constraints';
 import { createIndex, dropIndex, renameIndex, renaming } from './indexes';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
-import { dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookups';
+import { addReferring, dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookups';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { renameSequence, renameTable } from './renaming';
 import { retype } from './retyping';
@@ -57,7 +57,7 @@ const writings: Writings = {
   ...{ addForeignKey, addCheck, changeConstraint, dropConstraint, rename, renameColumn, renameSequence, renameTable },
   ...{ setNotNull, dropNotNull, setDefault, retype, keepBy },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
-  ...{ makeLookup, dropLookup, lookUp, letEmpty, fillAgain },
+  ...{ makeLookup, dropLookup, addReferring, lookUp, letEmpty, fillAgain },
   ...{ checkRows: never, uncheckRows: never, switchTrigger: never, switchReference: never, renameTrigger: never },
 };
 

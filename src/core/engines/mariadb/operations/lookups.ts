@@ -1,11 +1,11 @@
 import { besideTable, type TableId, tableNames } from '../../../catalogue/identifiers';
 import { todoOf } from '../../../operations/index';
-import type { DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
+import type { AddReferring, DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
 import { hasCheck } from '../column-text';
 import { encodingText, quote, quoteTable, shapeText } from '../quote';
 import { spelling } from '../spelling';
 import { known, wayFor } from './columns';
-import { alone, altering, changing, cleansUp, type Statement, type Writing } from './writing';
+import { alone, altering, asOne, changesRows, changing, cleansUp, type Statement, type Writing } from './writing';
 
 const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
 
@@ -35,18 +35,15 @@ export const dropLookup: Writing<DropLookup> = {
   cost: () => ofCatalogue,
 };
 
+export const addReferring = asOne<AddReferring>('changes the catalogue', ({ as, shape }) => [
+  `add column ${quote(as)} ${shapeText(shape)}`,
+]);
+
 export const lookUp: Writing<LookUp> = {
-  stages(operation) {
-    const { table, as, shape, lookup, grows } = operation;
-    const added = altering(table, 'changes the catalogue', [`add column ${quote(as)} ${shapeText(shape)}`], {
-      kind: 'columnMissing',
-      table,
-      column: as,
-    });
-    const grown = grows ? [values(operation, lookup.table)] : [];
-    return [added, changing([...grown, filling(operation)], todoOf(operation))];
-  },
-  cost: () => 'changes the catalogue',
+  stages: (operation) => [
+    changing([...(operation.grows ? [values(operation, operation.lookup.table)] : []), filling(operation)], todoOf(operation)),
+  ],
+  cost: () => changesRows,
 };
 
 export const letEmpty: Writing<LetEmpty> = {

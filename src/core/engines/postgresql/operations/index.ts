@@ -16,7 +16,7 @@ import {
 import { createIndex, dropIndex, renameIndex } from './indexes';
 import { buildAgain, declareAgain, removeConstraint, removeIndex } from './removing';
 import { addPrimaryKey, addUnique, replaceKey, restoreKey } from './keys';
-import { dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookups';
+import { addReferring, dropLookup, fillAgain, letEmpty, lookUp, makeLookup } from './lookups';
 import { dropNotNull, setNotNull } from './nullability';
 import { dropColumn, numberItself, numberNoMore, numberRows } from './numbering';
 import { retype } from './retyping';
@@ -46,7 +46,7 @@ const writings: Writings = {
   keepBy: never,
   ...{ setDefault, switchTrigger, switchReference, renameSequence, renameTrigger, renameTable },
   ...{ removeConstraint, declareAgain, removeIndex, buildAgain },
-  ...{ makeLookup, dropLookup, lookUp, letEmpty, fillAgain },
+  ...{ makeLookup, dropLookup, addReferring, lookUp, letEmpty, fillAgain },
 };
 
 function writingOf(operation: Operation): Writing<Operation> {

@@ -1,11 +1,10 @@
 import { todoOf } from '../../../operations/index';
-import type { DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
-import type { Stage } from '../../dialect';
+import type { AddReferring, DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
 import { dollarQuoted, quote, quoteTable, typeText } from '../quote';
 import { spelling } from '../spelling';
 import { fillForGood } from './nullability';
 import { inBlocks } from './numbering';
-import { alone, alter, changesRows, exclusive, moment, stage, type Writing } from './writing';
+import { alone, alter, changesRows, exclusive, stage, type Writing } from './writing';
 
 export const makeLookup: Writing<MakeLookup> = {
   statements(operation) {
@@ -33,15 +32,21 @@ export const dropLookup: Writing<DropLookup> = {
   cost: () => exclusive('catalogue only', 'nobody'),
 };
 
+export const addReferring: Writing<AddReferring> = {
+  statements: ({ table, as, shape }) => [alter(table, `add column ${quote(as)} ${typeText(shape.declaredType)}`)],
+  cost: () => exclusive('catalogue only'),
+};
+
 export const lookUp: Writing<LookUp> = {
-  statements: (operation) => [adding(operation), ...growing(operation), filling(operation)],
-  cost: () => exclusive('changes rows'),
+  statements: (operation) => [...growing(operation), filling(operation)],
+  cost: () => changesRows,
   quiet: {
-    stages: (operation) => [
-      stage([adding(operation)], { kind: 'columnMissing', table: operation.table, column: operation.as }, moment),
-      ...filled(operation),
-    ],
-    cost: () => exclusive('changes rows', 'others for a moment'),
+    stages(operation, whole) {
+      if (!operation.batches) return [whole];
+      const todo = todoOf(operation);
+      const grown = operation.grows ? [stage([values(operation)], todo, changesRows)] : [];
+      return [...grown, alone(dollarQuoted(inBlocks(operation.table, filling(operation))), todo, changesRows)];
+    },
   },
 };
 
@@ -77,10 +82,6 @@ function values({ table, column, lookup }: Pick<LookUp, 'table' | 'column' | 'lo
   ].join('\n');
 }
 
-function adding({ table, as, shape }: LookUp): string {
-  return alter(table, `add column if not exists ${quote(as)} ${typeText(shape.declaredType)}`);
-}
-
 function growing(operation: LookUp): readonly string[] {
   return operation.grows ? [values(operation)] : [];
 }
@@ -92,13 +93,6 @@ function filling({ table, column, lookup, as }: LookUp): string {
     `from ${quoteTable(lookup.table)} as parent`,
     `where parent.${quote(lookup.label)} = child.${quote(column)} and child.${quote(as)} is null`,
   ].join('\n');
-}
-
-function filled(operation: LookUp): readonly Stage[] {
-  const todo = todoOf(operation);
-  const grown = operation.grows ? [stage([values(operation)], todo, changesRows)] : [];
-  if (!operation.batches) return [...grown, stage([filling(operation)], todo, changesRows)];
-  return [...grown, alone(dollarQuoted(inBlocks(operation.table, filling(operation))), todo, changesRows)];
 }
 
 function refilling({ table, column, lookup, as }: FillAgain): string {

@@ -2,7 +2,7 @@ import { asOwner, logIn, readyToRun, surveyed } from './docket';
 import { expect, open, test } from './test';
 import type { Page } from '@playwright/test';
 
-test.setTimeout(150_000);
+test.setTimeout(240_000);
 
 async function ask(page: Page, address: string, fill: () => Promise<void>): Promise<void> {
   await open(page, address);

@@ -1,7 +1,7 @@
 import { asOwner, logIn, readyToRun } from './docket';
 import { expect, open, test } from './test';
 
-test.setTimeout(150_000);
+test.setTimeout(240_000);
 
 test('columns are called as their kind is: adopted, what rests on them told, renamed on a copy and in the harbour, and back', async ({
   page,

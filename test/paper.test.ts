@@ -28,6 +28,8 @@ const contrary: Traits = {
   renamesCheckedColumns: false,
   trustsWriters: true,
   ordersIndexes: true,
+  indexesSome: false,
+  nullsAlike: false,
 };
 
 vi.mock('../src/core/engines/facts', async (original) => {

@@ -22,6 +22,7 @@ import {
 import type { TableId } from '../core/catalogue/identifiers';
 import { referentialActions } from '../core/catalogue/model';
 import { type Claim, forms } from '../core/evidence/claims';
+import type { Among } from '../core/evidence/among';
 import type { DefaultValue } from '../core/operations/default-value';
 import { checkedWhen } from '../core/operations/change-constraint';
 import type { ChangeProposal } from '../core/remedies/change';
@@ -124,9 +125,20 @@ class ValidateShape extends ColumnsShape {
   @IsOptional() @Count() orphanRows!: number | null;
 }
 
+class LiveShape {
+  @Name() column!: string;
+  @IsIn(['flag', 'moment']) set!: 'flag' | 'moment';
+}
+
+class AmongShape {
+  @IsOptional() @ValidateNested() @Part(() => LiveShape) live?: LiveShape;
+  @IsOptional() @Equals(true) folded?: true;
+}
+
 class UniqueShape {
   @Equals('unique') kind!: 'unique';
   @SomeNames() columns!: string[];
+  @IsOptional() @ValidateNested() @Part(() => AmongShape) among?: Among;
 }
 
 class PromoteShape extends ColumnsShape {
@@ -146,6 +158,7 @@ class RepeatsShape {
   @ValidateNested({ each: true }) @IsArray() @Part(() => LikelyChildShape) children!: LikelyChildShape[];
   @Count() rows!: number;
   @Count() values!: number;
+  @IsOptional() @ValidateNested() @Part(() => AmongShape) among?: Among;
 }
 
 class NotNullShape {
@@ -194,6 +207,7 @@ class ChangeShape extends ColumnsShape {
   @IsOptional() @IsIn(referentialActions) onDelete?: NonNullable<ChangeProposal['onDelete']>;
   @IsOptional() @IsIn(referentialActions) onUpdate?: NonNullable<ChangeProposal['onUpdate']>;
   @IsOptional() @IsIn(Object.keys(checkedWhen)) deferrable?: NonNullable<ChangeProposal['deferrable']>;
+  @IsOptional() @Equals('alike') nulls?: 'alike';
 }
 
 class DefaultValueShape {

@@ -121,6 +121,13 @@ const samples: Readonly<Record<Exclude<Operation['kind'], Backwards | 'retype' |
   createIndex: [
     [{ kind: 'createIndex', table: call, name: 'ix_vessel', columns: ['vessel_id'], unique: false }],
     [{ kind: 'createIndex', table: vessel, name: 'ux_imo', columns: ['imo_no'], unique: true }],
+    [
+      {
+        ...{ kind: 'createIndex', table: vessel, name: 'ux_living', columns: ['imo_no'], unique: true },
+        among: { live: { column: 'name', set: 'moment' } },
+      },
+    ],
+    [{ kind: 'createIndex', table: vessel, name: 'ux_folded', columns: ['imo_no'], unique: true, among: { folded: true } }],
   ],
   setNotNull: [[{ kind: 'setNotNull', table: berth, column: 'area' }]],
   renameIndex: [

@@ -41,6 +41,10 @@ export interface Traits {
   readonly feigned: readonly ReferentialAction[];
   /** What a unique constraint makes of nulls that nobody says otherwise of. */
   readonly nullsInUnique: NullsInUnique;
+  /** True where a unique index can be of some rows only, or of what an expression makes of a value. */
+  readonly indexesSome: boolean;
+  /** True where a unique constraint can take nulls for alike. */
+  readonly nullsAlike: boolean;
   /** True where a text of no signs is no value. */
   readonly emptyTextIsNull: boolean;
   /** True where a trigger can be switched off and on, or get another name. */

@@ -21,7 +21,7 @@ export interface ChangeConstraint {
 /** What a constraint is to be, for those that look whether it is. */
 export function wantedOf(constraint: ForeignKey | UniqueKey): Wanted {
   const over = constraint.columns;
-  if (constraint.kind === 'unique') return { kind: 'unique', over };
+  if (constraint.kind === 'unique') return { kind: 'unique', over, nullsAlike: constraint.nulls === 'alike' };
   const { kind, parent, parentColumns, onDelete, onUpdate, deferrable } = constraint;
   return { kind, over, parent, parentColumns, onDelete, onUpdate, deferrable };
 }
@@ -33,14 +33,16 @@ export const changeConstraint: Kind<ChangeConstraint> = {
   apply: ({ table: id, after }, draft) => {
     const table = mapConstraint(draft.get(id), after.name, () => after);
     const indexes = table.indexes.map((index) =>
-      after.kind === 'unique' && index.constraint === after.name ? { ...index, columns: after.columns } : index,
+      after.kind === 'unique' && index.constraint === after.name
+        ? { ...index, columns: after.columns, nulls: after.nulls }
+        : index,
     );
     draft.put({ ...table, indexes });
   },
   todo: ({ table, after }) => ({ kind: 'constraintUnlike', table, name: after.name, wanted: wantedOf(after) }),
   before: ({ table, before, after }): readonly Check[] =>
     after.kind === 'unique'
-      ? [{ kind: 'repeats', table, columns: after.columns }]
+      ? [{ kind: 'repeats', table, columns: after.columns, ...(after.nulls === 'alike' && { nullsAlike: true }) }]
       : sameReference(before, after)
         ? []
         : [{ kind: 'orphans', table, reference: referenceIn(after), values: null }],
@@ -71,6 +73,8 @@ function sameReference(before: ForeignKey | UniqueKey, after: ForeignKey): boole
 }
 
 function differenceInWords(before: ForeignKey | UniqueKey, after: ForeignKey | UniqueKey): string {
+  if (before.kind === 'unique' && after.kind === 'unique' && sameColumns(before.columns, after.columns))
+    return after.nulls === 'alike' ? 'takes nulls for alike' : 'lets nulls repeat';
   if (before.kind === 'unique' || after.kind === 'unique')
     return `over ${after.columns.join(', ')} instead of ${before.columns.join(', ')}`;
   const said = [

@@ -6,6 +6,7 @@ import { type TableId, tableId } from '../catalogue/identifiers';
 import { findColumn, findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
 import type { Catalogue, Column, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
+import { type Among, amongInWords } from '../evidence/among';
 import type { Lookup } from './lookup';
 import type { FittedReference } from './reference';
 import type { SetAside } from './set-aside';
@@ -18,6 +19,9 @@ export type Check =
       readonly columns: readonly string[];
       /** Others inherit from it: its own rows only. */
       readonly only?: boolean;
+      readonly among?: Among;
+      /** True where a null repeats as a value does. */
+      readonly nullsAlike?: true;
     }
   | {
       readonly kind: 'orphans';
@@ -71,6 +75,7 @@ export type Check =
       readonly name: string;
       readonly over: readonly string[];
       readonly unique: boolean;
+      readonly among?: Among;
     }
   /** A broken index counts as missing: an interrupted build leaves one. */
   | { readonly kind: 'indexMissing'; readonly table: TableId; readonly name: string }
@@ -129,7 +134,7 @@ export type Check =
 
 /** What a constraint of some name is to be. */
 export type Wanted =
-  | { readonly kind: 'unique' | 'check'; readonly over: readonly string[] }
+  | { readonly kind: 'unique' | 'check'; readonly over: readonly string[]; readonly nullsAlike?: boolean }
   | {
       readonly kind: 'foreign key';
       readonly over: readonly string[];
@@ -175,7 +180,7 @@ export function describeCheck(check: Check): string {
     case 'nulls':
       return `rows of ${check.table} with no ${check.columns.join(' or ')}`;
     case 'repeats':
-      return `values of ${check.columns.join(', ')} in ${check.table} that repeat`;
+      return `values of ${check.columns.join(', ')} in ${check.table} that repeat${check.among ? amongInWords(check.among) : ''}`;
     case 'orphans':
       return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
     case 'breaking':
@@ -356,6 +361,8 @@ function differs(constraint: (Shown & Partial<ForeignKey>) | undefined, wanted: 
   // Conditions are spelt by each server in its own way.
   if (wanted.kind === 'check') return false;
   if (!sameColumns(constraint.columns, wanted.over)) return true;
+  if (wanted.kind === 'unique' && wanted.nullsAlike !== undefined)
+    return ('nulls' in constraint && constraint.nulls === 'alike') !== wanted.nullsAlike;
   return (
     wanted.kind === 'foreign key' &&
     !(
@@ -398,8 +405,17 @@ function isShownOf(table: Table, check: Check): boolean {
         .every((c) => c.kind === 'primary key' && !c.prefix && c.name === check.name && sameColumns(c.columns, check.over));
     case 'indexDiffers': {
       const found = index(check.name);
-      const over = found?.columns.flatMap((c) => c ?? []) ?? [];
-      return !found || (found.unique === check.unique && sameColumns(over, check.over));
+      if (!found) return true;
+      const over = check.among?.folded ? [] : check.over;
+      const isOfSome = (found.predicate !== null) === (check.among?.live !== undefined);
+      return (
+        found.unique === check.unique &&
+        isOfSome &&
+        sameColumns(
+          found.columns.flatMap((c) => c ?? []),
+          over,
+        )
+      );
     }
     case 'indexMissing':
       return index(check.name)?.valid === true;

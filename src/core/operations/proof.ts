@@ -7,6 +7,7 @@ import { getTable } from '../catalogue/lookups';
 import type { Catalogue, ReferentialAction } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import { counted } from '../naming/words';
+import { type Among, amongInWords } from '../evidence/among';
 import type { FittedReference } from './reference';
 
 export type Proof = BreakingProof | ActionProof;
@@ -21,6 +22,7 @@ export type BreakingProof =
       readonly constraint: string;
       /** Others inherit from it: its own rows only. */
       readonly only?: boolean;
+      readonly among?: Among;
     }
   | { readonly kind: 'orphan'; readonly table: TableId; readonly reference: FittedReference; readonly constraint: string }
   | { readonly kind: 'check'; readonly table: TableId; readonly claim: Claim; readonly constraint: string };
@@ -45,7 +47,7 @@ export function describeProof(proof: Proof): string {
     case 'null':
       return `A row of ${proof.table} without ${proof.column}`;
     case 'repeat':
-      return `The same ${proof.columns.join(', ')} twice in ${proof.table}`;
+      return `The same ${proof.columns.join(', ')} twice in ${proof.table}${proof.among ? amongInWords(proof.among) : ''}`;
     case 'orphan':
       return `A row of ${proof.table} whose ${proof.reference.columns.join(', ')} is not in ${proof.reference.parent}`;
     case 'check':

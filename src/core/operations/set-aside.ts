@@ -20,13 +20,14 @@ export type WrongRows =
   | { readonly kind: 'nulls'; readonly column: string }
   | { readonly kind: 'breaking'; readonly claim: Claim }
   /** Of rows that are alike in these columns, all but the one to be kept. */
-  | { readonly kind: 'repeats'; readonly columns: readonly string[]; readonly keep: Keep }
+  | { readonly kind: 'repeats'; readonly columns: readonly string[]; readonly keep: Keep; readonly folded?: true }
   /** Rows of another table that refer to one of those. */
   | {
       readonly kind: 'childrenOfRepeats';
       readonly reference: FittedReference;
       readonly columns: readonly string[];
       readonly keep: Keep;
+      readonly folded?: true;
     };
 
 /** Which of several rows is kept: the first or last by a column, or the one with the most values. Ties go by `thenBy`, then by place. */
@@ -165,7 +166,9 @@ function doesAwayWith(rows: WrongRows, check: Check): boolean {
     case 'nulls':
       return rows.kind === 'nulls' && check.columns.includes(rows.column);
     case 'repeats':
-      return rows.kind === 'repeats' && check.columns.join('\0') === rows.columns.join('\0');
+      return (
+        rows.kind === 'repeats' && check.columns.join('\0') === rows.columns.join('\0') && check.among?.folded === rows.folded
+      );
     case 'breaking':
       return rows.kind === 'breaking' && keyOfClaim(check.claim) === keyOfClaim(rows.claim);
     default:

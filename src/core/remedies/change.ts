@@ -16,6 +16,8 @@ export interface ChangeProposal {
   readonly onDelete?: ReferentialAction;
   readonly onUpdate?: ReferentialAction;
   readonly deferrable?: ForeignKey['deferrable'];
+  /** Of a unique constraint: nulls repeat as values do. */
+  readonly nulls?: 'alike';
 }
 
 export const changeRemedy: Remedy<ChangeProposal> = {
@@ -25,18 +27,19 @@ export const changeRemedy: Remedy<ChangeProposal> = {
       return new Refusal(`${table.id} has no reference or unique constraint ${name} any more. Survey again.`);
     const problem = cannotComeBack(before, table, catalogue);
     if (problem !== null) return new Refusal(problem);
-    const after = before.kind === 'unique' ? { ...before, columns } : { ...before, ...wanted };
+    const after =
+      before.kind === 'unique' ? { ...before, columns, ...(wanted.nulls && { nulls: wanted.nulls }) } : { ...before, ...wanted };
     const interim = factsOf(catalogue).names.shorten(`pawl_${name}`);
     return [{ kind: 'changeConstraint', table: table.id, before, after, interim }];
   },
   holds: ({ name, columns, ...wanted }, { table }) => isAsWanted(findConstraint(table, name), columns, wanted),
 };
 
-type Wanted = Pick<ChangeProposal, 'onDelete' | 'onUpdate' | 'deferrable'>;
+type Wanted = Pick<ChangeProposal, 'onDelete' | 'onUpdate' | 'deferrable' | 'nulls'>;
 
 /** Whether a constraint is so already. */
 export function isAsWanted(own: Constraint | null, columns: readonly string[], wanted: Wanted): boolean {
-  if (own?.kind === 'unique') return sameColumns(own.columns, columns);
+  if (own?.kind === 'unique') return sameColumns(own.columns, columns) && (wanted.nulls ?? own.nulls) === own.nulls;
   if (own?.kind !== 'foreign key') return false;
   const { onDelete = own.onDelete, onUpdate = own.onUpdate, deferrable = own.deferrable } = wanted;
   return own.onDelete === onDelete && own.onUpdate === onUpdate && own.deferrable === deferrable;

@@ -2,12 +2,17 @@ import { declaredUniques, sameColumnSet } from '../catalogue/lookups';
 import type { Table } from '../catalogue/model';
 import { plural, rowOf, spoken } from '../naming/words';
 import type { AddUnique } from '../operations/add-unique';
+import { type Among, amongInWords } from '../evidence/among';
+import type { CreateIndex } from '../operations/create-index';
+import { createIndex } from './index-columns';
 import { give, type Naming } from './names';
 import type { Ground, Remedy } from './remedy';
 
 export interface UniqueProposal {
   readonly kind: 'unique';
   readonly columns: readonly string[];
+  /** Where it is an index's matter: of some rows only, or of texts whatever their case. */
+  readonly among?: Among;
 }
 
 /** A unique index that becomes a constraint. */
@@ -18,9 +23,11 @@ export interface PromoteProposal {
 }
 
 export const uniqueRemedy: Remedy<UniqueProposal> = {
-  operations: ({ columns }, { table, naming }) => [addUnique(table, columns, naming)],
+  operations: ({ columns, among }, { table, naming }) => [
+    among ? uniqueAmong(table, columns, among, naming) : addUnique(table, columns, naming),
+  ],
   holds: isUnique,
-  makesKey: ({ columns }) => columns,
+  makesKey: ({ columns, among }) => (among ? [] : columns),
   seems: () => 'never repeats',
   outcome: uniqueInWords,
 };
@@ -33,16 +40,33 @@ export const promoteRemedy: Remedy<PromoteProposal> = {
   outcome: uniqueInWords,
 };
 
-type OfColumns = Pick<UniqueProposal, 'columns'>;
+type OfColumns = Pick<UniqueProposal, 'columns' | 'among'>;
 
 export function addUnique(table: Table, columns: readonly string[], naming: Naming): AddUnique {
   return { kind: 'addUnique', table: table.id, columns, name: give(naming, table, { kind: 'unique', columns }), index: null };
 }
 
-export function isUnique({ columns }: OfColumns, { table }: Pick<Ground, 'table'>): boolean {
+/** An index that keeps them from repeating. */
+export function uniqueAmong(table: Table, columns: readonly string[], among: Among, naming: Naming): CreateIndex {
+  return { ...createIndex(table, columns, naming), unique: true, among };
+}
+
+export function isUnique({ columns, among }: OfColumns, { table }: Pick<Ground, 'table'>): boolean | 'ask the rule' {
+  // What an expression makes of a value, the catalogue does not tell.
+  if (among?.folded) return 'ask the rule';
+  if (among)
+    return table.indexes.some(
+      (index) =>
+        index.unique &&
+        index.predicate !== null &&
+        sameColumnSet(
+          index.columns.flatMap((c) => c ?? []),
+          columns,
+        ),
+    );
   return declaredUniques(table).some((unique) => sameColumnSet(unique, columns));
 }
 
-export function uniqueInWords({ columns }: OfColumns, { table }: Pick<Ground, 'table'>): string {
-  return `No two ${plural(rowOf(table.name))} have the same ${columns.map(spoken).join(' and ')}.`;
+export function uniqueInWords({ columns, among }: OfColumns, { table }: Pick<Ground, 'table'>): string {
+  return `No two ${plural(rowOf(table.name))} have the same ${columns.map(spoken).join(' and ')}${among ? amongInWords(among) : ''}.`;
 }

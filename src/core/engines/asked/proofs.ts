@@ -12,7 +12,7 @@ export interface Proving extends Spelling {
   /** Changes one real row of those that have all that is needed. */
   readonly update: (table: Table, assignment: string, needed: readonly string[], only: boolean) => string;
   /** Gives one row what another has. */
-  readonly repeat: (table: Table, columns: readonly string[], only: boolean) => string;
+  readonly repeat: (table: Table, proof: Extract<BreakingProof, { kind: 'repeat' }>) => string;
   /** A value that no parent has, and the child can hold. */
   readonly valueMissingFrom: (parent: TableId, key: Column, child: Column) => string;
   /** What is added to a value for a later one. */
@@ -37,7 +37,7 @@ function breaking(by: Proving, proof: BreakingProof, catalogue: Catalogue): stri
     case 'null':
       return by.update(table, `${by.quote(proof.column)} = null`, [], false);
     case 'repeat':
-      return by.repeat(table, proof.columns, proof.only === true);
+      return by.repeat(table, proof);
     case 'check':
       return by.update(table, againstClaim(by, proof.claim, table), columnsOfClaim(proof.claim), false);
     case 'orphan': {

@@ -18,7 +18,7 @@ export const { proof, actionProof } = proofsBy({
     return [`update ${quoteTable(table.id)}`, `set ${assignment}`, ...(where === '' ? [] : [where]), one].join('\n');
   },
   // The last by the key: another than the first where there are two.
-  repeat(table, columns) {
+  repeat(table, { columns }) {
     const [from, where] = [quoteTable(table.id), filled(spelling, columns)];
     // A derived table: what is changed may not be asked in the same breath otherwise.
     const values = columns.map(

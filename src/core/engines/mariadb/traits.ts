@@ -19,6 +19,8 @@ export function traits(version = ''): Traits {
     actions: { delete: done, update: done },
     feigned: ['set default'],
     nullsInUnique: 'distinct',
+    indexesSome: false,
+    nullsAlike: false,
     emptyTextIsNull: false,
     renamesCheckedColumns: true,
     changesTriggers: false,

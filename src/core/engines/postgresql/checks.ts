@@ -1,7 +1,7 @@
 import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition, childRows, orphanCondition, rowsOf, spelling as conditions } from './spelling';
+import { brokenCondition, childRows, foldedText, livesOn, orphanCondition, rowsOf, spelling as conditions } from './spelling';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { shorten } from './names';
 import { countUnfilled } from './operations/repairs';
@@ -24,8 +24,8 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       'from (',
       '  select 1',
       `  from ${rowsOf(check.table, check.only === true)}`,
-      `  where ${check.columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
-      `  group by ${quoteList(check.columns)}`,
+      ...repeatsWhere(check),
+      `  group by ${check.among?.folded ? check.columns.map(foldedText).join(', ') : quoteList(check.columns)}`,
       '  having count(*) > 1',
       ') as repeated',
     ),
@@ -74,10 +74,12 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       `where conrelid = ${regclass(table)} and (contype = 'p' or conname = ${literal(name)})`,
       `  and not (contype = 'p' and conname = ${literal(name)} and conkey = ${numbersOf(table, over)})`,
     ),
-  indexDiffers: ({ table, name, over, unique }) =>
+  indexDiffers: ({ table, name, over, unique, among = {} }) =>
     lines(
       `select count(*) ${index(table, name)}`,
-      `  and not (${unique ? '' : 'not '}indisunique and indpred is null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = ${numbersOf(table, over)})`,
+      among.folded
+        ? `  and not (indisunique and indpred is ${among.live ? 'not ' : ''}null and indkey[0] = 0)`
+        : `  and not (${unique ? '' : 'not '}indisunique and indpred is ${among.live ? 'not ' : ''}null and (indkey::pg_catalog.int2[])[0:indnkeyatts - 1] = ${numbersOf(table, over)})`,
     ),
   indexMissing: (check) => unless(`select 1 ${index(check.table, check.name)} and indisvalid`),
   indexPresent: (check) => `select count(*) ${index(check.table, check.name)}`,
@@ -182,6 +184,12 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
   columnPresent: (check) => `select count(*) ${column(check.table, check.column)}`,
 };
 
+function repeatsWhere({ columns, among, nullsAlike }: Extract<Check, { kind: 'repeats' }>): readonly string[] {
+  const filled = nullsAlike ? [] : columns.map((c) => `${quote(c)} is not null`);
+  const all = [...filled, ...(among?.live ? [livesOn(among.live)] : [])];
+  return all.length === 0 ? [] : [`  where ${all.join(' and ')}`];
+}
+
 function shaped(table: TableId, name: string, { declaredType, collation }: Shape): string {
   const own = collation === null ? 'attcollation in (0, typcollation)' : `collname = ${literal(collation)}`;
   return [
@@ -196,7 +204,12 @@ function isWanted(table: TableId, wanted: Wanted): string {
   const type = { unique: 'u', check: 'c', 'foreign key': 'f' }[wanted.kind];
   // Conditions are spelt by the server in its own way.
   if (wanted.kind === 'check') return `contype = '${type}'`;
-  const own = `contype = '${type}' and conkey = ${numbersOf(table, wanted.over)}`;
+  // Earlier servers do not know the column.
+  const nulls =
+    wanted.kind !== 'unique' || wanted.nullsAlike === undefined
+      ? ''
+      : ` and coalesce((select (pg_catalog.to_jsonb(x) ->> 'indnullsnotdistinct')::bool from pg_catalog.pg_index as x where indexrelid = conindid), false) = ${wanted.nullsAlike}`;
+  const own = `contype = '${type}' and conkey = ${numbersOf(table, wanted.over)}${nulls}`;
   if (wanted.kind !== 'foreign key') return own;
   const { parent, parentColumns, onDelete, onUpdate, deferrable } = wanted;
   const deferred = deferrable === undefined ? '' : ` and ${deferring[deferrable]}`;

@@ -2,16 +2,17 @@ import type { TableId } from '../../catalogue/identifiers';
 import type { Column } from '../../catalogue/model';
 import { filled, proofsBy } from '../asked/proofs';
 import { quote, quoteList, quoteTable } from './quote';
-import { rowsOf, spelling } from './spelling';
+import { livesOn, rowsOf, spelling } from './spelling';
 
 export const { proof, actionProof } = proofsBy({
   ...spelling,
   valueMissingFrom,
-  update: ({ id }, assignment, needed, only) => update(rowsOf(id, only), assignment, needed, 0),
-  repeat({ id }, columns, only) {
+  update: ({ id }, assignment, needed, only) => update(rowsOf(id, only), assignment, filled(spelling, needed), 0),
+  repeat({ id }, { columns, only = false, among }) {
     const [list, rows] = [quoteList(columns), rowsOf(id, only)];
-    const first = `(select ${list} from ${rows} ${filled(spelling, columns)} order by tableoid, ctid limit 1)`;
-    return update(rows, columns.length === 1 ? `${list} = ${first}` : `(${list}) = ${first}`, columns, 1);
+    const where = `${filled(spelling, columns)}${among?.live ? ` and ${livesOn(among.live)}` : ''}`;
+    const first = `(select ${list} from ${rows} ${where} order by tableoid, ctid limit 1)`;
+    return update(rows, columns.length === 1 ? `${list} = ${first}` : `(${list}) = ${first}`, where, 1);
   },
   later: ({ family }) => (family === 'timestamp' || family === 'time' ? "interval '1 hour'" : '1'),
   // Asked one after the other of each parent: joined all at once, a hundred children would keep the planner busy for seconds.
@@ -22,12 +23,12 @@ export const { proof, actionProof } = proofsBy({
 });
 
 // One real row is changed; `skip` takes a later one than the first.
-function update(rows: string, assignment: string, needed: readonly string[], skip: number): string {
+function update(rows: string, assignment: string, where: string, skip: number): string {
   return [
     `update ${rows}`,
     `set ${assignment}`,
     'where (tableoid, ctid) = (',
-    `  select tableoid, ctid from ${rows} ${filled(spelling, needed)} order by tableoid, ctid offset ${skip} limit 1`,
+    `  select tableoid, ctid from ${rows} ${where} order by tableoid, ctid offset ${skip} limit 1`,
     ')',
   ].join('\n');
 }

@@ -2,6 +2,7 @@ import { type Form, formPatterns } from '../../evidence/claims';
 import { conditionsBy } from '../asked/conditions';
 import type { Spelling } from '../asked/spelling';
 import type { TableId } from '../../catalogue/identifiers';
+import type { Among } from '../../evidence/among';
 import type { FittedReference } from '../../operations/reference';
 import { literal, quote, quoteTable } from './quote';
 
@@ -11,6 +12,14 @@ const trim = (expression: string): string => `btrim(${expression}, E' \\t\\n\\r\
 const trimmed = (name: string): string => trim(text(name));
 const blank = (name: string): string => `${trimmed(name)} = ''`;
 const notBlank = (name: string): string => `${trimmed(name)} <> ''`;
+
+/** What texts have in common that differ in case or outer blanks only. */
+export const foldedText = (name: string): string => `pg_catalog.lower(pg_catalog.btrim(${text(name)}))`;
+
+/** True of the rows that something is unique among. */
+export function livesOn({ column, set }: NonNullable<Among['live']>): string {
+  return `${quote(column)} is ${set === 'flag' ? 'not true' : 'null'}`;
+}
 
 const types: Readonly<Record<Form, string>> = {
   integer: 'bigint',

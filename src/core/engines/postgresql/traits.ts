@@ -19,6 +19,9 @@ export function traits(version: string): Traits {
     actions: { delete: referentialActions, update: referentialActions },
     feigned: [],
     nullsInUnique: 'distinct',
+    indexesSome: true,
+    // Manual of PostgreSQL 15, "CREATE TABLE".
+    nullsAlike: major >= 15,
     emptyTextIsNull: false,
     renamesCheckedColumns: true,
     changesTriggers: true,

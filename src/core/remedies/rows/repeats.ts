@@ -4,11 +4,14 @@ import type { TableId } from '../../catalogue/identifiers';
 import { findTable, getTable, primaryKeyOf, referencesTo, sameColumnSet } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { counted, spoken } from '../../naming/words';
+import type { AddUnique } from '../../operations/add-unique';
+import type { Among } from '../../evidence/among';
+import type { CreateIndex } from '../../operations/create-index';
 import { Refusal } from '../../operations/refusal';
 import type { Change, Keep, SetAside } from '../../operations/set-aside';
 import type { Answer, Question } from '../question';
 import type { Ground, Making, Remedy } from '../remedy';
-import { addUnique, isUnique, uniqueInWords } from '../unique';
+import { addUnique, isUnique, uniqueAmong, uniqueInWords } from '../unique';
 import { rowKeyOf, settingAside, undoable } from './setting-aside';
 
 export interface RepeatsProposal {
@@ -19,6 +22,8 @@ export interface RepeatsProposal {
   /** Rows that are like another, and how many values they have. */
   readonly rows: number;
   readonly values: number;
+  /** Of texts that count as one whatever their case and outer blanks. */
+  readonly among?: Among;
 }
 
 export interface LikelyChild {
@@ -35,16 +40,21 @@ export const repeatsRemedy: Remedy<RepeatsProposal> = {
 
   operations(proposal, on) {
     const repairs = repairsOf(proposal, on);
-    return repairs instanceof Refusal ? repairs : [...repairs, addUnique(on.table, proposal.columns, on.naming)];
+    return repairs instanceof Refusal ? repairs : [...repairs, uniqueBy(proposal, on)];
   },
 
   holds: isUnique,
   outcome: uniqueInWords,
 };
 
+function uniqueBy({ columns, among }: RepeatsProposal, { table, naming }: Making): AddUnique | CreateIndex {
+  return among ? uniqueAmong(table, columns, among, naming) : addUnique(table, columns, naming);
+}
+
 function repairsOf(proposal: RepeatsProposal, { table, catalogue, chosen, naming }: Making): readonly SetAside[] | Refusal {
   const which = chosen['repeats'];
-  const { columns } = proposal;
+  const { columns, among } = proposal;
+  const folded = among?.folded ? { folded: true as const } : {};
   if (which === undefined) return [];
   if (which !== 'first' && which !== 'last' && which !== 'complete')
     return new Refusal(
@@ -66,12 +76,12 @@ function repairsOf(proposal: RepeatsProposal, { table, catalogue, chosen, naming
     };
     return settingAside(
       getTable(catalogue, child.table),
-      { kind: 'childrenOfRepeats', reference, columns, keep },
+      { kind: 'childrenOfRepeats', reference, columns, keep, ...folded },
       change,
       naming,
     );
   });
-  return [...children, settingAside(table, { kind: 'repeats', columns, keep }, { kind: 'remove' }, naming)];
+  return [...children, settingAside(table, { kind: 'repeats', columns, keep, ...folded }, { kind: 'remove' }, naming)];
 }
 
 // Which of the rows that are alike is kept. No question when none repeat.
@@ -138,7 +148,7 @@ function orderColumns(table: Table, repeated: readonly string[]): readonly strin
 }
 
 // Children of rows that repeat, which refer to them by something else than what repeats; declared or likely.
-function repointed({ columns, children }: RepeatsProposal, table: Table, catalogue: Catalogue): readonly LikelyChild[] {
+function repointed({ columns, children, among }: RepeatsProposal, table: Table, catalogue: Catalogue): readonly LikelyChild[] {
   const declared = referencesTo(catalogue, table.id).map(({ child, key }) => ({
     table: child.id,
     columns: key.columns,
@@ -149,7 +159,8 @@ function repointed({ columns, children }: RepeatsProposal, table: Table, catalog
     const child = findTable(catalogue, id);
     return (
       child !== null &&
-      !sameColumnSet(parentColumns, columns) &&
+      // Who refers by what repeats refers to each of them, unless they differ in case.
+      (among?.folded === true || !sameColumnSet(parentColumns, columns)) &&
       own.every((c) => child.columns.some((column) => column.name === c)) &&
       parentColumns.every((c) => table.columns.some((column) => column.name === c))
     );

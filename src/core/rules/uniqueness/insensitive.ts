@@ -5,6 +5,7 @@ import { findFact, type How, howInWords, rowsLine, sampleOf } from '../../eviden
 import type { RepeatsRequest } from '../../evidence/requests';
 import { namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
+import { traitsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import { amountOf, type Audit, defineRule } from '../rule';
 
@@ -38,7 +39,16 @@ export const insensitiveRepeats = defineRule<Facts>({
           severity: 'Moderate',
           confidence: 0.85,
           facts: { rows, repeatedRows, repeatedValues, how: fact.how },
-          proposal: byHand([name]),
+          proposal: traitsOf(audit.catalogue).indexesSome
+            ? {
+                kind: 'repeats',
+                columns: [name],
+                children: [],
+                rows: repeatedRows,
+                values: repeatedValues,
+                among: { folded: true },
+              }
+            : byHand([name]),
         };
       }
     }

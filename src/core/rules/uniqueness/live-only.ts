@@ -5,7 +5,9 @@ import type { RepeatsRequest } from '../../evidence/requests';
 import { canIdentify, namesAnIdentifier } from '../../naming/meaning';
 import { counted, rowOf } from '../../naming/words';
 import { referencesFrom } from '../../evidence/references/weigh';
+import { traitsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
+import type { Proposal } from '../../remedies/index';
 import { amountOf, type Audit, defineRule } from '../rule';
 
 interface Facts {
@@ -37,7 +39,7 @@ export const liveOnlyUnique = defineRule<Facts>({
           severity: 'Moderate',
           confidence: 0.75,
           facts: { flag: request.live ?? '', liveRows: fact.result.rows, how: fact.how },
-          proposal: byHand(request.columns),
+          proposal: proposed(table, request, audit),
         };
       }
     }
@@ -60,6 +62,12 @@ export const liveOnlyUnique = defineRule<Facts>({
     };
   },
 });
+
+function proposed(table: Table, { columns, live = '' }: RepeatsRequest, { catalogue }: Audit): Proposal {
+  if (!traitsOf(catalogue).indexesSome) return byHand(columns);
+  const set = table.columns.some(({ name, family }) => name === live && family === 'boolean') ? 'flag' : 'moment';
+  return { kind: 'unique', columns, among: { live: { column: live, set } } };
+}
 
 function suspects({ evidence, references }: Audit, table: Table): readonly (RepeatsRequest & { readonly live?: string })[] {
   const flags = table.columns.filter((column) => deletion.test(column.name) && marksDeletion(column));

@@ -1,5 +1,6 @@
 import { profileOf } from '../../evidence/evidence';
 import { counted, rowOf } from '../../naming/words';
+import { traitsOf } from '../../engines/facts';
 import { byHand } from '../../remedies/by-hand';
 import { amountOf, defineRule } from '../rule';
 
@@ -14,7 +15,7 @@ export const nullsRepeat = defineRule<Facts>({
   id: 'uniqueness/nulls-repeat',
   concern: 'Uniqueness',
   about: 'A unique rule that lets rows with a null repeat, where there are such rows.',
-  *check({ evidence, tables }) {
+  *check({ catalogue, evidence, tables }) {
     for (const table of tables) {
       const profile = profileOf(evidence, table.id)?.result;
       for (const constraint of table.constraints) {
@@ -29,7 +30,9 @@ export const nullsRepeat = defineRule<Facts>({
           severity: constraint.columns.length > 1 ? 'Moderate' : 'Minor',
           confidence: constraint.columns.length > 1 ? 0.8 : 0.5,
           facts: { constraint: constraint.name, nullable, nullRows },
-          proposal: byHand(constraint.columns),
+          proposal: traitsOf(catalogue).nullsAlike
+            ? { kind: 'change', columns: constraint.columns, name: constraint.name, nulls: 'alike' }
+            : byHand(constraint.columns),
         };
       }
     }

@@ -52,7 +52,7 @@ export const changeConstraint: Writing<ChangeConstraint> = {
           alter(
             table,
             `drop constraint ${quote(before.name)},`,
-            `add constraint ${quote(after.name)} unique (${quoteList(after.columns)})`,
+            `add constraint ${quote(after.name)} unique${after.nulls === 'alike' ? ' nulls not distinct' : ''} (${quoteList(after.columns)})`,
           ),
           ...commented(table, after.name, after.comment),
         ]

@@ -3,20 +3,24 @@ import type { CreateIndex, DropIndex } from '../../../operations/create-index';
 import type { RenameIndex } from '../../../operations/rename-index';
 import type { Stage } from '../../dialect';
 import { quote, quoteList, quoteTable } from '../quote';
+import { foldedText, livesOn } from '../spelling';
 import { alone, buildingIndexes, cleansUp, exclusive, inSchemaOf, nobodyWaits, type Writing } from './writing';
 
 export const createIndex: Writing<CreateIndex> = {
-  statements: ({ table, name, columns, unique }) => [
-    `create ${unique ? 'unique ' : ''}index ${quote(name)}\n  on ${quoteTable(table)} (${quoteList(columns)})`,
-  ],
+  statements: (operation) => [`create ${operation.unique ? 'unique ' : ''}index ${quote(operation.name)}\n${tailOf(operation)}`],
   cost: () => ({ lock: 'SHARE', blocks: 'writers', work: 'builds an index' }),
   quiet: {
-    stages: ({ table, name, columns, unique, partitioned }, whole) =>
-      partitioned ? [whole] : buildIndex(table, name, columns, unique),
+    stages: (operation, whole) =>
+      operation.partitioned ? [whole] : builtBeside(operation.table, operation.name, tailOf(operation), operation.unique),
     cost: (operation) => (operation.partitioned ? createIndex.cost(operation) : { ...nobodyWaits, work: 'builds an index' }),
   },
   bytesPassed: (operation, cost, catalogue) => buildingIndexes(operation, [operation.columns], cost, catalogue),
 };
+
+function tailOf({ table, columns, among = {} }: CreateIndex): string {
+  const over = among.folded ? columns.map((column) => `(${foldedText(column)})`).join(', ') : quoteList(columns);
+  return `  on ${quoteTable(table)} (${over})${among.live ? `\n  where ${livesOn(among.live)}` : ''}`;
+}
 
 export const dropIndex: Writing<DropIndex> = {
   statements: ({ table, name }) => [`drop index ${inSchemaOf(table, name)}`],

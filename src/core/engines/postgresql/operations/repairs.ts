@@ -6,7 +6,7 @@ import type { AddParents, RemoveParents } from '../../../operations/add-parents'
 import type { BringBack, Filled, Keep, SetAside, WrongRows } from '../../../operations/set-aside';
 import { type DropKept, type Keeping, sideTableOf } from '../../../operations/side-table';
 import { listed, repairingBy } from '../../asked/repairs';
-import { childRows, orphanCondition, conditions, spelling } from '../spelling';
+import { childRows, conditions, foldedText, orphanCondition, spelling } from '../spelling';
 import { literal, quote, quoteList, quoteTable } from '../quote';
 import { changesRows, exclusive, type Writing } from './writing';
 
@@ -122,7 +122,7 @@ function remove(operation: SetAside): string {
       ? [
           'with ranked as (',
           `  select tableoid as of_table, ctid as at_place, pg_catalog.row_number() over alike as place`,
-          ...alike(table, rows.columns, rows.keep),
+          ...alike(table, rows),
           '), removed as (',
           `  delete from ${target} as child`,
           '  using ranked',
@@ -168,7 +168,7 @@ function fill(operation: SetAside, filled: readonly Filled[], kept: readonly str
 type ChildrenOfRepeats = Extract<WrongRows, { kind: 'childrenOfRepeats' }>;
 
 // Each of the alike rows with what is referred to in it, and in the one that is kept.
-function ranked({ reference, columns, keep }: ChildrenOfRepeats): readonly string[] {
+function ranked({ reference, ...rows }: ChildrenOfRepeats): readonly string[] {
   const pairs = reference.parentColumns.flatMap((c, i) => [
     `${quote(c)} as from_${i}`,
     `pg_catalog.first_value(${quote(c)}) over alike as to_${i}`,
@@ -177,7 +177,7 @@ function ranked({ reference, columns, keep }: ChildrenOfRepeats): readonly strin
     'with ranked as (',
     `  select ${pairs.join(', ')},`,
     '    pg_catalog.row_number() over alike as place',
-    ...alike(reference.parent, columns, keep),
+    ...alike(reference.parent, rows),
     ')',
   ];
 }
@@ -188,7 +188,10 @@ function childrenOf(table: TableId, { reference }: ChildrenOfRepeats): readonly 
 }
 
 // Alike rows, the one to be kept first. Ties go by place, so that there is always one.
-function alike(table: TableId, columns: readonly string[], keep: Keep): readonly string[] {
+function alike(
+  table: TableId,
+  { columns, keep, folded }: { readonly columns: readonly string[]; readonly keep: Keep; readonly folded?: true },
+): readonly string[] {
   const direction = keep.which === 'last' ? ' desc nulls last' : '';
   const fullness = keep.of.map((c) => `(${quote(c)} is not null)::int`).join(' + ');
   const order = [
@@ -201,6 +204,6 @@ function alike(table: TableId, columns: readonly string[], keep: Keep): readonly
   return [
     `  from ${quoteTable(table)}`,
     `  where ${columns.map((c) => `${quote(c)} is not null`).join(' and ')}`,
-    `  window alike as (partition by ${quoteList(columns)} order by ${order.join(', ')})`,
+    `  window alike as (partition by ${folded ? columns.map(foldedText).join(', ') : quoteList(columns)} order by ${order.join(', ')})`,
   ];
 }

@@ -85,6 +85,58 @@ test('a key becomes wider with what refers to it, a reference does something els
   }
 });
 
+test('a text becomes a reference to a list that is made of it, and is taken back', async ({ page }) => {
+  const owner = await asOwner();
+  const told = async (query: string): Promise<readonly unknown[]> => (await owner.query(query)).rows;
+  try {
+    await owner.query(`
+      create table port.lamp_lens (lens_no int primary key, tint text not null);
+      insert into port.lamp_lens select n, (array['red', 'green', 'amber', 'clear'])[1 + n % 4] from generate_series(1, 400) n;
+      grant select on port.lamp_lens to harbour_audit;
+      analyze port.lamp_lens`);
+    await open(page, '/s/1/coverage');
+    await surveyed(page);
+    await open(page, '/s/1/ask?table=port.lamp_lens&what=listed&column=tint');
+    await page.getByLabel('Name of the table that is made').fill('lamp_tint');
+    await page.getByRole('button', { name: 'Measure and keep it' }).click();
+    const dossier = page.getByRole('complementary', { name: 'Dossier' });
+    await expect(dossier.getByRole('heading', { level: 1 })).toContainText('tint refers to a list of its values, lamp_tint');
+    await dossier.getByRole('radio', { name: /Drop it/ }).focus();
+    await page.keyboard.press('Space');
+    await expect(dossier.getByLabel('The script forward')).toContainText('rename column tint to tint_before');
+    await dossier.getByRole('button', { name: 'Add to docket' }).click();
+    await expect(page.getByRole('link', { name: /^Open Docket/ })).toBeVisible();
+    await page.keyboard.press('o');
+    await readyToRun(page);
+    await logIn(page);
+    await page.getByRole('button', { name: 'Run forward' }).click();
+    await expect(page.getByRole('link', { name: /Asked for: tint refers to a list/ })).toContainText('held', { timeout: 90_000 });
+    expect(
+      await told(
+        'select name, count(*)::int as n from port.lamp_lens join port.lamp_tint using (lamp_tint_id) where name = tint_before group by 1 order by 1',
+      ),
+    ).toEqual(['amber', 'clear', 'green', 'red'].map((name) => ({ name, n: 100 })));
+    await owner.query(
+      "insert into port.lamp_lens (lens_no, lamp_tint_id) select 401, lamp_tint_id from port.lamp_tint where name = 'red'",
+    );
+    await expect(owner.query('insert into port.lamp_lens (lens_no) values (402)')).rejects.toThrow(/lamp_tint_id/);
+
+    await logIn(page);
+    await page.getByRole('button', { name: 'Run back' }).click();
+    await expect
+      .poll(() => told("select to_regclass('port.lamp_tint') is null as gone"), { timeout: 60_000 })
+      .toEqual([{ gone: true }]);
+    expect(await told('select * from port.lamp_lens where lens_no > 398 order by 1')).toEqual([
+      { lens_no: 399, tint: 'clear' },
+      { lens_no: 400, tint: 'red' },
+      { lens_no: 401, tint: 'red' },
+    ]);
+  } finally {
+    await owner.query('drop table if exists port.lamp_lens, port.lamp_tint');
+    await owner.end();
+  }
+});
+
 test('a child that is compared in another way becomes as its parent, and refers to it', async ({ page }) => {
   await open(page, '/s/2/findings?q=boat');
   await page

@@ -68,8 +68,12 @@ export const lookupRemedy: Remedy<LookupProposal> = {
   },
 
   holds: (proposal, { table, catalogue }) => isLookedUp(proposal, table, catalogue),
-  outcome: ({ columns }, { table }) =>
-    `Each ${spoken(columns[0] ?? '')} is written once, and every ${rowOf(table.name)} refers to it.`,
+  outcome({ columns }, { table, chosen }) {
+    const [row, what] = [rowOf(table.name), spoken(columns[0] ?? '')];
+    return chosen['text'] === 'keep'
+      ? `Every ${row} that says its ${what} refers to it as well.`
+      : `Each ${what} is written once, and every ${row} refers to it.`;
+  },
   touches: ({ columns: [from = ''] }) => ({
     part: { kind: 'column', name: from },
     known: [],

@@ -1,5 +1,5 @@
 import type { TableId } from '../../../catalogue/identifiers';
-import { getTable } from '../../../catalogue/lookups';
+import { findTable } from '../../../catalogue/lookups';
 import type { ForeignKey } from '../../../catalogue/model';
 import type { AddCheck } from '../../../operations/add-check';
 import { type AddForeignKey, asDeclared } from '../../../operations/add-foreign-key';
@@ -116,7 +116,7 @@ export const checkRows: Writing<CheckRows> = {
   bytesPassed: ({ table, against }, _, catalogue) =>
     against.kind === 'orphans'
       ? checkingReference *
-        ([table, against.reference.parent] as const).reduce((sum, id) => sum + (getTable(catalogue, id).bytes ?? 0), 0)
+        ([table, against.reference.parent] as const).reduce((sum, id) => sum + (findTable(catalogue, id)?.bytes ?? 0), 0)
       : null,
 };
 

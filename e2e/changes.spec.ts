@@ -110,7 +110,10 @@ test('a text becomes a reference to a list that is made of it, and is taken back
     await readyToRun(page);
     await logIn(page);
     await page.getByRole('button', { name: 'Run forward' }).click();
-    await expect(page.getByRole('link', { name: /Asked for: tint refers to a list/ })).toContainText('held', { timeout: 90_000 });
+    // Its words follow the name that the text has now.
+    await expect(page.getByRole('link', { name: /Asked for: tint_before refers to a list/ })).toContainText('held', {
+      timeout: 90_000,
+    });
     expect(
       await told(
         'select name, count(*)::int as n from port.lamp_lens join port.lamp_tint using (lamp_tint_id) where name = tint_before group by 1 order by 1',

@@ -1,5 +1,6 @@
 // Constraints and indexes as things with a name, and what that name could be made of.
 
+import { tableNames } from '../catalogue/identifiers';
 import { baseTables, findSequence, findTable, foreignKeysOf, isInherited } from '../catalogue/lookups';
 import type { Catalogue, Constraint, NamedKind, Reference, Table } from '../catalogue/model';
 import { factsOf } from '../engines/facts';
@@ -116,7 +117,8 @@ export function named(catalogue: Catalogue, table: Table, { kind, columns, name 
       schema: [table.schema],
       table: [table.name],
       columns,
-      parent: [parent?.name ?? ''],
+      // One that is to be made is known by its name alone.
+      parent: [parent?.name ?? (reference ? tableNames(reference.parent).table : '')],
       keys: reference?.parentColumns ?? [''],
       role: [parent && reference ? roleOf(columns, parent, reference) : ''],
       meaning: columns,

@@ -36,6 +36,8 @@ export interface MakeLookup extends OfText {
   readonly owner?: Owner;
   readonly storage?: Storage;
   readonly collation?: string;
+  /** Who reads the text: they read what it refers to then. */
+  readonly readers?: readonly string[];
 }
 
 export interface DropLookup extends Omit<MakeLookup, 'kind'> {
@@ -96,13 +98,17 @@ export const makeLookup: Kind<MakeLookup> = {
     const table = current.get(operation.table);
     const column = table.columns.find(({ name }) => name === operation.column);
     if (!column) return gone(operation);
-    const { storage, collation } = table;
+    const { storage, collation, privileges } = table;
+    const readers = privileges.flatMap(({ grantee, privilege }) =>
+      grantee !== table.owner && privilege.split(', ').includes('SELECT') ? [grantee] : [],
+    );
     return {
       ...operation,
       ...ownerOf(table),
       label: shapeOf(column),
       ...(storage && { storage }),
       ...(collation !== undefined && { collation }),
+      ...(readers.length > 0 && { readers }),
     };
   },
 

@@ -8,7 +8,7 @@ import { alone, alter, changesRows, exclusive, stage, type Writing } from './wri
 
 export const makeLookup: Writing<MakeLookup> = {
   statements(operation) {
-    const { lookup, names, label, owner } = operation;
+    const { lookup, names, label, owner, readers = [] } = operation;
     const target = quoteTable(lookup.table);
     const collated = label?.collation == null ? '' : ` collate ${quote(label.collation)}`;
     const columns = [
@@ -20,6 +20,9 @@ export const makeLookup: Writing<MakeLookup> = {
     return [
       `create table ${target} (\n${columns.map((line) => `  ${line}`).join(',\n')}\n)`,
       ...(owner === undefined ? [] : [`alter table ${target} owner to ${quote(owner)}`]),
+      ...(readers.length === 0
+        ? []
+        : [`grant select on ${target} to ${readers.map((one) => (one === 'public' ? one : quote(one))).join(', ')}`]),
       values(operation),
     ];
   },

@@ -3,7 +3,8 @@
 import { newConstraint, type Shape, shapeOf, withKey, withNullability } from '../catalogue/edit';
 import { columnId, type TableId, tableNames } from '../catalogue/identifiers';
 import type { Column, Storage, Table } from '../catalogue/model';
-import { traitsOf } from '../engines/facts';
+import type { TypeRules } from '../engines/engineFacts';
+import { factsOf, traitsOf } from '../engines/facts';
 import { numberedColumn } from './number-rows';
 import { type Kind, ownerOf, type Owner } from './operation';
 import { Refusal } from './refusal';
@@ -115,7 +116,7 @@ export const makeLookup: Kind<MakeLookup> = {
   refuse({ lookup, table: id, column: name }, current) {
     if (current.find(lookup.table)) return new Refusal(`${lookup.table} is there already. Choose another name.`);
     const column = current.get(id).columns.find((one) => one.name === name);
-    return column?.comparable === false ? new Refusal(`Values of ${name} of ${id} cannot be compared.`) : null;
+    return column ? refuseUnlisted(column, id, factsOf(current).types) : gone({ table: id, column: name });
   },
 };
 
@@ -142,9 +143,10 @@ export const addReferring: Kind<AddReferring> = {
   todo: ({ table, as }) => ({ kind: 'columnMissing', table, column: as }),
   after: ({ table, as }) => [{ kind: 'columnMissing', table, column: as }],
 
-  refuse({ table: id, as }, current) {
+  refuse({ table: id, as, shape }, current) {
     const { columns } = current.get(id);
-    return columns.some(({ name }) => name === as) ? new Refusal(`${id} has a column ${as} already. Choose another name.`) : null;
+    if (columns.some(({ name }) => name === as)) return new Refusal(`${id} has a column ${as} already. Choose another name.`);
+    return refuseSpelling(shape, `${as} of ${id}`);
   },
 
   column: ({ as }) => as,
@@ -218,11 +220,29 @@ export const fillAgain: Kind<FillAgain> = {
   reads: ({ lookup }) => [lookup.table],
 };
 
+// Each of them is once in an index.
+function refuseUnlisted(column: Column, table: TableId, { indexedBytes, widestIndexed }: TypeRules): Refusal | null {
+  const { name, declaredType, comparable } = column;
+  if (!comparable) return new Refusal(`Values of ${name} of ${table} cannot be compared.`);
+  if ((indexedBytes?.(column) ?? 0) > widestIndexed)
+    return new Refusal(
+      `${name} of ${table} is ${declaredType}, of which an index takes the beginning only: make it shorter first.`,
+    );
+  return refuseSpelling(column, `${name} of ${table}`);
+}
+
+/** A type of somebody's own making bears a name that only its schema tells. */
+function refuseSpelling({ declaredType }: Pick<Shape, 'declaredType'>, what: string): Refusal | null {
+  return /^[a-z][a-z0-9_ ]*(\(\d+(,\d+)?\))?[a-z ]*$/.test(declaredType)
+    ? null
+    : new Refusal(`${what} would be ${declaredType}, a type of its own schema: mend it by hand.`);
+}
+
 function ofText({ table, column, lookup }: OfText): OfText {
   return { table, column, lookup };
 }
 
-function gone({ table, column }: OfText): Refusal {
+function gone({ table, column }: Pick<OfText, 'table' | 'column'>): Refusal {
   return new Refusal(`${table} has no column ${column} any more. Survey again.`);
 }
 

@@ -28,7 +28,12 @@ test.each(engineNames.flatMap((engine) => modes.map((mode) => [engine, mode] as 
     const version = engineNamed(engine).tried?.[1] ?? '1.0';
     const tables = drawn.tables.map((table) => ({
       ...table,
-      columns: table.columns.map((column) => ({ ...column, definition: 'varchar(9) NOT NULL', declaredType: 'text' })),
+      columns: table.columns.map((column) => ({
+        ...column,
+        definition: 'varchar(9) NOT NULL',
+        declaredType: engine === 'postgresql' ? 'text' : 'varchar(9)',
+        length: 9,
+      })),
     }));
     const catalogue = { ...drawn, tables, engine: { name: engine, version } };
     expect(wishProblem(list, catalogue)).toBeNull();
@@ -67,6 +72,26 @@ test('what cannot be is said', () => {
     /no key of one column/,
   );
   expect(wishProblem({ ...there, parentColumns: ['nothing'] }, drawn)).toMatch(/has no column nothing/);
+});
+
+test('what an index does not take whole, and a type of a schema of its own, is refused in words', () => {
+  const of = (declaredType: string, engine: 'postgresql' | 'mariadb') => {
+    const tables = drawn.tables.map((table) => ({
+      ...table,
+      columns: table.columns.map((column) => (column.name === 'tint' ? { ...column, declaredType, length: null } : column)),
+    }));
+    const catalogue = { ...drawn, tables, engine: { name: engine, version: engineNamed(engine).tried?.[1] ?? '' } };
+    const proposal = proposalOf(list, catalogue, { rows: 4, against: 0, how: null });
+    const finding = {
+      id: 'x' as FindingId,
+      object: { schema: 'port', table: 'lens', columns: [] },
+      proposal,
+    } as unknown as Finding;
+    return planFor([{ finding, decision: {} }], catalogue, { label: 'd1', mode: 'plain' }).problems.map(({ message }) => message);
+  };
+  expect(of('longtext', 'mariadb')).toEqual([expect.stringMatching(/takes the beginning only/)]);
+  expect(of('yard."tint of"', 'postgresql')).toEqual([expect.stringMatching(/a type of its own schema/)]);
+  expect(of('character varying(9)', 'postgresql')).toEqual([]);
 });
 
 test('rows that are not listed stay without one, or are listed first', () => {

@@ -1,5 +1,6 @@
 // A text that repeats what a table lists, or that is to have such a table: it becomes a reference, and what of the text remains is asked.
 
+import { dependentsOfColumn } from '../catalogue/dependents';
 import { tableId, type TableId, tableNames } from '../catalogue/identifiers';
 import { findTable, foreignKeysOf, isIndexed, primaryKeyOf, sameColumns } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
@@ -17,6 +18,7 @@ import { type Answer, type Question, typedName } from './question';
 import { orphanRepairs, parentsAnswer } from './reference/orphans';
 import type { ProposedParent } from './reference/proposed';
 import type { Ground, Making, Remedy } from './remedy';
+import { undoable } from './rows/setting-aside';
 
 export interface LookupProposal {
   readonly kind: 'lookup';
@@ -74,9 +76,9 @@ export const lookupRemedy: Remedy<LookupProposal> = {
       ? `Every ${row} that says its ${what} refers to it as well.`
       : `Each ${what} is written once, and every ${row} refers to it.`;
   },
-  touches: ({ columns: [from = ''] }) => ({
+  touches: ({ columns: [from = ''] }, { table, catalogue }) => ({
     part: { kind: 'column', name: from },
-    known: [],
+    known: dependentsOfColumn(table.id, from, catalogue),
     resting: 'reads the text: it has to follow when that gets another name.',
   }),
 };
@@ -199,20 +201,21 @@ function textQuestion({ columns: [name = ''], references, orphanRows }: LookupPr
   const bound = key ? `it is in ${key.name}` : null;
   const refused = bound ?? (unlisted && column?.nullable === false ? 'rows whose text is not listed would say nothing' : null);
   const answer = (id: string, title: string, effect: string, more: Partial<Answer> = {}): Answer => ({
-    ...{ id, title, effect, cost: 'can be undone', advised: false, refused },
+    ...{ id, title, effect, cost: '', advised: false, refused },
     ...more,
   });
   return {
     ...{ id: 'text', shape: 'cards', title: 'What becomes of the text' },
     answers: [
       answer('keep', 'Keep it', 'Programs go on to read and write it; whoever writes it has to write the reference as well', {
-        ...{ advised: true, refused: null, cost: 'both have to be kept alike until programs follow' },
+        ...{ advised: true, refused: null, cost: `both have to be kept alike until programs follow; ${undoable(table)}` },
       }),
       answer('rename', 'Give it another name', 'Nobody writes it any more by chance; it can be looked at, and comes back', {
-        ...{ asks: { label: `Its name, ${name}_before when you type none` }, cost: `programs that say ${name} have to follow` },
+        asks: { label: `Its name, ${name}_before when you type none` },
+        cost: `programs that say ${name} have to follow; ${undoable(table)}`,
       }),
       answer('drop', 'Drop it', `Called ${name}_before until what was kept is dropped; gone then`, {
-        cost: `programs that say ${name} have to follow; can be undone until then`,
+        cost: `programs that say ${name} have to follow; ${undoable(table)} until then`,
       }),
     ],
   };

@@ -1,4 +1,5 @@
 import { ValidateBy } from 'class-validator';
+import { type ExpressionPart, isExpression } from '../core/evidence/expression';
 import { type Claim, forms, patternProblem, plainNumber, zoneName } from '../core/evidence/claims';
 
 /** A claim about values that says enough to be checked. */
@@ -11,7 +12,7 @@ export function IsClaim(each = false): PropertyDecorator {
 
 function isClaim(value: unknown): value is Claim {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-  const { kind, column, first, second, form, values, least, most, pattern, characters, zone, ...more } = value as Readonly<
+  const { kind, column, first, second, form, values, least, most, pattern, characters, zone, parts, ...more } = value as Readonly<
     Record<string, unknown>
   >;
   if (Object.keys(more).length > 0) return false;
@@ -35,11 +36,19 @@ function isClaim(value: unknown): value is Claim {
       return isName(column) && isCount(characters, 1_000_000);
     case 'decimals':
       return isName(column) && isCount(most, 30);
+    case 'condition':
+      return Array.isArray(parts) && parts.every(isPart) && isExpression(parts);
     case 'inZone':
       return isName(column) && isText(zone) && zoneName.test(zone);
     default:
       return false;
   }
+}
+
+function isPart(value: unknown): value is ExpressionPart {
+  if (typeof value !== 'object' || value === null) return false;
+  const [[key, said] = ['', null], ...more] = Object.entries(value);
+  return more.length === 0 && ['column', 'value', 'sign'].includes(key) && isText(said) && said.length <= 4_000;
 }
 
 function isBound(value: unknown): boolean {

@@ -39,6 +39,8 @@ export async function ask(room: Room, wish: Wish, reason: string, gone: AbortSig
   const problem = wishProblem(wish, catalogue);
   if (problem !== null) return { problem };
   const facts = await measured(room, wish, catalogue, gone);
+  const untaken = untakenBy(wish, facts);
+  if (untaken !== null) return { problem: untaken };
   const act = { act: 'wish.ask', right: 'plan', source, object: wishInWords(wish) } as const;
   return perform<FindingRowId>(office, actor, act, async (db) => {
     if (!(await lockSource(db, source.id))) return { problem: 'The source was removed.' };
@@ -73,6 +75,14 @@ export async function ask(room: Room, wish: Wish, reason: string, gone: AbortSig
 
 function isOf({ facts }: FindingRow, wish: Wish): boolean {
   return wishInWords((facts as AskedFacts).wish) === wishInWords(wish);
+}
+
+/** Why a condition of somebody's own is not taken: the server has to have read it first. Null of all else. */
+function untakenBy(wish: Wish, facts: readonly Fact[]): string | null {
+  if (wish.kind !== 'keeps' || wish.claim.kind !== 'condition') return null;
+  const [fact] = facts;
+  if (!fact) return 'Nobody could ask the server whether it takes the condition. Ask again when it can be reached.';
+  return 'notMeasured' in fact ? `The server does not take it. ${fact.notMeasured}` : null;
 }
 
 async function measured(room: Room, wish: Wish, catalogue: Catalogue, gone: AbortSignal): Promise<readonly Fact[]> {

@@ -4,6 +4,8 @@ import { describe, expect, test } from 'vitest';
 import { type FindingId, tableId } from '../../src/core/catalogue/identifiers';
 import { driftOf } from '../../src/core/catalogue/drift';
 import type { Catalogue } from '../../src/core/catalogue/model';
+import type { Claim } from '../../src/core/evidence/claims';
+import { partsOf } from '../../src/core/evidence/expression';
 import { traitsOf } from '../../src/core/engines/facts';
 import { apply, type Operation } from '../../src/core/operations/index';
 import { type Mode, modes } from '../../src/core/plan/cost';
@@ -24,6 +26,12 @@ const setup = `
 
 const [slip, stay] = [tableId('yard', 'slip'), tableId('yard', 'stay')] as const;
 const unmeasured = { rows: 2, against: 0, how: null };
+
+function condition(text: string): Extract<Claim, { kind: 'condition' }> {
+  const parts = partsOf(text, ['stay_no', 'slip_id', 'tons', 'code']);
+  if (typeof parts === 'string') throw new Error(parts);
+  return { kind: 'condition', parts };
+}
 
 function planOf(catalogue: Catalogue, mode: Mode, wish: Wish) {
   expect(wishProblem(wish, catalogue)).toBeNull();
@@ -107,6 +115,11 @@ for (const engine of enginesAtHand)
       [{ kind: 'like', column: 'code', pattern: '^[A-Z]{2}-\\d{2}$' }, null],
       [{ kind: 'like', column: 'code', pattern: '^[A-Z]{2}-[0-9]{2}$' }, "('S9', null, 1, 'ab-12')"],
       [{ kind: 'noLonger', column: 'code', characters: 5 }, "('S9', null, 1, 'AB-123')"],
+      [
+        condition("tons is null or (tons > 1 and length(upper(code)) = 5) and code <> 'O''B' or slip_id in (3)"),
+        "('S9', null, 1, 'O''B')",
+      ],
+      [condition("case when code like 'A%' then tons else 7 end >= 2"), "('S9', null, 1, 'AB')"],
     ] as const)('every row keeps to %o', async (claim, against) => {
       const wish = { kind: 'keeps', table: stay, claim } as const;
       if (against === null) {

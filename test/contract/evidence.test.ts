@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { tableId, tableNames } from '../../src/core/catalogue/identifiers';
 import type { MeasureOptions } from '../../src/core/engines/questions';
 import { breaks, type Claim, columnsOfClaim, formOf } from '../../src/core/evidence/claims';
+import { type ExpressionPart, partsOf } from '../../src/core/evidence/expression';
 import type { ColumnProfile, Fact, Probe, Profile } from '../../src/core/evidence/evidence';
 import type { EvidenceRequest } from '../../src/core/evidence/requests';
 import type { Sample, SampledColumn } from '../../src/core/evidence/sample';
@@ -28,7 +29,26 @@ interface Parent {
   readonly code: string;
 }
 
-const texts = fc.constantFrom('a', 'A', ' a', 'b', "o'c", '', '  ', '\t', '7', '007', ' 7', '7 ', '-1.5', '2026-02-03', 'N/A', 'é', '%', '\\');
+const texts = fc.constantFrom(
+  'a',
+  'A',
+  ' a',
+  'b',
+  "o'c",
+  '',
+  '  ',
+  '\t',
+  '7',
+  '007',
+  ' 7',
+  '7 ',
+  '-1.5',
+  '2026-02-03',
+  'N/A',
+  'é',
+  '%',
+  '\\',
+);
 const numbers = fc.integer({ min: -2, max: 4 });
 const children = fc.array(
   fc.record<Child>({
@@ -56,6 +76,12 @@ const claims: Readonly<Record<Claim['kind'], readonly Claim[]>> = {
   noLonger: [{ kind: 'noLonger', column: code, characters: 1 }],
   decimals: [0, 1, 2].map((most) => ({ kind: 'decimals', column: 'share', most })),
   inZone: [],
+  condition: [
+    'part >= 0 and later <= 3',
+    `not (part is null or part between 1 and 2)`,
+    'part + later * 2 - 1 in (1, 2, 3) or gone',
+    'case when share > 0 then coalesce(part, -1) else abs(later) end <> 2',
+  ].map((text) => ({ kind: 'condition', parts: partsOf(text, ['part', 'later', 'gone', 'share']) as readonly ExpressionPart[] })),
   ofForm: (['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const).map((form) => ({
     kind: 'ofForm',
     column: code,
@@ -154,7 +180,9 @@ async function create({ run, quoted }: Live, clause: string): Promise<void> {
   await run(`drop table if exists ${ofParent}`);
   await run(`drop table if exists ${ofChild}`);
   await run(`create table ${ofParent} (part int not null, ${name} varchar(20) ${clause} not null)`);
-  await run(`create table ${ofChild} (id int primary key, part int, ${name} varchar(20) ${clause}, later int, gone boolean, share double precision)`);
+  await run(
+    `create table ${ofChild} (id int primary key, part int, ${name} varchar(20) ${clause}, later int, gone boolean, share double precision)`,
+  );
 }
 
 async function fill({ run, quoted }: Live, above: readonly Parent[], below: readonly Child[]): Promise<void> {
@@ -163,7 +191,9 @@ async function fill({ run, quoted }: Live, above: readonly Parent[], below: read
   await run(`delete from ${ofChild}`);
   for (const row of above) await run(`insert into ${ofParent} values (${row.part}, ${literal(row.code)})`);
   for (const [id, row] of below.entries())
-    await run(`insert into ${ofChild} values (${id}, ${row.part}, ${literal(row.code)}, ${row.later}, ${row.gone}, ${row.share})`);
+    await run(
+      `insert into ${ofChild} values (${id}, ${row.part}, ${literal(row.code)}, ${row.later}, ${row.gone}, ${row.share})`,
+    );
 }
 
 function tableIn(quoted: Live['quoted'], table: typeof parent): string {
@@ -231,7 +261,9 @@ function counted(request: EvidenceRequest, above: readonly Parent[], below: read
     case 'violations': {
       const { claim } = request;
       const spokenOf = rows.filter(
-        (row) => tuple(row, columnsOfClaim(claim)) !== null && !(claim.kind === 'ofForm' && isBlank(row[code])),
+        (row) =>
+          claim.kind === 'condition' ||
+          (tuple(row, columnsOfClaim(claim)) !== null && !(claim.kind === 'ofForm' && isBlank(row[code]))),
       );
       return { rows: spokenOf.length, broken: spokenOf.filter((row) => isBroken(claim, row)).length };
     }
@@ -245,6 +277,7 @@ const isBlank = (value: unknown): boolean => typeof value === 'string' && value.
 const formed = (claim: Claim, text: string): string => (claim.kind === 'ofForm' ? text.trim() : text);
 
 function isBroken(claim: Claim, row: Row): boolean {
+  if (claim.kind === 'condition') return isFalse(claim, row);
   if (claim.kind === 'ordered') return Number(row[claim.first]) > Number(row[claim.second]);
   const text = String(row[claim.column]);
   switch (claim.kind) {
@@ -255,6 +288,30 @@ function isBroken(claim: Claim, row: Row): boolean {
     default:
       return breaks(claim, formed(claim, text));
   }
+}
+
+type Known = number | boolean | null;
+
+/** Each condition of those above, in three values. */
+function isFalse(claim: Claim, { part, later, gone, share }: Row): boolean {
+  const and = (a: Known, b: Known): Known => (a === false || b === false ? false : a === null || b === null ? null : true);
+  const or = (a: Known, b: Known): Known => (a === true || b === true ? true : a === null || b === null ? null : false);
+  const compared = (a: Row[string] | undefined, test: (n: number) => boolean): Known => (a === null ? null : test(Number(a)));
+  const counts = part === null || later === null ? null : Number(part) + Number(later) * 2 - 1;
+  const chosen = share !== null && Number(share) > 0 ? (part ?? -1) : later === null ? null : Math.abs(Number(later));
+  const values: readonly Known[] = [
+    and(
+      compared(part, (n) => n >= 0),
+      compared(later, (n) => n <= 3),
+    ),
+    part === null ? false : !(Number(part) >= 1 && Number(part) <= 2),
+    or(
+      compared(counts, (n) => [1, 2, 3].includes(n)),
+      gone as Known,
+    ),
+    compared(chosen, (n) => n !== 2),
+  ];
+  return values[claims.condition.indexOf(claim)] === false;
 }
 
 function byColumn(rows: readonly Row[], of: (values: Row[string][], isText: boolean) => unknown): unknown {

@@ -45,10 +45,12 @@ const claims: Readonly<Record<Claim['kind'], Claim>> = {
   asWritten: { kind: 'asWritten', column: 'state', form: 'integer' },
   decimals: { kind: 'decimals', column: 'weight', most: 2 },
   inZone: { kind: 'inZone', column: 'starts', zone: 'Europe/Berlin' },
+  condition: { kind: 'condition', parts: [{ column: 'weight' }, { sign: '>' }, { sign: '1' }] },
 };
 // No docket keeps these by a check: a column of the type that it has is what is advised.
 const byType: readonly Claim['kind'][] = ['ofForm', 'asWritten', 'decimals', 'inZone'];
-const kept = Object.values(claims).filter(({ kind }) => !byType.includes(kind));
+// Nor can anybody tell what breaks a condition of somebody's own.
+const kept = Object.values(claims).filter(({ kind }) => kind !== 'condition' && !byType.includes(kind));
 
 const breaking: readonly (readonly [what: string, operation: Operation, kinds: readonly Proof['kind'][]])[] = [
   ['NOT NULL', { kind: 'setNotNull', table: stay, column: 'state' }, ['null']],

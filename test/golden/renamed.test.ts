@@ -82,7 +82,10 @@ const asked: { readonly [Kind in WishKind]: readonly Extract<Wish, { readonly ki
     { kind: 'listed', table: call, column: 'left_at', parent: berth, parentColumns: ['berth_no'] },
     { kind: 'listed', table: call, column: 'left_at' },
   ],
-  keeps: [{ kind: 'keeps', table: call, claim: { kind: 'between', column: 'left_at', least: '0', most: null } }],
+  keeps: [
+    { kind: 'keeps', table: call, claim: { kind: 'between', column: 'left_at', least: '0', most: null } },
+    { kind: 'keeps', table: call, claim: { kind: 'condition', parts: [{ column: 'left_at' }, { sign: '>' }, { value: 'x' }] } },
+  ],
   default: [{ kind: 'default', table: call, column: 'left_at', value: { kind: 'now' } }],
   changed: [
     { kind: 'changed', table: call, constraint: 'fk_call', onDelete: 'cascade' },

@@ -1,5 +1,7 @@
 // Claims about the values of a row, which a source can count the exceptions to.
 
+import { columnsIn, type ExpressionPart, expressionInWords } from './expression';
+
 /** Forms that text can have throughout: what it should have been stored as. */
 export const forms = ['integer', 'decimal', 'date', 'timestamp', 'uuid', 'boolean'] as const;
 export type Form = (typeof forms)[number];
@@ -26,9 +28,12 @@ export type Claim =
   /** A text of a form that is written as the server writes what it reads there: `7`, not `007`. */
   | { readonly kind: 'asWritten'; readonly column: string; readonly form: Form }
   /** A local time that there is in a zone: none that was skipped when clocks were put forward. */
-  | { readonly kind: 'inZone'; readonly column: string; readonly zone: string };
+  | { readonly kind: 'inZone'; readonly column: string; readonly zone: string }
+  /** Whatever a condition says; broken where it is false, as of a check that is declared. */
+  | { readonly kind: 'condition'; readonly parts: readonly ExpressionPart[] };
 
 export function columnsOfClaim(claim: Claim): readonly string[] {
+  if (claim.kind === 'condition') return columnsIn(claim.parts);
   return claim.kind === 'ordered' ? [claim.first, claim.second] : [claim.column];
 }
 
@@ -57,6 +62,7 @@ export function breaks(claim: Claim, text: string): boolean {
     case 'asWritten':
     case 'inZone':
     case 'like':
+    case 'condition':
       return false;
   }
 }
@@ -86,6 +92,8 @@ export function claimInWords(claim: Claim): string {
       return `${claim.column} has ${claim.most} decimals at most`;
     case 'asWritten':
       return `${claim.column} is written as the server writes ${claim.form}`;
+    case 'condition':
+      return expressionInWords(claim.parts);
     case 'inZone':
       return `${claim.column} is a time that there is in ${claim.zone}`;
   }
@@ -117,6 +125,8 @@ export function keyOfClaim(claim: Claim): string {
       return JSON.stringify([claim.kind, claim.column, claim.characters]);
     case 'decimals':
       return JSON.stringify([claim.kind, claim.column, claim.most]);
+    case 'condition':
+      return JSON.stringify([claim.kind, expressionInWords(claim.parts)]);
     case 'inZone':
       return JSON.stringify([claim.kind, claim.column, claim.zone]);
   }

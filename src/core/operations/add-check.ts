@@ -40,7 +40,8 @@ export const addCheck: Kind<AddCheck> = {
     ...(rows === 'checked' ? [{ kind: 'breaking', table, claim } as const] : []),
   ],
   after: ({ table, name, rows }) => [{ kind: 'constraintMissing', table, name, validated: rows === 'checked' }],
-  proofs: ({ table, claim, name }) => [{ kind: 'check', table, claim, constraint: name }],
+  // What breaks a condition of somebody's own, nobody can tell from it.
+  proofs: ({ table, claim, name }) => (claim.kind === 'condition' ? [] : [{ kind: 'check', table, claim, constraint: name }]),
 
   binds: ({ claim }) => ({ by: 'check', columns: columnsOfClaim(claim) }),
 };

@@ -79,6 +79,8 @@ function brokenQuestion({ claim, rows }: CheckProposal, { table, catalogue }: Gr
   const many = counted(rows, 'row');
   const holdsForNew = traitsOf(catalogue).addedUnchecked('check', table);
   const unkeyed = key.includes(first) ? `${first} is part of the key` : key.length === 0 ? noKey : null;
+  // What would keep to a condition of somebody's own, nobody can tell from it.
+  const open = claim.kind === 'condition' ? 'what would keep to the condition is not to be seen from it' : null;
   const mandatory = table.columns.some((c) => c.name === first && c.nullable) ? null : `${first} may not be null`;
   const answer = (id: string, title: string, effect: string, more: Partial<Answer>): Answer => ({
     id,
@@ -101,10 +103,10 @@ function brokenQuestion({ claim, rows }: CheckProposal, { table, catalogue }: Gr
           refused: holdsForNew ? null : 'a check holds for every row or not at all here',
         }),
         answer('empty', 'Set aside and empty', `${many} kept in a side table, ${first} set to null`, {
-          refused: mandatory ?? unkeyed,
+          refused: open ?? mandatory ?? unkeyed,
         }),
         answer('constant', 'Give a value', `${many} get the ${first} that you type`, {
-          refused: unkeyed,
+          refused: open ?? unkeyed,
           asks: { label: `${first} for these rows` },
         }),
         answer('remove', 'Set aside and remove', `${many} moved whole to a side table`, {

@@ -18,6 +18,7 @@ export const keepsWish: WishKind<KeepsWish> = {
   isGranted: () => false,
   problem({ claim }, { table }) {
     const problem = problemOf(claim);
+    if (claim.kind === 'condition') return problem;
     if (problem !== null) return problem;
     const columns = columnsOfClaim(claim).flatMap((name) => table.columns.find((column) => column.name === name) ?? []);
     const unfit = columns.find((column) => !fits(claim, column));
@@ -40,7 +41,7 @@ export const keepsWish: WishKind<KeepsWish> = {
 };
 
 /** What a person can ask every row to keep to, as it is asked of a column. */
-export const askedClaims = ['between', 'ordered', 'like', 'noLonger', 'notBlank', 'notNegative'] as const;
+export const askedClaims = ['between', 'ordered', 'like', 'noLonger', 'notBlank', 'notNegative', 'condition'] as const;
 export type AskedClaim = (typeof askedClaims)[number];
 
 /** Why it says too little, or what no server can be told; null when neither. */
@@ -61,6 +62,8 @@ function problemOf(claim: Claim): string | null {
         : 'Type how many characters it has at most.';
     case 'like':
       return patternProblem(claim.pattern);
+    case 'condition':
+      return claim.parts.length === 0 ? 'Type a condition.' : null;
     default:
       return null;
   }

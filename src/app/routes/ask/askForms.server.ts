@@ -3,6 +3,7 @@ import { ArrayMaxSize, IsArray, IsIn, IsString, MaxLength } from 'class-validato
 import type { TableId } from '~/core/catalogue/identifiers';
 import { referentialActions, type ReferentialAction } from '~/core/catalogue/model';
 import type { Claim } from '~/core/evidence/claims';
+import { partsOf } from '~/core/evidence/expression';
 import { askedDefaults } from '~/core/operations/default-value';
 import { checkedWhen } from '~/core/operations/change-constraint';
 import { type AskedClaim, askedClaims } from '~/core/wishes/keeps';
@@ -58,14 +59,15 @@ export class AskForm {
   @IsString() @MaxLength(7) characters = '';
   @IsString() @MaxLength(200) pattern = '';
   @IsString() @MaxLength(200) second = '';
+  @IsString() @MaxLength(4000) condition = '';
   @IsIn(namedParts) object: NamedPart = 'column';
   @IsString() @MaxLength(200) from = '';
   @IsString() @MaxLength(200) to = '';
   @IsString() @MaxLength(500) reason = '';
 }
 
-/** What a form asks for; what it leaves out `wishProblem` tells. */
-export function wishIn(form: AskForm): Wish {
+/** What a form asks for, of a table with these columns, or why it cannot be read; what it leaves out `wishProblem` tells. */
+export function wishIn(form: AskForm, named: readonly string[]): Wish | string {
   const { what, table, columns, parent, parentColumns, values } = form;
   const id = table as TableId;
   switch (what) {
@@ -88,8 +90,10 @@ export function wishIn(form: AskForm): Wish {
         ...(form.deferrable !== '' && { deferrable: form.deferrable }),
         ...(form.over === 'columns' && { columns }),
       };
-    case 'keeps':
-      return { kind: what, table: id, claim: claimIn(form) };
+    case 'keeps': {
+      const claim = form.claim === 'condition' ? conditionIn(form.condition, named) : claimIn(form);
+      return typeof claim === 'string' ? claim : { kind: what, table: id, claim };
+    }
     case 'gone':
       return goneIn(id, form.part);
     case 'default': {
@@ -108,6 +112,11 @@ export function wishIn(form: AskForm): Wish {
   }
 }
 
+function conditionIn(text: string, named: readonly string[]): Claim | string {
+  const parts = partsOf(text, named);
+  return typeof parts === 'string' ? parts : { kind: 'condition', parts };
+}
+
 function claimIn({ claim, columns: [column = ''], least, most, characters, pattern, second }: AskForm): Claim {
   const bound = (text: string): string | null => (text.trim() === '' ? null : text.trim());
   switch (claim) {
@@ -119,8 +128,10 @@ function claimIn({ claim, columns: [column = ''], least, most, characters, patte
       return { kind: claim, column, pattern };
     case 'ordered':
       return { kind: claim, first: column, second };
-    default:
+    case 'notNegative':
       return { kind: claim, column };
+    default:
+      return { kind: 'notBlank', column };
   }
 }
 

@@ -231,6 +231,7 @@ const claimsInWords: Readonly<Record<AskedClaim, string>> = {
   noLonger: 'no longer than',
   notBlank: 'not blank',
   notNegative: 'not below zero',
+  condition: 'as a condition in SQL says, over any columns',
 };
 
 /** What every row keeps to, of the first column that is chosen. */
@@ -259,6 +260,17 @@ export function ClaimField({ columns }: { readonly columns: readonly string[] })
           value={second}
           options={columns.map((name) => [name, visible(name)])}
           onChange={setSecond}
+        />
+      )}
+      {claim === 'condition' && (
+        <TextField
+          name="condition"
+          label="The condition"
+          helperText="True of each row that is as it should be: left_at is null or left_at >= entered_at. Columns, values, and lower, upper, trim, char_length, abs, round, floor, coalesce, nullif, concat, mod."
+          multiline
+          minRows={2}
+          slotProps={{ htmlInput: { sx: { typography: 'mono' }, spellCheck: false } }}
+          sx={{ margin: '12px 0' }}
         />
       )}
       {claim === 'noLonger' && <TextField name="characters" label="Characters at most" sx={{ margin: '12px 0' }} />}

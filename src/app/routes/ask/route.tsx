@@ -165,7 +165,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const room = await enter({ params, context }, 'plan');
   const parsed = await parseForm(AskForm, await formIn(request));
   if (!parsed.ok) return data({ problem: errorsInWords(parsed.errors) }, { status: 422 });
-  const outcome = await orPage(ask(room, wishIn(parsed.value), parsed.value.reason.trim(), request.signal));
+  const catalogue = await latestCatalogue(room.store, room.source.id);
+  const table = catalogue && findTable(catalogue, parsed.value.table as TableId);
+  const wish = wishIn(parsed.value, table?.columns.map(({ name }) => name) ?? []);
+  if (typeof wish === 'string') return data({ problem: wish }, { status: 422 });
+  const outcome = await orPage(ask(room, wish, parsed.value.reason.trim(), request.signal));
   return outcome.problem === null
     ? redirect(pathTo('/s/:source/findings/:finding', { source: room.source.id, finding: outcome.result }))
     : data({ problem: outcome.problem }, { status: 422 });

@@ -1,5 +1,6 @@
 // Claims about values, and orphans, as conditions. Values are quoted as literals: they were read from the data, and are written back into it.
 
+import { type ExpressionPart, isFunction } from '../../evidence/expression';
 import { type Claim, columnsOfClaim, plainNumber } from '../../evidence/claims';
 import type { FittedReference } from '../../operations/reference';
 import { DialectError } from '../DialectError';
@@ -29,6 +30,15 @@ export function conditionsBy(by: Spelling): Conditions {
 
   const spokenOfCondition = (claim: Claim): string => spokenOf(claim, by);
 
+  const written = (parts: readonly ExpressionPart[]): string =>
+    parts
+      .map((part) => {
+        if ('column' in part) return quote(part.column);
+        if ('value' in part) return literal(part.value);
+        return isFunction(part.sign) ? claims.called(part.sign) : part.sign;
+      })
+      .join(' ');
+
   function brokenCondition(claim: Claim): string {
     switch (claim.kind) {
       case 'ofForm':
@@ -55,6 +65,8 @@ export function conditionsBy(by: Spelling): Conditions {
         return claims.otherwiseWritten(claim.column, claim.form);
       case 'inZone':
         return claims.skippedIn(claim.column, literal(claim.zone));
+      case 'condition':
+        return `not (${written(claim.parts)})`;
     }
   }
 
@@ -74,6 +86,8 @@ export function conditionsBy(by: Spelling): Conditions {
         return rangeOf(quote(claim.column), claim);
       case 'noLonger':
         return `${length(claim.column)} <= ${whole(claim.characters)}`;
+      case 'condition':
+        return written(claim.parts);
       case 'ofForm':
       case 'like':
       case 'asWritten':
@@ -106,6 +120,8 @@ function orphansBy({ quote, literal, asText, rowsOf }: Spelling): Conditions['or
 }
 
 function spokenOf(claim: Claim, { quote, claims }: Spelling): string {
+  // Whatever is empty in a row, the condition says something of it.
+  if (claim.kind === 'condition') return 'true';
   const filled = columnsOfClaim(claim).map((name) => `${quote(name)} is not null`);
   return [...filled, ...(claim.kind === 'ofForm' ? [claims.saysSomething(claim.column)] : [])].join(' and ');
 }

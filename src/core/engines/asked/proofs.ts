@@ -6,6 +6,7 @@ import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { type Claim, columnsOfClaim } from '../../evidence/claims';
 import { type ActionProof, type BreakingProof, isRefusing } from '../../operations/proof';
 import type { ActionTry, Dialect } from '../dialect';
+import { DialectError } from '../DialectError';
 import type { Spelling } from './spelling';
 
 export interface Proving extends Spelling {
@@ -121,6 +122,8 @@ function againstClaim({ quote, literal, later }: Proving, claim: Claim, table: T
       return `${quote(claim.column)} = repeat('x', ${claim.characters + 1})`;
     case 'asWritten':
       return `${quote(claim.column)} = '007'`;
+    case 'condition':
+      throw new DialectError('What breaks a condition of somebody’s own, nobody can tell from it.');
     case 'decimals':
       return `${quote(claim.column)} = 0.${'0'.repeat(claim.most)}1`;
     // Clocks were put forward on that night nearly everywhere where they are.

@@ -1,6 +1,7 @@
 // How an engine spells what questions of every engine are made of. Expressions, conditions and names are given and taken as SQL, but
 // for what is called a name: that is quoted here.
 
+import type { ExpressionFunction } from '../../evidence/expression';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Column } from '../../catalogue/model';
 import type { Form } from '../../evidence/claims';
@@ -37,6 +38,8 @@ export interface ClaimSpelling {
   readonly noneOf: (name: string, list: string) => string;
   /** True of a text that is not of a pattern, whose case counts. */
   readonly unlike: (name: string, pattern: string) => string;
+  /** What a function of conditions is called here, whatever somebody has made of its name. */
+  readonly called: (name: ExpressionFunction) => string;
   /** True of a text of a form that the server, having read it, would write otherwise. */
   readonly otherwiseWritten: (name: string, form: Form) => string;
   /** A text of a form as the server writes it that has read it. */

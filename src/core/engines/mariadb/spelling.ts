@@ -57,6 +57,7 @@ export const spelling: Spelling = {
     otherwiseWritten: (name, form) =>
       `case when ${quote(name)} is null or ${lacksForm(name, form)} then false else not binary ${quote(name)} <=> binary ${read(quote(name), form)} end`,
     asWritten: read,
+    called: (name) => name,
     rounded: (expression, decimals) => `round(${expression}, ${decimals})`,
     moreDecimals: (name, most) => `cast(${quote(name)} as char) regexp ${literal(`[.][0-9]{${most}}[0-9]+$|e-`)}`,
     skippedIn: (name, zone) => `convert_tz(convert_tz(${quote(name)}, ${zone}, '+00:00'), '+00:00', ${zone}) <> ${quote(name)}`,

@@ -61,6 +61,8 @@ export const spelling: Spelling = {
     otherwiseWritten,
     unlike: (name, pattern) => `${text(name)} !~ ${pattern}`,
     asWritten,
+    // What the grammar itself reads has no schema.
+    called: (name) => (name === 'coalesce' || name === 'nullif' ? name : `pg_catalog.${name === 'trim' ? 'btrim' : name}`),
     rounded: (expression, decimals) => `round(${expression}::numeric, ${decimals})`,
     oneOf: (name, list) => `${text(name)} = any (array[${list}]::text[])`,
     noneOf: (name, list) => `${text(name)} <> all (array[${list}]::text[])`,

@@ -155,6 +155,8 @@ describe('the scripts', () => {
       'uniqueness/nearly',
       'values/text-for-type',
       'references/unvalidated',
+      'uniqueness/insensitive',
+      'uniqueness/nulls-repeat',
       ...Array.from({ length: 3 }, () => 'nullability/few-nulls'),
       'nullability/three-valued',
       // The key of the table takes that index.
@@ -215,6 +217,7 @@ describe('the scripts', () => {
       '--server',
       inject('server'),
     );
+    expect(sampled.err).toContain('compare: held');
     const { parts: some, holds: all } = JSON.parse(sampled.out) as Rehearsal;
     expect([some.filter((part) => part.state !== 'held').map((part) => part.says), all]).toEqual([[], true]);
     expect(some[0]?.says).toContain('rows were copied, with every parent that they refer to');

@@ -87,7 +87,7 @@ test('a key becomes wider with what refers to it, a reference does something els
 
 test('a text becomes a reference to a list that is made of it, and is taken back', async ({ page }) => {
   const owner = await asOwner();
-  const told = async (query: string): Promise<readonly unknown[]> => (await owner.query(query)).rows;
+  const told = async (query: string): Promise<readonly unknown[]> => (await owner.query<object>(query)).rows;
   try {
     await owner.query(`
       create table port.lamp_lens (lens_no int primary key, tint text not null);

@@ -37,7 +37,11 @@ const wanted = {
     decision: { repeats: 'first', repeatsBy: 'tug_no' },
   },
 } as const satisfies Readonly<Record<string, Wanted>>;
-const alike: Wanted = { table: 'job', proposal: { kind: 'change', columns: ['code', 'leg'], name: 'uq_job', nulls: 'alike' } };
+const alike: Wanted = {
+  table: 'job',
+  decision: { nulls: 'alike' },
+  proposal: { kind: 'change', columns: ['code', 'leg'], name: 'uq_job', nulls: 'alike' },
+};
 
 /** A row that each refuses, and one that it lets in. */
 const tried: Readonly<Record<keyof typeof wanted, readonly [string, string]>> = {

@@ -53,7 +53,7 @@ function brokenAfter(session: Session, statements: number): Session {
     };
   return new Proxy(session, {
     get: (target, name: keyof Session) => {
-      const own = target[name];
+      const own: unknown = Reflect.get(target, name);
       if (typeof own !== 'function') return own;
       const bound = (own as (...args: unknown[]) => Promise<unknown>).bind(target);
       return name === 'run' || name === 'runAlone' ? counted(bound) : bound;
@@ -64,7 +64,7 @@ function brokenAfter(session: Session, statements: number): Session {
 for (const engine of enginesAtHand)
   describe.each(modes)(`${engine}, %s`, (mode) => {
     const live = liveEngine(engine).use(setup);
-    const { quoted } = live;
+    const quoted = (name: string): string => live.quoted(name);
     const named = Object.keys(wanted) as (keyof typeof wanted)[];
 
     /** What each ship refers to, in words. */

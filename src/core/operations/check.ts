@@ -4,7 +4,7 @@
 import type { Shape } from '../catalogue/edit';
 import { type TableId, tableId } from '../catalogue/identifiers';
 import { findColumn, findNotNull, findTable, keyColumnsOf, primaryKeyOf, sameColumns, sameColumnSet } from '../catalogue/lookups';
-import type { Catalogue, Column, Constraint, ForeignKey, ReferentialAction, Table } from '../catalogue/model';
+import type { Catalogue, Column, Constraint, ForeignKey, Index, ReferentialAction, Table } from '../catalogue/model';
 import { type Claim, claimInWords } from '../evidence/claims';
 import { type Among, amongInWords } from '../evidence/among';
 import type { Lookup } from './lookup';
@@ -180,7 +180,7 @@ export function describeCheck(check: Check): string {
     case 'nulls':
       return `rows of ${check.table} with no ${check.columns.join(' or ')}`;
     case 'repeats':
-      return `values of ${check.columns.join(', ')} in ${check.table} that repeat${check.among ? amongInWords(check.among) : ''}`;
+      return `values of ${check.columns.join(', ')} in ${check.table} that repeat${amongInWords(check.among ?? {})}`;
     case 'orphans':
       return `rows of ${check.table} whose ${check.reference.columns.join(', ')} is not in ${check.reference.parent}`;
     case 'breaking':
@@ -217,9 +217,8 @@ export function describeCheck(check: Check): string {
     case 'restsOn':
       return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'notListed':
-      return `rows of ${check.table} whose ${check.column} is blank${check.grows ? '' : `, or not in ${check.lookup.table}`}`;
     case 'notLookedUp':
-      return `rows of ${check.table} whose ${check.column} is in ${check.lookup.table} and whose ${check.as} is empty, or not there`;
+      return describeLookup(check);
     case 'triggerIs':
     case 'triggerMissing':
     case 'sequenceMissing':
@@ -233,11 +232,19 @@ export function describeCheck(check: Check): string {
     case 'columnPresent':
       return describeColumn(check);
     case 'tableMissing':
+      return `table ${check.table} missing`;
     case 'tablePresent':
-      return `table ${check.table} ${check.kind === 'tableMissing' ? 'missing' : 'still there'}`;
+      return `table ${check.table} still there`;
     case 'notThereBefore':
       return `${check.table} does not say that it was there before: ${check.column}`;
   }
+}
+
+function describeLookup(check: Extract<Check, { kind: 'notListed' | 'notLookedUp' }>): string {
+  const { table, column, lookup } = check;
+  if (check.kind === 'notListed')
+    return `rows of ${table} whose ${column} is blank${check.grows ? '' : `, or not in ${lookup.table}`}`;
+  return `rows of ${table} whose ${column} is in ${lookup.table} and whose ${check.as} is empty, or not there`;
 }
 
 type OfConstraint =
@@ -379,6 +386,13 @@ function there(constraint: Shown | undefined, over: readonly string[] | undefine
   return constraint !== undefined && (over === undefined || sameColumnSet(constraint.columns, over));
 }
 
+function isIndexedSo(found: Index | undefined, { over, unique, among }: Extract<Check, { kind: 'indexDiffers' }>): boolean {
+  if (!found) return true;
+  const columns = found.columns.flatMap((c) => c ?? []);
+  const isOfSome = (found.predicate !== null) === (among?.live !== undefined);
+  return found.unique === unique && isOfSome && sameColumns(columns, among?.folded ? [] : over);
+}
+
 function isShownOf(table: Table, check: Check): boolean {
   const constraint = (name: string) => table.constraints.find((c) => c.name === name) ?? notNullAs(table, name);
   const column = (name: string) => table.columns.find((c) => c.name === name);
@@ -403,20 +417,8 @@ function isShownOf(table: Table, check: Check): boolean {
       return table.constraints
         .filter(({ kind, name }) => kind === 'primary key' || name === check.name)
         .every((c) => c.kind === 'primary key' && !c.prefix && c.name === check.name && sameColumns(c.columns, check.over));
-    case 'indexDiffers': {
-      const found = index(check.name);
-      if (!found) return true;
-      const over = check.among?.folded ? [] : check.over;
-      const isOfSome = (found.predicate !== null) === (check.among?.live !== undefined);
-      return (
-        found.unique === check.unique &&
-        isOfSome &&
-        sameColumns(
-          found.columns.flatMap((c) => c ?? []),
-          over,
-        )
-      );
-    }
+    case 'indexDiffers':
+      return isIndexedSo(index(check.name), check);
     case 'indexMissing':
       return index(check.name)?.valid === true;
     case 'indexPresent':

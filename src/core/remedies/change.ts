@@ -5,6 +5,7 @@ import type { Constraint, ForeignKey, ReferentialAction } from '../catalogue/mod
 import { factsOf } from '../engines/facts';
 import { cannotComeBack } from '../operations/again';
 import { Refusal } from '../operations/refusal';
+import type { Answer, Question } from './question';
 import type { Remedy } from './remedy';
 
 /** What of a reference, or of a unique constraint, is to be otherwise; what is left out stays. */
@@ -21,7 +22,12 @@ export interface ChangeProposal {
 }
 
 export const changeRemedy: Remedy<ChangeProposal> = {
-  operations({ name, columns, kind: _, ...wanted }, { table, catalogue }) {
+  asks: { nulls: 'What becomes of nulls that repeat' },
+  questions: ({ nulls, columns }) => (nulls ? [nullsQuestion(columns)] : []),
+
+  operations({ name, columns, kind: _, ...wanted }, { table, catalogue, chosen }) {
+    if (wanted.nulls && chosen['nulls'] !== 'alike')
+      return new Refusal(`Whether nulls of ${columns.join(', ')} in ${table.id} may repeat is left to those who know.`);
     const before = findConstraint(table, name);
     if (before?.kind !== 'foreign key' && before?.kind !== 'unique')
       return new Refusal(`${table.id} has no reference or unique constraint ${name} any more. Survey again.`);
@@ -34,6 +40,25 @@ export const changeRemedy: Remedy<ChangeProposal> = {
   },
   holds: ({ name, columns, ...wanted }, { table }) => isAsWanted(findConstraint(table, name), columns, wanted),
 };
+
+// Nobody has counted which rows repeat but for a null: where some do, the script stops before anything.
+function nullsQuestion(columns: readonly string[]): Question {
+  const answer = (id: string, title: string, effect: string, cost: string): Answer => ({
+    ...{ id, title, effect, cost, advised: id === 'leave', refused: null },
+  });
+  return {
+    ...{ id: 'nulls', shape: 'cards', title: 'What becomes of nulls that repeat' },
+    answers: [
+      answer('leave', 'Let them repeat', `Rows without ${columns.join(' or ')} may be there many times, as now`, 'no change'),
+      answer(
+        'alike',
+        'Take nulls for alike',
+        'Two rows are the same where all that they have is the same, and the same is missing',
+        'stops before anything while such rows repeat; can be undone',
+      ),
+    ],
+  };
+}
 
 type Wanted = Pick<ChangeProposal, 'onDelete' | 'onUpdate' | 'deferrable' | 'nulls'>;
 

@@ -1,7 +1,7 @@
 // A text that repeats what a table lists, or that is to have such a table: it becomes a reference, and what of the text remains is asked.
 
 import { dependentsOfColumn } from '../catalogue/dependents';
-import { tableId, type TableId, tableNames } from '../catalogue/identifiers';
+import { tableId, tableNames } from '../catalogue/identifiers';
 import { findTable, foreignKeysOf, isIndexed, primaryKeyOf, sameColumns } from '../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../catalogue/model';
 import { type Shape, shapeOf } from '../catalogue/edit';
@@ -40,7 +40,7 @@ export const lookupRemedy: Remedy<LookupProposal> = {
   operations(proposal, on) {
     const of = lookedUp(proposal, on);
     if (of instanceof Refusal) return of;
-    const { table, catalogue, naming, chosen } = on;
+    const { table, naming, chosen } = on;
     const { lookup, as, shape, column, made } = of;
     const goes = goesAs(column, on);
     if (goes instanceof Refusal) return goes;

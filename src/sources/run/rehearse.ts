@@ -17,6 +17,7 @@ import { carryOutPlan, carryOutWhatHolds, type PlannedStep, plannedSteps, type S
 import { differences, type Fingerprint, type Scratch, type ScratchOptions } from './scratch';
 import { provePlan } from './prove';
 import type { Session } from './session';
+import { kindOf } from '../../core/operations/index';
 import { proofsInWords } from '../../core/operations/proof';
 import { SourceError } from '../SourceError';
 
@@ -206,11 +207,19 @@ async function compared(before: Fingerprint, after: Fingerprint, add: Lines): Pr
 
 // What the plan will tie is as good as declared: parents come along for it too.
 function referencesOf(plan: Plan): NonNullable<ScratchOptions['also']> {
-  return plan.steps.flatMap(({ operation }) =>
-    operation.kind === 'addForeignKey'
-      ? [{ child: operation.table, columns: operation.columns, parent: operation.parent, parentColumns: operation.parentColumns }]
-      : [],
-  );
+  const operations = plan.steps.map(({ operation }) => operation);
+  const made = new Set(operations.map((operation) => `${operation.table} ${kindOf(operation).column?.(operation) ?? ''}`));
+  return operations.flatMap((operation) => {
+    const { table: child } = operation;
+    // What a text is looked up in is found by the text: its column is not there yet, nor is a list that is to be made.
+    if (operation.kind === 'lookUp' && !operation.grows) {
+      const { column, lookup } = operation;
+      return [{ child, columns: [column], parent: lookup.table, parentColumns: [lookup.label] }];
+    }
+    if (operation.kind !== 'addForeignKey' || operation.columns.some((name) => made.has(`${child} ${name}`))) return [];
+    const { columns, parent, parentColumns } = operation;
+    return [{ child, columns, parent, parentColumns }];
+  });
 }
 
 function copiedInWords({ of: database, bytes, sampled }: Scratch): string {

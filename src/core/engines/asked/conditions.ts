@@ -30,14 +30,7 @@ export function conditionsBy(by: Spelling): Conditions {
 
   const spokenOfCondition = (claim: Claim): string => spokenOf(claim, by);
 
-  const written = (parts: readonly ExpressionPart[]): string =>
-    parts
-      .map((part) => {
-        if ('column' in part) return quote(part.column);
-        if ('value' in part) return literal(part.value);
-        return isFunction(part.sign) ? claims.called(part.sign) : part.sign;
-      })
-      .join(' ');
+  const written = writtenBy(by);
 
   function brokenCondition(claim: Claim): string {
     switch (claim.kind) {
@@ -98,6 +91,15 @@ export function conditionsBy(by: Spelling): Conditions {
   }
 
   return { spokenOfCondition, brokenCondition, keptCondition, orphanCondition: orphansBy(by) };
+}
+
+function writtenBy({ quote, literal, claims }: Spelling) {
+  const one = (part: ExpressionPart): string => {
+    if ('column' in part) return quote(part.column);
+    if ('value' in part) return literal(part.value);
+    return isFunction(part.sign) ? claims.called(part.sign) : part.sign;
+  };
+  return (parts: readonly ExpressionPart[]): string => parts.map(one).join(' ');
 }
 
 function orphansBy({ quote, literal, asText, rowsOf }: Spelling): Conditions['orphanCondition'] {

@@ -117,7 +117,7 @@ for (const engine of enginesAtHand)
       [{ kind: 'noLonger', column: 'code', characters: 5 }, "('S9', null, 1, 'AB-123')"],
       [
         condition("tons is null or (tons > 1 and length(upper(code)) = 5) and code <> 'O''B' or slip_id in (3)"),
-        "('S9', null, 1, 'O''B')",
+        "('S9', 41, 1, 'O''B')",
       ],
       [condition("case when code like 'A%' then tons else 7 end >= 2"), "('S9', null, 1, 'AB')"],
     ] as const)('every row keeps to %o', async (claim, against) => {

@@ -212,10 +212,6 @@ export function describeCheck(check: Check): string {
       return describeDefault(check);
     case 'shapeDiffers':
       return describeShapes(check);
-    case 'keptOtherwise':
-      return `${check.table} not kept by ${check.engine}`;
-    case 'restsOn':
-      return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'notListed':
     case 'notLookedUp':
       return describeLookup(check);
@@ -232,9 +228,26 @@ export function describeCheck(check: Check): string {
     case 'columnPresent':
       return describeColumn(check);
     case 'tableMissing':
+    case 'tablePresent':
+    case 'keptOtherwise':
+    case 'restsOn':
+    case 'notThereBefore':
+      return describeTable(check);
+  }
+}
+
+function describeTable(
+  check: Extract<Check, { kind: 'tableMissing' | 'tablePresent' | 'keptOtherwise' | 'restsOn' | 'notThereBefore' }>,
+): string {
+  switch (check.kind) {
+    case 'tableMissing':
       return `table ${check.table} missing`;
     case 'tablePresent':
       return `table ${check.table} still there`;
+    case 'keptOtherwise':
+      return `${check.table} not kept by ${check.engine}`;
+    case 'restsOn':
+      return `views, triggers and policies that rest on ${check.column} of ${check.table}: the server changes no type under them`;
     case 'notThereBefore':
       return `${check.table} does not say that it was there before: ${check.column}`;
   }

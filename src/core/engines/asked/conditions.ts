@@ -25,12 +25,9 @@ export interface Conditions {
 }
 
 export function conditionsBy(by: Spelling): Conditions {
-  const { quote, literal, asText, length, claims } = by;
+  const { quote, asText, length, claims, literal } = by;
   const listed = (values: readonly string[]): string => values.map(literal).join(', ');
-
   const spokenOfCondition = (claim: Claim): string => spokenOf(claim, by);
-
-  const written = writtenBy(by);
 
   function brokenCondition(claim: Claim): string {
     switch (claim.kind) {
@@ -47,6 +44,7 @@ export function conditionsBy(by: Spelling): Conditions {
       case 'oneOf':
         return `${quote(claim.column)} is not null and ${claims.noneOf(claim.column, listed(claim.values))}`;
       case 'between':
+      case 'condition':
         return `not (${keptCondition(claim)})`;
       case 'like':
         return claims.unlike(claim.column, literal(claim.pattern));
@@ -58,8 +56,6 @@ export function conditionsBy(by: Spelling): Conditions {
         return claims.otherwiseWritten(claim.column, claim.form);
       case 'inZone':
         return claims.skippedIn(claim.column, literal(claim.zone));
-      case 'condition':
-        return `not (${written(claim.parts)})`;
     }
   }
 
@@ -72,15 +68,14 @@ export function conditionsBy(by: Spelling): Conditions {
       case 'notBlank':
         return claims.notBlank(claim.column);
       case 'oneOf':
-        return `${asText(quote(claim.column))} in (${listed(claim.values)})`;
       case 'noneOf':
-        return `${asText(quote(claim.column))} not in (${listed(claim.values)})`;
+        return `${asText(quote(claim.column))} ${claim.kind === 'oneOf' ? 'in' : 'not in'} (${listed(claim.values)})`;
       case 'between':
         return rangeOf(quote(claim.column), claim);
       case 'noLonger':
         return `${length(claim.column)} <= ${whole(claim.characters)}`;
       case 'condition':
-        return written(claim.parts);
+        return writtenBy(by)(claim.parts);
       case 'ofForm':
       case 'like':
       case 'asWritten':

@@ -2,6 +2,7 @@
 
 import { newConstraint, type Shape, shapeOf, withKey, withNullability } from '../catalogue/edit';
 import { columnId, type TableId, tableNames } from '../catalogue/identifiers';
+import { foreignKeysOf, getTable } from '../catalogue/lookups';
 import type { Column, Storage, Table } from '../catalogue/model';
 import type { TypeRules } from '../engines/engineFacts';
 import { factsOf, traitsOf } from '../engines/facts';
@@ -176,6 +177,18 @@ export const lookUp: Kind<LookUp> = {
 
   refuse: (operation, current) =>
     current.get(operation.table).columns.some(({ name }) => name === operation.column) ? null : gone(operation),
+
+  // A row that was changed in the same transaction is held against every reference again, also one whose orphans were let be.
+  refuseBeside(candidate, beside, catalogue) {
+    const { table } = candidate.operation;
+    const loose = foreignKeysOf(getTable(catalogue, table)).find(({ validated }) => !validated);
+    const changed = beside.othersOn(table, candidate).some(({ kind }) => ['setAside', 'lookUp', 'retype'].includes(kind));
+    return loose && changed
+      ? new Refusal(
+          `${loose.name} of ${table} holds for new rows only, and another remedy of this docket changes rows of it. Run that first, and look up in a docket of its own.`,
+        )
+      : null;
+  },
 
   mends: ({ table, as }) => ({
     rowsOf: table,

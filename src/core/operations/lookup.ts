@@ -9,7 +9,7 @@ import { factsOf, traitsOf } from '../engines/facts';
 import { numberedColumn } from './number-rows';
 import { type Kind, ownerOf, type Owner } from './operation';
 import { Refusal } from './refusal';
-import type { Redefined } from './set-not-null';
+import { redefined, type Redefined } from './set-not-null';
 import { refuseWriting, rowsOnly } from './side-table';
 
 /** Where values are looked up: a table, what tells its rows, and the text of each. */
@@ -257,11 +257,6 @@ function ofText({ table, column, lookup }: OfText): OfText {
 
 function gone({ table, column }: Pick<OfText, 'table' | 'column'>): Refusal {
   return new Refusal(`${table} has no column ${column} any more. Survey again.`);
-}
-
-function redefined(table: Table, column: string, definition: string | undefined): Table {
-  if (definition === undefined) return table;
-  return { ...table, columns: table.columns.map((one) => (one.name === column ? { ...one, definition } : one)) };
 }
 
 function referringColumn(table: TableId, name: string, shape: Shape): Column {

@@ -82,7 +82,8 @@ function nameOf({ table: id, column }: SetNotNull, { current, traits, shorten }:
   return there ? { named: there.name, loose: true } : { named: shorten(`${table.name}_${column}_not_null`) };
 }
 
-function redefined(table: Table, column: string, definition: string | undefined): Table {
+/** The same table where no definition has to be said. */
+export function redefined(table: Table, column: string, definition: string | undefined): Table {
   if (definition === undefined) return table;
   return { ...table, columns: table.columns.map((one) => (one.name === column ? { ...one, definition } : one)) };
 }

@@ -9,6 +9,7 @@ import { factsOf } from '../engines/facts';
 import { plural, rowOf, spoken } from '../naming/words';
 import type { Operation } from '../operations/index';
 import type { Lookup, LookUp } from '../operations/lookup';
+import { numberedColumn } from '../operations/number-rows';
 import { Refusal } from '../operations/refusal';
 import { createIndex } from './index-columns';
 import { numbering } from './keys/numbering';
@@ -114,7 +115,13 @@ function lookedUp(proposal: LookupProposal, { table, catalogue }: Ground): Looke
     return new Refusal(`${table.id} has columns of all the names that a reference would have. Mend it by hand.`);
   const key = findTable(catalogue, lookup.table)?.columns.find(({ name }) => name === lookup.key);
   if (!references && key) return new Refusal(`${lookup.table} is there already. Ask for another name.`);
-  return { column, lookup, as, made: !references, shape: key ? shapeOf(key) : numbers(catalogue) };
+  return {
+    column,
+    lookup,
+    as,
+    made: !references,
+    shape: shapeOf(key ?? numberedColumn(lookup.table, lookup.key, factsOf(catalogue).types.numbering)),
+  };
 }
 
 function lookupOf({ columns, references, named }: LookupProposal, table: Table, catalogue: Catalogue): Lookup | null {
@@ -131,14 +138,6 @@ function lookupOf({ columns, references, named }: LookupProposal, table: Table, 
 function referringNames({ key }: Lookup, text: string, { columns }: Table): readonly string[] {
   const isOwnKey = columns.some(({ name, identity }) => name === key && identity !== null);
   return [...(isOwnKey ? [] : [key]), `${text}_${key}`];
-}
-
-function numbers(catalogue: Catalogue): Shape {
-  const { numbering: declaredType } = factsOf(catalogue).types;
-  return {
-    ...{ declaredType, family: 'integer', comparedAs: 'bigint', comparable: true },
-    ...{ length: null, precision: null, scale: 0, collation: null },
-  };
 }
 
 function textually({ name }: Column, { table, label }: Lookup) {

@@ -6,7 +6,7 @@ import { type Among, amongInWords } from '../evidence/among';
 import type { CreateIndex } from '../operations/create-index';
 import { createIndex } from './index-columns';
 import { give, type Naming } from './names';
-import type { Ground, Remedy } from './remedy';
+import type { Ground, Making, Remedy } from './remedy';
 
 export interface UniqueProposal {
   readonly kind: 'unique';
@@ -23,9 +23,7 @@ export interface PromoteProposal {
 }
 
 export const uniqueRemedy: Remedy<UniqueProposal> = {
-  operations: ({ columns, among }, { table, naming }) => [
-    among ? uniqueAmong(table, columns, among, naming) : addUnique(table, columns, naming),
-  ],
+  operations: (proposal, on) => [uniqueBy(proposal, on)],
   holds: isUnique,
   makesKey: ({ columns, among }) => (among ? [] : columns),
   seems: () => 'never repeats',
@@ -46,9 +44,12 @@ export function addUnique(table: Table, columns: readonly string[], naming: Nami
   return { kind: 'addUnique', table: table.id, columns, name: give(naming, table, { kind: 'unique', columns }), index: null };
 }
 
-/** An index that keeps them from repeating. */
-export function uniqueAmong(table: Table, columns: readonly string[], among: Among, naming: Naming): CreateIndex {
-  return { ...createIndex(table, columns, naming), unique: true, among };
+/** What keeps them from repeating: a constraint, or an index where it is of some rows only. */
+export function uniqueBy(
+  { columns, among }: OfColumns,
+  { table, naming }: Pick<Making, 'table' | 'naming'>,
+): AddUnique | CreateIndex {
+  return among ? { ...createIndex(table, columns, naming), unique: true, among } : addUnique(table, columns, naming);
 }
 
 export function isUnique({ columns, among }: OfColumns, { table }: Pick<Ground, 'table'>): boolean | 'ask the rule' {

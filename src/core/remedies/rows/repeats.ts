@@ -4,14 +4,12 @@ import type { TableId } from '../../catalogue/identifiers';
 import { findTable, getTable, primaryKeyOf, referencesTo, sameColumnSet } from '../../catalogue/lookups';
 import type { Catalogue, Column, Table } from '../../catalogue/model';
 import { counted, spoken } from '../../naming/words';
-import type { AddUnique } from '../../operations/add-unique';
 import type { Among } from '../../evidence/among';
-import type { CreateIndex } from '../../operations/create-index';
 import { Refusal } from '../../operations/refusal';
 import type { Change, Keep, SetAside } from '../../operations/set-aside';
 import type { Answer, Question } from '../question';
 import type { Ground, Making, Remedy } from '../remedy';
-import { addUnique, isUnique, uniqueAmong, uniqueInWords } from '../unique';
+import { isUnique, uniqueBy, uniqueInWords } from '../unique';
 import { rowKeyOf, settingAside, undoable } from './setting-aside';
 
 export interface RepeatsProposal {
@@ -46,10 +44,6 @@ export const repeatsRemedy: Remedy<RepeatsProposal> = {
   holds: isUnique,
   outcome: uniqueInWords,
 };
-
-function uniqueBy({ columns, among }: RepeatsProposal, { table, naming }: Making): AddUnique | CreateIndex {
-  return among ? uniqueAmong(table, columns, among, naming) : addUnique(table, columns, naming);
-}
 
 function repairsOf(proposal: RepeatsProposal, { table, catalogue, chosen, naming }: Making): readonly SetAside[] | Refusal {
   const which = chosen['repeats'];

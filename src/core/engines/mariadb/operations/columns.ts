@@ -19,9 +19,14 @@ export const setNotNull = asOne<SetNotNull>(
 );
 
 export const dropNotNull = asOne<DropNotNull>(
-  ({ definition }) => (hasCheck(definition ?? '') ? 'copies' : 'rebuilds'),
+  ({ definition }) => wayToEmpty(definition),
   ({ column, definition }) => [`modify column ${quote(column)} ${known(column, definition)}`],
 );
+
+/** The way that a column that is never empty becomes one that may be. */
+export function wayToEmpty(definition: string | undefined): Way {
+  return definition !== undefined && hasCheck(definition) ? 'copies' : 'rebuilds';
+}
 
 /** The way that a column that may be empty becomes one that may not. */
 export function wayFor(definition: string | undefined): Way {

@@ -1,13 +1,10 @@
 import { besideTable, type TableId, tableNames } from '../../../catalogue/identifiers';
 import { todoOf } from '../../../operations/index';
 import type { AddReferring, DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
-import { hasCheck } from '../column-text';
 import { encodingText, quote, quoteTable, shapeText } from '../quote';
 import { spelling } from '../spelling';
-import { known, wayFor } from './columns';
-import { alone, altering, asOne, changesRows, changing, cleansUp, type Statement, type Writing } from './writing';
-
-const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
+import { known, wayFor, wayToEmpty } from './columns';
+import { alone, altering, asOne, changesRows, changing, cleansUp, ofCatalogue, type Statement, type Writing } from './writing';
 
 /** Made and filled under a name of the moment: that it has its own says that all of it is done. */
 export const makeLookup: Writing<MakeLookup> = {
@@ -46,17 +43,10 @@ export const lookUp: Writing<LookUp> = {
   cost: () => changesRows,
 };
 
-export const letEmpty: Writing<LetEmpty> = {
-  stages: (operation) => [
-    altering(
-      operation.table,
-      hasCheck(operation.definition?.before ?? '') ? 'copies' : 'rebuilds',
-      [modified(operation)],
-      todoOf(operation),
-    ),
-  ],
-  cost: ({ definition }) => (hasCheck(definition?.before ?? '') ? 'copies' : 'rebuilds'),
-};
+export const letEmpty = asOne<LetEmpty>(
+  ({ definition }) => wayToEmpty(definition?.before),
+  (operation) => [modified(operation)],
+);
 
 export const fillAgain: Writing<FillAgain> = {
   stages(operation) {

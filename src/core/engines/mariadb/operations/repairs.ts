@@ -10,7 +10,7 @@ import { type DropKept, type Keeping, sideTableOf } from '../../../operations/si
 import { listed, repairingBy } from '../../asked/repairs';
 import { orphanCondition, conditions, spelling } from '../spelling';
 import { literal, note, quote, quoteList, quoteTable } from '../quote';
-import { alone, changesRows, changing, cleansUp, type Statement, type Writing, type Written } from './writing';
+import { alone, changesRows, changing, cleansUp, ofCatalogue, type Statement, type Writing, type Written } from './writing';
 
 const { conditionOf, valueOf, unfilled, matching } = repairingBy({ ...spelling, ...conditions });
 const ownValues = {
@@ -18,7 +18,6 @@ const ownValues = {
   kept: (place: number) => `ranked.to_${place}`,
 };
 const cost = () => changesRows;
-const ofCatalogue = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' } as const;
 
 export const setAside: Writing<SetAside> = {
   stages(operation) {

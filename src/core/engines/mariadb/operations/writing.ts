@@ -100,6 +100,8 @@ export function costOfWorth(worth: Worth, variant: Variant): Cost {
   return typeof worth === 'string' ? costAs(worth, variant) : worth;
 }
 
+/** Of a table that nobody else knows yet, or any more. */
+export const ofCatalogue: Cost = { lock: 'EXCLUSIVE', way: 'instant', blocks: 'nobody', work: 'catalogue only' };
 export const changesRows: Cost = { lock: 'ROW LOCKS', way: 'locks its rows', blocks: 'nobody', work: 'changes rows' };
 
 // The metadata lock that each ALTER takes at its start or end has everybody wait behind whoever waits for it: a short one is asked

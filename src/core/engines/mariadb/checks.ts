@@ -1,7 +1,7 @@
 import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition, orphanCondition, spelling as conditions } from './spelling';
+import { brokenCondition, lookups, orphanCondition } from './spelling';
 import { countUnfilled } from './operations/repairs';
 import { isNull, isTable, literal, quote, quoteList, quoteTable, sameName } from './quote';
 import type { Variant } from './variant';
@@ -87,25 +87,8 @@ const written: {
     `select count(*) from information_schema.tables where ${isTable(table)} and engine <> ${literal(engine)}`,
   // Views are read anew.
   restsOn: () => 'select 0',
-  // Names that the table has not are those of the row beside it.
-  notListed: ({ table, column: name, lookup, grows }) =>
-    lines(
-      `select (select count(*) from ${quoteTable(table)} where ${conditions.claims.blank(name)}`,
-      ...(grows
-        ? []
-        : [
-            `  or ${quote(name)} not in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)} where ${quote(lookup.label)} is not null)`,
-          ]),
-      `) from (select null as ${quote(name)}) as absent`,
-    ),
-  notLookedUp: ({ table, column: name, lookup, as }) =>
-    lines(
-      `select (${unless(isThere({ table, column: as }))}) + (`,
-      `  select count(*) from ${quoteTable(table)}`,
-      `  where ${quote(as)} is null and ${quote(name)} in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)})`,
-      ')',
-      `from (select null as ${quote(as)}, null as ${quote(name)}) as absent`,
-    ),
+  notListed: (check) => lookups.notListed(check),
+  notLookedUp: (check) => lookups.notLookedUp(check, unless(isThere({ table: check.table, column: check.as }))),
   triggerMissing: (check) => {
     const { schema } = tableNames(check.table);
     return unless(

@@ -3,6 +3,7 @@
 import { type Form, formPatterns } from '../../evidence/claims';
 import type { Column } from '../../catalogue/model';
 import { conditionsBy } from '../asked/conditions';
+import { lookupsBy } from '../asked/lookups';
 import type { Spelling } from '../asked/spelling';
 import { isNull, literal, quote, quoteTable } from './quote';
 
@@ -65,6 +66,7 @@ export const spelling: Spelling = {
 };
 
 export const conditions = conditionsBy(spelling);
+export const lookups = lookupsBy(spelling, { text: 'null', number: 'null' });
 export const { brokenCondition, keptCondition, orphanCondition } = conditions;
 
 /**

@@ -1,7 +1,7 @@
 import type { Shape } from '../../catalogue/edit';
 import { tableNames, type TableId } from '../../catalogue/identifiers';
 import type { Check, Wanted } from '../../operations/check';
-import { brokenCondition, childRows, foldedText, livesOn, orphanCondition, rowsOf, spelling as conditions } from './spelling';
+import { brokenCondition, childRows, foldedText, livesOn, lookups, orphanCondition, rowsOf } from './spelling';
 import { literal, quote, quoteList, quoteTable, tableText } from './quote';
 import { shorten } from './names';
 import { countUnfilled } from './operations/repairs';
@@ -110,25 +110,8 @@ const written: { readonly [Kind in Check['kind']]: (check: Extract<Check, { read
       `  and refobjsubid = (select attnum from pg_catalog.pg_attribute where attrelid = refobjid and attname = ${literal(name)})`,
       "  and classid in ('pg_catalog.pg_rewrite'::pg_catalog.regclass, 'pg_catalog.pg_trigger'::pg_catalog.regclass, 'pg_catalog.pg_policy'::pg_catalog.regclass)",
     ),
-  // Names that the table has not are those of the row beside it.
-  notListed: ({ table, column: name, lookup, grows }) =>
-    lines(
-      `select (select count(*) from ${quoteTable(table)} where ${conditions.claims.blank(name)}`,
-      ...(grows
-        ? []
-        : [
-            `  or ${quote(name)} not in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)} where ${quote(lookup.label)} is not null)`,
-          ]),
-      `) from (select null::text as ${quote(name)}) as absent`,
-    ),
-  notLookedUp: ({ table, column: name, lookup, as }) =>
-    lines(
-      `select (${unless(`select 1 ${column(table, as)}`)}) + (`,
-      `  select count(*) from ${quoteTable(table)}`,
-      `  where ${quote(as)} is null and ${quote(name)} in (select ${quote(lookup.label)} from ${quoteTable(lookup.table)})`,
-      ')',
-      `from (select null::bigint as ${quote(as)}, null::text as ${quote(name)}) as absent`,
-    ),
+  notListed: (check) => lookups.notListed(check),
+  notLookedUp: (check) => lookups.notLookedUp(check, unless(`select 1 ${column(check.table, check.as)}`)),
   triggerMissing: (check) =>
     unless(
       `select 1 from pg_catalog.pg_trigger where tgrelid = ${regclass(check.table)} and tgname = ${literal(check.trigger)} and not tgisinternal`,

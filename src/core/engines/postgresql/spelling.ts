@@ -1,5 +1,6 @@
 import { type Form, formPatterns } from '../../evidence/claims';
 import { conditionsBy } from '../asked/conditions';
+import { lookupsBy } from '../asked/lookups';
 import type { Spelling } from '../asked/spelling';
 import type { TableId } from '../../catalogue/identifiers';
 import type { Among } from '../../evidence/among';
@@ -75,6 +76,7 @@ export const spelling: Spelling = {
 export const { rowsOf } = spelling;
 
 export const conditions = conditionsBy(spelling);
+export const lookups = lookupsBy(spelling, { text: 'null::text', number: 'null::bigint' });
 export const { brokenCondition, keptCondition, orphanCondition } = conditions;
 
 /** The children that a reference holds. */

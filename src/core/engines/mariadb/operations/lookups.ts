@@ -2,7 +2,7 @@ import { besideTable, type TableId, tableNames } from '../../../catalogue/identi
 import { todoOf } from '../../../operations/index';
 import type { AddReferring, DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
 import { encodingText, quote, quoteTable, shapeText } from '../quote';
-import { spelling } from '../spelling';
+import { lookups } from '../spelling';
 import { known, wayFor, wayToEmpty } from './columns';
 import { alone, altering, asOne, changesRows, changing, cleansUp, ofCatalogue, type Statement, type Writing } from './writing';
 
@@ -12,11 +12,11 @@ export const makeLookup: Writing<MakeLookup> = {
     const [todo, interim] = [todoOf(operation), interimOf(operation.lookup.table)];
     return [
       alone(creating(operation, interim, 'if not exists '), todo, ofCatalogue),
-      changing([values(operation, interim)], todo),
+      changing([lookups.listing(operation, interim)], todo),
       alone(`rename table ${quoteTable(interim)} to ${quoteTable(operation.lookup.table)}`, todo, ofCatalogue),
     ];
   },
-  bare: (operation) => [creating(operation, operation.lookup.table), values(operation, operation.lookup.table)],
+  bare: (operation) => [creating(operation, operation.lookup.table), lookups.listing(operation, operation.lookup.table)],
   cost: () => ({ lock: 'ROW LOCKS', way: 'reads its rows', blocks: 'nobody', work: 'reads every row' }),
 };
 
@@ -38,7 +38,10 @@ export const addReferring = asOne<AddReferring>('changes the catalogue', ({ as, 
 
 export const lookUp: Writing<LookUp> = {
   stages: (operation) => [
-    changing([...(operation.grows ? [values(operation, operation.lookup.table)] : []), filling(operation)], todoOf(operation)),
+    changing(
+      [...(operation.grows ? [lookups.listing(operation, operation.lookup.table)] : []), filling(operation)],
+      todoOf(operation),
+    ),
   ],
   cost: () => changesRows,
 };
@@ -81,18 +84,6 @@ function creating({ lookup, names, label, storage, collation }: MakeLookup, tabl
   const kept = storage ? ` engine = ${encodingText(storage.engine)}` : '';
   const compared = collation === undefined ? '' : ` collate = ${encodingText(collation)}`;
   return `create table ${unless}${quoteTable(table)} (\n${lines.map((line) => `  ${line}`).join(',\n')}\n)${kept}${compared}`;
-}
-
-function values({ table, column, lookup }: Pick<LookUp, 'table' | 'column' | 'lookup'>, target: TableId): Statement {
-  const label = quote(lookup.label);
-  return [
-    `insert into ${quoteTable(target)} (${label})`,
-    `select distinct ${quote(column)}`,
-    `from ${quoteTable(table)} as child`,
-    `where ${spelling.claims.saysSomething(column)}`,
-    `  and not exists (select 1 from ${quoteTable(target)} as known where known.${label} = child.${quote(column)})`,
-    'order by 1',
-  ].join('\n');
 }
 
 function filling({ table, column, lookup, as, still = [] }: LookUp): Statement {

@@ -1,7 +1,7 @@
 import { todoOf } from '../../../operations/index';
 import type { AddReferring, DropLookup, FillAgain, LetEmpty, LookUp, MakeLookup } from '../../../operations/lookup';
 import { dollarQuoted, quote, quoteTable, typeText } from '../quote';
-import { spelling } from '../spelling';
+import { lookups } from '../spelling';
 import { fillForGood } from './nullability';
 import { inBlocks } from './numbering';
 import { alone, alter, changesRows, exclusive, stage, type Writing } from './writing';
@@ -23,7 +23,7 @@ export const makeLookup: Writing<MakeLookup> = {
       ...(readers.length === 0
         ? []
         : [`grant select on ${target} to ${readers.map((one) => (one === 'public' ? one : quote(one))).join(', ')}`]),
-      values(operation),
+      lookups.listing(operation, lookup.table),
     ];
   },
   // The text's table is only read.
@@ -47,7 +47,7 @@ export const lookUp: Writing<LookUp> = {
     stages(operation, whole) {
       if (!operation.batches) return [whole];
       const todo = todoOf(operation);
-      const grown = operation.grows ? [stage([values(operation)], todo, changesRows)] : [];
+      const grown = growing(operation).map((statement) => stage([statement], todo, changesRows));
       return [...grown, alone(dollarQuoted(inBlocks(operation.table, filling(operation))), todo, changesRows)];
     },
   },
@@ -73,36 +73,33 @@ export const fillAgain: Writing<FillAgain> = {
   },
 };
 
-function values({ table, column, lookup }: Pick<LookUp, 'table' | 'column' | 'lookup'>): string {
-  const [target, label] = [quoteTable(lookup.table), quote(lookup.label)];
-  return [
-    `insert into ${target} (${label})`,
-    `select distinct ${quote(column)}`,
-    `from ${quoteTable(table)} as child`,
-    `where ${spelling.claims.saysSomething(column)}`,
-    `  and not exists (select 1 from ${target} as known where known.${label} = child.${quote(column)})`,
-    'order by 1',
-  ].join('\n');
-}
-
 function growing(operation: LookUp): readonly string[] {
-  return operation.grows ? [values(operation)] : [];
+  return operation.grows ? [lookups.listing(operation, operation.lookup.table)] : [];
 }
 
 function filling({ table, column, lookup, as }: LookUp): string {
-  return [
-    `update ${quoteTable(table)} as child`,
-    `set ${quote(as)} = parent.${quote(lookup.key)}`,
-    `from ${quoteTable(lookup.table)} as parent`,
-    `where parent.${quote(lookup.label)} = child.${quote(column)} and child.${quote(as)} is null`,
-  ].join('\n');
+  return taken({ table, lookup }, { set: as, from: lookup.key, where: column, is: lookup.label });
 }
 
 function refilling({ table, column, lookup, as }: FillAgain): string {
+  return taken({ table, lookup }, { set: column, from: lookup.label, where: as, is: lookup.key });
+}
+
+interface Taken {
+  readonly set: string;
+  /** The list's column that it is taken from. */
+  readonly from: string;
+  readonly where: string;
+  /** The list's column that this one is as. */
+  readonly is: string;
+}
+
+/** Of the list, where a row has nothing yet. */
+function taken({ table, lookup }: Pick<LookUp, 'table' | 'lookup'>, { set, from, where, is }: Taken): string {
   return [
     `update ${quoteTable(table)} as child`,
-    `set ${quote(column)} = parent.${quote(lookup.label)}`,
+    `set ${quote(set)} = parent.${quote(from)}`,
     `from ${quoteTable(lookup.table)} as parent`,
-    `where parent.${quote(lookup.key)} = child.${quote(as)} and child.${quote(column)} is null`,
+    `where parent.${quote(is)} = child.${quote(where)} and child.${quote(set)} is null`,
   ].join('\n');
 }

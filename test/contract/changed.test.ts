@@ -1,7 +1,7 @@
 // What is declared becomes otherwise, on real servers: the new rule holds before the old one goes, and the way back is exact.
 
 import { describe, expect, test } from 'vitest';
-import { type FindingId, tableId } from '../../src/core/catalogue/identifiers';
+import { tableId, tableNames } from '../../src/core/catalogue/identifiers';
 import { driftOf } from '../../src/core/catalogue/drift';
 import type { Catalogue } from '../../src/core/catalogue/model';
 import type { Claim } from '../../src/core/evidence/claims';
@@ -9,10 +9,10 @@ import { partsOf } from '../../src/core/evidence/expression';
 import { traitsOf } from '../../src/core/engines/facts';
 import { apply, type Operation } from '../../src/core/operations/index';
 import { type Mode, modes } from '../../src/core/plan/cost';
-import { planFor } from '../../src/core/plan/plan';
-import type { Finding } from '../../src/core/rules/finding';
+import type { Plan } from '../../src/core/plan/shape';
 import { proposalOf, type Wish, wishProblem } from '../../src/core/wishes/index';
 import { carryOutPlan } from '../../src/sources/run/carryOut';
+import { planOf } from '../kit/decided';
 import { enginesAtHand, liveEngine } from '../kit/live';
 
 const setup = `
@@ -33,14 +33,10 @@ function condition(text: string): Extract<Claim, { kind: 'condition' }> {
   return { kind: 'condition', parts };
 }
 
-function planOf(catalogue: Catalogue, mode: Mode, wish: Wish) {
+function planned(catalogue: Catalogue, mode: Mode, wish: Wish): Plan {
   expect(wishProblem(wish, catalogue)).toBeNull();
-  const [schema = '', table = ''] = wish.table.split('.');
-  const proposal = proposalOf(wish, catalogue, unmeasured);
-  const finding = { id: 'asked' as FindingId, object: { schema, table, columns: [] }, proposal } as unknown as Finding;
-  const plan = planFor([{ finding, decision: {} }], catalogue, { label: 'd1', mode });
-  expect(plan.problems).toEqual([]);
-  return plan;
+  const { schema, table } = tableNames(wish.table);
+  return planOf(catalogue, mode, schema, [{ table, proposal: proposalOf(wish, catalogue, unmeasured) }]);
 }
 
 /** Whether some rule of that sort binds the table after each operation of a plan. */
@@ -60,7 +56,7 @@ for (const engine of enginesAtHand)
       const session = await live.session();
       try {
         const first = await session.readCatalogue();
-        const plan = planOf(first, mode, wish);
+        const plan = planned(first, mode, wish);
         const ways = [plan.steps.map(({ operation }) => operation), plan.back] as const;
         if (bound) expect(isBound(first, ways.flat(), bound, wish.table)).toBe(true);
         await carryOutPlan(session, plan, 'forward', { first: true });
